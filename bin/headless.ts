@@ -1,0 +1,45 @@
+import { z } from 'zod'
+import { parseJson, parseWith } from '@/domain/problem/parse'
+import { fail, type Outcome } from '@/domain/problem/problem'
+import { DOCUMENTS, simulateDocument } from '@/domain/roast/roast-document'
+import { simulate } from '@/domain/roast/simulate'
+
+const USAGE = 'usage: node bin/pheasant.mjs simulate | schema NAME'
+
+async function readAll(stream: NodeJS.ReadableStream): Promise<string> {
+  let text = ''
+  stream.setEncoding('utf8')
+  for await (const chunk of stream) text += chunk
+  return text
+}
+
+async function answer(words: readonly string[]): Promise<Outcome<unknown>> {
+  const [command, name] = words
+  switch (command) {
+    case 'simulate': {
+      const json = parseJson(await readAll(process.stdin))
+      if (!json.ok) return json
+      const document = parseWith(simulateDocument, json.value)
+      return document.ok ? simulate(document.value) : document
+    }
+    case 'schema': {
+      const schema = DOCUMENTS[name as keyof typeof DOCUMENTS]
+      if (!schema)
+        return fail({
+          code: 'malformed',
+          path: [],
+          detail: `schema takes one of: ${Object.keys(DOCUMENTS).join(', ')}`,
+        })
+      return { ok: true, value: z.toJSONSchema(schema, { io: 'input' }) }
+    }
+    default:
+      return fail({ code: 'malformed', path: [], detail: USAGE })
+  }
+}
+
+const outcome = await answer(process.argv.slice(2))
+if (outcome.ok) process.stdout.write(`${JSON.stringify(outcome.value, null, 2)}\n`)
+else {
+  process.stderr.write(`${JSON.stringify({ errors: outcome.problems }, null, 2)}\n`)
+  process.exitCode = 2
+}

@@ -1,0 +1,46 @@
+/**
+ * Seeded uniform numbers in [0, 1): the 32-bit mixing generator of T. Ettinger ("mulberry32",
+ * public domain, from memory). Same seed, same numbers, on any machine.
+ */
+export function seededRandom(seed: number): () => number {
+  let state = seed >>> 0
+  return () => {
+    state = (state + 0x6d2b79f5) >>> 0
+    let mixed = state
+    mixed = Math.imul(mixed ^ (mixed >>> 15), mixed | 1)
+    mixed ^= mixed + Math.imul(mixed ^ (mixed >>> 7), mixed | 61)
+    return ((mixed ^ (mixed >>> 14)) >>> 0) / 4294967296
+  }
+}
+
+/**
+ * Standard normal quantile, absolute error under 5e-4.
+ * @see M. Abramowitz and I. Stegun, Handbook of Mathematical Functions, 26.2.23.
+ * @example normalQuantile(0.9) // ≈ 1.2816
+ */
+export function normalQuantile(probability: number): number {
+  const lower = Math.min(probability, 1 - probability)
+  const t = Math.sqrt(-2 * Math.log(Math.max(1e-300, lower)))
+  const value = t - (2.515517 + t * (0.802853 + t * 0.010328)) / (1 + t * (1.432788 + t * (0.189269 + t * 0.001308)))
+  return probability < 0.5 ? -value : value
+}
+
+/** `count` standard normal values, one from each equal slice of probability, shuffled: a Latin hypercube's column. */
+export function stratifiedNormals(count: number, random: () => number): Float64Array {
+  const values = Float64Array.from({ length: count }, (_, i) => normalQuantile((i + 0.02 + 0.96 * random()) / count))
+  for (let i = count - 1; i > 0; i--) {
+    const j = Math.floor(random() * (i + 1))
+    const swap = values[i] as number
+    values[i] = values[j] as number
+    values[j] = swap
+  }
+  return values
+}
+
+/** The value below which a share of the sorted values lies, linear between them. */
+export function quantile(sorted: ArrayLike<number>, share: number): number {
+  const x = share * (sorted.length - 1)
+  const i = Math.min(sorted.length - 2, Math.floor(x))
+  if (sorted.length === 1) return sorted[0] as number
+  return (sorted[i] as number) + (x - i) * ((sorted[i + 1] as number) - (sorted[i] as number))
+}

@@ -1,0 +1,95 @@
+import type { Composition } from '../reference/composition'
+import { conductivityOf, FUSION_J_PER_KG, heatCapacityOf, iceFraction } from './properties'
+
+/**
+ * Temperature and conductivity of a meat as tables over its enthalpy.
+ *
+ * The solver carries enthalpy, not temperature: energy is then conserved to rounding whatever the
+ * step, and thawing needs no special case, because the freezing plateau is only a place where
+ * the temperature hardly moves while the enthalpy does.
+ *
+ * Rows are equally spaced in enthalpy; between rows temperature and conductivity are linear.
+ */
+export interface EnthalpyTable {
+  /** Enthalpy of row 0, J/kg; the reference is 0 at -40 °C. */
+  readonly start: number
+  /** Rows per J/kg. */
+  readonly perJoule: number
+  readonly rows: number
+  /** °C at each row. */
+  readonly temperature: Float64Array
+  /** W/m·K at each row. */
+  readonly conductivity: Float64Array
+}
+
+const LOWEST_C = -40
+const HIGHEST_C = 180
+const ROWS = 2048
+const FINE_STEPS = 8800
+
+function build(composition: Composition): EnthalpyTable {
+  const step = (HIGHEST_C - LOWEST_C) / FINE_STEPS
+  const temperature = new Float64Array(FINE_STEPS + 1)
+  const enthalpy = new Float64Array(FINE_STEPS + 1)
+  let sensible = 0
+  for (let i = 0; i <= FINE_STEPS; i++) {
+    const t = LOWEST_C + i * step
+    if (i > 0) sensible += heatCapacityOf(composition, t - step / 2) * step
+    temperature[i] = t
+    enthalpy[i] = sensible + FUSION_J_PER_KG * (iceFraction(composition, LOWEST_C) - iceFraction(composition, t))
+  }
+  const top = enthalpy[FINE_STEPS] as number
+  const table = {
+    start: 0,
+    perJoule: (ROWS - 1) / top,
+    rows: ROWS,
+    temperature: new Float64Array(ROWS),
+    conductivity: new Float64Array(ROWS),
+  }
+  let j = 0
+  for (let row = 0; row < ROWS; row++) {
+    const target = (row * top) / (ROWS - 1)
+    while (j < FINE_STEPS - 1 && (enthalpy[j + 1] as number) < target) j++
+    const low = enthalpy[j] as number
+    const high = enthalpy[j + 1] as number
+    const t = (temperature[j] as number) + ((target - low) / (high - low)) * step
+    table.temperature[row] = t
+    table.conductivity[row] = conductivityOf(composition, t)
+  }
+  return table
+}
+
+const tables = new Map<string, EnthalpyTable>()
+
+/** The enthalpy table of a composition; made once and shared. */
+export function enthalpyTableOf(composition: Composition): EnthalpyTable {
+  const key = `${composition.water}/${composition.protein}/${composition.fat}/${composition.ash}`
+  let table = tables.get(key)
+  if (!table) {
+    table = build(composition)
+    tables.set(key, table)
+  }
+  return table
+}
+
+/** Temperature at an enthalpy, °C. */
+export function temperatureAt(table: EnthalpyTable, enthalpy: number): number {
+  const x = Math.min(table.rows - 1.000001, Math.max(0, enthalpy * table.perJoule))
+  const i = x | 0
+  const low = table.temperature[i] as number
+  return low + (x - i) * ((table.temperature[i + 1] as number) - low)
+}
+
+/** Enthalpy at a temperature, J/kg, by bisection of the same table: the exact inverse of {@link temperatureAt}. */
+export function enthalpyAt(table: EnthalpyTable, temperature_c: number): number {
+  let low = 0
+  let high = table.rows - 1
+  while (high - low > 1) {
+    const middle = (low + high) >> 1
+    if ((table.temperature[middle] as number) <= temperature_c) low = middle
+    else high = middle
+  }
+  const from = table.temperature[low] as number
+  const to = table.temperature[low + 1] as number
+  return (low + (temperature_c - from) / (to - from)) / table.perJoule
+}

@@ -1,0 +1,58 @@
+/**
+ * The one parameter set of the heat model, shared by every cut, school and oven.
+ *
+ * Values marked "fitted" were chosen together, within the physical range given, on the published
+ * chart rows and the usual rises in rest; `npm run validate` prints what they give. No cut has a
+ * parameter of its own: a cut differs by geometry and composition only.
+ */
+export interface HeatParameters {
+  /** Density of meat, kg/m³. Handbook value for lean muscle, from memory. */
+  readonly density_kg_per_m3: number
+  /** Factor on the Choi–Okos conductivity (fibre direction, moving juices); range 0.9–1.15. Fitted. */
+  readonly conductivity_factor: number
+  /** Convection of a still domestic oven, W/m²K; range 8–12. Fitted. */
+  readonly still_oven_w_per_m2k: number
+  /** Convection of a fan oven, W/m²K; range 18–25. */
+  readonly fan_oven_w_per_m2k: number
+  /** Emissivity of meat and of the oven's walls together, dimensionless. Handbook value. */
+  readonly emissivity: number
+  /** Share of a raw surface that is wet, 0–1. Fitted. */
+  readonly wetness: number
+  /** Share of the raw weight that can leave as water; drying slows as it is used up (falling-rate period). */
+  readonly free_water: number
+  /** Conductivity of the dried crust, W/m·K; range 0.1–0.4. */
+  readonly crust_w_per_mk: number
+  /** Diffusivity of vapour through the crust, m²/s; range 0.5e-5–2e-5. */
+  readonly crust_diffusivity_m2_per_s: number
+  /** Share of the evaporated water that juices from inside replace, 0–1. Fitted. */
+  readonly replenished: number
+  /** Vapour pressure in a dry oven with a roast in it, Pa; range 2000–5000. */
+  readonly oven_vapour_pa: number
+  /** Convection in still room air around a resting roast, W/m²K; range 5–8. */
+  readonly counter_w_per_m2k: number
+  /** Share of contact, of radiation and of evaporation that a loose tent of foil lets through, 0–1. Fitted. */
+  readonly tent_contact: number
+  readonly tent_radiation: number
+  readonly tent_evaporation: number
+  /** Vapour pressure of room air, Pa: 21 °C at 45 % relative humidity. */
+  readonly room_vapour_pa: number
+}
+
+export const HEAT_PARAMETERS: HeatParameters = {
+  density_kg_per_m3: 1060,
+  conductivity_factor: 1.22,
+  still_oven_w_per_m2k: 11,
+  fan_oven_w_per_m2k: 20,
+  emissivity: 0.9,
+  wetness: 0.66,
+  free_water: 0.5,
+  crust_w_per_mk: 0.27,
+  crust_diffusivity_m2_per_s: 2.5e-5,
+  replenished: 0.3,
+  oven_vapour_pa: 2500,
+  counter_w_per_m2k: 14,
+  tent_contact: 0.9,
+  tent_radiation: 0.7,
+  tent_evaporation: 0.9,
+  room_vapour_pa: 1100,
+}

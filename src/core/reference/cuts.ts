@@ -1,0 +1,136 @@
+import type { CompositionId } from './composition'
+import type { DonenessScaleId } from './doneness'
+import { commonPractice, derived, type Source } from './source'
+
+/**
+ * How a cut is shaped and how it grows with weight.
+ *
+ * round: an elliptic cylinder. The section is `thickness_m` by `thickness_m × width` at the usual
+ *   weight and swells as weight^growth; the length takes up the rest of the weight.
+ * plump: an ellipsoid whose axes stand as 1 : width : length and all grow as weight^(1/3).
+ * bird: two ellipsoids of meat, one lobe of the breast and one thigh, each a share of the bird's weight.
+ * crown: both lobes of a breast on the bone, without legs or back.
+ */
+export type CutGeometry =
+  | { readonly family: 'round'; readonly thickness_m: number; readonly width: number; readonly growth: number }
+  | { readonly family: 'plump'; readonly width: number; readonly length: number }
+  | { readonly family: 'bird' }
+  | { readonly family: 'crown' }
+
+export type SpeciesWord = 'beef' | 'veal' | 'lamb' | 'pork' | 'turkey' | 'chicken' | 'duck' | 'goose' | 'game bird' | 'venison'
+
+export interface Cut {
+  readonly id: string
+  readonly name: string
+  readonly species: SpeciesWord
+  /** What a cook may type for it, lower case; the id's words count too. */
+  readonly words: readonly string[]
+  readonly geometry: CutGeometry
+  readonly composition: CompositionId
+  /** On the bone, boneless, or a whole bird. */
+  readonly bone: 'in' | 'out' | 'bird'
+  /** Bone as a share of the raw weight; it shields one side and takes up little of the heat. Common yields, from memory. */
+  readonly boneShare?: number
+  /** Rolled, stuffed or otherwise with its outside folded in: not an intact piece. */
+  readonly intact: boolean
+  /** Usual weight, kg: the middle is where the geometry is given. */
+  readonly mass_kg: { readonly least: number; readonly usual: number; readonly most: number }
+  readonly doneness: DonenessScaleId
+  /** The degree a cook gets without asking. */
+  readonly usualDoneness: string
+  /** Rest before carving, minutes: the least that keeps the juice in, and the longest before it cools. */
+  readonly rest_min: { readonly least: number; readonly most: number }
+  /** Raw weight a head, kg. */
+  readonly perHead_kg: number
+  /** Where a thickness is measured. */
+  readonly measure: string
+  /** Where the probe goes. */
+  readonly probe: string
+  readonly source: Source
+}
+
+const round = (thickness_m: number, width: number, growth = 0.15): CutGeometry => ({ family: 'round', thickness_m, width, growth })
+const plump = (width: number, length: number): CutGeometry => ({ family: 'plump', width, length })
+const bird: CutGeometry = { family: 'bird' }
+
+const tape = commonPractice('Section and proportions as bought from a butcher; sizes from memory of usual trim')
+const solid = derived('Proportions as bought; thickness follows from weight and density')
+
+const AT_THICKEST = 'Across the thickest part, the shortest way through'
+const EYE = 'Through the eye from top to bottom, at the middle of the piece'
+const PROBE_EYE = 'From the end into the centre of the eye, along the grain, off the bone and out of the fat seam'
+const PROBE_THICK = 'Into the thickest part, off the bone; push through and draw back to the lowest reading'
+const PROBE_BIRD = 'Inner thigh beside the body, off the bone; then the thickest part of the breast'
+
+type Row = Omit<Cut, 'species' | 'composition' | 'doneness' | 'usualDoneness'>
+const family =
+  (species: SpeciesWord, composition: CompositionId, doneness: DonenessScaleId, usualDoneness: string) =>
+  (row: Row & Partial<Pick<Cut, 'composition' | 'doneness' | 'usualDoneness'>>): Cut => ({
+    species,
+    composition,
+    doneness,
+    usualDoneness,
+    ...row,
+  })
+
+const beef = family('beef', 'beef-lean', 'red', 'medium-rare')
+const veal = family('veal', 'veal', 'red', 'medium')
+const lamb = family('lamb', 'lamb', 'red', 'medium-rare')
+const pork = family('pork', 'pork-lean', 'pork', 'rosy')
+const poultry = (species: SpeciesWord) => family(species, 'poultry', 'poultry', 'done')
+const waterfowl = (species: SpeciesWord) => family(species, 'waterfowl', 'duck', 'done')
+
+const wholeBird = (id: string, name: string, words: readonly string[], mass_kg: Cut['mass_kg'], rest: [number, number], perHead_kg: number): Row => ({
+  id,
+  name,
+  words,
+  geometry: bird,
+  bone: 'bird',
+  intact: true,
+  mass_kg,
+  rest_min: { least: rest[0], most: rest[1] },
+  perHead_kg,
+  measure: 'Depth of the breast from skin to breastbone, beside the keel at its fullest',
+  probe: PROBE_BIRD,
+  source: solid,
+})
+
+/** Every cut Pheasant knows. A house cut overrides any of these values. */
+export const CUTS: readonly Cut[] = [
+  beef({ id: 'beef-rib-bone-in', name: 'Beef rib, bone in', words: ['beef rib', 'prime rib', 'rib of beef', 'standing rib', 'rib roast', 'fore rib'], geometry: round(0.115, 1.6, 0.1), composition: 'beef-marbled', bone: 'in', boneShare: 0.16, intact: true, mass_kg: { least: 1.2, usual: 3.5, most: 9 }, rest_min: { least: 20, most: 60 }, perHead_kg: 0.45, measure: EYE, probe: PROBE_EYE, source: tape }),
+  beef({ id: 'beef-rib-boneless', name: 'Beef rib, boneless', words: ['boneless rib', 'ribeye roast', 'rib eye roast', 'rolled rib'], geometry: round(0.11, 1.45), composition: 'beef-marbled', bone: 'out', intact: true, mass_kg: { least: 0.9, usual: 3, most: 8 }, rest_min: { least: 20, most: 60 }, perHead_kg: 0.3, measure: EYE, probe: PROBE_EYE, source: tape }),
+  beef({ id: 'beef-tenderloin', name: 'Beef tenderloin, whole', words: ['tenderloin', 'fillet of beef', 'beef fillet', 'whole tenderloin', 'filet'], geometry: round(0.066, 1.25, 0.2), bone: 'out', intact: true, mass_kg: { least: 1.2, usual: 2.2, most: 3.2 }, rest_min: { least: 10, most: 30 }, perHead_kg: 0.225, measure: AT_THICKEST, probe: PROBE_THICK, source: tape }),
+  beef({ id: 'beef-tenderloin-half', name: 'Beef tenderloin, half', words: ['half tenderloin', 'chateaubriand', 'centre-cut tenderloin', 'center-cut tenderloin'], geometry: round(0.064, 1.2, 0.15), bone: 'out', intact: true, mass_kg: { least: 0.5, usual: 1.1, most: 1.6 }, rest_min: { least: 10, most: 25 }, perHead_kg: 0.225, measure: AT_THICKEST, probe: PROBE_THICK, source: tape }),
+  beef({ id: 'beef-strip-loin', name: 'Beef strip loin', words: ['strip loin', 'striploin', 'sirloin', 'roasting sirloin', 'strip roast'], geometry: round(0.085, 1.9), composition: 'beef-marbled', bone: 'out', intact: true, mass_kg: { least: 1, usual: 3, most: 7 }, rest_min: { least: 15, most: 45 }, perHead_kg: 0.25, measure: EYE, probe: PROBE_EYE, source: tape }),
+  beef({ id: 'beef-tri-tip', name: 'Beef tri-tip', words: ['tri-tip', 'tri tip'], geometry: plump(2.6, 4.8), bone: 'out', intact: true, mass_kg: { least: 0.6, usual: 1, most: 1.6 }, rest_min: { least: 10, most: 20 }, perHead_kg: 0.23, measure: AT_THICKEST, probe: PROBE_THICK, source: solid }),
+  beef({ id: 'beef-eye-of-round', name: 'Beef eye of round', words: ['eye of round', 'eye round', 'silverside eye'], geometry: round(0.072, 1.25), bone: 'out', intact: true, mass_kg: { least: 0.7, usual: 1.3, most: 3 }, rest_min: { least: 15, most: 30 }, perHead_kg: 0.22, measure: EYE, probe: PROBE_EYE, source: tape }),
+  beef({ id: 'beef-round-or-rump', name: 'Beef round or rump', words: ['beef round', 'rump', 'rump roast', 'topside', 'top round', 'round roast'], geometry: plump(1.45, 1.9), bone: 'out', intact: true, mass_kg: { least: 0.9, usual: 1.8, most: 6 }, rest_min: { least: 15, most: 40 }, perHead_kg: 0.23, measure: AT_THICKEST, probe: PROBE_THICK, source: solid }),
+  beef({ id: 'beef-shoulder', name: 'Beef shoulder', words: ['chuck', 'chuck roast', 'beef shoulder', 'blade'], geometry: plump(1.4, 1.9), composition: 'beef-marbled', doneness: 'tender', usualDoneness: 'pull-apart', bone: 'out', intact: true, mass_kg: { least: 1, usual: 2, most: 5 }, rest_min: { least: 15, most: 60 }, perHead_kg: 0.28, measure: AT_THICKEST, probe: PROBE_THICK, source: solid }),
+  veal({ id: 'veal-rib', name: 'Veal rib', words: ['veal rack', 'veal rib roast'], geometry: round(0.1, 1.4), bone: 'in', boneShare: 0.2, intact: true, mass_kg: { least: 1, usual: 2.2, most: 5 }, rest_min: { least: 15, most: 35 }, perHead_kg: 0.35, measure: EYE, probe: PROBE_EYE, source: tape }),
+  veal({ id: 'veal-loin', name: 'Veal loin', words: ['veal loin roast'], geometry: round(0.1, 1.4), bone: 'in', boneShare: 0.2, intact: true, mass_kg: { least: 0.9, usual: 1.7, most: 5 }, rest_min: { least: 15, most: 35 }, perHead_kg: 0.3, measure: EYE, probe: PROBE_EYE, source: tape }),
+  lamb({ id: 'lamb-leg-bone-in', name: 'Lamb leg, bone in', words: ['lamb leg', 'leg of lamb', 'gigot'], geometry: plump(1.3, 2.8), bone: 'in', boneShare: 0.18, intact: true, mass_kg: { least: 1.4, usual: 2.6, most: 4.5 }, rest_min: { least: 15, most: 45 }, perHead_kg: 0.4, measure: 'Across the fleshy end, the shortest way through', probe: PROBE_THICK, source: solid }),
+  lamb({ id: 'lamb-leg-boneless-rolled', name: 'Lamb leg, boned and rolled', words: ['boneless leg of lamb', 'rolled leg of lamb', 'lamb leg boneless', 'lamb leg rolled'], geometry: round(0.115, 1.1, 0.33), bone: 'out', intact: false, mass_kg: { least: 1, usual: 2, most: 3.6 }, rest_min: { least: 15, most: 40 }, perHead_kg: 0.28, measure: 'Across the roll at its middle', probe: 'Into the centre of the roll from one end', source: tape }),
+  lamb({ id: 'lamb-leg-butterflied', name: 'Lamb leg, butterflied', words: ['butterflied leg of lamb', 'lamb leg butterflied', 'butterflied lamb'], geometry: round(0.05, 4, 0.25), bone: 'out', intact: true, mass_kg: { least: 1, usual: 1.8, most: 3.2 }, rest_min: { least: 10, most: 25 }, perHead_kg: 0.28, measure: 'Through the thickest lobe, laid flat', probe: PROBE_THICK, source: tape }),
+  lamb({ id: 'lamb-shoulder', name: 'Lamb shoulder', words: ['shoulder of lamb'], geometry: plump(1.7, 2.2), doneness: 'tender', usualDoneness: 'pull-apart', bone: 'in', boneShare: 0.2, intact: true, mass_kg: { least: 1.2, usual: 2.2, most: 3.8 }, rest_min: { least: 15, most: 60 }, perHead_kg: 0.45, measure: AT_THICKEST, probe: PROBE_THICK, source: solid }),
+  lamb({ id: 'lamb-rack', name: 'Lamb rack', words: ['rack of lamb'], geometry: round(0.052, 1.45), bone: 'in', boneShare: 0.25, intact: true, mass_kg: { least: 0.4, usual: 0.7, most: 1.6 }, rest_min: { least: 8, most: 20 }, perHead_kg: 0.25, measure: EYE, probe: PROBE_EYE, source: tape }),
+  pork({ id: 'pork-loin', name: 'Pork loin, boneless', words: ['loin of pork', 'pork loin roast', 'pork loin boneless', 'boneless pork loin'], geometry: round(0.07, 1.4), bone: 'out', intact: true, mass_kg: { least: 0.8, usual: 1.8, most: 5 }, rest_min: { least: 10, most: 30 }, perHead_kg: 0.23, measure: EYE, probe: PROBE_EYE, source: tape }),
+  pork({ id: 'pork-loin-stuffed-rolled', name: 'Pork loin, stuffed and rolled', words: ['stuffed pork loin', 'rolled pork loin', 'pork loin stuffed'], geometry: round(0.11, 1.1), bone: 'out', intact: false, usualDoneness: 'well-done', mass_kg: { least: 1, usual: 2.2, most: 5 }, rest_min: { least: 12, most: 30 }, perHead_kg: 0.25, measure: 'Across the roll at its middle', probe: 'Into the centre of the stuffing from one end', source: tape }),
+  pork({ id: 'pork-rib-rack', name: 'Pork rib rack', words: ['rack of pork', 'pork rib roast', 'bone-in pork loin', 'pork loin bone-in', 'pork rack'], geometry: round(0.09, 1.5), bone: 'in', boneShare: 0.2, intact: true, mass_kg: { least: 1.2, usual: 2.6, most: 6 }, rest_min: { least: 15, most: 35 }, perHead_kg: 0.35, measure: EYE, probe: PROBE_EYE, source: tape }),
+  pork({ id: 'pork-tenderloin', name: 'Pork tenderloin', words: ['pork fillet'], geometry: round(0.047, 1.2, 0.25), bone: 'out', intact: true, mass_kg: { least: 0.25, usual: 0.5, most: 0.9 }, rest_min: { least: 5, most: 12 }, perHead_kg: 0.115, measure: AT_THICKEST, probe: PROBE_THICK, source: tape }),
+  pork({ id: 'pork-shoulder', name: 'Pork shoulder', words: ['shoulder of pork', 'pork butt', 'boston butt', 'pork neck'], geometry: plump(1.3, 1.6), composition: 'pork-fat', doneness: 'tender', usualDoneness: 'pull-apart', bone: 'out', intact: true, mass_kg: { least: 1.2, usual: 2.8, most: 6 }, rest_min: { least: 20, most: 90 }, perHead_kg: 0.35, measure: AT_THICKEST, probe: PROBE_THICK, source: solid }),
+  pork({ id: 'fresh-ham', name: 'Fresh ham, whole', words: ['leg of pork', 'pork leg', 'whole fresh ham'], geometry: plump(1.2, 1.9), composition: 'pork-fat', bone: 'in', boneShare: 0.13, intact: true, usualDoneness: 'just-done', mass_kg: { least: 4, usual: 6.4, most: 9 }, rest_min: { least: 20, most: 60 }, perHead_kg: 0.4, measure: AT_THICKEST, probe: PROBE_THICK, source: solid }),
+  pork({ id: 'fresh-ham-half', name: 'Fresh ham, half', words: ['half fresh ham', 'half leg of pork', 'half pork leg'], geometry: plump(1.15, 1.3), composition: 'pork-fat', bone: 'in', boneShare: 0.13, intact: true, usualDoneness: 'just-done', mass_kg: { least: 1.8, usual: 3, most: 5 }, rest_min: { least: 20, most: 45 }, perHead_kg: 0.4, measure: AT_THICKEST, probe: PROBE_THICK, source: solid }),
+  poultry('turkey')(wholeBird('turkey', 'Turkey', ['whole turkey', 'turkey whole'], { least: 2.5, usual: 6, most: 14 }, [20, 60], 0.55)),
+  poultry('turkey')({ id: 'turkey-breast-bone-in', name: 'Turkey breast, bone in', words: ['turkey breast', 'turkey crown'], geometry: { family: 'crown' }, bone: 'in', boneShare: 0.18, intact: true, mass_kg: { least: 1.2, usual: 2.4, most: 4.5 }, rest_min: { least: 15, most: 35 }, perHead_kg: 0.35, measure: 'Depth from skin to breastbone at the fullest', probe: PROBE_THICK, source: solid }),
+  poultry('chicken')(wholeBird('chicken', 'Chicken', ['whole chicken', 'chicken whole', 'roast chicken'], { least: 0.9, usual: 1.7, most: 3.2 }, [10, 30], 0.45)),
+  poultry('chicken')(wholeBird('capon', 'Capon', ['whole capon'], { least: 1.6, usual: 2.8, most: 4.5 }, [15, 35], 0.45)),
+  poultry('chicken')(wholeBird('cornish-hen', 'Cornish hen', ['cornish game hen', 'poussin'], { least: 0.35, usual: 0.6, most: 1 }, [8, 20], 0.5)),
+  waterfowl('duck')(wholeBird('duck', 'Duck', ['whole duck', 'duckling'], { least: 1.2, usual: 2.2, most: 3.5 }, [10, 30], 0.6)),
+  waterfowl('goose')(wholeBird('goose', 'Goose', ['whole goose'], { least: 3, usual: 4.5, most: 7 }, [20, 45], 0.7)),
+  poultry('game bird')(wholeBird('guinea-fowl', 'Guinea fowl', ['guinea hen', 'guineafowl'], { least: 0.8, usual: 1.3, most: 2 }, [10, 25], 0.45)),
+  poultry('game bird')(wholeBird('pheasant', 'Pheasant', ['roast pheasant', 'cock pheasant', 'hen pheasant'], { least: 0.6, usual: 1, most: 1.7 }, [10, 20], 0.5)),
+  family('venison', 'game', 'red', 'medium-rare')({ id: 'venison-haunch', name: 'Venison haunch', words: ['haunch of venison', 'venison leg', 'leg of venison'], geometry: plump(1.3, 2.2), bone: 'in', boneShare: 0.15, intact: true, mass_kg: { least: 1.5, usual: 3, most: 7 }, rest_min: { least: 15, most: 40 }, perHead_kg: 0.35, measure: AT_THICKEST, probe: PROBE_THICK, source: solid }),
+]
+
+/** The cut with this id, or undefined. */
+export const findCut = (id: string): Cut | undefined => CUTS.find((cut) => cut.id === id)

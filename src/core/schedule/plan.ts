@@ -1,0 +1,494 @@
+import { type Slice, sliceOf } from '../doneness/slice'
+import { cookEnsemble, type EnsembleAnswer, usualDoubt } from '../estimate/ensemble'
+import { type OvenSpec, preheatSeconds } from '../heat/oven'
+import { HEAT_PARAMETERS, type HeatParameters } from '../heat/parameters'
+import { bodiesOf, type PieceSize, type PointId, usualThickness } from '../heat/piece'
+import { type Yield, yieldOf } from '../portions/portions'
+import { type CookRun, pullStageIndex } from '../program/cook'
+import { findPull, type PullAnswer } from '../program/pull'
+import { type Program, type Stage, settingOf } from '../program/stage'
+import type { Cut } from '../reference/cuts'
+import { donenessScale } from '../reference/doneness'
+import { type Caution, cautionsOf } from '../safety/cautions'
+import type { Lethality } from '../safety/lethality'
+import {
+  type Celsius,
+  type EpochSeconds,
+  epochSeconds,
+  type Kilograms,
+  type Metres,
+  minutes,
+  type Seconds,
+  seconds,
+} from '../units'
+
+/** One roast, one oven, one promise. */
+export interface RoastRequest {
+  readonly cut: Cut
+  readonly mass_kg: Kilograms
+  /** As measured; undefined: from the cut and the weight. */
+  readonly thickness_m?: Metres | undefined
+  readonly start_c: Celsius
+  /** Time on the bench before it goes in. */
+  readonly temper_s: Seconds
+  readonly drySalted: boolean
+  readonly oven: OvenSpec
+  readonly program: Program
+  /** Wanted at the core at its peak. */
+  readonly serve_c: Celsius
+  /** Plates on the table. */
+  readonly promise: EpochSeconds
+  readonly now: EpochSeconds
+  readonly members: number
+  readonly seed: number
+  readonly parameters?: HeatParameters
+}
+
+export type TaskKind =
+  | 'salt'
+  | 'take_out'
+  | 'preheat'
+  | 'put_in'
+  | 'tend'
+  | 'watch'
+  | 'pull'
+  | 'rest'
+  | 'change'
+  | 'preheat_finish'
+  | 'finish'
+  | 'carve'
+  | 'serve'
+
+/** One thing to do, at a time. Why it is then and not otherwise stands in `because`. */
+export interface Task {
+  readonly kind: TaskKind
+  readonly at: EpochSeconds
+  /** Where the time has doubt: the window, p10 to p90. */
+  readonly window?: { readonly from: EpochSeconds; readonly to: EpochSeconds } | undefined
+  readonly because: Because
+  readonly stage?: Stage | undefined
+  readonly act?: string | undefined
+}
+
+/** Where a number comes from, as data. */
+export interface Because {
+  readonly basis: 'model' | 'common_practice' | 'house_rule' | 'standard' | 'promise'
+  readonly numbers: Readonly<Record<string, number>>
+}
+
+/** A stage on the clock. */
+export interface TimedStage {
+  readonly stage: Stage
+  readonly from: EpochSeconds
+  readonly to: EpochSeconds
+  readonly core_c: number
+}
+
+/** Something that is not right with the plan, as data. */
+export type Trouble =
+  | {
+      readonly code: 'start_passed'
+      readonly late_s: number
+      readonly earliestPromise: EpochSeconds
+      readonly hotter: HotterOven | undefined
+    }
+  | { readonly code: 'promise_passed'; readonly late_s: number; readonly earliestPromise: EpochSeconds }
+  | {
+      readonly code: 'never_reached'
+      readonly highest_c: number
+      readonly wanted_c: number
+      readonly setting_c: number | undefined
+    }
+  | { readonly code: 'rest_too_long'; readonly longest_s: number; readonly most_s: number }
+  | { readonly code: 'clock_misses_doneness'; readonly peak_c: number; readonly wanted_c: number }
+
+/** A hotter setting that would still make the promise, with what it costs. */
+export interface HotterOven {
+  readonly set_c: number
+  readonly pull_s: number
+  readonly rim_m: number
+  readonly usualRim_m: number
+}
+
+export interface Plan {
+  readonly outcome: PullAnswer['outcome']
+  readonly pull_c: number
+  readonly peak_c: number
+  /** Peak after the pull, s. */
+  readonly peakAfter_s: number
+  readonly ensemble: EnsembleAnswer
+  readonly putIn: EpochSeconds
+  readonly begin: EpochSeconds
+  readonly promise: EpochSeconds
+  readonly tasks: readonly Task[]
+  readonly stages: readonly TimedStage[]
+  /** Sampled for drawing: seconds from put-in, °C. */
+  readonly course: readonly CoursePoint[]
+  readonly points: readonly PointId[]
+  readonly thickness_m: number
+  readonly slice: Slice
+  readonly yield: Yield
+  readonly lethality: Lethality
+  readonly cautions: readonly Caution[]
+  readonly troubles: readonly Trouble[]
+  readonly browning_s: number
+}
+
+export interface CoursePoint {
+  readonly time_s: number
+  readonly air_c: number
+  readonly surface_c: number
+  readonly core_c: readonly number[]
+}
+
+/** Carving takes a few minutes, and longer for a larger piece (common practice). */
+export const carveSeconds = (mass_kg: number): Seconds => minutes(Math.min(20, 5 + 2 * mass_kg))
+/** Slack before an oven is needed hot: dials click off before the walls are warm (common practice). */
+const PREHEAT_SLACK_S = 300
+/** Dry salting: a day ahead is best, three quarters of an hour the least that is not worse than none (common practice). */
+const SALT_AHEAD_S = 24 * 3600
+const SALT_LEAST_S = 45 * 60
+/** Someone should stand there before the window opens. */
+const WATCH_AHEAD_S = 15 * 60
+const COURSE_POINTS = 240
+/** Salted and left open, the surface has dried: wetness relative to a fresh one (common practice, size from memory). */
+export const SALTED_WETNESS = 0.8
+const DONENESS_TOLERANCE_K = 3
+
+const programWithRest = (program: Program, rest_s: number): Program => {
+  const index = restStageIndex(program)
+  if (index < 0) return program
+  return {
+    ...program,
+    stages: program.stages.map((stage, i) =>
+      i === index ? { ...stage, until: { kind: 'time', duration_s: seconds(rest_s) } } : stage,
+    ),
+  }
+}
+const restStageIndex = (program: Program) => {
+  const pull = pullStageIndex(program)
+  return program.stages.findIndex((stage, i) => i > pull && stage.role === 'rest')
+}
+
+const hotter = (program: Program, set_c: number): Program => ({
+  ...program,
+  stages: program.stages.map((stage) =>
+    stage.role === 'cook' &&
+    stage.environment.kind === 'oven' &&
+    stage.environment.heat === 'on' &&
+    stage.environment.set_c < set_c
+      ? { ...stage, environment: { ...stage.environment, set_c: set_c as Celsius } }
+      : stage,
+  ),
+})
+
+/**
+ * Plans one roast back from its promise.
+ *
+ * The roast goes in so early that nine times in ten it has had its least rest before the knife; a
+ * quicker one rests longer, within its range. The doubt is so taken up by the rest.
+ */
+export function planRoast(request: RoastRequest): Plan {
+  const parameters = request.parameters ?? HEAT_PARAMETERS
+  const { cut, oven, serve_c } = request
+  const piece: PieceSize = {
+    cut,
+    mass_kg: request.mass_kg,
+    thickness_m: request.thickness_m,
+    wetness: request.drySalted ? SALTED_WETNESS : 1,
+  }
+  const bodies = bodiesOf(piece, parameters)
+  const least_s = restOf(request.program)
+  const floor_c = donenessScale(cut.doneness).pullFloor_c
+  const start_c = temperedStart(request, parameters)
+  const setup = { bodies, oven, start_c, parameters }
+  const first = findPull({ ...setup, program: request.program }, serve_c, undefined, floor_c)
+  const ensemble = cookEnsemble({
+    piece,
+    program: request.program,
+    oven,
+    start_c,
+    pull_c: first.pull_c,
+    parameters,
+    doubt: usualDoubt(request.thickness_m !== undefined),
+    members: request.members,
+    seed: request.seed,
+  })
+  const hasSpread = Number.isFinite(ensemble.pull_s.p50) && ensemble.lost < ensemble.members / 4
+  const slack_s = hasSpread ? Math.max(0, ensemble.pull_s.p90 - first.run.pull_s) : 0
+  const program = programWithRest(request.program, least_s + slack_s)
+  const answer = findPull({ ...setup, program }, serve_c, first.pull_c[0], floor_c)
+  const { run } = answer
+  const carve_s = carveSeconds(request.mass_kg)
+  const putIn = epochSeconds(request.promise - carve_s - run.carve_s)
+  const tasks = tasksOf(request, program, run, answer, ensemble, putIn, hasSpread)
+  const must = tasks.filter((task) => task.kind !== 'salt' && task.kind !== 'take_out')
+  const firstMust = Math.min(...must.map((task) => task.at))
+  const { cautions, lethality } = cautionsOf(cut, run, request.temper_s)
+  const deciding = run.peak_c.indexOf(Math.min(...run.peak_c))
+  const troubles: Trouble[] = []
+  if (run.outcome === 'time_limit') {
+    const stage = run.stages.at(-1)?.stage
+    troubles.push({
+      code: 'never_reached',
+      highest_c: Math.min(...run.kernels.map((kernel) => kernel.core_c)),
+      wanted_c: serve_c,
+      setting_c: stage && settingOf(stage.environment),
+    })
+  } else {
+    const whole_s = request.promise - firstMust
+    const earliestPromise = epochSeconds(Math.ceil((request.now + whole_s) / 300) * 300)
+    if (request.promise <= request.now)
+      troubles.push({ code: 'promise_passed', late_s: request.now - request.promise, earliestPromise })
+    else if (firstMust < request.now) {
+      troubles.push({
+        code: 'start_passed',
+        late_s: request.now - firstMust,
+        earliestPromise,
+        hotter: hotterOven(request, setup, run, least_s, carve_s),
+      })
+    }
+    const restMost_s = Math.max(cut.rest_min.most * 60, least_s)
+    const longest_s = hasSpread ? least_s + ensemble.pull_s.p90 - ensemble.pull_s.p10 : least_s
+    if (restStageIndex(program) >= 0 && longest_s > restMost_s * 1.25)
+      troubles.push({ code: 'rest_too_long', longest_s, most_s: restMost_s })
+    if (answer.outcome === 'fixed_program' && Math.abs(answer.residual_k) > DONENESS_TOLERANCE_K) {
+      troubles.push({ code: 'clock_misses_doneness', peak_c: run.peak_c[deciding] as number, wanted_c: serve_c })
+    }
+  }
+  const thickness_m = request.thickness_m ?? usualThickness(cut, request.mass_kg, parameters)
+  return {
+    outcome: answer.outcome,
+    pull_c: answer.pull_c[deciding] as number,
+    peak_c: run.peak_c[deciding] as number,
+    peakAfter_s: (run.peak_s[deciding] as number) - run.pull_s,
+    ensemble,
+    putIn,
+    begin: epochSeconds(Math.min(...tasks.filter((task) => task.kind !== 'salt').map((task) => task.at))),
+    promise: request.promise,
+    tasks,
+    stages: run.stages.map(({ stage, start_s, end_s, core_c }) => ({
+      stage,
+      from: epochSeconds(putIn + start_s),
+      to: epochSeconds(putIn + end_s),
+      core_c,
+    })),
+    course: courseOf(run),
+    points: run.points,
+    thickness_m,
+    slice: sliceOf(run.kernels[0] as CookRun['kernels'][number], donenessScale(cut.doneness), thickness_m),
+    yield: yieldOf(cut, request.mass_kg, run),
+    lethality,
+    cautions,
+    troubles,
+    browning_s: run.kernels[0]?.browning_s ?? 0,
+  }
+}
+
+/** The rest of a program after its pull, s; 0 when it has none. */
+function restOf(program: Program): number {
+  const stage = program.stages[restStageIndex(program)]
+  return stage && stage.until.kind === 'time' ? stage.until.duration_s : 0
+}
+
+/** Core after the bench: the fridge temperature raised by what the model says the bench gives, over the whole piece. */
+export function temperedStart(
+  request: Pick<RoastRequest, 'cut' | 'mass_kg' | 'thickness_m' | 'start_c' | 'temper_s' | 'oven'>,
+  parameters: HeatParameters,
+): number {
+  if (request.temper_s <= 0) return request.start_c
+  const bench = findPull(
+    {
+      bodies: bodiesOf({ cut: request.cut, mass_kg: request.mass_kg, thickness_m: request.thickness_m }, parameters),
+      oven: request.oven,
+      start_c: request.start_c,
+      parameters,
+      program: {
+        school: 'bench',
+        stages: [
+          {
+            role: 'cook',
+            environment: { kind: 'counter' },
+            cover: 'bare',
+            preheated: false,
+            tending: [],
+            until: { kind: 'time', duration_s: request.temper_s },
+          },
+        ],
+      },
+    },
+    request.start_c,
+  )
+  return bench.run.kernels[0]?.mean_c ?? request.start_c
+}
+
+function courseOf(run: CookRun): CoursePoint[] {
+  const { curve } = run
+  const stride = Math.max(1, Math.floor(curve.length / COURSE_POINTS))
+  const course: CoursePoint[] = []
+  for (let i = 0; i < curve.length; i++) {
+    if (i % stride !== 0 && i !== curve.length - 1) continue
+    course.push({
+      time_s: curve.time_s[i] as number,
+      air_c: curve.air_c[i] as number,
+      surface_c: curve.surface_c[i] as number,
+      core_c: curve.core_c.map((column) => column[i] as number),
+    })
+  }
+  return course
+}
+
+/** The lowest hotter setting that would still make the promise, simulated. */
+function hotterOven(
+  request: RoastRequest,
+  setup: { bodies: CookSetupBodies; oven: OvenSpec; start_c: number; parameters: HeatParameters },
+  usual: CookRun,
+  rest_s: number,
+  carve_s: number,
+): HotterOven | undefined {
+  const left_s = request.promise - carve_s - request.now
+  const scale = donenessScale(request.cut.doneness)
+  const thickness = usualThickness(request.cut, request.mass_kg, setup.parameters)
+  for (let set_c = 140; set_c <= 220; set_c += 10) {
+    const changed = hotter(request.program, set_c)
+    if (changed.stages.every((stage, i) => stage === request.program.stages[i])) continue
+    const { run } = findPull({ ...setup, program: programWithRest(changed, rest_s) }, request.serve_c)
+    if (run.outcome === 'reached' && run.carve_s + preheatSeconds(request.oven, set_c) + PREHEAT_SLACK_S <= left_s) {
+      return {
+        set_c,
+        pull_s: run.pull_s,
+        rim_m: sliceOf(run.kernels[0] as CookRun['kernels'][number], scale, thickness).rim_m,
+        usualRim_m: sliceOf(usual.kernels[0] as CookRun['kernels'][number], scale, thickness).rim_m,
+      }
+    }
+  }
+  return undefined
+}
+type CookSetupBodies = ReturnType<typeof bodiesOf>
+
+function tasksOf(
+  request: RoastRequest,
+  program: Program,
+  run: CookRun,
+  answer: PullAnswer,
+  ensemble: EnsembleAnswer,
+  putIn: EpochSeconds,
+  hasSpread: boolean,
+): Task[] {
+  const at = (offset_s: number) => epochSeconds(putIn + offset_s)
+  const because = (basis: Because['basis'], numbers: Record<string, number> = {}): Because => ({ basis, numbers })
+  const tasks: Task[] = []
+  const ahead_s = SALT_AHEAD_S
+  if (request.drySalted) {
+    const wanted = putIn - ahead_s
+    const saltAt = Math.min(Math.max(wanted, request.now), putIn - SALT_LEAST_S)
+    tasks.push({
+      kind: 'salt',
+      at: epochSeconds(saltAt),
+      because: because('common_practice', { ahead_h: (putIn - saltAt) / 3600 }),
+    })
+  }
+  if (request.temper_s > 0)
+    tasks.push({
+      kind: 'take_out',
+      at: at(-request.temper_s),
+      because: because('house_rule', { minutes: request.temper_s / 60 }),
+    })
+  const firstStage = program.stages[0] as Stage
+  const firstSetting = settingOf(firstStage.environment)
+  const needsHeat = firstStage.preheated && firstSetting !== undefined && firstStage.environment.kind !== 'counter'
+  if (needsHeat && firstSetting !== undefined) {
+    const preheat_s = preheatSeconds(request.oven, firstSetting) + PREHEAT_SLACK_S
+    tasks.push({
+      kind: 'preheat',
+      at: at(-preheat_s),
+      stage: firstStage,
+      because: because('common_practice', { minutes: preheat_s / 60, set_c: firstSetting }),
+    })
+  }
+  tasks.push({
+    kind: 'put_in',
+    at: putIn,
+    stage: firstStage,
+    because: because('model', { cook_min: run.pull_s / 60, rest_min: (run.carve_s - run.pull_s) / 60 }),
+  })
+  const pullIndex = pullStageIndex(program)
+  run.stages.forEach(({ stage, start_s, end_s }, index) => {
+    for (const tending of stage.tending) {
+      const times = [tending.at_s as number]
+      if (tending.every_s)
+        for (let t = tending.at_s + tending.every_s; t < end_s - start_s - 60; t += tending.every_s) times.push(t)
+      for (const t of times)
+        tasks.push({ kind: 'tend', act: tending.act, at: at(start_s + t), stage, because: because('common_practice') })
+    }
+    if (index > 0 && start_s < run.carve_s) {
+      const kind: TaskKind = stage.role === 'rest' ? 'rest' : stage.role === 'finish' ? 'finish' : 'change'
+      const setting = settingOf(stage.environment)
+      if (
+        kind === 'finish' &&
+        stage.environment.kind === 'oven' &&
+        setting !== undefined &&
+        run.stages[index - 1]?.stage.environment.kind !== 'oven'
+      ) {
+        const preheat_s = preheatSeconds(request.oven, setting) + PREHEAT_SLACK_S
+        tasks.push({
+          kind: 'preheat_finish',
+          at: at(Math.max(start_s - preheat_s, run.pull_s)),
+          stage,
+          because: because('common_practice', { minutes: preheat_s / 60, set_c: setting }),
+        })
+      }
+      tasks.push({
+        kind,
+        at: at(start_s),
+        stage,
+        because: because(kind === 'rest' ? 'common_practice' : 'model', {
+          minutes: (end_s - start_s) / 60,
+          ...(setting === undefined ? {} : { set_c: setting }),
+        }),
+      })
+    }
+    if (index === pullIndex && answer.outcome !== 'fixed_program') {
+      const window = hasSpread ? { from: at(ensemble.pull_s.p10), to: at(ensemble.pull_s.p90) } : undefined
+      if (window)
+        tasks.push({
+          kind: 'watch',
+          at: epochSeconds(window.from - WATCH_AHEAD_S),
+          because: because('model', { pull_c: answer.pull_c[0] as number }),
+        })
+      tasks.push({
+        kind: 'pull',
+        at: at(run.pull_s),
+        window,
+        because: because('model', {
+          pull_c: answer.pull_c[0] as number,
+          serve_c: request.serve_c,
+          rise_k: Math.min(...run.peak_c) - (answer.pull_c[0] as number),
+          peak_after_min: ((run.peak_s[0] as number) - run.pull_s) / 60,
+        }),
+      })
+    }
+  })
+  tasks.push({
+    kind: 'carve',
+    at: at(run.carve_s),
+    because: because('common_practice', { minutes: carveSeconds(request.mass_kg) / 60 }),
+  })
+  tasks.push({ kind: 'serve', at: request.promise, because: because('promise') })
+  const order: Record<TaskKind, number> = {
+    salt: 0,
+    take_out: 1,
+    preheat: 2,
+    put_in: 3,
+    change: 4,
+    tend: 5,
+    watch: 6,
+    pull: 7,
+    rest: 8,
+    preheat_finish: 9,
+    finish: 10,
+    carve: 11,
+    serve: 12,
+  }
+  return tasks.sort((a, b) => a.at - b.at || order[a.kind] - order[b.kind])
+}

@@ -1,0 +1,52 @@
+/**
+ * Quantities inside Pheasant: SI numbers that remember what they are.
+ *
+ * The brand lives on a hidden key, so a quantity is an ordinary number at run time. A temperature
+ * and a temperature difference are different types, because a rise of 5 °F is not -15 °C.
+ * Brands do not stop `a + b` of unlike quantities: arithmetic stays in this folder or in one
+ * documented equation.
+ */
+declare const unit: unique symbol
+
+export type Quantity<Unit extends string> = number & { readonly [unit]: Unit }
+
+/** A temperature on the Celsius scale. */
+export type Celsius = Quantity<'celsius'>
+/** A temperature difference (a rise, an offset, a tolerance), in kelvin. */
+export type Kelvins = Quantity<'kelvins'>
+/** A mass in kilograms. */
+export type Kilograms = Quantity<'kilograms'>
+/** A length in metres. */
+export type Metres = Quantity<'metres'>
+/** A duration in seconds. */
+export type Seconds = Quantity<'seconds'>
+/** An instant, in seconds since 1970-01-01T00:00Z. */
+export type EpochSeconds = Quantity<'epoch-seconds'>
+
+/** Names a quantity that a rule has already shown to be finite. @throws RangeError on NaN or infinity: our own bug. */
+function finite<Q extends number>(name: string, value: number): Q {
+  if (!Number.isFinite(value)) throw new RangeError(`${name} must be a finite number, got ${value}`)
+  return value as Q
+}
+
+export const celsius = (value: number): Celsius => finite('celsius', value)
+export const kelvins = (value: number): Kelvins => finite('kelvins', value)
+export const kilograms = (value: number): Kilograms => finite('kilograms', value)
+export const metres = (value: number): Metres => finite('metres', value)
+export const seconds = (value: number): Seconds => finite('seconds', value)
+export const epochSeconds = (value: number): EpochSeconds => finite('epochSeconds', value)
+
+/** A duration given in minutes. */
+export const minutes = (value: number): Seconds => seconds(value * 60)
+/** A duration given in hours. */
+export const hours = (value: number): Seconds => seconds(value * 3600)
+/** A duration as minutes, for reading. */
+export const inMinutes = (duration: Seconds): number => duration / 60
+/** A temperature raised by a difference. */
+export const raisedBy = (temperature: Celsius, rise: Kelvins): Celsius => celsius(temperature + rise)
+/** The difference of two temperatures, in kelvin. */
+export const differenceOf = (upper: Celsius, lower: Celsius): Kelvins => kelvins(upper - lower)
+/** The instant a duration after another. */
+export const after = (instant: EpochSeconds, duration: Seconds): EpochSeconds => epochSeconds(instant + duration)
+/** The instant a duration before another. */
+export const before = (instant: EpochSeconds, duration: Seconds): EpochSeconds => epochSeconds(instant - duration)

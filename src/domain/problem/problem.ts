@@ -1,0 +1,71 @@
+/**
+ * Something wrong with what was asked, as data: a code, where it is, and the numbers behind it.
+ * No sentences here: ui/format turns problems into words, in the reader's units.
+ */
+export type Problem =
+  | { readonly code: 'unknown_word'; readonly word: string; readonly at: Span; readonly nearest: readonly string[] }
+  | { readonly code: 'missing_cut'; readonly nearest: readonly string[] }
+  | { readonly code: 'missing_mass' }
+  | { readonly code: 'given_twice'; readonly what: string; readonly at: Span }
+  | { readonly code: 'unknown_cut'; readonly path: Path; readonly given: string; readonly nearest: readonly string[] }
+  | {
+      readonly code: 'unknown_school'
+      readonly path: Path
+      readonly given: string
+      readonly nearest: readonly string[]
+    }
+  | {
+      readonly code: 'unknown_doneness'
+      readonly path: Path
+      readonly given: string
+      readonly nearest: readonly string[]
+    }
+  | {
+      readonly code: 'school_does_not_suit'
+      readonly path: Path
+      readonly school: string
+      readonly cut: string
+      readonly nearest: readonly string[]
+    }
+  | {
+      readonly code: 'out_of_range'
+      readonly path: Path
+      readonly quantity: QuantityKind
+      readonly value: number
+      readonly low: number
+      readonly high: number
+      readonly cut?: string
+    }
+  | {
+      readonly code: 'thickness_contradicts_mass'
+      readonly path: Path
+      readonly thickness_mm: number
+      readonly mass_kg: number
+      readonly low_mm: number
+      readonly high_mm: number
+    }
+  | { readonly code: 'heat_below_target'; readonly path: Path; readonly set_c: number; readonly serve_c: number }
+  | { readonly code: 'start_above_target'; readonly path: Path; readonly start_c: number; readonly serve_c: number }
+  | { readonly code: 'promise_passed'; readonly path: Path; readonly promise: string; readonly now: string }
+  | { readonly code: 'promise_too_far'; readonly path: Path; readonly days: number }
+  | { readonly code: 'malformed'; readonly path: Path; readonly detail: string }
+  | { readonly code: 'malformed_json'; readonly path: Path; readonly detail: string }
+  | { readonly code: 'not_found'; readonly path: Path; readonly what: string }
+  | { readonly code: 'stale_version'; readonly path: Path; readonly yours: number; readonly theirs: number }
+
+export type QuantityKind = 'mass_kg' | 'length_mm' | 'temperature_c' | 'rise_k' | 'minutes' | 'count'
+export type Path = readonly (string | number)[]
+/** Characters of a line, from (included) to (excluded). */
+export interface Span {
+  readonly from: number
+  readonly to: number
+}
+
+export type Outcome<Value> =
+  | { readonly ok: true; readonly value: Value }
+  | { readonly ok: false; readonly problems: readonly Problem[] }
+
+export const succeed = <Value>(value: Value): Outcome<Value> => ({ ok: true, value })
+export const fail = (
+  ...problems: readonly Problem[]
+): { readonly ok: false; readonly problems: readonly Problem[] } => ({ ok: false, problems })
