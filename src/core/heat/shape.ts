@@ -23,7 +23,7 @@ export interface EquivalentBall {
 }
 
 /** First zeros of J at orders −1/2, 0, 1/2, … 7/2, for Γ = 1…9. @see Abramowitz and Stegun table 9.5 (from memory). */
-const BESSEL_ZEROS = [1.570796, 2.404826, 3.141593, 3.831706, 4.493409, 5.135622, 5.763459, 6.380162, 6.987932] as const
+const BESSEL_ZEROS = [1.570796, 2.404826, Math.PI, 3.831706, 4.493409, 5.135622, 5.763459, 6.380162, 6.987932] as const
 
 /** j(Γ) by quadratic interpolation between the tabulated zeros, within 0.002 for 1 ≤ Γ ≤ 9. */
 export function firstZero(shape: number): number {

@@ -1,0 +1,12 @@
+import { openDatabase } from '@/db/connection'
+import { migrateDatabase } from '@/db/migrate'
+import { environment, nowSeconds } from '@/server/environment'
+import { layDemo } from '@/stand-ins/demo/lay-demo'
+
+const { DATABASE_URL, PHEASANT_TIME_ZONE } = environment()
+await migrateDatabase(DATABASE_URL)
+if (process.argv.includes('--demo')) {
+  const { db, close } = openDatabase(DATABASE_URL)
+  await layDemo(db, { timeZone: PHEASANT_TIME_ZONE, now_s: nowSeconds() })
+  await close()
+}

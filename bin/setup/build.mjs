@@ -1,0 +1,51 @@
+// Builds the application when anything that goes into it has changed since the last build.
+import { spawnSync } from 'node:child_process'
+import { createHash } from 'node:crypto'
+import { existsSync, readdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs'
+import { join } from 'node:path'
+import { root } from './dependencies.mjs'
+
+const INPUTS = ['src', 'public', 'package-lock.json', 'next.config.ts', 'postcss.config.mjs', 'tsconfig.json']
+
+function* filesOf(path) {
+  if (!existsSync(path)) return
+  const entries = readdirSync(path, { withFileTypes: true }).sort((a, b) => (a.name < b.name ? -1 : 1))
+  for (const entry of entries) {
+    const each = join(path, entry.name)
+    if (entry.isDirectory()) yield* filesOf(each)
+    else if (!/\.test\.tsx?$/.test(entry.name)) yield each
+  }
+}
+
+function fingerprint() {
+  const hash = createHash('sha256')
+  for (const input of INPUTS) {
+    const path = join(root, input)
+    if (!existsSync(path)) continue
+    const files = /\.[a-z]+$/.test(input) ? [path] : [...filesOf(path)]
+    for (const file of files) hash.update(file.slice(root.length)).update(readFileSync(file))
+  }
+  return hash.digest('hex')
+}
+
+export const nextProgram = join(root, 'node_modules/next/dist/bin/next')
+
+export function ensureBuild() {
+  const stamp = join(root, '.next', 'pheasant-build')
+  const wanted = fingerprint()
+  if (existsSync(stamp) && readFileSync(stamp, 'utf8') === wanted) return
+  console.log('Building the application …')
+  rmSync(join(root, '.next/dev/types'), { recursive: true, force: true })
+  const built = spawnSync(process.execPath, [nextProgram, 'build'], {
+    cwd: root,
+    stdio: ['ignore', 'pipe', 'pipe'],
+    encoding: 'utf8',
+    env: { ...process.env, NODE_ENV: 'production', NEXT_TELEMETRY_DISABLED: '1' },
+  })
+  if (built.status !== 0) {
+    console.error(built.stdout, built.stderr)
+    console.error('The application could not be built.')
+    process.exit(1)
+  }
+  writeFileSync(stamp, wanted)
+}

@@ -1,0 +1,75 @@
+#!/usr/bin/env node
+// npm test: types, lint, unit and integration tests on a real database, then the whole in a real browser.
+import { spawnSync } from 'node:child_process'
+import { existsSync, mkdirSync, readFileSync, rmSync } from 'node:fs'
+import { join } from 'node:path'
+import { ensureBuild } from './setup/build.mjs'
+import { testCluster } from './setup/database.mjs'
+import { ensureDependencies, root } from './setup/dependencies.mjs'
+import { prepareDatabase } from './setup/prepare.mjs'
+import { chromiumProgram, ensureSystemPackages } from './setup/system.mjs'
+
+ensureDependencies()
+ensureSystemPackages(['postgresql', 'chromium'])
+const tests = testCluster()
+const { startedHere } = await tests.start()
+const stop = async (code) => {
+  if (startedHere) await tests.stop()
+  process.exit(code)
+}
+process.on('SIGINT', () => stop(130))
+
+const results = join(root, '.data', 'results')
+rmSync(results, { recursive: true, force: true })
+mkdirSync(results, { recursive: true })
+const program = (name) => join(root, 'node_modules/.bin', name)
+const env = {
+  ...process.env,
+  NEXT_TELEMETRY_DISABLED: '1',
+  TEST_DATABASE_URL: tests.url('pheasant_test'),
+  BROWSER_DATABASE_URL: tests.url('pheasant_browser'),
+  CHROMIUM: chromiumProgram(),
+}
+const run = (words, more = {}) => {
+  const [command, ...rest] = words
+  console.log(`\n> ${[command.split('/').at(-1), ...rest].join(' ')}`)
+  return (
+    spawnSync(command, rest, { cwd: root, stdio: ['ignore', 'inherit', 'inherit'], env: { ...env, ...more } })
+      .status === 0
+  )
+}
+
+let passed = 0
+let failed = 0
+const count = (ok) => (ok ? passed++ : failed++)
+const read = (file) => (existsSync(file) ? JSON.parse(readFileSync(file, 'utf8')) : undefined)
+
+count(run([program('next'), 'typegen']) && run([program('tsc'), '--noEmit']))
+count(run([program('tsc'), '--noEmit', '-p', 'tsconfig.core.json']))
+count(run([program('eslint'), '.', '--max-warnings', '0']))
+count(run([program('biome'), 'check', '.', '--error-on-warnings']))
+
+const unitFile = join(results, 'unit.json')
+const unitGreen = run([
+  program('vitest'),
+  'run',
+  '--reporter=default',
+  '--reporter=json',
+  `--outputFile.json=${unitFile}`,
+])
+const unit = read(unitFile)
+passed += unit?.numPassedTests ?? 0
+failed += unit?.numFailedTests ?? 0
+if (!unitGreen && !unit?.numFailedTests) failed++
+
+ensureBuild()
+prepareDatabase(tests.url('pheasant_browser'), { demo: false })
+const browserFile = join(results, 'browser.json')
+const browserGreen = run([program('playwright'), 'test'], { PLAYWRIGHT_JSON_OUTPUT_FILE: browserFile })
+const browser = read(browserFile)?.stats
+passed += (browser?.expected ?? 0) + (browser?.flaky ?? 0)
+failed += browser?.unexpected ?? 0
+if (!browserGreen && !browser?.unexpected) failed++
+
+console.log(`\n${passed} passed, ${failed} failed`)
+await stop(failed === 0 ? 0 : 1)

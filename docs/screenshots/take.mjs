@@ -1,0 +1,43 @@
+// Takes the pictures of this folder from a running application: node docs/screenshots/take.mjs [address] [folder]
+import { dirname, join } from 'node:path'
+import { fileURLToPath } from 'node:url'
+import { chromium } from '@playwright/test'
+
+const [address = 'http://127.0.0.1:3140', folder = dirname(fileURLToPath(import.meta.url)), only] = process.argv.slice(2)
+const browser = await chromium.launch({
+  executablePath: process.env.CHROMIUM ?? '/usr/bin/chromium',
+  args: ['--no-sandbox', '--disable-gpu', '--disable-background-networking'],
+})
+const desk = { width: 1280, height: 800 }
+const phone = { width: 390, height: 844 }
+
+async function shot(name, viewport, theme, go, fullPage = false) {
+  if (only && !name.includes(only)) return
+  const context = await browser.newContext({ viewport, reducedMotion: 'reduce' })
+  await context.addCookies([{ name: 'pheasant-theme', value: theme, url: address }])
+  const page = await context.newPage()
+  page.on('console', (message) => message.type() === 'error' && console.log(`${name}: ${message.text()}`))
+  await go(page)
+  await page.evaluate(() => document.fonts.ready)
+  await page.waitForTimeout(500)
+  await page.screenshot({ path: join(folder, `${name}.png`), fullPage })
+  await context.close()
+}
+const open = (path) => (page) => page.goto(address + path, { waitUntil: 'networkidle' })
+const firstPlan = (kitchen) => async (page) => {
+  await open(`/k/${kitchen}`)(page)
+  await page.locator('main li a').first().click()
+  await page.waitForSelector('[data-testid=desk] fieldset[data-ready]')
+}
+
+await shot('kitchen', desk, 'day', open('/k/tern-point'))
+await shot('plan', desk, 'day', firstPlan('cottage'))
+await shot('plan-whole', desk, 'day', firstPlan('tern-point'), true)
+await shot('plan-night', desk, 'night', firstPlan('tern-point'))
+await shot('plan-phone', phone, 'day', firstPlan('cottage'), true)
+await shot('run-sheet', { width: 900, height: 1200 }, 'day', async (page) => {
+  await firstPlan('cottage')(page)
+  await page.getByRole('link', { name: 'Run sheet' }).click()
+  await page.waitForSelector('article h1')
+})
+await browser.close()

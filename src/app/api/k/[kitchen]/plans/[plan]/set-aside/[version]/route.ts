@@ -1,0 +1,10 @@
+import { settleSetAside } from '@/server/plans'
+import { respond } from '../../../../../../respond'
+
+export async function POST(
+  _request: Request,
+  { params }: { params: Promise<{ kitchen: string; plan: string; version: string }> },
+): Promise<Response> {
+  const { kitchen, plan, version } = await params
+  return respond(await settleSetAside(kitchen, plan, version))
+}

@@ -1,0 +1,102 @@
+import Link from 'next/link'
+import { notFound } from 'next/navigation'
+import { unitsOf } from '@/app/reader'
+import { makePlan } from '@/domain/plan/make-plan'
+import { nowSeconds } from '@/server/environment'
+import { kitchensOfHouse, plansOfKitchen } from '@/server/plans'
+import { clock, mass, shortDay, temperature } from '@/ui/format/units'
+import { cutName, schoolName } from '@/ui/format/words'
+import { LineEntry } from '@/ui/line/line-entry'
+import { HeatRibbon } from '@/ui/ribbon/heat-ribbon'
+import { Header } from '@/ui/shell/header'
+
+/** Cooks behind the small ribbons of a list: enough for their window. */
+const LIST_MEMBERS = 16
+
+export default async function KitchenPage({ params }: { params: Promise<{ kitchen: string }> }) {
+  const { kitchen: slug } = await params
+  const found = await plansOfKitchen(slug)
+  if (!found.ok) notFound()
+  const { kitchen, plans } = found.value
+  const units = await unitsOf(kitchen)
+  const now_s = nowSeconds()
+  const rows = plans.map((row) => ({ row, made: makePlan(row.document, now_s, LIST_MEMBERS) }))
+  const ahead = rows.filter(({ row }) => row.promiseAt.getTime() / 1000 >= now_s)
+  const gone = rows.filter(({ row }) => row.promiseAt.getTime() / 1000 < now_s).reverse()
+  return (
+    <>
+      <Header kitchen={kitchen} kitchens={await kitchensOfHouse()} units={units} />
+      <main className="mx-auto max-w-[84rem] px-4 py-8 sm:px-6 sm:py-10">
+        <LineEntry kitchen={slug} units={units} now_s={now_s} />
+        <section className="mt-8">
+          <h2 className="font-display text-2xl font-semibold">Promised</h2>
+          {ahead.length === 0 && (
+            <p className="mt-3 text-lg text-soft">
+              Nothing yet. One line above makes the first plan: the cut, its weight, and when they eat.
+            </p>
+          )}
+          <List rows={ahead} slug={slug} units={units} />
+        </section>
+        {gone.length > 0 && (
+          <section className="mt-8">
+            <h2 className="font-display text-2xl font-semibold text-soft">Eaten</h2>
+            <List rows={gone.slice(0, 20)} slug={slug} units={units} />
+          </section>
+        )}
+      </main>
+    </>
+  )
+}
+
+type Rows = readonly {
+  row: { id: string; document: Parameters<typeof makePlan>[0] }
+  made: ReturnType<typeof makePlan>
+}[]
+
+function List({ rows, slug, units }: { rows: Rows; slug: string; units: Awaited<ReturnType<typeof unitsOf>> }) {
+  return (
+    <ul className="mt-3 space-y-3">
+      {rows.map(({ row, made }) => {
+        const promise_s = Date.parse(row.document.promise) / 1000
+        const plan = made.ok ? made.value.plan : undefined
+        return (
+          <li key={row.id}>
+            <Link
+              href={`/k/${slug}/plans/${row.id}`}
+              className="grid items-center gap-x-5 gap-y-2 rounded-2xl border border-line bg-sheet px-4 py-3 hover:border-copper md:grid-cols-[17rem_minmax(0,1fr)_7rem]"
+            >
+              <span>
+                <span className="block font-display text-xl font-semibold leading-tight">
+                  {row.document.title || cutName(row.document.roast.cut)}
+                </span>
+                <span className="text-base text-soft">
+                  {cutName(row.document.roast.cut)}, {mass(row.document.roast.mass_kg, units)},{' '}
+                  {schoolName(row.document.program.school).toLowerCase()}
+                </span>
+              </span>
+              {plan ? (
+                <span className="block">
+                  <HeatRibbon plan={plan} cutId={row.document.roast.cut} units={units} slim />
+                  <span className="mt-1 flex justify-between text-sm text-soft">
+                    <span>
+                      {clock(plan.begin, units)} start, in at {clock(plan.putIn, units)}
+                    </span>
+                    <span>pull {temperature(plan.pull_c, units)}</span>
+                  </span>
+                </span>
+              ) : (
+                <span className="text-wattle">This plan needs a look.</span>
+              )}
+              <span className="text-right">
+                <span className="block font-display text-2xl font-bold leading-none text-copper">
+                  {clock(promise_s, units)}
+                </span>
+                <span className="text-base text-soft">{shortDay(promise_s, units)}</span>
+              </span>
+            </Link>
+          </li>
+        )
+      })}
+    </ul>
+  )
+}

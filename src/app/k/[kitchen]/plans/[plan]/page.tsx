@@ -1,0 +1,35 @@
+import type { Metadata } from 'next'
+import { notFound } from 'next/navigation'
+import { unitsOf } from '@/app/reader'
+import { nowSeconds } from '@/server/environment'
+import { kitchensOfHouse, planInKitchen } from '@/server/plans'
+import { PlanDesk } from '@/ui/plan/plan-desk'
+import { Header } from '@/ui/shell/header'
+
+type Params = { params: Promise<{ kitchen: string; plan: string }> }
+
+export const metadata: Metadata = { title: 'Plan' }
+
+export default async function PlanPage({ params }: Params) {
+  const { kitchen: slug, plan: id } = await params
+  const found = await planInKitchen(slug, id)
+  if (!found.ok) notFound()
+  const { kitchen, row, made } = found.value
+  const units = await unitsOf(kitchen)
+  return (
+    <>
+      <Header kitchen={kitchen} kitchens={await kitchensOfHouse()} units={units} />
+      <main>
+        <PlanDesk
+          kitchen={slug}
+          planId={id}
+          version={row.version}
+          document={row.document}
+          plan={made.plan}
+          units={units}
+          now_s={nowSeconds()}
+        />
+      </main>
+    </>
+  )
+}

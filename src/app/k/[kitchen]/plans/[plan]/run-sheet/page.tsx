@@ -1,0 +1,31 @@
+import type { Metadata } from 'next'
+import Link from 'next/link'
+import { notFound } from 'next/navigation'
+import { unitsOf } from '@/app/reader'
+import { planInKitchen } from '@/server/plans'
+import { RunSheet } from '@/ui/plan/run-sheet'
+import { PrintButton } from '@/ui/shell/print-button'
+
+export const metadata: Metadata = { title: 'Run sheet' }
+
+export default async function RunSheetPage({ params }: { params: Promise<{ kitchen: string; plan: string }> }) {
+  const { kitchen: slug, plan: id } = await params
+  const found = await planInKitchen(slug, id)
+  if (!found.ok) notFound()
+  const { kitchen, row, made } = found.value
+  const units = await unitsOf(kitchen)
+  return (
+    <main className="mx-auto max-w-3xl bg-white px-6 py-6 text-black print:p-0">
+      <nav className="no-print mb-6 flex gap-3">
+        <Link
+          href={`/k/${slug}/plans/${id}`}
+          className="inline-flex min-h-11 items-center rounded-full border-2 border-black px-5 font-semibold"
+        >
+          Back to the plan
+        </Link>
+        <PrintButton />
+      </nav>
+      <RunSheet kitchen={kitchen.name} document={row.document} plan={made.plan} units={units} version={row.version} />
+    </main>
+  )
+}

@@ -1,0 +1,21 @@
+import '@fontsource-variable/atkinson-hyperlegible-next'
+import '@fontsource-variable/bricolage-grotesque'
+import './globals.css'
+import type { Metadata, Viewport } from 'next'
+import { cookies, headers } from 'next/headers'
+
+export const metadata: Metadata = {
+  title: { default: 'Pheasant', template: '%s · Pheasant' },
+  description: 'Roasts, back from the promised minute.',
+}
+export const viewport: Viewport = { width: 'device-width', initialScale: 1, themeColor: '#10362b' }
+
+export default async function Layout({ children }: { children: React.ReactNode }) {
+  await headers() // every page is rendered for its request: the content policy's nonce is new each time
+  const theme = (await cookies()).get('pheasant-theme')?.value === 'night' ? 'night' : 'day'
+  return (
+    <html lang="en" data-theme={theme}>
+      <body>{children}</body>
+    </html>
+  )
+}

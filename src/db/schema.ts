@@ -1,0 +1,82 @@
+import { sql } from 'drizzle-orm'
+import {
+  check,
+  foreignKey,
+  index,
+  integer,
+  jsonb,
+  pgTable,
+  text,
+  timestamp,
+  unique,
+  uniqueIndex,
+} from 'drizzle-orm/pg-core'
+import type { PlanDocument } from '@/domain/roast/roast-document'
+
+/** Every table hangs from a kitchen; every query goes through one kitchen's scope (repositories.ts). */
+
+const at = (name: string) => timestamp(name, { withTimezone: true, mode: 'date' })
+
+export const kitchens = pgTable('kitchens', {
+  id: text('id').primaryKey(),
+  slug: text('slug').notNull().unique(),
+  name: text('name').notNull(),
+  timeZone: text('time_zone').notNull(),
+  temperatureUnit: text('temperature_unit', { enum: ['c', 'f', 'gas'] })
+    .notNull()
+    .default('c'),
+  massUnit: text('mass_unit', { enum: ['kg', 'lb'] })
+    .notNull()
+    .default('kg'),
+  clock: text('clock', { enum: ['24h', '12h'] })
+    .notNull()
+    .default('24h'),
+  createdAt: at('created_at').notNull().defaultNow(),
+})
+
+export const plans = pgTable(
+  'plans',
+  {
+    id: text('id').primaryKey(),
+    kitchenId: text('kitchen_id')
+      .notNull()
+      .references(() => kitchens.id, { onDelete: 'cascade' }),
+    /** Counts up with every save; a save must name the version it started from. */
+    version: integer('version').notNull().default(1),
+    promiseAt: at('promise_at').notNull(),
+    document: jsonb('document').$type<PlanDocument>().notNull(),
+    createdAt: at('created_at').notNull().defaultNow(),
+    updatedAt: at('updated_at').notNull().defaultNow(),
+  },
+  (table) => [
+    unique('plans_kitchen_id_id').on(table.kitchenId, table.id),
+    index('plans_kitchen_promise').on(table.kitchenId, table.promiseAt),
+    check('plans_version_positive', sql`${table.version} > 0`),
+  ],
+)
+
+/** Every text a plan has had, and those that were refused because another came first. Never changed, only added. */
+export const planVersions = pgTable(
+  'plan_versions',
+  {
+    id: text('id').primaryKey(),
+    kitchenId: text('kitchen_id').notNull(),
+    planId: text('plan_id').notNull(),
+    /** The version it became, or, when it was set aside, the version it started from. */
+    version: integer('version').notNull(),
+    state: text('state', { enum: ['saved', 'set_aside'] }).notNull(),
+    document: jsonb('document').$type<PlanDocument>().notNull(),
+    createdAt: at('created_at').notNull().defaultNow(),
+    /** When a version set aside was looked at and taken or let go. */
+    settledAt: at('settled_at'),
+  },
+  (table) => [
+    foreignKey({
+      name: 'plan_versions_plan',
+      columns: [table.kitchenId, table.planId],
+      foreignColumns: [plans.kitchenId, plans.id],
+    }).onDelete('cascade'),
+    uniqueIndex('plan_versions_saved_once').on(table.planId, table.version).where(sql`${table.state} = 'saved'`),
+    index('plan_versions_plan_state').on(table.kitchenId, table.planId, table.state),
+  ],
+)

@@ -1,0 +1,137 @@
+import { TZDate } from '@date-fns/tz'
+import { addDays, isValid } from 'date-fns'
+
+const WEEKDAYS = ['sunday', 'monday', 'tuesday', 'wednesday', 'thursday', 'friday', 'saturday']
+const MONTHS = [
+  'january',
+  'february',
+  'march',
+  'april',
+  'may',
+  'june',
+  'july',
+  'august',
+  'september',
+  'october',
+  'november',
+  'december',
+]
+const LEADS = new Set([
+  'eat',
+  'serve',
+  'served',
+  'carve',
+  'plate',
+  'dinner',
+  'lunch',
+  'supper',
+  'at',
+  'on',
+  'for',
+  'by',
+])
+
+const startsWith = (names: readonly string[], word: string | undefined) =>
+  word && /^[a-z]{3,}$/.test(word) ? names.findIndex((name) => name.startsWith(word)) : -1
+
+/** A clock time: 19:00, 7pm, 7.30pm, noon; undefined when it is none. A bare hour needs am or pm or a lead word. */
+export function readClock(word: string | undefined, led: boolean): { hour: number; minute: number } | undefined {
+  if (word === undefined) return undefined
+  if (word === 'noon' || word === 'midday') return { hour: 12, minute: 0 }
+  const parts = word.match(/^(\d{1,2})(?:[:.](\d{2}))?(am|pm|h)?$/)
+  if (!parts || (!parts[2] && !parts[3] && !led)) return undefined
+  const hour12 = Number(parts[1])
+  const minute = Number(parts[2] ?? 0)
+  const half = parts[3]
+  const hour = half === 'pm' && hour12 < 12 ? hour12 + 12 : half === 'am' && hour12 === 12 ? 0 : hour12
+  return hour < 24 && minute < 60 ? { hour, minute } : undefined
+}
+
+/**
+ * Reads a moment at the head of some words: `eat 19:00`, `eat sat 19:30`, `at 7pm`,
+ * `eat 25 dec 14:00`, `eat 2026-12-25 14:00`, `tomorrow 13:00`.
+ *
+ * Without a day it is the next such clock time; with a weekday the next such day, today included
+ * when the time is still to come; with a day and month the next such date.
+ *
+ * @returns seconds since 1970 and the number of words used; undefined when no moment stands there
+ */
+export function readMoment(
+  words: readonly string[],
+  { now_s, timeZone }: { readonly now_s: number; readonly timeZone: string },
+): { readonly at_s: number; readonly count: number } | undefined {
+  const now = new TZDate(now_s * 1000, timeZone)
+  let at = 0
+  while (LEADS.has(words[at] ?? '')) at++
+  // "for 8" is a number of guests, not an hour.
+  const led = words.slice(0, at).some((word) => word !== 'for')
+  let day: TZDate | undefined
+  let rolls: 'day' | 'week' | 'year' | undefined = 'day'
+  let clock = readClock(words[at], led)
+  if (clock) {
+    at++
+    if (words[at] === 'am' || words[at] === 'pm') {
+      clock = readClock(`${clock.hour}:${String(clock.minute).padStart(2, '0')}${words[at]}`, true) ?? clock
+      at++
+    }
+    if (words[at] === 'on' && words.length > at + 1) at++
+  }
+  const word = words[at]
+  const iso = word?.match(/^(\d{4})-(\d{2})-(\d{2})$/)
+  const weekday = startsWith(WEEKDAYS, word)
+  const dayNumber = word?.match(/^(\d{1,2})(?:st|nd|rd|th)?\.?$/)
+  const monthAfter = startsWith(MONTHS, words[at + 1])
+  const monthHere = startsWith(MONTHS, word)
+  const dayAfter = words[at + 1]?.match(/^(\d{1,2})(?:st|nd|rd|th)?$/)
+  if (word === 'today' || word === 'tonight') {
+    day = now
+    rolls = undefined
+    at++
+  } else if (word === 'tomorrow') {
+    day = addDays(now, 1) as TZDate
+    rolls = undefined
+    at++
+  } else if (iso) {
+    day = new TZDate(Number(iso[1]), Number(iso[2]) - 1, Number(iso[3]), timeZone)
+    rolls = undefined
+    at++
+  } else if (dayNumber && monthAfter >= 0) {
+    day = new TZDate(now.getFullYear(), monthAfter, Number(dayNumber[1]), timeZone)
+    rolls = 'year'
+    at += 2
+  } else if (monthHere >= 0 && dayAfter) {
+    day = new TZDate(now.getFullYear(), monthHere, Number(dayAfter[1]), timeZone)
+    rolls = 'year'
+    at += 2
+  } else if (weekday >= 0) {
+    day = addDays(now, (weekday - now.getDay() + 7) % 7) as TZDate
+    rolls = 'week'
+    at++
+  }
+  if (!clock) {
+    if (words[at] === 'at') at++
+    clock = readClock(words[at], led || day !== undefined)
+    if (!clock) return undefined
+    at++
+    if (words[at] === 'am' || words[at] === 'pm') {
+      clock = readClock(`${clock.hour}:${String(clock.minute).padStart(2, '0')}${words[at]}`, true) ?? clock
+      at++
+    }
+  }
+  const base = day ?? now
+  let moment = new TZDate(base.getFullYear(), base.getMonth(), base.getDate(), clock.hour, clock.minute, timeZone)
+  if (!isValid(moment)) return undefined
+  if (rolls && moment.getTime() / 1000 <= now_s) {
+    if (rolls === 'year')
+      moment = new TZDate(
+        moment.getFullYear() + 1,
+        moment.getMonth(),
+        moment.getDate(),
+        clock.hour,
+        clock.minute,
+        timeZone,
+      )
+    else moment = addDays(moment, rolls === 'week' ? 7 : 1) as TZDate
+  }
+  return { at_s: Math.round(moment.getTime() / 1000), count: at }
+}

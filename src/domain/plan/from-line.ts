@@ -1,0 +1,38 @@
+import { findCut } from '@/core/reference/cuts'
+import type { Line } from '../line/line'
+import type { PlanDocument } from '../roast/roast-document'
+
+/** The next half hour that leaves a roast time to cook, for a line that names no promise. */
+const USUAL_LEAD_S = 5 * 3600
+
+/** The plan document that a typed line stands for. */
+export function planFromLine(line: Line, now_s: number): PlanDocument {
+  const promise_s = line.promise_s ?? Math.ceil((now_s + USUAL_LEAD_S) / 1800) * 1800
+  const program = {
+    school: line.school ?? 'steady',
+    ...(line.set_c === undefined ? {} : { set_c: line.set_c }),
+  }
+  const target =
+    line.serve_c !== undefined
+      ? { serve_c: line.serve_c }
+      : line.doneness !== undefined
+        ? { doneness: line.doneness }
+        : undefined
+  return {
+    version: 1,
+    title: findCut(line.cut)?.name ?? '',
+    roast: {
+      cut: line.cut,
+      mass_kg: line.mass_kg,
+      thickness_mm: line.thickness_mm ?? null,
+      start_c: line.start_c ?? 5,
+      temper_min: line.temper_min ?? 30,
+      surface: line.salted === false ? 'plain' : 'dry_salted',
+    },
+    oven: { kind: line.oven ?? 'still', offset_k: 0 },
+    program,
+    ...(target ? { target } : {}),
+    promise: new Date(promise_s * 1000).toISOString(),
+    guests: line.guests ?? null,
+  }
+}

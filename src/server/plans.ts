@@ -1,0 +1,104 @@
+import { sharedDatabase } from '@/db/connection'
+import {
+  type KitchenRow,
+  type KitchenScope,
+  listKitchens,
+  openKitchen,
+  type PlanRow,
+  type PlanVersionRow,
+} from '@/db/repositories'
+import { readLine } from '@/domain/line/line'
+import { planFromLine } from '@/domain/plan/from-line'
+import { checkPromiseAhead, type MadePlan, MEMBERS, makePlan } from '@/domain/plan/make-plan'
+import { parseWith } from '@/domain/problem/parse'
+import { fail, type Outcome, succeed } from '@/domain/problem/problem'
+import { type PlanDocument, planDocument } from '@/domain/roast/roast-document'
+import { environment, nowSeconds } from './environment'
+
+/** The use cases around plans: find the kitchen's scope, ask domain and core, save. */
+
+const database = () => sharedDatabase(environment().DATABASE_URL)
+
+export const kitchensOfHouse = (): Promise<KitchenRow[]> => listKitchens(database())
+
+const noKitchen = (slug: string) => fail({ code: 'not_found', path: ['kitchen'], what: slug })
+const noPlan = (id: string) => fail({ code: 'not_found', path: ['plan'], what: id })
+
+async function inKitchen<Value>(
+  slug: string,
+  work: (scope: KitchenScope) => Promise<Outcome<Value>>,
+): Promise<Outcome<Value>> {
+  const scope = await openKitchen(database(), slug)
+  return scope ? work(scope) : noKitchen(slug)
+}
+
+/** A saved plan with the plan the model makes of it now. */
+export interface SavedPlan {
+  readonly kitchen: KitchenRow
+  readonly row: PlanRow
+  readonly made: MadePlan
+  /** Saves that came too late and wait to be looked at. */
+  readonly setAside: readonly PlanVersionRow[]
+}
+
+export const plansOfKitchen = (slug: string): Promise<Outcome<{ kitchen: KitchenRow; plans: readonly PlanRow[] }>> =>
+  inKitchen(slug, async (scope) => succeed({ kitchen: scope.kitchen, plans: await scope.listPlans() }))
+
+export const planInKitchen = (slug: string, id: string): Promise<Outcome<SavedPlan>> =>
+  inKitchen(slug, async (scope) => {
+    const row = await scope.findPlan(id)
+    if (!row) return noPlan(id)
+    const made = makePlan(row.document, nowSeconds(), MEMBERS.saved)
+    if (!made.ok) return made
+    return succeed({ kitchen: scope.kitchen, row, made: made.value, setAside: await scope.listSetAside(id) })
+  })
+
+/** Adds a plan from a typed line. */
+export const addPlanFromLine = (slug: string, line: string): Promise<Outcome<PlanRow>> =>
+  inKitchen(slug, async (scope) => {
+    const read = readLine(line, nowSeconds(), scope.kitchen.timeZone)
+    return read.ok ? addChecked(scope, planFromLine(read.value, nowSeconds())) : read
+  })
+
+/** Adds a plan from a document. */
+export const addPlanFromDocument = (slug: string, value: unknown): Promise<Outcome<PlanRow>> =>
+  inKitchen(slug, async (scope) => {
+    const document = parseWith(planDocument, value)
+    return document.ok ? addChecked(scope, document.value) : document
+  })
+
+async function addChecked(scope: KitchenScope, document: PlanDocument): Promise<Outcome<PlanRow>> {
+  const now_s = nowSeconds()
+  const ahead = checkPromiseAhead(document, now_s)
+  if (!ahead.ok) return ahead
+  const made = makePlan(document, now_s, 8)
+  return made.ok ? succeed(await scope.addPlan(document)) : made
+}
+
+export type SaveAnswer =
+  | { readonly outcome: 'saved'; readonly version: number }
+  | { readonly outcome: 'stale'; readonly current: PlanRow; readonly setAside: PlanVersionRow }
+
+/** Saves a changed document over the version it started from. */
+export const savePlan = (slug: string, id: string, baseVersion: number, value: unknown): Promise<Outcome<SaveAnswer>> =>
+  inKitchen<SaveAnswer>(slug, async (scope) => {
+    const document = parseWith(planDocument, value)
+    if (!document.ok) return document
+    const made = makePlan(document.value, nowSeconds(), 8)
+    if (!made.ok) return made
+    const result = await scope.savePlan(id, baseVersion, document.value)
+    switch (result.outcome) {
+      case 'missing':
+        return noPlan(id)
+      case 'saved':
+        return succeed({ outcome: 'saved', version: result.row.version })
+      case 'stale':
+        return succeed(result)
+      default:
+        return result satisfies never
+    }
+  })
+
+/** Deals with a version that was set aside: the cook has taken it over or let it go. */
+export const settleSetAside = (slug: string, id: string, versionId: string): Promise<Outcome<{ settled: boolean }>> =>
+  inKitchen(slug, async (scope) => succeed({ settled: await scope.settle(id, versionId) }))

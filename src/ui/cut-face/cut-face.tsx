@@ -1,0 +1,90 @@
+import { useId } from 'react'
+import { findCut } from '@/core/reference/cuts'
+import type { Plan } from '@/core/schedule/plan'
+import { length, type Units } from '../format/units'
+import { donenessName } from '../format/words'
+import { meatColour } from '../ramp'
+
+/** The predicted slice, coloured by how hot each layer has been, and the meat by doneness. */
+export function CutFace({
+  plan,
+  cutId,
+  units,
+}: {
+  readonly plan: Plan
+  readonly cutId: string
+  readonly units: Units
+}) {
+  const id = useId().replaceAll(':', '')
+  const cut = findCut(cutId)
+  if (!cut) return null
+  const pale = cut.doneness === 'pork' || cut.doneness === 'poultry'
+  const geometry = cut.geometry
+  const wide = geometry.family === 'round' ? geometry.width : geometry.family === 'plump' ? geometry.width : 1.35
+  const ry = 78
+  const rx = Math.min(168, ry * wide)
+  const rings = [...plan.slice.profile].reverse()
+  const shares = plan.slice.shares.filter(({ share }) => share > 0.005)
+  const middle = { red: 51, pork: 63, poultry: 74, duck: 58, tender: 80 }[cut.doneness]
+  const colours = plan.slice.shares.map(({ degree }, i) => ({
+    degree,
+    colour: meatColour(middle - 4 + i * (pale ? 7 : 6), pale),
+  }))
+  return (
+    <figure className="flex flex-wrap items-center gap-x-6 gap-y-3">
+      <svg
+        viewBox={`0 0 ${rx * 2 + 16} ${ry * 2 + 16}`}
+        className="w-full max-w-60"
+        role="img"
+        aria-label={`Predicted slice: ${shares.map(({ degree, share }) => `${Math.round(share * 100)} percent ${donenessName(degree)}`).join(', ')}`}
+      >
+        <defs>
+          <radialGradient id={`${id}face`}>
+            {[...plan.slice.profile].map(({ share, hottest_c }) => (
+              <stop key={share} offset={share} stopColor={meatColour(hottest_c, pale)} />
+            ))}
+          </radialGradient>
+        </defs>
+        <ellipse
+          cx={rx + 8}
+          cy={ry + 8}
+          rx={rx}
+          ry={ry}
+          fill={`url(#${id}face)`}
+          stroke={plan.browning_s > 120 ? '#4a2615' : '#7d5438'}
+          strokeWidth={Math.min(7, 2.5 + plan.browning_s / 300)}
+        />
+        {rings.length > 0 && plan.slice.rim_m > 0.0005 && (
+          <ellipse
+            cx={rx + 8}
+            cy={ry + 8}
+            rx={rx * (1 - (plan.slice.rim_m * 2) / plan.thickness_m)}
+            ry={ry * (1 - (plan.slice.rim_m * 2) / plan.thickness_m)}
+            fill="none"
+            stroke="#fff"
+            strokeOpacity="0.65"
+            strokeWidth="1.2"
+            strokeDasharray="3 4"
+          />
+        )}
+      </svg>
+      <figcaption className="min-w-40 flex-1 text-base">
+        <ul className="space-y-1">
+          {shares.map(({ degree, share }) => (
+            <li key={degree} className="flex items-center gap-2">
+              <span
+                className="inline-block size-4 rounded-sm border border-ink/20"
+                style={{ background: colours.find((each) => each.degree === degree)?.colour }}
+              />
+              <span className="w-12 text-right font-semibold">{Math.round(share * 100)} %</span> {donenessName(degree)}
+            </li>
+          ))}
+        </ul>
+        <p className="mt-2 text-soft">
+          {plan.slice.rim_m < 0.0005 ? 'No grey rim to speak of' : `Grey rim ${length(plan.slice.rim_m, units)}`}; the
+          middle is the thickest part, the ends are more done.
+        </p>
+      </figcaption>
+    </figure>
+  )
+}

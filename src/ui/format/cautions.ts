@@ -1,0 +1,93 @@
+import type { Caution } from '@/core/safety/cautions'
+import type { Trouble } from '@/core/schedule/plan'
+import { clock, duration, shortDay, temperature, type Units } from './units'
+
+/** How loud a caution is: danger stops, choice is the cook's, note informs. */
+export type Weight = 'danger' | 'choice' | 'good' | 'note'
+
+export interface CautionWords {
+  readonly weight: Weight
+  readonly text: string
+}
+
+/** A caution in words, with the numbers behind it. */
+export function cautionWords(caution: Caution, units: Units): CautionWords {
+  switch (caution.code) {
+    case 'below_consumer_minimum':
+      return caution.choice
+        ? {
+            weight: 'choice',
+            text: `Peaks at ${temperature(caution.peak_c, units)}; consumer guidance says ${temperature(caution.minimum_c, units)} and a 3 minute rest. An intact piece served so is your choice, not one for the very young, the old, the pregnant or the ill.`,
+          }
+        : {
+            weight: 'danger',
+            text: `Peaks at ${temperature(caution.peak_c, units)}, under the ${temperature(caution.minimum_c, units)} that consumer guidance asks everywhere. Raise the doneness.`,
+          }
+    case 'not_intact':
+      return {
+        weight: 'danger',
+        text: `Rolled or stuffed: its outside is inside now, so cook it to ${temperature(caution.minimum_c, units)} or hold it by the table. It peaks at ${temperature(caution.peak_c, units)}.`,
+      }
+    case 'hold_table_met':
+      return {
+        weight: 'good',
+        text: `The food-code hold table for whole roasts is met ${duration(caution.at_s)} after it goes in, by the model. A probe reading is the proof.`,
+      }
+    case 'hold_table_not_met':
+      return {
+        weight: 'note',
+        text: `The food-code hold table for whole roasts is met to ${Math.round(caution.share * 100)} %. A restaurant that must meet it holds longer or goes higher.`,
+      }
+    case 'slow_oven':
+      return {
+        weight: 'choice',
+        text: `${temperature(caution.set_c, units)} is a slow oven: below ${temperature(caution.limit_c, units)} consumer guidance wants the times and temperatures checked with a probe.`,
+      }
+    case 'long_danger_zone':
+      return {
+        weight: 'choice',
+        text: `The core is ${caution.hours.toFixed(1)} hours between 5 and 57 °C. Professional kitchens allow four. Use an intact piece, start it colder for less time out, or roast hotter.`,
+      }
+    case 'long_temper':
+      return {
+        weight: 'danger',
+        text: `${Math.round(caution.minutes)} minutes on the bench is over the cap of ${caution.limit_minutes}.`,
+      }
+    case 'heat_off':
+      return {
+        weight: 'choice',
+        text: `The oven is off for part of this; the core leaves it at ${temperature(caution.core_c, units)}. Check with a probe; if it is short, heat on again.`,
+      }
+    case 'raw_poultry':
+      return { weight: 'note', text: 'Raw poultry juice on nothing that is eaten raw; wash hands and board.' }
+    case 'hot_tin':
+      return { weight: 'note', text: 'Tin, fat and glass stay hot: dry cloths, no cold water into hot glass.' }
+    case 'fire':
+      return { weight: 'choice', text: 'Live fire: outdoors, clear above, water at hand, never alone.' }
+    case 'chill_leftovers':
+      return {
+        weight: 'note',
+        text: 'Leftovers from 57 to 21 °C within 2 hours and to 5 °C within 4 more: slice or cut small first. Your local code comes before this page.',
+      }
+    default:
+      return caution satisfies never
+  }
+}
+
+/** What is wrong with a plan, in words. */
+export function troubleWords(trouble: Trouble, units: Units): string {
+  switch (trouble.code) {
+    case 'start_passed':
+      return `This should have started ${duration(trouble.late_s)} ago. From now the earliest honest promise is ${clock(trouble.earliestPromise, units)} on ${shortDay(trouble.earliestPromise, units)}.`
+    case 'promise_passed':
+      return `This promise was ${duration(trouble.late_s)} ago.`
+    case 'never_reached':
+      return `It never gets to ${temperature(trouble.wanted_c, units)}: after a day and a half it is at ${temperature(trouble.highest_c, units)}. Set the heat higher.`
+    case 'rest_too_long':
+      return `The doubt is wide: a quick one could rest ${duration(trouble.longest_s)}, longer than the ${duration(trouble.most_s)} it keeps well. Have a warm place at 60 °C ready, or measure the thickness to narrow it.`
+    case 'clock_misses_doneness':
+      return `This school goes by the clock, and for this piece it ends at ${temperature(trouble.peak_c, units)}, not ${temperature(trouble.wanted_c, units)}. Take another weight or another school.`
+    default:
+      return trouble satisfies never
+  }
+}

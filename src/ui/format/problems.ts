@@ -1,0 +1,87 @@
+import { findSchool } from '@/core/program/schools'
+import { findCut } from '@/core/reference/cuts'
+import type { Problem } from '@/domain/problem/problem'
+import { clock, length, mass, shortDay, temperature, type Units } from './units'
+
+const list = (words: readonly string[]) =>
+  words.length === 0
+    ? ''
+    : words.length === 1
+      ? (words[0] as string)
+      : `${words.slice(0, -1).join(', ')} or ${words.at(-1)}`
+const plain = (id: string) => id.replaceAll('-', ' ')
+const nearest = (words: readonly string[]) => (words.length > 0 ? ` Did you mean ${list(words.map(plain))}?` : '')
+
+const WHAT: Readonly<Record<string, string>> = {
+  mass_kg: 'weight',
+  thickness_mm: 'thickness',
+  start_c: 'start temperature',
+  temper_min: 'time on the bench',
+  offset_k: 'oven offset',
+  set_c: 'heat',
+  hot_c: 'hot heat',
+  hot_min: 'hot minutes',
+  rest_min: 'rest',
+  serve_c: 'doneness',
+  pull_c: 'pull reading',
+  promise_s: 'promise',
+  minutes: 'minutes',
+}
+const nameOf = (key: string | number | undefined) => WHAT[String(key)] ?? String(key ?? 'value')
+
+/** A problem as a clear sentence that says what to do. */
+export function problemSentence(problem: Problem, units: Units): string {
+  switch (problem.code) {
+    case 'unknown_word':
+      return `“${problem.word}” is not understood.${nearest(problem.nearest)}`
+    case 'missing_cut':
+      return `Say which cut, such as ${list(problem.nearest.map(plain))}.`
+    case 'missing_mass':
+      return 'Say how much it weighs, such as 2.7 kg or 6 lb.'
+    case 'given_twice':
+      return `The ${nameOf(problem.what)} is said twice. Keep one.`
+    case 'unknown_cut':
+      return `There is no cut “${problem.given}”.${nearest(problem.nearest)}`
+    case 'unknown_school':
+      return `There is no school “${problem.given}”.${nearest(problem.nearest)}`
+    case 'unknown_doneness':
+      return `“${problem.given}” is no doneness of this cut. Choose ${list(problem.nearest.map(plain))}.`
+    case 'school_does_not_suit':
+      return `${findSchool(problem.school)?.name ?? problem.school} is not for ${findCut(problem.cut)?.name.toLowerCase() ?? problem.cut}. Choose ${list(problem.nearest.map((id) => findSchool(id)?.name.toLowerCase() ?? id))}.`
+    case 'out_of_range': {
+      const show = (value: number) =>
+        problem.quantity === 'mass_kg'
+          ? mass(value, units)
+          : problem.quantity === 'temperature_c'
+            ? temperature(value, units)
+            : problem.quantity === 'minutes'
+              ? `${Math.round(value)} min`
+              : problem.quantity === 'length_mm'
+                ? length(value / 1000, units)
+                : String(value)
+      const of = problem.cut ? ` for ${findCut(problem.cut)?.name.toLowerCase() ?? problem.cut}` : ''
+      const value = problem.quantity === 'mass_kg' && problem.value <= 0 ? `${problem.value} kg` : show(problem.value)
+      return `The ${nameOf(problem.path.at(-1))} ${value} is out of range${of}: give ${show(problem.low)} to ${show(problem.high)}.`
+    }
+    case 'thickness_contradicts_mass':
+      return `${length(problem.thickness_mm / 1000, units)} thick does not go with ${mass(problem.mass_kg, units)}: a piece of that weight is ${length(problem.low_mm / 1000, units)} to ${length(problem.high_mm / 1000, units)} through. Measure the shortest way, or check the weight.`
+    case 'heat_below_target':
+      return `At ${temperature(problem.set_c, units)} it never gets to ${temperature(problem.serve_c, units)} inside. Set it at least ${temperature(problem.serve_c + 8, units)}.`
+    case 'start_above_target':
+      return `It starts at ${temperature(problem.start_c, units)}, already past ${temperature(problem.serve_c, units)}. Give the temperature in the fridge.`
+    case 'promise_passed':
+      return `${clock(Date.parse(problem.promise) / 1000, units)} on ${shortDay(Date.parse(problem.promise) / 1000, units)} has passed. Promise a time that is still to come.`
+    case 'promise_too_far':
+      return `The promise is ${problem.days} days away. Check the year.`
+    case 'malformed':
+      return problem.path.length > 0 ? `${problem.path.join(' › ')}: ${problem.detail}` : problem.detail
+    case 'malformed_json':
+      return `This is not JSON: ${problem.detail}`
+    case 'not_found':
+      return `There is no ${problem.path.at(-1)} ${problem.what} here.`
+    case 'stale_version':
+      return `Someone else saved version ${problem.theirs} meanwhile; yours started from ${problem.yours}. Both are kept.`
+    default:
+      return problem satisfies never
+  }
+}

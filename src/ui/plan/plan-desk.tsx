@@ -1,0 +1,320 @@
+'use client'
+import Link from 'next/link'
+import { useCallback, useState } from 'react'
+import { findSchool } from '@/core/program/schools'
+import { findCut } from '@/core/reference/cuts'
+import type { Plan, Trouble } from '@/core/schedule/plan'
+import type { PlanDocument } from '@/domain/roast/roast-document'
+import { CoreChart } from '../chart/core-chart'
+import { CutFace } from '../cut-face/cut-face'
+import { cautionWords, troubleWords, type Weight } from '../format/cautions'
+import { clock, day, duration, length, mass, rise, temperature, type Units } from '../format/units'
+import { cutName, INPUT_NAMES } from '../format/words'
+import { HeatRibbon } from '../ribbon/heat-ribbon'
+import { Why } from '../shell/why'
+import { ClashBanner } from './clash-banner'
+import type { SaveState } from './saver'
+import { Sentence } from './sentence'
+import { TaskList } from './task-list'
+import { useLivePlan } from './use-live-plan'
+import { useDraft, useSaving } from './use-saving'
+
+interface DeskProps {
+  readonly kitchen: string
+  readonly planId: string
+  readonly version: number
+  readonly document: PlanDocument
+  readonly plan: Plan
+  readonly units: Units
+  readonly now_s: number
+}
+
+const SAVE_WORDS: Readonly<Record<SaveState, string>> = {
+  saved: 'Saved',
+  saving: 'Saving…',
+  offline: 'No connection: kept on this device, will be saved when it is back',
+  refused: 'Not saved: see what is marked',
+}
+const WEIGHT_STYLE: Readonly<Record<Weight, { box: string; mark: string; word: string }>> = {
+  danger: { box: 'border-wattle bg-wattle-ground', mark: '■', word: 'Danger' },
+  choice: { box: 'border-copper bg-copper-ground', mark: '◆', word: 'Your choice' },
+  good: { box: 'border-moss bg-moss-ground', mark: '✓', word: 'Good' },
+  note: { box: 'border-line', mark: '–', word: 'Note' },
+}
+const WEIGHT_ORDER: readonly Weight[] = ['danger', 'choice', 'good', 'note']
+
+/** One plan on the desk: the sentence, the ribbon, the run, and what is behind it. */
+export function PlanDesk({ kitchen, planId, version, document: first, plan: firstPlan, units, now_s }: DeskProps) {
+  const [document, setDocument] = useState(first)
+  const live = useLivePlan(document, firstPlan, now_s)
+  const address = `/api/k/${kitchen}/plans/${planId}`
+  const saving = useSaving(address, planId, version, document, live.problems.length === 0, setDocument)
+  const change = useCallback((apply: (last: PlanDocument) => PlanDocument) => setDocument(apply), [])
+  const { plan } = live
+  const cut = findCut(document.roast.cut)
+  const school = findSchool(document.program.school)
+  const pull = plan.tasks.find((task) => task.kind === 'pull')
+  const draft = useDraft(planId, first)
+  const cautions = plan.cautions
+    .map((caution) => ({ code: caution.code, ...cautionWords(caution, units) }))
+    .sort((a, b) => WEIGHT_ORDER.indexOf(a.weight) - WEIGHT_ORDER.indexOf(b.weight))
+  const doubt_min = Math.round((plan.ensemble.pull_s.p90 - plan.ensemble.pull_s.p10) / 60)
+  const most = plan.ensemble.matters[0]
+
+  return (
+    <div
+      className="mx-auto max-w-[84rem] space-y-5 px-4 py-5 sm:px-6"
+      data-testid="desk"
+      data-working={live.working || undefined}
+    >
+      <div className="flex flex-wrap items-end gap-x-6 gap-y-2">
+        <div className="min-w-0 flex-1">
+          <p className="text-base text-soft">
+            {cutName(document.roast.cut)}, {mass(document.roast.mass_kg, units)} · {day(plan.promise, units)}
+          </p>
+          <input
+            aria-label="Name of the plan"
+            className="w-full border-0 bg-transparent font-display text-3xl font-bold tracking-tight sm:text-4xl"
+            value={document.title}
+            maxLength={120}
+            onChange={(event) => change((last) => ({ ...last, title: event.target.value }))}
+          />
+        </div>
+        <p
+          className="text-base text-soft"
+          role="status"
+          data-testid="save-state"
+          data-state={saving.clash ? 'clash' : saving.state}
+        >
+          {saving.clash ? 'Two versions: choose one' : SAVE_WORDS[saving.state]}
+        </p>
+        <Link
+          href={`/k/${kitchen}/plans/${planId}/run-sheet`}
+          className="inline-flex min-h-11 items-center rounded-full bg-action px-5 font-semibold text-white"
+        >
+          Run sheet
+        </Link>
+      </div>
+
+      {draft.kept && (
+        <div className="flex flex-wrap items-center gap-3 rounded-xl border-2 border-copper bg-copper-ground p-3">
+          <p className="flex-1">Changes made on this device were never saved.</p>
+          <button
+            type="button"
+            className="min-h-11 rounded-full bg-action px-5 font-semibold text-white"
+            onClick={() => {
+              if (draft.kept) setDocument(draft.kept)
+              draft.dismiss()
+            }}
+          >
+            Bring them back
+          </button>
+          <button type="button" className="min-h-11 px-3 underline" onClick={draft.forget}>
+            Let them go
+          </button>
+        </div>
+      )}
+      {saving.clash && (
+        <ClashBanner clash={saving.clash} units={units} keepMine={saving.keepMine} keepTheirs={saving.keepTheirs} />
+      )}
+      {plan.troubles.map((trouble) => (
+        <TroubleNote key={trouble.code} trouble={trouble} units={units} change={change} />
+      ))}
+
+      <section aria-label="The heat ribbon" className="rounded-2xl border border-line bg-sheet px-2 pb-2 pt-3 sm:px-3">
+        <HeatRibbon plan={plan} cutId={document.roast.cut} units={units} />
+      </section>
+
+      <section aria-label="The plan in words" className="max-w-[70rem]">
+        <Sentence
+          document={document}
+          usualThickness_mm={Math.round(plan.thickness_m * 1000)}
+          problems={live.problems}
+          units={units}
+          change={change}
+        />
+      </section>
+
+      <div className="grid gap-5 lg:grid-cols-[minmax(0,1.05fr)_minmax(0,1fr)]">
+        <div className="space-y-5">
+          <section className="rounded-2xl border border-line bg-sheet p-4 sm:p-5">
+            <h2 className="mb-1 font-display text-2xl font-semibold">The run</h2>
+            <TaskList plan={plan} cutId={document.roast.cut} units={units} />
+          </section>
+          <section>
+            <h2 className="sr-only">Cautions</h2>
+            <ul className="space-y-2">
+              {cautions.map(({ code, weight, text }) => (
+                <li
+                  key={code}
+                  className={`rounded-lg border-l-4 px-3 py-2 text-base leading-snug ${WEIGHT_STYLE[weight].box}`}
+                >
+                  <span aria-hidden className="mr-2 font-bold">
+                    {WEIGHT_STYLE[weight].mark}
+                  </span>
+                  <span className="sr-only">{WEIGHT_STYLE[weight].word}: </span>
+                  {text}
+                </li>
+              ))}
+            </ul>
+          </section>
+        </div>
+        <div className="space-y-5">
+          <section className="rounded-2xl border border-line bg-sheet p-4 sm:p-5">
+            <dl className="grid grid-cols-2 gap-x-5 gap-y-3 sm:grid-cols-3">
+              {pull && (
+                <Figure
+                  label="Pull at"
+                  value={temperature(plan.pull_c, units)}
+                  basis="from the model"
+                  note={`It climbs ${rise(plan.peak_c - plan.pull_c, units)} in the rest and peaks at ${temperature(plan.peak_c, units)} after ${duration(plan.peakAfter_s)}.`}
+                />
+              )}
+              <Figure
+                label="Peak"
+                value={temperature(plan.peak_c, units)}
+                basis="from the model"
+                note={`Nine times in ten between ${temperature(plan.ensemble.peak_c.p10, units)} and ${temperature(plan.ensemble.peak_c.p90, units)} when pulled at that reading.`}
+              />
+              {pull && doubt_min > 0 && (
+                <Figure
+                  label="Doubt"
+                  value={`± ${Math.round(doubt_min / 2)} min`}
+                  basis={`from ${plan.ensemble.members} simulated cooks`}
+                  note={`Eight in ten end within the window. What matters most is ${INPUT_NAMES[most?.input ?? ''] ?? ''} (${Math.round((most?.share ?? 0) * 100)} % of the doubt)${most?.input === 'thickness' && document.roast.thickness_mm === null ? ': measure the thickness and it narrows' : ''}.`}
+                />
+              )}
+              <Figure
+                label="Weight lost"
+                value={`${Math.round(plan.yield.lost * 100)} %`}
+                basis="from the model"
+                note={`${mass(plan.yield.cooked_kg, units)} comes to the board, about ${mass(plan.yield.carved_kg, units)} of it as slices.`}
+              />
+              <Figure
+                label="Feeds"
+                value={`${Math.max(1, Math.floor(plan.yield.heads))}`}
+                basis="common practice"
+                note={`${mass(cut?.perHead_kg ?? 0.3, units)} raw a head for this cut.`}
+              />
+              <Figure
+                label="Through"
+                value={length(plan.thickness_m, units)}
+                basis={document.roast.thickness_mm === null ? 'from cut and weight' : 'as measured'}
+                note={`${cut?.measure ?? ''}. Thickness decides the time far more than weight.`}
+              />
+            </dl>
+            {school && <p className="mt-4 border-t border-line pt-3 text-base text-soft">{school.why}</p>}
+          </section>
+          <section className="rounded-2xl border border-line bg-sheet p-4 sm:p-5">
+            <h2 className="mb-3 font-display text-2xl font-semibold">The cut face</h2>
+            <CutFace plan={plan} cutId={document.roast.cut} units={units} />
+          </section>
+          <section className="rounded-2xl border border-line bg-sheet p-4 sm:p-5">
+            <h2 className="mb-2 font-display text-2xl font-semibold">The core</h2>
+            <CoreChart plan={plan} units={units} />
+          </section>
+        </div>
+      </div>
+    </div>
+  )
+}
+
+function Figure({
+  label,
+  value,
+  basis,
+  note,
+}: {
+  readonly label: string
+  readonly value: string
+  readonly basis: string
+  readonly note: string
+}) {
+  return (
+    <div>
+      <dt className="text-base text-soft">{label}</dt>
+      <dd className="font-display text-2xl font-semibold">
+        <Why label={`${label} ${value}`} basis={basis} note={note}>
+          {value}
+        </Why>
+      </dd>
+    </div>
+  )
+}
+
+/** What is wrong, and what to do about it: each way out is one tap. */
+function TroubleNote({
+  trouble,
+  units,
+  change,
+}: {
+  readonly trouble: Trouble
+  readonly units: Units
+  readonly change: (apply: (last: PlanDocument) => PlanDocument) => void
+}) {
+  const button = 'min-h-11 rounded-full border-2 border-ink px-4 text-left font-semibold leading-tight'
+  return (
+    <section
+      role="alert"
+      className="rounded-xl border-2 border-wattle bg-wattle-ground p-4"
+      data-testid={`trouble-${trouble.code}`}
+    >
+      <p className="text-lg font-semibold">{troubleWords(trouble, units)}</p>
+      <div className="mt-3 flex flex-wrap gap-3">
+        {(trouble.code === 'start_passed' || trouble.code === 'promise_passed') && (
+          <button
+            type="button"
+            className={button}
+            onClick={() =>
+              change((last) => ({ ...last, promise: new Date(trouble.earliestPromise * 1000).toISOString() }))
+            }
+          >
+            Promise {clock(trouble.earliestPromise, units)} instead
+          </button>
+        )}
+        {trouble.code === 'start_passed' && trouble.hotter && (
+          <HotterButton hotter={trouble.hotter} units={units} className={button} change={change} />
+        )}
+        {trouble.code === 'start_passed' && !trouble.hotter && (
+          <p className="self-center">
+            No oven setting makes the old promise any more. A smaller or flatter piece would.
+          </p>
+        )}
+      </div>
+    </section>
+  )
+}
+
+type HotterTrouble = NonNullable<Extract<Trouble, { code: 'start_passed' }>['hotter']>
+
+function HotterButton({
+  hotter,
+  units,
+  className,
+  change,
+}: {
+  readonly hotter: HotterTrouble
+  readonly units: Units
+  readonly className: string
+  readonly change: (apply: (last: PlanDocument) => PlanDocument) => void
+}) {
+  const cost_m = hotter.rim_m - hotter.usualRim_m
+  return (
+    <button
+      type="button"
+      className={className}
+      onClick={() =>
+        change((last) => ({
+          ...last,
+          program: { ...last.program, set_c: hotter.set_c },
+          roast: { ...last.roast, temper_min: 0 },
+        }))
+      }
+    >
+      Oven up to {temperature(hotter.set_c, units)}, straight in
+      {cost_m > 0.0005 ? (
+        <span className="block text-sm font-normal">grey rim {length(cost_m, units)} thicker</span>
+      ) : null}
+    </button>
+  )
+}

@@ -1,0 +1,147 @@
+import type { PlanDocument } from '@/domain/roast/roast-document'
+
+export type SaveState = 'saved' | 'saving' | 'offline' | 'refused'
+
+/** A save that came too late: the other text, ours, and where ours is kept. */
+export interface Clash {
+  readonly theirs: { readonly version: number; readonly document: PlanDocument }
+  readonly mine: PlanDocument
+  readonly setAsideId: string
+}
+
+export interface SaverSnapshot {
+  readonly state: SaveState
+  readonly clash: Clash | undefined
+}
+
+/** The world the saver lives in; the browser's by default, another in tests. */
+export interface SaverWorld {
+  readonly fetch: (address: string, init: RequestInit) => Promise<Response>
+  readonly storage: Pick<Storage, 'getItem' | 'setItem' | 'removeItem'>
+  readonly wait: (ms: number) => Promise<void>
+}
+
+const PAUSE_MS = 600
+const RETRY_MS = 4000
+export const draftKey = (planId: string) => `pheasant-draft-${planId}`
+
+/**
+ * Saves a plan's text a moment after its last change, one save at a time, each naming the version
+ * it started from.
+ *
+ * What has not been acknowledged stays on the device and is tried again until the server answers;
+ * a stale save is refused by the server, which keeps both texts, and the cook chooses.
+ */
+export class PlanSaver {
+  private snapshot: SaverSnapshot = { state: 'saved', clash: undefined }
+  private readonly listeners = new Set<() => void>()
+  private wanted: string
+  private saved: string
+  private running = false
+
+  constructor(
+    private readonly address: string,
+    private readonly planId: string,
+    private version: number,
+    document: PlanDocument,
+    private readonly world: SaverWorld,
+  ) {
+    this.saved = JSON.stringify(document)
+    this.wanted = this.saved
+  }
+
+  readonly subscribe = (listener: () => void): (() => void) => {
+    this.listeners.add(listener)
+    return () => this.listeners.delete(listener)
+  }
+  readonly read = (): SaverSnapshot => this.snapshot
+
+  /** The cook wants this text kept. */
+  want(document: PlanDocument, savable: boolean): void {
+    const text = JSON.stringify(document)
+    if (text === this.wanted && !(savable && text !== this.saved && this.snapshot.state === 'refused')) return
+    this.wanted = text
+    if (text !== this.saved) this.world.storage.setItem(draftKey(this.planId), JSON.stringify({ document }))
+    if (savable) void this.run()
+    else this.show({ state: 'refused' })
+  }
+
+  /** Saves our text over theirs. */
+  keepMine(): void {
+    const { clash } = this.snapshot
+    if (!clash) return
+    this.version = clash.theirs.version
+    this.settle(clash)
+    void this.run()
+  }
+
+  /** Takes their text; answers it. */
+  keepTheirs(): PlanDocument | undefined {
+    const { clash } = this.snapshot
+    if (!clash) return undefined
+    this.version = clash.theirs.version
+    this.saved = JSON.stringify(clash.theirs.document)
+    this.wanted = this.saved
+    this.settle(clash)
+    this.world.storage.removeItem(draftKey(this.planId))
+    this.show({ state: 'saved' })
+    return clash.theirs.document
+  }
+
+  private settle(clash: Clash): void {
+    this.world.fetch(`${this.address}/set-aside/${clash.setAsideId}`, { method: 'POST' }).catch(() => {})
+    this.show({ clash: undefined })
+  }
+
+  private show(change: Partial<SaverSnapshot>): void {
+    this.snapshot = { ...this.snapshot, ...change }
+    for (const listener of this.listeners) listener()
+  }
+
+  private async run(): Promise<void> {
+    if (this.running || this.snapshot.clash) return
+    this.running = true
+    let pause = PAUSE_MS
+    while (this.wanted !== this.saved && !this.snapshot.clash) {
+      if (this.snapshot.state !== 'offline') this.show({ state: 'saving' })
+      let before: string
+      do {
+        before = this.wanted
+        await this.world.wait(pause)
+      } while (this.wanted !== before)
+      const outcome = await this.put(this.wanted)
+      if (outcome === 'refused') break
+      pause = outcome === 'offline' ? RETRY_MS : PAUSE_MS
+    }
+    this.running = false
+  }
+
+  private async put(text: string): Promise<'saved' | 'offline' | 'clash' | 'refused'> {
+    const document = JSON.parse(text) as PlanDocument
+    try {
+      const response = await this.world.fetch(this.address, {
+        method: 'PUT',
+        headers: { 'content-type': 'application/json' },
+        body: JSON.stringify({ base_version: this.version, document }),
+      })
+      if (response.status >= 500) throw new Error(`the server answered ${response.status}`)
+      const answer = await response.json()
+      if (response.ok) {
+        this.version = answer.version
+        this.saved = text
+        if (this.wanted === text) this.world.storage.removeItem(draftKey(this.planId))
+        this.show({ state: 'saved' })
+        return 'saved'
+      }
+      if (response.status === 409) {
+        this.show({ state: 'saved', clash: { theirs: answer.current, mine: document, setAsideId: answer.set_aside } })
+        return 'clash'
+      }
+      this.show({ state: 'refused' })
+      return 'refused'
+    } catch {
+      this.show({ state: 'offline' })
+      return 'offline'
+    }
+  }
+}

@@ -1,0 +1,366 @@
+'use client'
+import { type ReactNode, useId, useState } from 'react'
+import { findSchool, SCHOOLS } from '@/core/program/schools'
+import { CUTS, findCut } from '@/core/reference/cuts'
+import { donenessScale } from '@/core/reference/doneness'
+import { celsiusToFahrenheit, fahrenheitToCelsius, INCH_M, POUND_KG } from '@/core/units'
+import { readClock } from '@/domain/line/moment'
+import type { Problem } from '@/domain/problem/problem'
+import type { PlanDocument } from '@/domain/roast/roast-document'
+import { problemSentence } from '../format/problems'
+import { clock, localInput, temperature, type Units } from '../format/units'
+import { donenessName } from '../format/words'
+import { useHydrated } from '../shell/use-hydrated'
+import { instantOfLocal } from './local-time'
+
+interface SentenceProps {
+  readonly document: PlanDocument
+  readonly usualThickness_mm: number
+  readonly problems: readonly Problem[]
+  readonly units: Units
+  readonly change: (change: (document: PlanDocument) => PlanDocument) => void
+}
+
+const pathOf = (problem: Problem) => ('path' in problem ? problem.path.join('.') : '')
+
+interface NumberFieldProps {
+  readonly label: string
+  readonly value: number
+  readonly step: number
+  readonly digits: number
+  readonly suffix: string
+  readonly problem: string | undefined
+  readonly problemId: string
+  readonly onChange: (value: number) => void
+}
+
+/** A number inside the sentence. What is being typed stays as typed; a full number is passed on at once. */
+function NumberField({ label, value, step, digits, suffix, problem, problemId, onChange }: NumberFieldProps) {
+  const shown = Number(value.toFixed(digits)).toString()
+  const [typed, setTyped] = useState<string | undefined>()
+  const text = typed ?? shown
+  return (
+    <span className="whitespace-nowrap">
+      <input
+        type="number"
+        inputMode="decimal"
+        aria-label={label}
+        aria-invalid={problem ? true : undefined}
+        aria-describedby={problem ? problemId : undefined}
+        className="said"
+        style={{ width: `${Math.max(3, text.length + 2.2)}ch` }}
+        step={step}
+        value={text}
+        onChange={(event) => {
+          setTyped(event.target.value)
+          const number = Number(event.target.value)
+          if (event.target.value !== '' && Number.isFinite(number)) onChange(number)
+        }}
+        onBlur={() => setTyped(undefined)}
+      />{' '}
+      {suffix}
+    </span>
+  )
+}
+
+/** The plan as one sentence whose values can be changed where they stand. */
+export function Sentence({ document, usualThickness_mm, problems, units, change }: SentenceProps) {
+  const id = useId()
+  const { roast, oven, program, target } = document
+  const cut = findCut(roast.cut)
+  const school = findSchool(program.school)
+  const problemAt = (path: string) => {
+    const found = problems.find((problem) => pathOf(problem) === path)
+    return found && problemSentence(found, units)
+  }
+  const ready = useHydrated()
+  if (!cut || !school) return null
+  const usual = school.usual(cut)
+  const scale = donenessScale(cut.doneness)
+  const serve_c =
+    target && 'serve_c' in target
+      ? target.serve_c
+      : (scale.degrees.find(
+          ({ id, words }) =>
+            target && 'doneness' in target && (id === target.doneness || words.includes(target.doneness)),
+        )?.serve_c ??
+        scale.degrees.find(({ id }) => id === cut.usualDoneness)?.serve_c ??
+        60)
+  const degree = scale.degrees.find((each) => each.serve_c === serve_c)
+  const fahrenheit = units.temperature === 'f'
+  const toShown = (value_c: number) => (fahrenheit ? celsiusToFahrenheit(value_c) : value_c)
+  const fromShown = (value: number) => (fahrenheit ? fahrenheitToCelsius(value) : value)
+  const degrees = fahrenheit ? '°F' : '°C'
+  const pounds = units.mass === 'lb'
+  const roastWith = (part: Partial<PlanDocument['roast']>) =>
+    change((last) => ({ ...last, roast: { ...last.roast, ...part } }))
+  const programWith = (part: Partial<PlanDocument['program']>) =>
+    change((last) => ({ ...last, program: { ...last.program, ...part } }))
+  const number = (
+    path: string,
+    label: string,
+    value: number,
+    step: number,
+    digits: number,
+    suffix: string,
+    onChange: (value: number) => void,
+  ): ReactNode => (
+    <NumberField
+      label={label}
+      value={value}
+      step={step}
+      digits={digits}
+      suffix={suffix}
+      problem={problemAt(path)}
+      problemId={`${id}${path}`}
+      onChange={onChange}
+    />
+  )
+  const temperatureField = (
+    path: string,
+    label: string,
+    value_c: number,
+    step: number,
+    onChange: (value_c: number) => void,
+  ) => number(path, label, toShown(value_c), step, 0, degrees, (value) => onChange(fromShown(value)))
+  const hasHot = [
+    'hot-start',
+    'kick-start',
+    'cold-start',
+    'reverse-sear',
+    'pan-first',
+    'two-zone-fire',
+    'water-bath',
+    'bird-turned',
+    'finish-hot',
+    'cook-and-hold',
+  ].includes(school.id)
+
+  return (
+    <fieldset disabled={!ready} className="text-[1.15rem] leading-[2.15]" data-ready={ready || undefined}>
+      <legend className="sr-only">The plan</legend>
+      <select
+        className="said"
+        aria-label="Cut"
+        value={roast.cut}
+        onChange={(event) => change((last) => changedCut(last, event.target.value))}
+      >
+        {CUTS.map((each) => (
+          <option key={each.id} value={each.id}>
+            {each.name}
+          </option>
+        ))}
+      </select>
+      ,{' '}
+      {number(
+        'roast.mass_kg',
+        'Weight',
+        pounds ? roast.mass_kg / POUND_KG : roast.mass_kg,
+        pounds ? 0.25 : 0.1,
+        2,
+        pounds ? 'lb' : 'kg',
+        (value) => roastWith({ mass_kg: pounds ? value * POUND_KG : value }),
+      )}
+      ,{' '}
+      {number(
+        'roast.thickness_mm',
+        'Thickness',
+        (roast.thickness_mm ?? usualThickness_mm) / (pounds ? INCH_M * 1000 : 1),
+        pounds ? 0.1 : 2,
+        pounds ? 1 : 0,
+        pounds ? 'in through' : 'mm through',
+        (value) => roastWith({ thickness_mm: Math.round(value * (pounds ? INCH_M * 1000 : 1)) }),
+      )}{' '}
+      {roast.thickness_mm === null ? (
+        <span className="text-base text-soft">(usual for its weight; measure it)</span>
+      ) : (
+        <button
+          type="button"
+          className="min-h-8 text-base text-soft underline underline-offset-4"
+          onClick={() => roastWith({ thickness_mm: null })}
+        >
+          measured; use the usual
+        </button>
+      )}
+      , from{' '}
+      {temperatureField('roast.start_c', 'Start temperature', roast.start_c, 1, (value) =>
+        roastWith({ start_c: value }),
+      )}{' '}
+      after{' '}
+      {number('roast.temper_min', 'Minutes on the bench', roast.temper_min, 10, 0, 'min on the bench', (value) =>
+        roastWith({ temper_min: value }),
+      )}
+      ,{' '}
+      <select
+        className="said"
+        aria-label="Surface"
+        value={roast.surface}
+        onChange={(event) => roastWith({ surface: event.target.value as PlanDocument['roast']['surface'] })}
+      >
+        <option value="dry_salted">salted ahead</option>
+        <option value="plain">not salted ahead</option>
+      </select>
+      . Served{' '}
+      <select
+        className="said"
+        aria-label="Doneness"
+        value={serve_c}
+        onChange={(event) => change((last) => ({ ...last, target: { serve_c: Number(event.target.value) } }))}
+      >
+        {!degree && <option value={serve_c}>{temperature(serve_c, units)}</option>}
+        {scale.degrees.map((each) => (
+          <option key={each.id} value={each.serve_c}>
+            {donenessName(each.id)}, {temperature(each.serve_c, units)}
+          </option>
+        ))}
+      </select>
+      , by{' '}
+      <select
+        className="said"
+        aria-label="School"
+        value={program.school}
+        aria-invalid={problemAt('program.school') ? true : undefined}
+        onChange={(event) => change((last) => ({ ...last, program: { school: event.target.value } }))}
+      >
+        {SCHOOLS.filter((each) => each.suits(cut) || each.id === program.school).map((each) => (
+          <option key={each.id} value={each.id}>
+            {each.name.toLowerCase()}
+          </option>
+        ))}
+      </select>{' '}
+      in a{' '}
+      {school.heat === 'oven' ? (
+        <select
+          className="said"
+          aria-label="Oven kind"
+          value={oven.kind}
+          onChange={(event) =>
+            change((last) => ({ ...last, oven: { ...last.oven, kind: event.target.value as 'still' | 'fan' } }))
+          }
+        >
+          <option value="still">still oven</option>
+          <option value="fan">fan oven</option>
+        </select>
+      ) : school.heat === 'fire' ? (
+        'lidded fire'
+      ) : (
+        'water bath'
+      )}{' '}
+      at{' '}
+      {temperatureField(
+        'program.set_c',
+        'Heat',
+        program.set_c ?? usual.set_c,
+        fahrenheit ? 5 : school.heat === 'bath' ? 1 : 5,
+        (value) => programWith({ set_c: value }),
+      )}
+      {hasHot && (
+        <>
+          {' '}
+          with{' '}
+          {temperatureField('program.hot_c', 'Second heat', program.hot_c ?? usual.hot_c, 5, (value) =>
+            programWith({ hot_c: value }),
+          )}{' '}
+          for{' '}
+          {number(
+            'program.hot_min',
+            'Minutes of the second heat',
+            program.hot_min ?? usual.hot_min,
+            1,
+            0,
+            'min',
+            (value) => programWith({ hot_min: value }),
+          )}
+        </>
+      )}
+      . On the table{' '}
+      <PromiseFields
+        promise={document.promise}
+        units={units}
+        problem={problemAt('promise') !== undefined}
+        onChange={(promise) => change((last) => ({ ...last, promise }))}
+      />
+      .
+      {problems.length > 0 && (
+        <ul
+          role="alert"
+          className="mt-2 space-y-1 rounded-lg border-l-4 border-wattle bg-wattle-ground px-4 py-2 text-base leading-snug text-ink"
+        >
+          {problems.map((problem) => (
+            <li key={`${problem.code}${pathOf(problem)}`} id={`${id}${pathOf(problem)}`}>
+              {problemSentence(problem, units)}
+            </li>
+          ))}
+        </ul>
+      )}
+    </fieldset>
+  )
+}
+
+/** The day by calendar, the time as typed: 19:00, 7pm, 7.30 pm. */
+function PromiseFields({
+  promise,
+  units,
+  problem,
+  onChange,
+}: {
+  readonly promise: string
+  readonly units: Units
+  readonly problem: boolean
+  readonly onChange: (promise: string) => void
+}) {
+  const local = localInput(Date.parse(promise) / 1000, units)
+  const [date, time] = local.split('T') as [string, string]
+  const [typed, setTyped] = useState<string | undefined>()
+  const shown = typed ?? clock(Date.parse(promise) / 1000, units)
+  const read = readClock(shown.toLowerCase().replaceAll(' ', ''), true)
+  const pass = (value: string) => {
+    const instant = instantOfLocal(value, units.timeZone)
+    if (instant) onChange(instant)
+  }
+  return (
+    <span className="whitespace-nowrap">
+      <input
+        aria-label="Promised time"
+        aria-invalid={problem || !read || undefined}
+        className="said"
+        style={{ width: `${Math.max(5, shown.length) + 1}ch` }}
+        value={shown}
+        onChange={(event) => {
+          setTyped(event.target.value)
+          const clockTime = readClock(event.target.value.toLowerCase().replaceAll(' ', ''), true)
+          const pad = (part: number) => String(part).padStart(2, '0')
+          if (clockTime) pass(`${date}T${pad(clockTime.hour)}:${pad(clockTime.minute)}`)
+        }}
+        onBlur={() => setTyped(undefined)}
+      />{' '}
+      on{' '}
+      <input
+        type="date"
+        aria-label="Promised day"
+        aria-invalid={problem || undefined}
+        className="said"
+        value={date}
+        onChange={(event) => pass(`${event.target.value}T${time}`)}
+      />
+    </span>
+  )
+}
+
+/** Another cut keeps the weight where it is believable, and lets go of what was measured on the old one. */
+function changedCut(document: PlanDocument, id: string): PlanDocument {
+  const cut = findCut(id)
+  if (!cut) return document
+  const school = findSchool(document.program.school)
+  const mass = document.roast.mass_kg
+  const believable = mass >= cut.mass_kg.least && mass <= cut.mass_kg.most
+  return {
+    version: document.version,
+    oven: document.oven,
+    promise: document.promise,
+    guests: document.guests,
+    title: document.title === findCut(document.roast.cut)?.name ? cut.name : document.title,
+    roast: { ...document.roast, cut: id, thickness_mm: null, mass_kg: believable ? mass : cut.mass_kg.usual },
+    program: school?.suits(cut) ? { school: school.id } : { school: 'steady' },
+  }
+}

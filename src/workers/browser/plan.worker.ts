@@ -1,0 +1,12 @@
+import * as Comlink from 'comlink'
+import { makePlan } from '@/domain/plan/make-plan'
+import type { PlanWorker } from './protocol'
+
+const worker: PlanWorker = {
+  async plan(document, now_s, members) {
+    const made = makePlan(document, now_s, members)
+    return made.ok ? { ok: true, value: made.value.plan } : made
+  },
+}
+
+Comlink.expose(worker)
