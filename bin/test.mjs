@@ -63,12 +63,17 @@ failed += unit?.numFailedTests ?? 0
 if (!unitGreen && !unit?.numFailedTests) failed++
 
 ensureBuild()
-prepareDatabase(tests.url('pheasant_browser'), { demo: false })
+// The browser sees a fixed morning and an untouched demo, so that every run is the same.
+tests.recreate('pheasant_browser')
+env.PHEASANT_NOW = '2026-11-25T09:00:00Z'
+env.PHEASANT_TIME_ZONE = 'Europe/London'
+Object.assign(process.env, { PHEASANT_NOW: env.PHEASANT_NOW, PHEASANT_TIME_ZONE: env.PHEASANT_TIME_ZONE })
+prepareDatabase(tests.url('pheasant_browser'), { demo: true })
 const browserFile = join(results, 'browser.json')
 const browserGreen = run([program('playwright'), 'test'], { PLAYWRIGHT_JSON_OUTPUT_FILE: browserFile })
 const browser = read(browserFile)?.stats
-passed += (browser?.expected ?? 0) + (browser?.flaky ?? 0)
-failed += browser?.unexpected ?? 0
+passed += browser?.expected ?? 0
+failed += (browser?.unexpected ?? 0) + (browser?.flaky ?? 0)
 if (!browserGreen && !browser?.unexpected) failed++
 
 console.log(`\n${passed} passed, ${failed} failed`)

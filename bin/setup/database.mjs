@@ -167,9 +167,17 @@ export function cluster({ name, firstPort, databases, durable }) {
     })
   }
 
+  /** Empties a database by making it anew: for tests only. */
+  function recreate(database) {
+    const where = ['-h', '127.0.0.1', '-p', String(port()), '-U', USER]
+    must(run('dropdb', [...where, '--if-exists', '--force', database]), `dropdb ${database}`)
+    must(run('createdb', [...where, database]), `createdb ${database}`)
+  }
+
   return {
     start,
     running,
+    recreate,
     stop: () =>
       locked(
         async () =>

@@ -203,7 +203,7 @@ export function planRoast(request: RoastRequest): Plan {
   const start_c = temperedStart(request, parameters)
   const setup = { bodies, oven, start_c, parameters }
   const first = findPull({ ...setup, program: request.program }, serve_c, undefined, floor_c)
-  const ensemble = cookEnsemble({
+  const drawn = cookEnsemble({
     piece,
     program: request.program,
     oven,
@@ -214,11 +214,21 @@ export function planRoast(request: RoastRequest): Plan {
     members: request.members,
     seed: request.seed,
   })
-  const hasSpread = Number.isFinite(ensemble.pull_s.p50) && ensemble.lost < ensemble.members / 4
-  const slack_s = hasSpread ? Math.max(0, ensemble.pull_s.p90 - first.run.pull_s) : 0
+  const hasSpread = Number.isFinite(drawn.pull_s.p50) && drawn.lost < drawn.members / 4
+  const slack_s = hasSpread ? Math.max(0, drawn.pull_s.p90 - first.run.pull_s) : 0
   const program = programWithRest(request.program, least_s + slack_s)
   const answer = findPull({ ...setup, program }, serve_c, first.pull_c[0], floor_c)
   const { run } = answer
+  // The longer rest lets the peak come higher, so the reading and its time move a little: the window with them.
+  const moved_s = run.pull_s - first.run.pull_s
+  const ensemble: EnsembleAnswer = {
+    ...drawn,
+    pull_s: {
+      p10: drawn.pull_s.p10 + moved_s,
+      p50: drawn.pull_s.p50 + moved_s,
+      p90: drawn.pull_s.p90 + moved_s,
+    },
+  }
   const carve_s = carveSeconds(request.mass_kg)
   const putIn = epochSeconds(request.promise - carve_s - run.carve_s)
   const tasks = tasksOf(request, program, run, answer, ensemble, putIn, hasSpread)

@@ -261,41 +261,38 @@ export function HeatRibbon({ plan, cutId, units, slim = false }: RibbonProps) {
           />
         )}
         {!slim &&
-          labels.map(({ task, text, x }, i) => {
-            const y = bottom + 18 + (rows[i] ?? 0) * 19
+          labels.map(({ task }, i) => {
+            const x = scale.x(task.at)
             return (
               <g key={`${task.kind}${task.at}${task.act ?? ''}`}>
                 <line
-                  x1={scale.x(task.at)}
-                  x2={scale.x(task.at)}
+                  x1={x}
+                  x2={x}
                   y1={bottom}
-                  y2={y - 11}
+                  y2={bottom + 7 + (rows[i] ?? 0) * 19}
                   stroke="var(--soft)"
                   strokeWidth="1.5"
                 />
-                <circle
-                  cx={scale.x(task.at)}
-                  cy={bottom}
-                  r="3.5"
-                  fill="var(--sheet)"
-                  stroke="var(--ink)"
-                  strokeWidth="2"
-                />
-                <text
-                  x={x}
-                  y={y + 2}
-                  fontSize="13.5"
-                  fill="var(--ink)"
-                  stroke="var(--sheet)"
-                  strokeWidth="4"
-                  strokeLinejoin="round"
-                  paintOrder="stroke"
-                >
-                  {text}
-                </text>
+                <circle cx={x} cy={bottom} r="3.5" fill="var(--sheet)" stroke="var(--ink)" strokeWidth="2" />
               </g>
             )
           })}
+        {!slim &&
+          labels.map(({ task, text, x }, i) => (
+            <text
+              key={`${task.kind}${task.at}${task.act ?? ''}`}
+              x={x}
+              y={bottom + 20 + (rows[i] ?? 0) * 19}
+              fontSize="13.5"
+              fill="var(--ink)"
+              stroke="var(--sheet)"
+              strokeWidth="4"
+              strokeLinejoin="round"
+              paintOrder="stroke"
+            >
+              {text}
+            </text>
+          ))}
         <line
           x1={frame.right}
           x2={frame.right}

@@ -1,0 +1,45 @@
+import { defineConfig } from '@playwright/test'
+
+const port = 3191
+
+/** The whole application in Debian's Chromium. Run through npm test, which makes the build, the database and the clock. */
+export default defineConfig({
+  testDir: 'tests/e2e',
+  workers: 1,
+  timeout: 60_000,
+  expect: { timeout: 15_000 },
+  reporter: [['list'], ['json']],
+  outputDir: '.data/results/browser',
+  use: {
+    baseURL: `http://127.0.0.1:${port}`,
+    viewport: { width: 1280, height: 800 },
+    locale: 'en-GB',
+    timezoneId: 'Europe/London',
+    reducedMotion: 'reduce',
+    trace: 'retain-on-failure',
+    launchOptions: {
+      executablePath: process.env.CHROMIUM ?? '/usr/bin/chromium',
+      args: [
+        '--no-sandbox',
+        '--disable-gpu',
+        '--disable-quic',
+        '--no-first-run',
+        '--disable-background-networking',
+        '--disable-component-update',
+        '--disable-sync',
+      ],
+    },
+  },
+  webServer: {
+    command: `node node_modules/next/dist/bin/next start -H 127.0.0.1 -p ${port}`,
+    url: `http://127.0.0.1:${port}/api/health`,
+    reuseExistingServer: false,
+    timeout: 60_000,
+    env: {
+      DATABASE_URL: process.env.BROWSER_DATABASE_URL ?? '',
+      PHEASANT_NOW: process.env.PHEASANT_NOW ?? '2026-11-25T09:00:00Z',
+      PHEASANT_TIME_ZONE: process.env.PHEASANT_TIME_ZONE ?? 'Europe/London',
+      NEXT_TELEMETRY_DISABLED: '1',
+    },
+  },
+})

@@ -1,0 +1,35 @@
+import { test as base, expect, type Page } from '@playwright/test'
+
+/** Every browser test fails on an error in the page's console: a broken page that still shows is broken. */
+export const test = base.extend<{ page: Page }>({
+  page: async ({ page }, use) => {
+    const errors: string[] = []
+    page.on('console', (message) => {
+      // A refused request is part of some tests; the browser prints it whatever the page does with it.
+      if (message.type() === 'error' && !message.text().startsWith('Failed to load resource'))
+        errors.push(message.text())
+    })
+    page.on('pageerror', (error) => errors.push(error.message))
+    await use(page)
+    expect(errors).toEqual([])
+  },
+})
+export { expect }
+
+export const LINE = 'beef rib 2.7 kg bone-in, medium-rare, oven 120, eat 19:00'
+
+/** Types a line in a kitchen and waits for its plan to be ready for changes. */
+export async function planByLine(page: Page, line = LINE, kitchen = 'cottage'): Promise<void> {
+  await page.goto(`/k/${kitchen}`)
+  const entry = page.getByLabel('What are you roasting, and when do they eat?')
+  await expect(entry).toBeEnabled()
+  await entry.fill(line)
+  await page.getByRole('button', { name: 'Plan it' }).click()
+  await deskReady(page)
+}
+
+export async function deskReady(page: Page): Promise<void> {
+  await page.locator('[data-testid=desk] fieldset[data-ready]').waitFor()
+}
+
+export const saved = (page: Page) => expect(page.getByTestId('save-state')).toHaveAttribute('data-state', 'saved')

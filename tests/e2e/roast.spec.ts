@@ -1,0 +1,134 @@
+import AxeBuilder from '@axe-core/playwright'
+import { deskReady, expect, LINE, planByLine, saved, test } from './browser'
+
+test('one typed line becomes a plan that survives a reload and prints as a run sheet', async ({ page }) => {
+  await planByLine(page)
+  const run = page.locator('section', { has: page.getByRole('heading', { name: 'The run' }) })
+  for (const words of ['Heat the oven to 120 °C', 'Into the oven', 'Pull at', 'Rest', 'Carve', 'On the table'])
+    await expect(run.getByText(words).first()).toBeVisible()
+  const ribbon = page.getByTestId('ribbon').getByRole('img')
+  await expect(ribbon).toHaveAttribute('aria-label', /on the table 19:00/)
+  const said = await ribbon.getAttribute('aria-label')
+  await page.reload()
+  await deskReady(page)
+  await expect(page.getByTestId('ribbon').getByRole('img')).toHaveAttribute('aria-label', said ?? '')
+  await page.getByRole('link', { name: 'Run sheet' }).click()
+  const sheet = page.getByRole('article')
+  await expect(sheet.getByRole('heading', { level: 1 })).toBeVisible()
+  await page.emulateMedia({ media: 'print' })
+  await expect(page.getByRole('button', { name: 'Print' })).toBeHidden()
+  await expect(sheet).toContainText('19:00')
+  await expect(sheet).toContainText('Your local code comes before this sheet')
+})
+
+test('changes answer at once, are saved, and a heavier, thicker piece goes in earlier', async ({ page }) => {
+  await planByLine(page)
+  const label = () => page.getByTestId('ribbon').getByRole('img').getAttribute('aria-label')
+  const before = await label()
+  await page.getByLabel('Thickness').fill('140')
+  await expect.poll(label).not.toBe(before)
+  const inAt = (text: string | null) => text?.match(/In at (\d\d:\d\d)/)?.[1] ?? ''
+  expect(inAt(await label()) < inAt(before)).toBe(true)
+  await saved(page)
+  await page.reload()
+  await deskReady(page)
+  await expect(page.getByLabel('Thickness')).toHaveValue('140')
+})
+
+test('a word that is not understood is pointed at, and the nearest offered', async ({ page }) => {
+  await page.goto('/k/cottage')
+  const entry = page.getByLabel('What are you roasting, and when do they eat?')
+  await expect(entry).toBeEnabled()
+  await entry.fill('beff rib 2.7 kg, eat 19:00')
+  await expect(page.getByTestId('line-marked').locator('mark').first()).toHaveText(/beff/)
+  await page.getByRole('button', { name: 'Plan it' }).click()
+  await expect(page).toHaveURL(/\/k\/cottage$/)
+  await expect(entry).toHaveValue('beff rib 2.7 kg, eat 19:00')
+})
+
+test('bad numbers get a sentence at the field and nothing is lost', async ({ page }) => {
+  await planByLine(page)
+  await page.getByLabel('Weight').fill('-3')
+  await expect(page.getByLabel('Weight')).toHaveAttribute('aria-invalid', 'true')
+  await expect(page.getByTestId('save-state')).toHaveText(/Not saved/)
+  await page.getByLabel('Weight').fill('3')
+  await expect(page.getByLabel('Weight')).not.toHaveAttribute('aria-invalid')
+  await page.getByLabel('Thickness').fill('300')
+  await expect(page.getByLabel('Thickness')).toHaveAttribute('aria-invalid', 'true')
+  await page.getByRole('button', { name: 'measured; use the usual' }).click()
+  await saved(page)
+})
+
+test('a start already in the past is said plainly with ways out, each one tap', async ({ page }) => {
+  await planByLine(page, 'beef rib 4 kg bone-in, medium-rare, oven 120, eat today 11:30')
+  const trouble = page.getByTestId('trouble-start_passed')
+  await expect(trouble).toBeVisible()
+  await trouble.getByRole('button', { name: /^Promise/ }).click()
+  await expect(trouble).toBeHidden()
+  await saved(page)
+})
+
+test('the same bad input is refused over HTTP with its path', async ({ request }) => {
+  const simulate = await request.post('/api/simulate', {
+    data: { roast: { cut: 'beef-rib-bone-inn', mass_kg: 2 } },
+  })
+  expect(simulate.status()).toBe(422)
+  expect((await simulate.json()).errors[0]).toMatchObject({ code: 'unknown_cut', path: ['roast', 'cut'] })
+  const malformed = await request.post('/api/simulate', {
+    data: '{"roast":',
+    headers: { 'content-type': 'text/plain' },
+  })
+  expect(malformed.status()).toBe(400)
+  const line = await request.post('/api/k/cottage/plans', { data: { line: 'beef rib 2.7 kg, eat yesterday 19:00' } })
+  expect(line.status()).toBeGreaterThanOrEqual(400)
+})
+
+test('two windows on one plan: the later save is not lost, both are shown', async ({ page, context }) => {
+  await planByLine(page)
+  await saved(page)
+  const other = await context.newPage()
+  await other.goto(page.url())
+  await deskReady(other)
+  await page.getByLabel('Weight').fill('3.1')
+  await saved(page)
+  await expect
+    .poll(async () => (await (await page.request.get(`/api${new URL(page.url()).pathname}`)).json()).version)
+    .toBe(2)
+  await other.getByLabel('Weight').fill('2.2')
+  const clash = other.getByTestId('clash')
+  await expect(clash).toContainText('3.1 kg')
+  await expect(clash).toContainText('2.2 kg')
+  await clash.getByRole('button', { name: 'Use mine' }).click()
+  await saved(other)
+  await other.reload()
+  await deskReady(other)
+  await expect(other.getByLabel('Weight')).toHaveValue('2.2')
+})
+
+test('with the server out of reach changes stay on the device and come back', async ({ page, context }) => {
+  await planByLine(page)
+  await saved(page)
+  await context.setOffline(true)
+  await page.getByLabel('Weight').fill('2.9')
+  await expect(page.getByTestId('save-state')).toHaveAttribute('data-state', 'offline')
+  await context.setOffline(false)
+  await saved(page)
+})
+
+for (const [name, width] of [
+  ['a desk', 1280],
+  ['a phone', 360],
+] as const) {
+  test(`kitchen and plan are accessible and do not scroll sideways on ${name}`, async ({ page }) => {
+    await page.setViewportSize({ width, height: 800 })
+    await planByLine(page, LINE)
+    for (const path of ['/k/tern-point', new URL(page.url()).pathname]) {
+      await page.goto(path)
+      await page.waitForLoadState('networkidle')
+      expect(
+        (await new AxeBuilder({ page }).analyze()).violations.map(({ id, nodes }) => [id, nodes[0]?.html]),
+      ).toEqual([])
+      expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(width)
+    }
+  })
+}

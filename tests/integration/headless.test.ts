@@ -1,0 +1,48 @@
+import { spawnSync } from 'node:child_process'
+import { resolve } from 'node:path'
+import { describe, expect, it } from 'vitest'
+
+const root = resolve(import.meta.dirname, '../..')
+const pheasant = (words: readonly string[], input = '') => {
+  const run = spawnSync(process.execPath, ['bin/pheasant.mjs', ...words], { cwd: root, input, encoding: 'utf8' })
+  return { code: run.status, out: run.stdout, error: run.stderr }
+}
+
+describe('the headless core', () => {
+  it('simulates from JSON to JSON, twice the same', () => {
+    const asked = JSON.stringify({
+      roast: { cut: 'beef-rib-bone-in', mass_kg: 2.7 },
+      program: { school: 'reverse-sear' },
+      members: 16,
+    })
+    const first = pheasant(['simulate'], asked)
+    expect(first.code).toBe(0)
+    const answer = JSON.parse(first.out)
+    expect(answer).toMatchObject({ version: 1, outcome: 'reached' })
+    expect(answer.pull_min.p10).toBeLessThan(answer.pull_min.p90)
+    expect(pheasant(['simulate'], asked).out).toBe(first.out)
+  })
+
+  it('answers a bad field on standard error with its path and exit code 2', () => {
+    const run = pheasant(['simulate'], '{"roast":{"cut":"beef-rib-bone-in","mass_kg":-3}}')
+    expect(run.code).toBe(2)
+    expect(run.out).toBe('')
+    expect(JSON.parse(run.error).errors[0]).toMatchObject({
+      code: 'out_of_range',
+      path: ['roast', 'mass_kg'],
+      value: -3,
+    })
+  })
+
+  it('answers malformed JSON the same way', () => {
+    const run = pheasant(['simulate'], '{"roast":')
+    expect(run.code).toBe(2)
+    expect(JSON.parse(run.error).errors[0].code).toBe('malformed_json')
+  })
+
+  it('prints JSON Schema with units in the names', () => {
+    const schema = JSON.parse(pheasant(['schema', 'simulate']).out)
+    expect(schema.properties.roast.properties.mass_kg.type).toBe('number')
+    expect(pheasant(['schema', 'nothing']).code).toBe(2)
+  })
+})

@@ -1,0 +1,14 @@
+import { fileURLToPath } from 'node:url'
+import { defineConfig } from 'vitest/config'
+
+export default defineConfig({
+  resolve: { alias: { '@': fileURLToPath(new URL('./src', import.meta.url)) } },
+  test: {
+    include: ['src/**/*.test.ts', 'tests/{architecture,integration}/**/*.test.ts'],
+    environment: 'node',
+    expect: { requireAssertions: true },
+    globalSetup: ['tests/integration/database.ts'],
+    testTimeout: 60_000,
+    hookTimeout: 60_000,
+  },
+})
