@@ -80,6 +80,12 @@ export function usualThickness(cut: Cut, mass_kg: number, parameters: HeatParame
   }
 }
 
+/** The thickest a piece of this weight can be through its shortest way, m: as thick as it is wide and long. */
+export function greatestThickness(cut: Cut, mass_kg: number, parameters: HeatParameters): number {
+  const volume = (mass_kg * (1 - (cut.boneShare ?? 0))) / parameters.density_kg_per_m3
+  return cut.geometry.family === 'round' ? Math.cbrt((4 * volume) / Math.PI) : Math.cbrt((6 * volume) / Math.PI)
+}
+
 /**
  * The bodies of a piece. Breast and thigh of a bird; otherwise one.
  *
@@ -108,14 +114,22 @@ export function bodiesOf(size: PieceSize, parameters: HeatParameters): PieceBody
   switch (geometry.family) {
     case 'round': {
       const section = geometry.thickness_m * (mass_kg / cut.mass_kg.usual) ** geometry.growth * (thickness / usual)
-      const length = volume / ((Math.PI / 4) * section ** 2 * geometry.width)
-      const solid = ellipticCylinder(section / 2, (section * geometry.width) / 2, length)
+      const across = (Math.PI / 4) * section ** 2
+      // A piece measured so thick that its length would come out the shorter way is rounder, not shorter.
+      const width =
+        size.thickness_m === undefined
+          ? geometry.width
+          : Math.max(1, Math.min(geometry.width, volume / (across * section)))
+      const length = volume / (across * width)
+      const solid = ellipticCylinder(section / 2, (section * width) / 2, length)
       return [body('core', solid, meat_kg, Math.min(section, length), EXPOSURE[cut.bone === 'in' ? 'in' : 'out'])]
     }
     case 'plump': {
       const spread = Math.sqrt((usual / thickness) ** 3)
       const half = thickness / 2
-      const axes = [half, half * geometry.width * spread, half * geometry.length * spread].sort((a, b) => a - b)
+      const width = Math.max(1, geometry.width * spread)
+      const length = (geometry.width * geometry.length * spread ** 2) / width
+      const axes = [half, half * width, half * length].sort((a, b) => a - b)
       const solid = ellipsoid(...(axes as [number, number, number]))
       return [body('core', solid, meat_kg, thickness, EXPOSURE[cut.bone === 'in' ? 'in' : 'out'])]
     }

@@ -1,6 +1,6 @@
 import { DOMESTIC_OVEN, type OvenSpec } from '@/core/heat/oven'
 import { HEAT_PARAMETERS } from '@/core/heat/parameters'
-import { usualThickness } from '@/core/heat/piece'
+import { greatestThickness, usualThickness } from '@/core/heat/piece'
 import { findSchool, programOf, SCHOOLS, type School, type SchoolSettings } from '@/core/program/schools'
 import type { Program, Stage, StageEnvironment } from '@/core/program/stage'
 import { CUTS, type Cut, findCut } from '@/core/reference/cuts'
@@ -63,7 +63,7 @@ export function thicknessRange(cut: Cut, mass_kg: number): { low: number; usual:
   return {
     low: Math.ceil(usual * THICKNESS_RATIO.low),
     usual: Math.round(usual),
-    high: Math.floor(usual * THICKNESS_RATIO.high),
+    high: Math.floor(Math.min(usual * THICKNESS_RATIO.high, greatestThickness(cut, mass_kg, HEAT_PARAMETERS) * 1000)),
   }
 }
 

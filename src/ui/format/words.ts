@@ -1,7 +1,7 @@
 import { findSchool } from '@/core/program/schools'
 import type { Stage } from '@/core/program/stage'
 import { type Cut, findCut } from '@/core/reference/cuts'
-import type { Task } from '@/core/schedule/plan'
+import type { Task } from '@/core/schedule/tasks'
 import { duration, rise, temperature, type Units } from './units'
 
 export const cutName = (id: string): string => findCut(id)?.name ?? id

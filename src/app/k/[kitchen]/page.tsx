@@ -27,6 +27,7 @@ export default async function KitchenPage({ params }: { params: Promise<{ kitche
     <>
       <Header kitchen={kitchen} kitchens={await kitchensOfHouse()} units={units} />
       <main className="mx-auto max-w-[84rem] px-4 py-8 sm:px-6 sm:py-10">
+        <h1 className="sr-only">{kitchen.name}</h1>
         <LineEntry kitchen={slug} units={units} now_s={now_s} />
         <section className="mt-8">
           <h2 className="font-display text-2xl font-semibold">Promised</h2>

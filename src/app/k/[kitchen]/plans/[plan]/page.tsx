@@ -20,6 +20,7 @@ export default async function PlanPage({ params }: Params) {
     <>
       <Header kitchen={kitchen} kitchens={await kitchensOfHouse()} units={units} />
       <main>
+        <h1 className="sr-only">{row.document.title || 'Plan'}</h1>
         <PlanDesk
           kitchen={slug}
           planId={id}
