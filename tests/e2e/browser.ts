@@ -2,7 +2,7 @@ import { test as base, expect, type Page } from '@playwright/test'
 
 /** Every browser test fails on an error in the page's console: a broken page that still shows is broken. */
 export const test = base.extend<{ page: Page }>({
-  page: async ({ page }, use) => {
+  page: async ({ page }, run) => {
     const errors: string[] = []
     page.on('console', (message) => {
       // A refused request is part of some tests; the browser prints it whatever the page does with it.
@@ -10,7 +10,7 @@ export const test = base.extend<{ page: Page }>({
         errors.push(message.text())
     })
     page.on('pageerror', (error) => errors.push(error.message))
-    await use(page)
+    await run(page)
     expect(errors).toEqual([])
   },
 })

@@ -170,16 +170,16 @@ describe('balances', () => {
 })
 
 describe('the wet surface', () => {
-  it('stays under the boiling point in the hottest oven while the crust goes far above', () => {
+  it('stays under the boiling point in the hottest oven while there is water, and the crust goes far above', () => {
     const kernel = dryBody(3, 20, 0.8)
     const around = { ...newSurroundings(), air_c: 280, wall_c: 280, convection_w_per_m2k: 20 }
     let hottestFront = 0
-    for (let i = 0; i < 100; i++) {
+    while (kernel.lost < 0.6 * HEAT_PARAMETERS.free_water) {
       kernel.step(30, around)
       hottestFront = Math.max(hottestFront, kernel.front_c)
     }
     expect(hottestFront).toBeLessThan(100.6)
-    expect(kernel.surface_c).toBeGreaterThan(130)
+    expect(kernel.surface_c).toBeGreaterThan(120)
   })
 
   it('a wet piece in a dry oven is held near the wet-bulb temperature for a while', () => {

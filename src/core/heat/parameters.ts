@@ -8,9 +8,9 @@
 export interface HeatParameters {
   /** Density of meat, kg/m³. Handbook value for lean muscle, from memory. */
   readonly density_kg_per_m3: number
-  /** Factor on the Choi–Okos conductivity (fibre direction, moving juices); range 0.9–1.15. Fitted. */
+  /** Factor on the Choi–Okos conductivity (fibre direction, moving juices); range 0.9–1.2 (along the grain the highest). Fitted. */
   readonly conductivity_factor: number
-  /** Convection of a still domestic oven, W/m²K; range 8–12. Fitted. */
+  /** Convection of a still domestic oven with its thermostat cycling, W/m²K; range 8–13. Fitted. */
   readonly still_oven_w_per_m2k: number
   /** Convection of a fan oven, W/m²K; range 18–25. */
   readonly fan_oven_w_per_m2k: number
@@ -28,7 +28,7 @@ export interface HeatParameters {
   readonly replenished: number
   /** Vapour pressure in a dry oven with a roast in it, Pa; range 2000–5000. */
   readonly oven_vapour_pa: number
-  /** Convection in still room air around a resting roast, W/m²K; range 5–8. */
+  /** Convection in still room air around a resting roast, W/m²K; range 5–8, up to 10 in the draughts of a working kitchen. Fitted. */
   readonly counter_w_per_m2k: number
   /** Share of contact, of radiation and of evaporation that a loose tent of foil lets through, 0–1. Fitted. */
   readonly tent_contact: number
@@ -40,19 +40,19 @@ export interface HeatParameters {
 
 export const HEAT_PARAMETERS: HeatParameters = {
   density_kg_per_m3: 1060,
-  conductivity_factor: 1.22,
-  still_oven_w_per_m2k: 11,
-  fan_oven_w_per_m2k: 20,
-  emissivity: 0.9,
-  wetness: 0.66,
-  free_water: 0.5,
-  crust_w_per_mk: 0.27,
-  crust_diffusivity_m2_per_s: 2.5e-5,
-  replenished: 0.3,
-  oven_vapour_pa: 2500,
-  counter_w_per_m2k: 14,
-  tent_contact: 0.9,
-  tent_radiation: 0.7,
-  tent_evaporation: 0.9,
+  conductivity_factor: 1.2,
+  still_oven_w_per_m2k: 12.5,
+  fan_oven_w_per_m2k: 21,
+  emissivity: 0.94,
+  wetness: 0.56,
+  free_water: 0.28,
+  crust_w_per_mk: 0.16,
+  crust_diffusivity_m2_per_s: 3e-5,
+  replenished: 0.78,
+  oven_vapour_pa: 4400,
+  counter_w_per_m2k: 9,
+  tent_contact: 0.95,
+  tent_radiation: 0.9,
+  tent_evaporation: 0.95,
   room_vapour_pa: 1100,
 }

@@ -29,7 +29,7 @@ export interface PieceSize {
  * Exposed share of the surface. A rib's bones and a bird's cage shield the side they lie on; a
  * boneless piece on a rack sees the oven all round but for the rack.
  */
-const EXPOSURE = { in: 0.88, out: 0.97 } as const
+const EXPOSURE = { in: 0.82, out: 0.97 } as const
 
 /** Skin and the fat under it hold back water: wetness of a bird's surface relative to bare meat. */
 const SKIN = 0.5
@@ -47,8 +47,8 @@ interface BirdPart {
   readonly length: number
   readonly exposure: number
 }
-const BREAST: BirdPart = { point: 'breast', share: 0.4, width: 1.35, length: 1.75, exposure: 0.9 }
-const THIGH: BirdPart = { point: 'thigh', share: 0.2, width: 1.25, length: 1.9, exposure: 0.85 }
+const BREAST: BirdPart = { point: 'breast', share: 0.4, width: 1.35, length: 1.75, exposure: 0.85 }
+const THIGH: BirdPart = { point: 'thigh', share: 0.32, width: 1.25, length: 1.9, exposure: 0.535 }
 const LOBE: BirdPart = { point: 'breast', share: 0.5, width: 1.4, length: 2, exposure: 0.9 }
 const BIRD_PARTS: Readonly<Record<'bird' | 'crown', readonly [BirdPart, ...BirdPart[]]>> = {
   bird: [BREAST, THIGH],

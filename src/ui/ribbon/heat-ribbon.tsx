@@ -120,7 +120,7 @@ export function HeatRibbon({ plan, cutId, units, slim = false }: RibbonProps) {
   const summary = `In at ${clock(plan.putIn, units)}${pull ? `, pull at ${temperature(plan.pull_c, units)} about ${clock(pull.at, units)}` : ''}, on the table ${clock(plan.promise, units)}.`
 
   return (
-    <div ref={box} className="relative w-full select-none" data-testid={slim ? 'ribbon-slim' : 'ribbon'}>
+    <div ref={box} className="relative w-full min-w-0 select-none overflow-hidden" data-testid={slim ? 'ribbon-slim' : 'ribbon'}>
       <svg
         width={width}
         height={height}

@@ -64,7 +64,7 @@ function List({ rows, slug, units }: { rows: Rows; slug: string; units: Awaited<
           <li key={row.id}>
             <Link
               href={`/k/${slug}/plans/${row.id}`}
-              className="grid items-center gap-x-5 gap-y-2 rounded-2xl border border-line bg-sheet px-4 py-3 hover:border-copper md:grid-cols-[17rem_minmax(0,1fr)_7rem]"
+              className="grid grid-cols-[minmax(0,1fr)] items-center gap-x-5 gap-y-2 rounded-2xl border border-line bg-sheet px-4 py-3 hover:border-copper md:grid-cols-[17rem_minmax(0,1fr)_7rem]"
             >
               <span>
                 <span className="block font-display text-xl font-semibold leading-tight">
