@@ -120,7 +120,11 @@ export function HeatRibbon({ plan, cutId, units, slim = false }: RibbonProps) {
   const summary = `In at ${clock(plan.putIn, units)}${pull ? `, pull at ${temperature(plan.pull_c, units)} about ${clock(pull.at, units)}` : ''}, on the table ${clock(plan.promise, units)}.`
 
   return (
-    <div ref={box} className="relative w-full min-w-0 select-none overflow-hidden" data-testid={slim ? 'ribbon-slim' : 'ribbon'}>
+    <div
+      ref={box}
+      className="relative w-full min-w-0 select-none overflow-hidden"
+      data-testid={slim ? 'ribbon-slim' : 'ribbon'}
+    >
       <svg
         width={width}
         height={height}
@@ -239,7 +243,7 @@ export function HeatRibbon({ plan, cutId, units, slim = false }: RibbonProps) {
               fillOpacity="0.16"
             />
             <text
-              x={(scale.x(pull.window.from) + scale.x(pull.window.to)) / 2}
+              x={Math.min((scale.x(pull.window.from) + scale.x(pull.window.to)) / 2, frame.right - (narrow ? 90 : 190))}
               y={top - 32}
               fontSize="15"
               fontWeight="700"
