@@ -1,5 +1,5 @@
 import { redirect } from 'next/navigation'
-import { kitchensOfHouse } from '@/server/plans'
+import { kitchensOfHouse } from '@/server/kitchen'
 
 export default async function Home() {
   const [first] = await kitchensOfHouse()

@@ -1,8 +1,9 @@
 import { and, asc, desc, eq, isNull, sql } from 'drizzle-orm'
-import type { PlanDocument } from '@/domain/roast/roast-document'
+import type { HouseItem, HouseItemDocument } from '@/domain/house/house-item'
+import { type PlanDocument, planDocument } from '@/domain/roast/roast-document'
 import type { Database } from './connection'
 import { newId } from './ids'
-import { kitchens, plans, planVersions } from './schema'
+import { houseItems, kitchens, plans, planVersions } from './schema'
 
 export type KitchenRow = typeof kitchens.$inferSelect
 export type PlanRow = typeof plans.$inferSelect
@@ -26,6 +27,9 @@ export async function ensureKitchen(
   return row
 }
 
+/** A plan kept by an earlier release takes the usual values for what it does not say. */
+const upToDate = (row: PlanRow): PlanRow => ({ ...row, document: planDocument.parse(row.document) })
+
 export type SaveResult =
   | { readonly outcome: 'saved'; readonly row: PlanRow }
   | { readonly outcome: 'stale'; readonly current: PlanRow; readonly setAside: PlanVersionRow }
@@ -41,6 +45,10 @@ export interface KitchenScope {
   readonly savePlan: (id: string, baseVersion: number, document: PlanDocument) => Promise<SaveResult>
   readonly listSetAside: (planId: string) => Promise<PlanVersionRow[]>
   readonly listVersions: (planId: string) => Promise<PlanVersionRow[]>
+  readonly listHouseItems: () => Promise<HouseItem[]>
+  /** Adds a house cut or program; one of the same kind and name is replaced. */
+  readonly putHouseItem: (document: HouseItemDocument) => Promise<HouseItem>
+  readonly removeHouseItem: (id: string) => Promise<boolean>
   /** Marks a set-aside version as dealt with; answers false when there was none open. */
   readonly settle: (planId: string, versionId: string) => Promise<boolean>
 }
@@ -60,10 +68,11 @@ function scopeOf(db: Database, kitchen: KitchenRow): KitchenScope {
         .select()
         .from(plans)
         .where(and(mine, eq(plans.id, id)))
-    )[0]
+    ).map(upToDate)[0]
   return {
     kitchen,
-    listPlans: () => db.select().from(plans).where(mine).orderBy(asc(plans.promiseAt), asc(plans.id)),
+    listPlans: async () =>
+      (await db.select().from(plans).where(mine).orderBy(asc(plans.promiseAt), asc(plans.id))).map(upToDate),
     findPlan,
     addPlan: (document) =>
       db.transaction(async (tx) => {
@@ -132,6 +141,33 @@ function scopeOf(db: Database, kitchen: KitchenRow): KitchenScope {
         .orderBy(desc(planVersions.createdAt)),
     listVersions: (planId) =>
       db.select().from(planVersions).where(versionOf(planId)).orderBy(asc(planVersions.createdAt)),
+    listHouseItems: async () =>
+      (
+        await db
+          .select()
+          .from(houseItems)
+          .where(eq(houseItems.kitchenId, kitchen.id))
+          .orderBy(asc(houseItems.kind), asc(houseItems.name))
+      ).map(({ id, document }) => ({ id, document })),
+    putHouseItem: async (document) => {
+      const [row] = await db
+        .insert(houseItems)
+        .values({ id: newId('hse'), kitchenId: kitchen.id, kind: document.kind, name: document.name, document })
+        .onConflictDoUpdate({
+          target: [houseItems.kitchenId, houseItems.kind, houseItems.name],
+          set: { document },
+        })
+        .returning()
+      if (!row) throw new Error('a house item came back empty')
+      return { id: row.id, document: row.document }
+    },
+    removeHouseItem: async (id) =>
+      (
+        await db
+          .delete(houseItems)
+          .where(and(eq(houseItems.kitchenId, kitchen.id), eq(houseItems.id, id)))
+          .returning({ id: houseItems.id })
+      ).length > 0,
     settle: async (planId, versionId) => {
       const rows = await db
         .update(planVersions)

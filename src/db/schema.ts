@@ -11,6 +11,7 @@ import {
   unique,
   uniqueIndex,
 } from 'drizzle-orm/pg-core'
+import type { HouseItemDocument } from '@/domain/house/house-item'
 import type { PlanDocument } from '@/domain/roast/roast-document'
 
 /** Every table hangs from a kitchen; every query goes through one kitchen's scope (repositories.ts). */
@@ -53,6 +54,22 @@ export const plans = pgTable(
     index('plans_kitchen_promise').on(table.kitchenId, table.promiseAt),
     check('plans_version_positive', sql`${table.version} > 0`),
   ],
+)
+
+/** A kitchen's own cuts and programs, beside those everyone has. */
+export const houseItems = pgTable(
+  'house_items',
+  {
+    id: text('id').primaryKey(),
+    kitchenId: text('kitchen_id')
+      .notNull()
+      .references(() => kitchens.id, { onDelete: 'cascade' }),
+    kind: text('kind', { enum: ['cut', 'program'] }).notNull(),
+    name: text('name').notNull(),
+    document: jsonb('document').$type<HouseItemDocument>().notNull(),
+    createdAt: at('created_at').notNull().defaultNow(),
+  },
+  (table) => [unique('house_items_name').on(table.kitchenId, table.kind, table.name)],
 )
 
 /** Every text a plan has had, and those that were refused because another came first. Never changed, only added. */

@@ -1,36 +1,16 @@
-import { sharedDatabase } from '@/db/connection'
-import {
-  type KitchenRow,
-  type KitchenScope,
-  listKitchens,
-  openKitchen,
-  type PlanRow,
-  type PlanVersionRow,
-} from '@/db/repositories'
+import type { KitchenRow, KitchenScope, PlanRow, PlanVersionRow } from '@/db/repositories'
 import { readLine } from '@/domain/line/line'
 import { planFromLine } from '@/domain/plan/from-line'
 import { checkPromiseAhead, type MadePlan, MEMBERS, makePlan } from '@/domain/plan/make-plan'
 import { parseWith } from '@/domain/problem/parse'
 import { fail, type Outcome, succeed } from '@/domain/problem/problem'
 import { type PlanDocument, planDocument } from '@/domain/roast/roast-document'
-import { environment, nowSeconds } from './environment'
+import { nowSeconds } from './environment'
+import { inKitchen } from './kitchen'
 
 /** The use cases around plans: find the kitchen's scope, ask domain and core, save. */
 
-const database = () => sharedDatabase(environment().DATABASE_URL)
-
-export const kitchensOfHouse = (): Promise<KitchenRow[]> => listKitchens(database())
-
-const noKitchen = (slug: string) => fail({ code: 'not_found', path: ['kitchen'], what: slug })
 const noPlan = (id: string) => fail({ code: 'not_found', path: ['plan'], what: id })
-
-async function inKitchen<Value>(
-  slug: string,
-  work: (scope: KitchenScope) => Promise<Outcome<Value>>,
-): Promise<Outcome<Value>> {
-  const scope = await openKitchen(database(), slug)
-  return scope ? work(scope) : noKitchen(slug)
-}
 
 /** A saved plan with the plan the model makes of it now. */
 export interface SavedPlan {

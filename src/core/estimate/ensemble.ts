@@ -38,6 +38,7 @@ export interface EnsembleSetup {
   readonly program: Program
   readonly oven: OvenSpec
   readonly start_c: number
+  readonly startCore_c?: number | undefined
   readonly pull_c: readonly number[]
   readonly parameters: HeatParameters
   readonly doubt: Doubt
@@ -98,6 +99,7 @@ export function cookEnsemble(setup: EnsembleSetup): EnsembleAnswer {
       program: setup.program,
       oven: { ...setup.oven, offset_k: setup.oven.offset_k + doubt.oven_k * draw('oven_k', member) },
       start_c: setup.start_c + doubt.start_k * draw('start_k', member),
+      startCore_c: setup.startCore_c,
       pull_c: setup.pull_c,
       parameters: drawn,
       dt_s: 60,

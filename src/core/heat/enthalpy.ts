@@ -20,6 +20,8 @@ export interface EnthalpyTable {
   readonly temperature: Float64Array
   /** W/m·K at each row. */
   readonly conductivity: Float64Array
+  /** Apparent heat capacity between each row and the next, J/kg·K: the slope of the very lines the solver reads. */
+  readonly heat: Float64Array
 }
 
 const LOWEST_C = -40
@@ -45,6 +47,7 @@ function build(composition: Composition): EnthalpyTable {
     rows: ROWS,
     temperature: new Float64Array(ROWS),
     conductivity: new Float64Array(ROWS),
+    heat: new Float64Array(ROWS),
   }
   let j = 0
   for (let row = 0; row < ROWS; row++) {
@@ -55,6 +58,11 @@ function build(composition: Composition): EnthalpyTable {
     const t = (temperature[j] as number) + ((target - low) / (high - low)) * step
     table.temperature[row] = t
     table.conductivity[row] = conductivityOf(composition, t)
+  }
+  for (let row = 0; row < ROWS; row++) {
+    const next = Math.min(row, ROWS - 2)
+    const rise = (table.temperature[next + 1] as number) - (table.temperature[next] as number)
+    table.heat[row] = 1 / (rise * table.perJoule)
   }
   return table
 }

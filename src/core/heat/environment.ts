@@ -17,10 +17,15 @@ export type OvenKind = 'still' | 'fan'
  */
 const CONTACT = { fire: 14, pan: 85, bath: 180, cabinet: 9, fridge: 7 } as const
 
+/** Contact between a bird's cavity wall and its stuffing, W/m²K. Fitted on the published times of stuffed turkeys. */
+export const CAVITY_W_PER_M2K = 45
+
 /** How a cover changes the surface: share of contact and of radiation that remains, and of evaporation. */
-const COVERS: Readonly<Record<Exclude<Cover, 'tent'>, { contact: number; radiation: number; evaporation: number }>> = {
+export const COVERS: Readonly<
+  Record<Exclude<Cover, 'tent'>, { contact: number; radiation: number; evaporation: number }>
+> = {
   bare: { contact: 1, radiation: 1, evaporation: 1 },
-  foil: { contact: 0.6, radiation: 0.25, evaporation: 0.04 },
+  foil: { contact: 0.5, radiation: 0.12, evaporation: 0.04 },
   bag: { contact: 1, radiation: 0.9, evaporation: 0 },
 }
 

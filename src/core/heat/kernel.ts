@@ -96,9 +96,13 @@ export class RoastKernel {
   private readonly table: EnthalpyTable
   private readonly parameters: HeatParameters
   private readonly conductivity: Float64Array
+  /** Heat capacity of each shell's meat, J/kg·K. */
   private readonly slope: Float64Array
   private readonly faceGeometry: Float64Array
   private readonly upper: Float64Array
+  private readonly across: Float64Array
+  /** One over each shell's mass, 1/kg. */
+  private readonly perMass: Float64Array
   private readonly right: Float64Array
   private readonly savedEnthalpy: Float64Array
   private readonly savedHottest: Float64Array
@@ -130,6 +134,8 @@ export class RoastKernel {
     this.slope = new Float64Array(shells)
     this.faceGeometry = new Float64Array(shells)
     this.upper = new Float64Array(shells)
+    this.across = new Float64Array(shells)
+    this.perMass = new Float64Array(shells)
     this.right = new Float64Array(shells)
     this.savedEnthalpy = new Float64Array(shells)
     this.savedHottest = new Float64Array(shells)
@@ -143,6 +149,7 @@ export class RoastKernel {
       const share = outer ** g - inner ** g
       this.shellMass[i] = body.mass_kg * share
       this.outerShare[i] = outer
+      this.perMass[i] = 1 / (body.mass_kg * share)
       squares[i] = ((g / (g + 2)) * (outer ** (g + 2) - inner ** (g + 2))) / share
     }
     for (let i = 0; i < shells - 1; i++) {
@@ -158,6 +165,7 @@ export class RoastKernel {
   /** Back to a uniform raw piece at a temperature, °C. */
   reset(start_c: number): void {
     this.enthalpy.fill(enthalpyAt(this.table, start_c))
+    for (let i = 0; i < this.shells; i++) this.readTemperature(i)
     this.temperature.fill(start_c)
     this.hottest.fill(start_c)
     this.front_c = start_c
@@ -169,6 +177,20 @@ export class RoastKernel {
     this.browning_s = 0
     this.lost = 0
     this.carried_j = 0
+  }
+
+  /** A raw piece whose centre is colder than its outside, °C: linear in the square of the radius, as after hours of thawing. */
+  resetFrom(core_c: number, outside_c: number): void {
+    this.reset(outside_c)
+    let inner = 0
+    for (let i = 0; i < this.shells; i++) {
+      const outer = this.outerShare[i] as number
+      const share = (inner * inner + outer * outer) / 2
+      this.enthalpy[i] = enthalpyAt(this.table, core_c + share * (outside_c - core_c))
+      this.readTemperature(i)
+      this.hottest[i] = this.temperature[i] as number
+      inner = outer
+    }
   }
 
   /** Temperature at the thermal centre, °C, from a parabola through the two innermost shells. */
@@ -245,7 +267,7 @@ export class RoastKernel {
     const low = table.temperature[row] as number
     const rise = (table.temperature[row + 1] as number) - low
     this.temperature[i] = low + (x - row) * rise
-    this.slope[i] = rise * table.perJoule
+    this.slope[i] = table.heat[row] as number
     this.conductivity[i] = table.conductivity[row] as number
   }
 
@@ -255,24 +277,28 @@ export class RoastKernel {
    * @param around what the surface meets
    */
   step(dt_s: number, around: Surroundings): void {
-    const { shells, temperature, slope, conductivity, faceGeometry, upper, right, shellMass, enthalpy, parameters } =
-      this
+    const { shells, temperature, slope, conductivity, faceGeometry, upper, across, right, shellMass, enthalpy } = this
+    const { parameters, hottest, perMass } = this
+    const { perJoule, temperature: tableTemperature, conductivity: tableConductivity, heat: tableHeat } = this.table
+    const top = this.table.rows - 1.000001
     const last = shells - 1
-    for (let i = 0; i < shells; i++) this.readTemperature(i)
 
     // Elimination outward. Unknown: temperature at the end of the step, linearised about now.
     const kept = 1 - this.lost
     const shrunk = Math.cbrt(kept)
     const factor = parameters.conductivity_factor * this.ball.conduction * shrunk
     const perStep = kept / dt_s
+    const half = factor / 2
+    const stepPerKept = dt_s / kept
     let below = 0
     let carry = 0
     let carryRight = 0
     for (let i = 0; i < last; i++) {
-      const capacity = ((shellMass[i] as number) * perStep) / (slope[i] as number)
+      const capacity = (shellMass[i] as number) * perStep * (slope[i] as number)
       const k1 = conductivity[i] as number
       const k2 = conductivity[i + 1] as number
-      const above = ((factor * 2 * k1 * k2) / (k1 + k2)) * (faceGeometry[i] as number)
+      const above = half * (k1 + k2) * (faceGeometry[i] as number)
+      across[i] = above
       const pivot = 1 / (capacity + below + above - below * carry)
       carry = above * pivot
       carryRight = (capacity * (temperature[i] as number) + below * carryRight) * pivot
@@ -281,7 +307,7 @@ export class RoastKernel {
       below = above
     }
     const toFront = factor * (conductivity[last] as number) * this.surfaceGeometry
-    const capacity = ((shellMass[last] as number) * perStep) / (slope[last] as number)
+    const capacity = (shellMass[last] as number) * perStep * (slope[last] as number)
     const pivot = 1 / (capacity + below + toFront - below * carry)
     const alpha = (capacity * (temperature[last] as number) + below * carryRight) * pivot
     const beta = toFront * pivot
@@ -331,14 +357,22 @@ export class RoastKernel {
       let inner_c = 0
       if (i > 0) {
         inner_c = (right[i - 1] as number) + (upper[i - 1] as number) * outer_c
-        const k1 = conductivity[i - 1] as number
-        const k2 = conductivity[i] as number
-        outflow = ((factor * 2 * k1 * k2) / (k1 + k2)) * (faceGeometry[i - 1] as number) * (outer_c - inner_c)
+        outflow = (across[i - 1] as number) * (outer_c - inner_c)
       }
-      enthalpy[i] = (enthalpy[i] as number) + (inflow - outflow) / ((shellMass[i] as number) * perStep)
-      this.readTemperature(i)
-      const t = temperature[i] as number
-      if (t > (this.hottest[i] as number)) this.hottest[i] = t
+      const held = (enthalpy[i] as number) + (inflow - outflow) * stepPerKept * (perMass[i] as number)
+      enthalpy[i] = held
+      // readTemperature written out: the call costs a third of the step.
+      let x = held * perJoule
+      if (x < 0) x = 0
+      else if (x > top) x = top
+      const row = x | 0
+      const low = tableTemperature[row] as number
+      const rise = (tableTemperature[row + 1] as number) - low
+      const t = low + (x - row) * rise
+      temperature[i] = t
+      slope[i] = tableHeat[row] as number
+      conductivity[i] = tableConductivity[row] as number
+      if (t > (hottest[i] as number)) hottest[i] = t
       inflow = outflow
       outer_c = inner_c
     }

@@ -6,7 +6,7 @@ import type { HeatParameters } from './parameters'
 import { ellipsoid, ellipticCylinder, equivalentBall, type Solid } from './shape'
 
 /** A point of a piece that is probed and must be done. */
-export type PointId = 'core' | 'breast' | 'thigh'
+export type PointId = 'core' | 'thin_end' | 'breast' | 'thigh' | 'stuffing'
 
 /** One body of meat of a piece: itself, or breast or thigh of a bird. */
 export interface PieceBody extends KernelBody {
@@ -23,6 +23,12 @@ export interface PieceSize {
   readonly thickness_m?: number | undefined
   /** Wetness of the raw surface relative to a surface just wiped: 1 plain, less when dry-brined, dried or buttered. */
   readonly wetness?: number
+  /** Stuffing in the cavity: a third body, heated by the two others. */
+  readonly stuffed?: boolean
+  /** Legs tied close to the body (the default) or left open, which bares the inner thigh. */
+  readonly legs?: 'tied' | 'open'
+  /** Thickness of the thin end over that of the thick one, 0.3–1; 1 or undefined: tied even. */
+  readonly thinEnd?: number | undefined
 }
 
 /**
@@ -48,6 +54,16 @@ interface BirdPart {
   readonly exposure: number
 }
 const BREAST: BirdPart = { point: 'breast', share: 0.4, width: 1.35, length: 1.75, exposure: 0.85 }
+/** Exposure of a thigh whose leg stands open, over that of one tied close: the inner side sees some of the oven. */
+const OPEN_LEG = 1.18
+/** A stuffed cavity gives its walls no hot air: exposure of a stuffed bird's bodies over an empty one's. */
+const STUFFED = 0.93
+/** Stuffing as a share of the bird's weight: about 150 ml a kilo, loosely (common practice). */
+const STUFFING_SHARE = 0.1
+/** Share of a piece's length that its thin end takes up: a third, as a tenderloin's tail. */
+const THIN_SHARE = 0.3
+/** Loosely packed stuffing, kg/m³ (from memory). */
+const STUFFING_DENSITY = 700
 const THIGH: BirdPart = { point: 'thigh', share: 0.32, width: 1.25, length: 1.9, exposure: 0.535 }
 const LOBE: BirdPart = { point: 'breast', share: 0.5, width: 1.4, length: 2, exposure: 0.9 }
 const BIRD_PARTS: Readonly<Record<'bird' | 'crown', readonly [BirdPart, ...BirdPart[]]>> = {
@@ -111,6 +127,8 @@ export function bodiesOf(size: PieceSize, parameters: HeatParameters): PieceBody
     wetness: parameters.wetness * (size.wetness ?? 1) * (skin ? SKIN : 1),
     thickness_m,
   })
+  const exposure = EXPOSURE[cut.bone === 'in' ? 'in' : 'out']
+  const thin = size.thinEnd !== undefined && size.thinEnd < 0.98 ? Math.max(0.3, size.thinEnd) : undefined
   switch (geometry.family) {
     case 'round': {
       const section = geometry.thickness_m * (mass_kg / cut.mass_kg.usual) ** geometry.growth * (thickness / usual)
@@ -121,29 +139,79 @@ export function bodiesOf(size: PieceSize, parameters: HeatParameters): PieceBody
           ? geometry.width
           : Math.max(1, Math.min(geometry.width, volume / (across * section)))
       const length = volume / (across * width)
-      const solid = ellipticCylinder(section / 2, (section * width) / 2, length)
-      return [body('core', solid, meat_kg, Math.min(section, length), EXPOSURE[cut.bone === 'in' ? 'in' : 'out'])]
+      const whole = body(
+        'core',
+        ellipticCylinder(section / 2, (section * width) / 2, length),
+        meat_kg,
+        Math.min(section, length),
+        exposure,
+      )
+      if (thin === undefined) return [whole]
+      // Two cylinders side by side of one width: the tail of a tenderloin, the flap of a butterflied leg.
+      const thick_kg = (meat_kg * (1 - THIN_SHARE)) / (1 - THIN_SHARE + THIN_SHARE * thin)
+      const end = (kg: number, height: number, run: number) =>
+        ellipticCylinder(
+          Math.min(height, section * width) / 2,
+          Math.max(height, section * width) / 2,
+          Math.max(run, kg / parameters.density_kg_per_m3 / ((Math.PI / 4) * height * section * width)),
+        )
+      return [
+        { ...whole, mass_kg: thick_kg, ball: equivalentBall(end(thick_kg, section, length * (1 - THIN_SHARE))) },
+        body(
+          'thin_end',
+          end(meat_kg - thick_kg, section * thin, length * THIN_SHARE),
+          meat_kg - thick_kg,
+          section * thin,
+          exposure,
+        ),
+      ]
     }
     case 'plump': {
       const spread = Math.sqrt((usual / thickness) ** 3)
       const half = thickness / 2
       const width = Math.max(1, geometry.width * spread)
       const length = (geometry.width * geometry.length * spread ** 2) / width
-      const axes = [half, half * width, half * length].sort((a, b) => a - b)
-      const solid = ellipsoid(...(axes as [number, number, number]))
-      return [body('core', solid, meat_kg, thickness, EXPOSURE[cut.bone === 'in' ? 'in' : 'out'])]
+      const axes = [half, half * width, half * length].sort((a, b) => a - b) as [number, number, number]
+      const whole = body('core', ellipsoid(...axes), meat_kg, thickness, exposure)
+      if (thin === undefined) return [whole]
+      const thin_kg = meat_kg * THIN_SHARE * thin
+      const small = Math.cbrt((6 * thin_kg) / parameters.density_kg_per_m3 / (Math.PI * width * length))
+      const flat = Math.min(small, thickness * thin) / 2
+      const wide = Math.sqrt(((3 * thin_kg) / (4 * Math.PI * parameters.density_kg_per_m3 * flat)) * (width / length))
+      const far = (3 * thin_kg) / (4 * Math.PI * parameters.density_kg_per_m3 * flat * wide)
+      const ends = [flat, wide, far].sort((a, b) => a - b) as [number, number, number]
+      return [
+        { ...whole, mass_kg: meat_kg - thin_kg },
+        body('thin_end', ellipsoid(...ends), thin_kg, flat * 2, exposure),
+      ]
     }
     case 'bird':
-    case 'crown':
-      return BIRD_PARTS[geometry.family].map((part) => {
+    case 'crown': {
+      const stuffed = geometry.family === 'bird' && size.stuffed === true
+      const meat = BIRD_PARTS[geometry.family].map((part) => {
         const own = ellipsoidThickness(volume * part.share, part.width, part.length)
         const scale = thickness / usual
         const half = (own / 2) * scale
         const spread = Math.sqrt(1 / scale ** 3)
         const axes = [half, half * part.width * spread, half * part.length * spread].sort((a, b) => a - b)
         const solid = ellipsoid(...(axes as [number, number, number]))
-        return body(part.point, solid, meat_kg * part.share, half * 2, part.exposure)
+        const open = part.point === 'thigh' && size.legs === 'open' ? OPEN_LEG : 1
+        return body(part.point, solid, meat_kg * part.share, half * 2, part.exposure * open * (stuffed ? STUFFED : 1))
       })
+      if (!stuffed) return meat
+      const filling = compositionOf('stuffing')
+      const filling_kg = mass_kg * STUFFING_SHARE
+      const across = ellipsoidThickness(filling_kg / STUFFING_DENSITY, 1.1, 1.4) / 2
+      return [
+        ...meat,
+        {
+          ...body('stuffing', ellipsoid(across, across * 1.1, across * 1.4), filling_kg, across * 2, 1),
+          table: enthalpyTableOf(filling),
+          water: filling.water,
+          wetness: 0,
+        },
+      ]
+    }
     default:
       return geometry satisfies never
   }

@@ -1,4 +1,4 @@
-import { newSurroundings, setSurroundings } from '../heat/environment'
+import { CAVITY_W_PER_M2K, COVERS, newSurroundings, setSurroundings } from '../heat/environment'
 import { DEFAULT_SHELLS, RoastKernel } from '../heat/kernel'
 import { type OvenSpec, OvenState } from '../heat/oven'
 import type { HeatParameters } from '../heat/parameters'
@@ -11,6 +11,8 @@ export interface CookSetup {
   readonly program: Program
   readonly oven: OvenSpec
   readonly start_c: number
+  /** Centre still colder than the rest, °C: part-frozen. */
+  readonly startCore_c?: number | undefined
   /** Reading that ends stages marked "pull", °C, one for each body. */
   readonly pull_c: readonly number[]
   readonly parameters: HeatParameters
@@ -61,9 +63,12 @@ export interface CookRun {
 
 /** How turning a bird moves heat between its two bodies: factor on what the surface receives. */
 const POSITION = {
-  breast_up: { core: 1, breast: 1, thigh: 1 },
-  breast_down: { core: 1, breast: 0.72, thigh: 1.18 },
+  breast_up: { core: 1, thin_end: 1, breast: 1, thigh: 1, stuffing: 1 },
+  breast_down: { core: 1, thin_end: 1, breast: 0.72, thigh: 1.18, stuffing: 1 },
 } as const
+/** Share of the evaporation that what is on the surface lets through (sizes from memory). */
+const SURFACE = { plain: 1, fat: 0.6, glaze: 0.8 } as const
+const FOILED: Readonly<Record<'breast' | 'legs', PointId>> = { breast: 'breast', legs: 'thigh' }
 
 /** Growing column store for the curve: doubles when full, so a step allocates nothing on average. */
 class CurveRecorder {
@@ -114,12 +119,17 @@ function doorTimes(stage: Stage): number[] {
   return times.sort((a, b) => a - b)
 }
 
+/** A core moves less than this in one step, K: a body of a few centimetres in a roaring oven moves about 2 K in a minute. */
+const NEAR_END = 12
+
 /** Cooks a piece through a program. Deterministic: same set-up, same answer. */
 export function cook(setup: CookSetup): CookRun {
   const { bodies, program, oven, parameters, pull_c } = setup
   const dt = setup.dt_s ?? 30
   const kernels = bodies.map((body) => new RoastKernel(body, parameters, setup.start_c, setup.shells ?? DEFAULT_SHELLS))
+  if (setup.startCore_c !== undefined) for (const kernel of kernels) kernel.resetFrom(setup.startCore_c, setup.start_c)
   const around = newSurroundings()
+  const stuffing = bodies.findIndex(({ point }) => point === 'stuffing')
   const ovenState = new OvenState(oven)
   const recorder = new CurveRecorder(3 + kernels.length, 1024)
   const stages: StageRun[] = []
@@ -160,11 +170,13 @@ export function cook(setup: CookSetup): CookRun {
     setSurroundings(around, environment.kind, oven.kind, stage.cover, parameters)
     const bareContact = around.convection_w_per_m2k
     const bareEmissivity = around.emissivity
+    const bareEvaporation = around.evaporation * SURFACE[stage.surface ?? 'plain']
     const position = POSITION[stage.position ?? 'breast_up']
     const doors = isOven ? doorTimes(stage) : []
     let nextDoor = 0
     const start = time
-    const end = until.kind === 'time' ? start + until.duration_s : start + STAGE_LIMIT_S
+    const fixed_s = until.kind === 'time' ? until.duration_s : until.kind === 'clock' ? until.least_s : undefined
+    const end = start + (fixed_s ?? STAGE_LIMIT_S)
     if (index === 0) recorder.add(time, setting ?? ovenState.air_c, kernels)
 
     const advance = (step: number) => {
@@ -179,10 +191,25 @@ export function cook(setup: CookSetup): CookRun {
         around.wall_c = setting as number
       }
       for (let i = 0; i < kernels.length; i++) {
-        const share = position[points[i] as PointId]
-        around.convection_w_per_m2k = bareContact * share
-        around.emissivity = bareEmissivity * share
+        if (i === stuffing) continue
+        const point = points[i] as PointId
+        const share = position[point]
+        const foil = stage.foil && FOILED[stage.foil] === point ? COVERS.foil : COVERS.bare
+        around.convection_w_per_m2k = bareContact * share * foil.contact
+        around.emissivity = bareEmissivity * share * foil.radiation
+        around.evaporation = bareEvaporation * foil.evaporation
         ;(kernels[i] as RoastKernel).step(step, around)
+      }
+      if (stuffing >= 0) {
+        // The cavity's walls are the inner sides of breast and thigh, which nothing heats but the meat.
+        const wall = ((kernels[0] as RoastKernel).mean_c + (kernels[1] as RoastKernel).mean_c) / 2
+        const air = around.air_c
+        around.convection_w_per_m2k = CAVITY_W_PER_M2K
+        around.emissivity = 0
+        around.evaporation = 0
+        around.air_c = wall
+        ;(kernels[stuffing] as RoastKernel).step(step, around)
+        around.air_c = air
       }
     }
     /** How far the stage's condition is from being met: ≤ 0 when it is. */
@@ -203,7 +230,7 @@ export function cook(setup: CookSetup): CookRun {
       return most
     }
 
-    let ended = until.kind === 'time'
+    let ended = fixed_s !== undefined
     let gap = lacking()
     if (gap <= 0) ended = true
     else
@@ -213,13 +240,15 @@ export function cook(setup: CookSetup): CookRun {
           nextDoor++
         }
         const step = Math.min(dt, end - time)
-        for (let i = 0; i < kernels.length; i++) (kernels[i] as RoastKernel).save()
+        // The step that meets the condition is taken again to the instant; far from it nothing needs keeping.
+        const near = gap < NEAR_END || until.kind === 'colour'
+        if (near) for (let i = 0; i < kernels.length; i++) (kernels[i] as RoastKernel).save()
         const air = ovenState.air_c
         const wall = ovenState.wall_c
         advance(step)
         steps++
         const after = lacking()
-        if (after <= 0) {
+        if (after <= 0 && near) {
           const part = Math.max(1e-3, Math.min(1, gap / (gap - after))) * step
           for (let i = 0; i < kernels.length; i++) (kernels[i] as RoastKernel).restore()
           ovenState.air_c = air

@@ -14,6 +14,8 @@ export type StageEnd =
   | { readonly kind: 'pull' }
   | { readonly kind: 'core'; readonly core_c: Celsius }
   | { readonly kind: 'colour'; readonly browning_s: Seconds }
+  /** Holds until the clock says go; the planner stretches it from this least. */
+  | { readonly kind: 'clock'; readonly least_s: Seconds }
 
 /** Something a cook does inside a stage; each costs one opening of the door. */
 export interface Tending {
@@ -26,6 +28,8 @@ export interface Tending {
 
 export type StageRole = 'cook' | 'rest' | 'finish'
 export type BirdPosition = 'breast_up' | 'breast_down'
+/** What is on the surface: fat or butter seals some of it, a sugar glaze browns and seals a little. */
+export type StageSurface = 'plain' | 'fat' | 'glaze'
 
 /** One stage of a program: one surrounding, one cover, until something happens. */
 export interface Stage {
@@ -35,6 +39,9 @@ export interface Stage {
   /** Whether an oven is up to heat when the meat goes in. */
   readonly preheated: boolean
   readonly position?: BirdPosition | undefined
+  /** A piece of foil over one part of a bird only. */
+  readonly foil?: 'breast' | 'legs' | undefined
+  readonly surface?: StageSurface | undefined
   readonly until: StageEnd
   readonly tending: readonly Tending[]
 }

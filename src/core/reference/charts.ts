@@ -10,6 +10,7 @@ export interface ChartRow {
   readonly core_f: number
   /** Whether the shared parameters were chosen with this row in view. */
   readonly inReference: boolean
+  readonly stuffed?: boolean
   readonly source: Source
 }
 
@@ -22,7 +23,18 @@ const row = (
   minutes: [number, number],
   core_f: number,
   inReference: boolean,
-): ChartRow => ({ cut, oven_f, weight_lb, basis, minutes, core_f, inReference, source: chart })
+  stuffed = false,
+): ChartRow => ({
+  cut,
+  oven_f,
+  weight_lb,
+  basis,
+  minutes,
+  core_f,
+  inReference,
+  ...(stuffed ? { stuffed } : {}),
+  source: chart,
+})
 
 /**
  * Published times to the consumer minimum, by which the model is judged. The first twelve are the
@@ -57,5 +69,12 @@ export const CHART_ROWS: readonly ChartRow[] = [
   row('cornish-hen', 350, [1.1, 1.5], 'total', [50, 60], 165, false),
   row('chicken', 350, [5, 7], 'total', [120, 135], 165, false),
   row('duck', 350, [4, 6], 'per_lb', [30, 35], 165, false),
+  row('turkey', 325, [12, 14], 'total', [180, 225], 165, false),
+  row('turkey', 325, [18, 20], 'total', [255, 270], 165, false),
+  row('turkey', 325, [8, 12], 'total', [180, 210], 165, false, true),
+  row('turkey', 325, [12, 14], 'total', [210, 240], 165, false, true),
+  row('turkey', 325, [14, 18], 'total', [240, 255], 165, false, true),
+  row('turkey', 325, [18, 20], 'total', [255, 285], 165, false, true),
+  row('turkey', 325, [20, 24], 'total', [285, 315], 165, false, true),
   row('goose', 325, [8, 12], 'total', [150, 180], 165, false),
 ]

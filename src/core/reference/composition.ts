@@ -1,4 +1,4 @@
-import { fromMemory, type Source } from './source'
+import { derived, fromMemory, type Source } from './source'
 
 /** What meat is made of, as mass fractions that sum to one. */
 export interface Composition {
@@ -18,12 +18,16 @@ export type CompositionId =
   | 'poultry'
   | 'waterfowl'
   | 'game'
+  | 'stuffing'
 
 interface CompositionRow extends Composition {
   readonly id: CompositionId
   readonly source: Source
 }
 
+const stuffing = derived(
+  'Bread, onion, butter and stock in the usual proportions; starch counted with protein, whose heat properties are near',
+)
 const tables = fromMemory('National food composition tables, raw lean with the usual trim; rounded to a hundredth')
 
 /** Composition of the edible part, raw, by kind of meat. */
@@ -37,6 +41,7 @@ export const COMPOSITIONS: readonly CompositionRow[] = [
   { id: 'poultry', water: 0.72, protein: 0.21, fat: 0.06, ash: 0.01, source: tables },
   { id: 'waterfowl', water: 0.6, protein: 0.17, fat: 0.22, ash: 0.01, source: tables },
   { id: 'game', water: 0.73, protein: 0.23, fat: 0.03, ash: 0.01, source: tables },
+  { id: 'stuffing', water: 0.6, protein: 0.27, fat: 0.11, ash: 0.02, source: stuffing },
 ]
 
 /** The composition with this id. @throws RangeError for an id outside the table: our own bug. */

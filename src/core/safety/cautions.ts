@@ -1,8 +1,10 @@
+import type { OvenKind } from '../heat/environment'
 import type { CookRun } from '../program/cook'
 import { settingOf } from '../program/stage'
 import type { Cut } from '../reference/cuts'
 import { donenessScale } from '../reference/doneness'
 import { integrateLethality, type Lethality } from './lethality'
+import { POULTRY_DECADES, poultryDecades } from './poultry'
 
 /** A caution as data: what it is about and the numbers behind it. Sentences live in ui/format. */
 export type Caution =
@@ -23,6 +25,13 @@ export type Caution =
   | { readonly code: 'hot_tin' }
   | { readonly code: 'fire' }
   | { readonly code: 'chill_leftovers' }
+  | { readonly code: 'vulnerable_guest'; readonly peak_c: number; readonly minimum_c: number }
+  | { readonly code: 'stuffing_short'; readonly peak_c: number; readonly minimum_c: number }
+  | { readonly code: 'stuffed_bird' }
+  | { readonly code: 'retail_oven'; readonly set_c: number; readonly least_c: number }
+  | { readonly code: 'frozen_start'; readonly core_c: number }
+  | { readonly code: 'poultry_decades_short'; readonly decades: number; readonly wanted: number }
+  | { readonly code: 'cabinet_too_cool'; readonly set_c: number; readonly least_c: number }
 
 /** Consumer advice for birds: no oven below 325 °F, °C (US federal consumer guidance, from memory). */
 const BIRD_OVEN_MINIMUM_C = 162
@@ -33,22 +42,77 @@ export const TEMPER_LIMIT_S = 7200
 /** Time of the core in the danger zone that deserves a word, s: the four-hour rule of thumb of professional kitchens. */
 const LONG_DANGER_S = 4 * 3600
 
+/** Who eats, and what was done to the piece. */
+export interface TableContext {
+  /** Someone very young, old, pregnant or with a weak immune system. */
+  readonly vulnerable: boolean
+  /** Coldest point at the start, °C. */
+  readonly coldest_c: number
+  /** Raw weight, kg: the retail table asks more of the oven for a smaller roast. */
+  readonly mass_kg: number
+  readonly oven: OvenKind
+}
+
+export const isBird = (cut: Cut): boolean => cut.geometry.family === 'bird' || cut.geometry.family === 'crown'
+
+/**
+ * The least dry oven with which the hold table may be used: still 177 °C, fan 163 °C under 4.5 kg;
+ * 121 °C from 4.5 kg. @see US model Food Code 3-401.11(B)(1) (from memory).
+ */
+export const retailOvenLeast = (mass_kg: number, oven: OvenKind): number =>
+  mass_kg >= 4.5 ? 121 : oven === 'fan' ? 163 : 177
+/** Food held hot stays at or over 135 °F, °C. @see US model Food Code 3-501.16 (from memory). */
+const HOLD_LEAST_C = 57
+
 /** The cautions of one cook, gravest first, with the lethality they rest on. */
-export function cautionsOf(cut: Cut, run: CookRun, temper_s: number): { cautions: Caution[]; lethality: Lethality } {
+export function cautionsOf(
+  cut: Cut,
+  run: CookRun,
+  temper_s: number,
+  table: TableContext,
+): { cautions: Caution[]; lethality: Lethality } {
   const coldest = run.peak_c.indexOf(Math.min(...run.peak_c))
   const peak_c = run.peak_c[coldest] as number
   const lethality = integrateLethality(run.curve.time_s, run.curve.core_c[coldest] as Float64Array, run.curve.length)
   const scale = donenessScale(cut.doneness)
-  const bird = cut.geometry.family === 'bird' || cut.geometry.family === 'crown'
+  const bird = isBird(cut)
   const cautions: Caution[] = []
+  const stuffing = run.points.indexOf('stuffing')
+  if (stuffing >= 0) {
+    const reached_c = run.peak_c[stuffing] as number
+    if (reached_c < scale.minimum_c - 0.3)
+      cautions.push({ code: 'stuffing_short', peak_c: reached_c, minimum_c: scale.minimum_c })
+  }
   if (peak_c < scale.minimum_c - 0.3) {
+    if (table.vulnerable) cautions.push({ code: 'vulnerable_guest', peak_c, minimum_c: scale.minimum_c })
     if (!cut.intact) cautions.push({ code: 'not_intact', peak_c, minimum_c: scale.minimum_c })
-    cautions.push({ code: 'below_consumer_minimum', peak_c, minimum_c: scale.minimum_c, choice: cut.intact && !bird })
+    cautions.push({
+      code: 'below_consumer_minimum',
+      peak_c,
+      minimum_c: scale.minimum_c,
+      choice: cut.intact && !bird && !table.vulnerable,
+    })
   }
   if (!bird) {
-    if (lethality.met_s !== undefined) cautions.push({ code: 'hold_table_met', at_s: lethality.met_s })
-    else cautions.push({ code: 'hold_table_not_met', share: lethality.share })
+    if (lethality.met_s !== undefined) {
+      cautions.push({ code: 'hold_table_met', at_s: lethality.met_s })
+      const least_c = retailOvenLeast(table.mass_kg, table.oven)
+      const main = run.stages.find(({ stage }) => stage.environment.kind === 'oven' && stage.until.kind === 'pull')
+      const set_c = main && settingOf(main.stage.environment)
+      if (set_c !== undefined && set_c < least_c && peak_c < scale.minimum_c - 0.3)
+        cautions.push({ code: 'retail_oven', set_c, least_c })
+    } else cautions.push({ code: 'hold_table_not_met', share: lethality.share })
+  } else {
+    const { curve } = run
+    const decades = poultryDecades(curve.time_s, curve.core_c[coldest] as Float64Array, curve.length)
+    if (decades < POULTRY_DECADES) cautions.push({ code: 'poultry_decades_short', decades, wanted: POULTRY_DECADES })
   }
+  const cabinet = run.stages.find(({ stage }) => stage.environment.kind === 'cabinet')?.stage
+  const held_c = cabinet && settingOf(cabinet.environment)
+  if (held_c !== undefined && held_c < HOLD_LEAST_C)
+    cautions.push({ code: 'cabinet_too_cool', set_c: held_c, least_c: HOLD_LEAST_C })
+  if (table.coldest_c < 0) cautions.push({ code: 'frozen_start', core_c: table.coldest_c })
+  if (stuffing >= 0) cautions.push({ code: 'stuffed_bird' })
   const limit_c = bird ? BIRD_OVEN_MINIMUM_C : OVEN_MINIMUM_C
   for (const { stage } of run.stages) {
     const set_c = settingOf(stage.environment)

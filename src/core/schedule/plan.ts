@@ -4,34 +4,28 @@ import { type OvenSpec, preheatSeconds } from '../heat/oven'
 import { HEAT_PARAMETERS, type HeatParameters } from '../heat/parameters'
 import { bodiesOf, type PieceSize, type PointId, usualThickness } from '../heat/piece'
 import { type Yield, yieldOf } from '../portions/portions'
+import { type CoolingAdvice, coolingOf, warmthAfter } from '../program/afterwards'
 import { type CookRun, pullStageIndex } from '../program/cook'
 import { findPull, type PullAnswer } from '../program/pull'
 import { type Program, type Stage, settingOf } from '../program/stage'
-import type { Cut } from '../reference/cuts'
 import { donenessScale } from '../reference/doneness'
-import { type Caution, cautionsOf } from '../safety/cautions'
+import { type Caution, cautionsOf, isBird, type TableContext } from '../safety/cautions'
 import type { Lethality } from '../safety/lethality'
-import {
-  type Celsius,
-  type EpochSeconds,
-  epochSeconds,
-  type Kilograms,
-  type Metres,
-  type Seconds,
-  seconds,
-} from '../units'
+import { poultryDecades } from '../safety/poultry'
+import { type Celsius, type EpochSeconds, epochSeconds, type Seconds, seconds } from '../units'
 import { carveSeconds, PREHEAT_SLACK_S, type Task, tasksOf } from './tasks'
 
 /** One roast, one oven, one promise. */
 export interface RoastRequest {
-  readonly cut: Cut
-  readonly mass_kg: Kilograms
-  /** As measured; undefined: from the cut and the weight. */
-  readonly thickness_m?: Metres | undefined
+  readonly piece: PieceSize
   readonly start_c: Celsius
+  /** Centre still colder than the rest, °C: part-frozen. */
+  readonly startCore_c?: Celsius | undefined
   /** Time on the bench before it goes in. */
   readonly temper_s: Seconds
   readonly drySalted: boolean
+  /** What the cautions need to know beyond the cook itself. */
+  readonly table: TableContext
   readonly oven: OvenSpec
   readonly program: Program
   /** Wanted at the core at its peak. */
@@ -100,6 +94,22 @@ export interface Plan {
   readonly cautions: readonly Caution[]
   readonly troubles: readonly Trouble[]
   readonly browning_s: number
+  /** Each body: its pull reading, its peak. */
+  readonly bodies: readonly PointAnswer[]
+  /** Hottest less least-heated point at the pull, K; 0 with one point. */
+  readonly gap_k: number
+  /** From the knife until the meat is lukewarm on the board, s. */
+  readonly warm_s: number
+  readonly cooling: CoolingAdvice
+  /** Decades of Salmonella killed at the least-heated point, for birds. */
+  readonly poultryDecades: number | undefined
+}
+
+export interface PointAnswer {
+  readonly point: PointId
+  readonly pull_c: number
+  readonly peak_c: number
+  readonly thickness_m: number
 }
 
 export interface CoursePoint {
@@ -113,6 +123,7 @@ const COURSE_POINTS = 240
 /** Salted and left open, the surface has dried: wetness relative to a fresh one (common practice, size from memory). */
 export const SALTED_WETNESS = 0.8
 const DONENESS_TOLERANCE_K = 3
+const GRACE_S = 360
 
 const programWithRest = (program: Program, rest_s: number): Program => {
   const index = restStageIndex(program)
@@ -126,7 +137,9 @@ const programWithRest = (program: Program, rest_s: number): Program => {
 }
 const restStageIndex = (program: Program) => {
   const pull = pullStageIndex(program)
-  return program.stages.findIndex((stage, i) => i > pull && stage.role === 'rest')
+  const after = (ok: (stage: Stage) => boolean) => program.stages.findIndex((stage, i) => i > pull && ok(stage))
+  const waits = after((stage) => stage.until.kind === 'clock')
+  return waits >= 0 ? waits : after((stage) => stage.role === 'rest')
 }
 
 const hotter = (program: Program, set_c: number): Program => ({
@@ -149,27 +162,23 @@ const hotter = (program: Program, set_c: number): Program => ({
  */
 export function planRoast(request: RoastRequest): Plan {
   const parameters = request.parameters ?? HEAT_PARAMETERS
-  const { cut, oven, serve_c } = request
-  const piece: PieceSize = {
-    cut,
-    mass_kg: request.mass_kg,
-    thickness_m: request.thickness_m,
-    wetness: request.drySalted ? SALTED_WETNESS : 1,
-  }
+  const { oven, serve_c, piece } = request
+  const { cut } = piece
   const bodies = bodiesOf(piece, parameters)
   const least_s = restOf(request.program)
   const floor_c = donenessScale(cut.doneness).pullFloor_c
   const start_c = temperedStart(request, parameters)
-  const setup = { bodies, oven, start_c, parameters }
+  const setup = { bodies, oven, start_c, startCore_c: request.startCore_c, parameters }
   const first = findPull({ ...setup, program: request.program }, serve_c, undefined, floor_c)
   const drawn = cookEnsemble({
     piece,
     program: request.program,
     oven,
     start_c,
+    startCore_c: request.startCore_c,
     pull_c: first.pull_c,
     parameters,
-    doubt: usualDoubt(request.thickness_m !== undefined),
+    doubt: usualDoubt(piece.thickness_m !== undefined),
     members: request.members,
     seed: request.seed,
   })
@@ -188,12 +197,12 @@ export function planRoast(request: RoastRequest): Plan {
       p90: drawn.pull_s.p90 + moved_s,
     },
   }
-  const carve_s = carveSeconds(request.mass_kg)
+  const carve_s = carveSeconds(piece.mass_kg)
   const putIn = epochSeconds(request.promise - carve_s - run.carve_s)
-  const tasks = tasksOf(request, program, run, answer, ensemble, putIn, hasSpread)
+  const tasks = tasksOf({ ...request, mass_kg: piece.mass_kg }, program, run, answer, ensemble, putIn, hasSpread)
   const must = tasks.filter((task) => task.kind !== 'salt' && task.kind !== 'take_out')
   const firstMust = Math.min(...must.map((task) => task.at))
-  const { cautions, lethality } = cautionsOf(cut, run, request.temper_s)
+  const { cautions, lethality } = cautionsOf(cut, run, request.temper_s, request.table)
   const deciding = run.peak_c.indexOf(Math.min(...run.peak_c))
   const troubles: Trouble[] = []
   if (run.outcome === 'time_limit') {
@@ -206,7 +215,8 @@ export function planRoast(request: RoastRequest): Plan {
     })
   } else {
     const whole_s = request.promise - firstMust
-    const earliestPromise = epochSeconds(Math.ceil((request.now + whole_s) / 300) * 300)
+    // A few minutes of grace: whoever taps this takes a moment, and another ensemble differs by a minute or two.
+    const earliestPromise = epochSeconds(Math.ceil((request.now + whole_s + GRACE_S) / 300) * 300)
     if (request.promise <= request.now)
       troubles.push({ code: 'promise_passed', late_s: request.now - request.promise, earliestPromise })
     else if (firstMust < request.now) {
@@ -225,7 +235,8 @@ export function planRoast(request: RoastRequest): Plan {
       troubles.push({ code: 'clock_misses_doneness', peak_c: run.peak_c[deciding] as number, wanted_c: serve_c })
     }
   }
-  const thickness_m = request.thickness_m ?? usualThickness(cut, request.mass_kg, parameters)
+  const thickness_m = piece.thickness_m ?? usualThickness(cut, piece.mass_kg, parameters)
+  const { peak_c: peaks, pullCore_c, curve } = run
   return {
     outcome: answer.outcome,
     pull_c: answer.pull_c[deciding] as number,
@@ -246,29 +257,42 @@ export function planRoast(request: RoastRequest): Plan {
     points: run.points,
     thickness_m,
     slice: sliceOf(run.kernels[0] as CookRun['kernels'][number], donenessScale(cut.doneness), thickness_m),
-    yield: yieldOf(cut, request.mass_kg, run),
+    yield: yieldOf(cut, piece.mass_kg, run),
     lethality,
     cautions,
     troubles,
     browning_s: run.kernels[0]?.browning_s ?? 0,
+    bodies: bodies.map((body, i) => ({
+      point: body.point,
+      pull_c: pullCore_c[i] as number,
+      peak_c: peaks[i] as number,
+      thickness_m: body.thickness_m,
+    })),
+    gap_k: Math.max(...pullCore_c) - Math.min(...pullCore_c),
+    warm_s: warmthAfter(run, parameters),
+    cooling: coolingOf(bodies[0] as CookSetupBodies[number], parameters),
+    poultryDecades: isBird(cut)
+      ? poultryDecades(curve.time_s, curve.core_c[deciding] as Float64Array, curve.length)
+      : undefined,
   }
 }
 
 /** The rest of a program after its pull, s; 0 when it has none. */
 function restOf(program: Program): number {
   const stage = program.stages[restStageIndex(program)]
+  if (stage?.until.kind === 'clock') return stage.until.least_s
   return stage && stage.until.kind === 'time' ? stage.until.duration_s : 0
 }
 
 /** Core after the bench: the fridge temperature raised by what the model says the bench gives, over the whole piece. */
 export function temperedStart(
-  request: Pick<RoastRequest, 'cut' | 'mass_kg' | 'thickness_m' | 'start_c' | 'temper_s' | 'oven'>,
+  request: Pick<RoastRequest, 'piece' | 'start_c' | 'temper_s' | 'oven'>,
   parameters: HeatParameters,
 ): number {
   if (request.temper_s <= 0) return request.start_c
   const bench = findPull(
     {
-      bodies: bodiesOf({ cut: request.cut, mass_kg: request.mass_kg, thickness_m: request.thickness_m }, parameters),
+      bodies: bodiesOf({ ...request.piece, stuffed: false, thinEnd: undefined }, parameters),
       oven: request.oven,
       start_c: request.start_c,
       parameters,
@@ -316,8 +340,8 @@ function hotterOven(
   carve_s: number,
 ): HotterOven | undefined {
   const left_s = request.promise - carve_s - request.now
-  const scale = donenessScale(request.cut.doneness)
-  const thickness = usualThickness(request.cut, request.mass_kg, setup.parameters)
+  const scale = donenessScale(request.piece.cut.doneness)
+  const thickness = usualThickness(request.piece.cut, request.piece.mass_kg, setup.parameters)
   for (let set_c = 140; set_c <= 220; set_c += 10) {
     const changed = hotter(request.program, set_c)
     if (changed.stages.every((stage, i) => stage === request.program.stages[i])) continue

@@ -1,6 +1,6 @@
 import { findCut } from '@/core/reference/cuts'
 import type { Line } from '../line/line'
-import type { PlanDocument } from '../roast/roast-document'
+import { type PlanDocument, planDocument } from '../roast/roast-document'
 
 /** The next half hour that leaves a roast time to cook, for a line that names no promise. */
 const USUAL_LEAD_S = 5 * 3600
@@ -18,7 +18,7 @@ export function planFromLine(line: Line, now_s: number): PlanDocument {
       : line.doneness !== undefined
         ? { doneness: line.doneness }
         : undefined
-  return {
+  return planDocument.parse({
     version: 1,
     title: findCut(line.cut)?.name ?? '',
     roast: {
@@ -34,5 +34,5 @@ export function planFromLine(line: Line, now_s: number): PlanDocument {
     ...(target ? { target } : {}),
     promise: new Date(promise_s * 1000).toISOString(),
     guests: line.guests ?? null,
-  }
+  })
 }

@@ -1,7 +1,7 @@
 import { type Plan, planRoast } from '@/core/schedule/plan'
-import { celsius, epochSeconds, kilograms, minutes } from '@/core/units'
+import { celsius, epochSeconds, minutes } from '@/core/units'
 import { fail, type Outcome, succeed } from '../problem/problem'
-import { type ResolvedRoast, resolveRoast } from '../roast/resolve'
+import { pieceOf, type ResolvedRoast, resolveRoast } from '../roast/resolve'
 import type { PlanDocument } from '../roast/roast-document'
 
 /** A plan document, what it was understood as, and the plan the model makes of it. */
@@ -26,13 +26,19 @@ export function makePlan(document: PlanDocument, now_s: number, members: number)
   }
   const resolved = resolveRoast(document)
   if (!resolved.ok) return resolved
-  const { cut, oven, program, target, thickness_m } = resolved.value
+  const { cut, oven, program, target } = resolved.value
+  const { roast } = document
   if (target.kind !== 'serve')
     return fail({ code: 'malformed', path: ['target'], detail: 'a plan needs a wanted doneness' })
   const plan = planRoast({
-    cut,
-    mass_kg: kilograms(document.roast.mass_kg),
-    thickness_m,
+    piece: pieceOf(cut, roast),
+    startCore_c: roast.icy_core_c === null ? undefined : celsius(roast.icy_core_c),
+    table: {
+      vulnerable: document.vulnerable,
+      coldest_c: roast.icy_core_c ?? roast.start_c,
+      mass_kg: roast.mass_kg,
+      oven: oven.kind,
+    },
     start_c: celsius(document.roast.start_c),
     temper_s: minutes(document.roast.temper_min),
     drySalted: document.roast.surface === 'dry_salted',

@@ -1,15 +1,18 @@
 import { DOMESTIC_OVEN, type OvenSpec } from '@/core/heat/oven'
 import { HEAT_PARAMETERS } from '@/core/heat/parameters'
-import { greatestThickness, usualThickness } from '@/core/heat/piece'
+import { greatestThickness, type PieceSize, usualThickness } from '@/core/heat/piece'
 import { findSchool, programOf, SCHOOLS, type School, type SchoolSettings } from '@/core/program/schools'
-import type { Program, Stage, StageEnvironment } from '@/core/program/stage'
+import type { Program } from '@/core/program/stage'
 import { CUTS, type Cut, findCut } from '@/core/reference/cuts'
 import { donenessScale } from '@/core/reference/doneness'
+import { houseCut } from '@/core/reference/house-cut'
 import { TEMPER_LIMIT_S } from '@/core/safety/cautions'
-import { celsius, type Metres, metres, minutes } from '@/core/units'
+import { SALTED_WETNESS } from '@/core/schedule/plan'
+import { type Metres, metres } from '@/core/units'
 import { fail, type Outcome, type Path, type Problem, type QuantityKind, succeed } from '../problem/problem'
 import { nearestOf } from '../quantity/nearest'
-import type { PlanDocument, SimulateDocument } from './roast-document'
+import type { HouseCutPart, PlanDocument, SimulateDocument } from './roast-document'
+import { HEAT_RANGE_C, resolveStage } from './stages'
 
 /** A document whose words have been looked up and whose numbers have been checked. */
 export interface ResolvedRoast {
@@ -24,12 +27,6 @@ export interface ResolvedRoast {
     | { readonly kind: 'pull'; readonly pull_c: number }
 }
 
-/** What the heat of a school may be set to, °C. */
-export const HEAT_RANGE_C: Readonly<Record<School['heat'], { low: number; high: number }>> = {
-  oven: { low: 60, high: 300 },
-  fire: { low: 80, high: 400 },
-  bath: { low: 48, high: 95 },
-}
 const SERVE_RANGE_C = { low: 40, high: 98 }
 const START_RANGE_C = { low: -20, high: 30 }
 /** A measured thickness may differ this much from the usual one of the weight before they contradict each other. */
@@ -67,6 +64,58 @@ export function thicknessRange(cut: Cut, mass_kg: number): { low: number; usual:
   }
 }
 
+/** The cut of a roast: the catalogue's, with the house's values and what was done to it laid over. */
+export function cutOf(roast: {
+  readonly cut: string
+  readonly house?: HouseCutPart | null
+  readonly handling?: string
+}): Cut | undefined {
+  const base = findCut(roast.cut)
+  const intact = (roast.handling ?? 'as_cut') === 'as_cut'
+  if (!base) return undefined
+  const { house } = roast
+  if (!house) return intact ? base : { ...base, intact: false }
+  const cut = houseCut(base, {
+    name: house.name,
+    thickness_m: house.thickness_mm === undefined ? undefined : house.thickness_mm / 1000,
+    width: house.width_ratio,
+    length: house.length_ratio,
+    usual_kg: house.usual_kg,
+    boneShare: house.bone_share,
+    perHead_kg: house.per_head_kg,
+    restLeast_min: house.rest_least_min,
+    restMost_min: house.rest_most_min,
+    intact: house.intact,
+    measure: house.measure,
+    probe: house.probe,
+  })
+  return intact ? cut : { ...cut, intact: false }
+}
+
+/** The oven of a document: what it does not say is a domestic oven's. */
+export const ovenOf = (oven: SimulateDocument['oven']): OvenSpec => ({
+  ...DOMESTIC_OVEN,
+  kind: oven.kind,
+  offset_k: oven.offset_k,
+  swing_k: oven.swing_k ?? DOMESTIC_OVEN.swing_k,
+  decay_s: oven.decay_min === undefined ? DOMESTIC_OVEN.decay_s : oven.decay_min * 60,
+  preheat_k_per_s: oven.preheat_k_per_min === undefined ? DOMESTIC_OVEN.preheat_k_per_s : oven.preheat_k_per_min / 60,
+  door_loss: oven.door_loss ?? DOMESTIC_OVEN.door_loss,
+})
+
+/** What the model makes of a roast: its size and how its surface and parts were prepared. */
+export const pieceOf = (cut: Cut, roast: SimulateDocument['roast']): PieceSize => ({
+  cut,
+  mass_kg: roast.mass_kg,
+  thickness_m: roast.thickness_mm === null ? undefined : roast.thickness_mm / 1000,
+  wetness: SURFACE_WETNESS[roast.surface],
+  stuffed: roast.stuffed,
+  legs: roast.legs,
+  thinEnd: roast.thin_end ?? undefined,
+})
+/** Wetness relative to a fresh surface: salted and left open it has dried; butter seals it (sizes from memory). */
+const SURFACE_WETNESS = { plain: 1, dry_salted: SALTED_WETNESS, buttered: 0.7 } as const
+
 /** Looks up and checks a document. All that is wrong comes back at once. */
 export function resolveRoast(
   document: Pick<SimulateDocument, 'roast' | 'oven'> & {
@@ -81,7 +130,7 @@ export function resolveRoast(
       problems.push({ code: 'out_of_range', path, quantity, value, low, high, ...(cut ? { cut } : {}) })
   }
 
-  const cut = findCut(roast.cut)
+  const cut = cutOf(roast)
   if (!cut) range(['roast', 'mass_kg'], 'mass_kg', roast.mass_kg, ANY_MASS_KG.low, ANY_MASS_KG.high)
   if (!cut)
     return fail(...problems, {
@@ -95,6 +144,17 @@ export function resolveRoast(
   range(['roast', 'start_c'], 'temperature_c', roast.start_c, START_RANGE_C.low, START_RANGE_C.high)
   range(['roast', 'temper_min'], 'minutes', roast.temper_min, 0, TEMPER_LIMIT_S / 60)
   range(['oven', 'offset_k'], 'rise_k', oven.offset_k, -60, 60)
+  if (roast.icy_core_c !== null)
+    range(['roast', 'icy_core_c'], 'temperature_c', roast.icy_core_c, START_RANGE_C.low, roast.start_c)
+  const bird = cut.geometry.family === 'bird'
+  if (!bird && roast.stuffed)
+    problems.push({
+      code: 'malformed',
+      path: ['roast', 'stuffed'],
+      detail: 'only a whole bird has a cavity to stuff; for a rolled piece say handling: stuffed',
+    })
+  if (cut.bone === 'bird' && roast.thin_end !== null)
+    problems.push({ code: 'malformed', path: ['roast', 'thin_end'], detail: 'a bird has no thin end: leave it null' })
   const massIsGood =
     problems.length === 0 || !problems.some((problem) => 'path' in problem && problem.path.at(-1) === 'mass_kg')
   if (roast.thickness_mm !== null && massIsGood) {
@@ -168,7 +228,7 @@ export function resolveRoast(
   return succeed({
     cut,
     thickness_m: roast.thickness_mm === null ? undefined : metres(roast.thickness_mm / 1000),
-    oven: { ...DOMESTIC_OVEN, kind: oven.kind, offset_k: oven.offset_k },
+    oven: ovenOf(oven),
     school,
     settings,
     program,
@@ -197,51 +257,5 @@ export function resolveRoast(
       nearest: scale.degrees.map(({ id }) => id),
     })
     return { kind: 'serve', serve_c: usual }
-  }
-}
-
-type RangeCheck = (path: Path, quantity: QuantityKind, value: number, low: number, high: number) => void
-type StageInput = Extract<SimulateDocument['program'], { stages: unknown }>['stages'][number]
-
-function resolveStage(stage: StageInput, path: Path, range: RangeCheck): Stage {
-  const { environment: given, until: end } = stage
-  let environment: StageEnvironment
-  if (given.kind === 'oven') {
-    if (given.set_c !== null)
-      range(
-        [...path, 'environment', 'set_c'],
-        'temperature_c',
-        given.set_c,
-        HEAT_RANGE_C.oven.low,
-        HEAT_RANGE_C.oven.high,
-      )
-    environment =
-      given.set_c === null ? { kind: 'oven', heat: 'off' } : { kind: 'oven', heat: 'on', set_c: celsius(given.set_c) }
-  } else if ('set_c' in given) {
-    range([...path, 'environment', 'set_c'], 'temperature_c', given.set_c, 45, 400)
-    environment = { kind: given.kind, set_c: celsius(given.set_c) }
-  } else environment = { kind: given.kind }
-  if (end.kind === 'time') range([...path, 'until', 'minutes'], 'minutes', end.minutes, 0, 36 * 60)
-  if (end.kind === 'core') range([...path, 'until', 'core_c'], 'temperature_c', end.core_c, 0, 98)
-  if (end.kind === 'colour') range([...path, 'until', 'browning_min'], 'minutes', end.browning_min, 0, 600)
-  return {
-    role: stage.role,
-    environment,
-    cover: stage.cover,
-    preheated: stage.preheated,
-    ...(stage.position ? { position: stage.position } : {}),
-    until:
-      end.kind === 'time'
-        ? { kind: 'time', duration_s: minutes(end.minutes) }
-        : end.kind === 'core'
-          ? { kind: 'core', core_c: celsius(end.core_c) }
-          : end.kind === 'colour'
-            ? { kind: 'colour', browning_s: minutes(end.browning_min) }
-            : { kind: 'pull' },
-    tending: stage.tending.map(({ act, at_min, every_min }) => ({
-      act,
-      at_s: minutes(at_min),
-      every_s: every_min === undefined ? undefined : minutes(Math.max(1, every_min)),
-    })),
   }
 }

@@ -4,7 +4,25 @@ import { z } from 'zod'
 
 const finite = z.number().finite()
 
-export const ROAST_SURFACES = ['plain', 'dry_salted'] as const
+export const ROAST_SURFACES = ['plain', 'dry_salted', 'buttered'] as const
+export const HANDLINGS = ['as_cut', 'rolled', 'stuffed', 'tenderised', 'injected'] as const
+
+/** A house cut: a catalogue cut with some of its values changed. Units in the names; left out: the catalogue's own. */
+export const houseCutPart = z.strictObject({
+  name: z.string().trim().min(1).max(80).optional(),
+  thickness_mm: finite.min(15).max(300).optional().describe('At the usual weight; cylinders only'),
+  width_ratio: finite.min(1).max(8).optional().describe('Width over thickness'),
+  length_ratio: finite.min(1).max(8).optional().describe('Length over thickness; plump pieces only'),
+  usual_kg: finite.min(0.1).max(25).optional(),
+  bone_share: finite.min(0).max(0.5).optional().describe('Bone as a share of the raw weight'),
+  per_head_kg: finite.min(0.05).max(2).optional(),
+  rest_least_min: finite.min(0).max(180).optional(),
+  rest_most_min: finite.min(0).max(360).optional(),
+  intact: z.boolean().optional(),
+  measure: z.string().max(200).optional(),
+  probe: z.string().max(200).optional(),
+})
+export type HouseCutPart = z.output<typeof houseCutPart>
 
 export const roastPart = z.strictObject({
   cut: z.string().min(1).describe('Cut id from the catalogue, such as beef-rib-bone-in'),
@@ -16,11 +34,29 @@ export const roastPart = z.strictObject({
   start_c: finite.default(5).describe('Core temperature when it leaves the fridge, °C'),
   temper_min: finite.default(0).describe('Time on the bench before it goes in, minutes'),
   surface: z.enum(ROAST_SURFACES).default('plain').describe('dry_salted: salted ahead and left open in the fridge'),
+  handling: z
+    .enum(HANDLINGS)
+    .default('as_cut')
+    .describe('What was done to it that carries its outside inside: then the rare choice is off'),
+  stuffed: z.boolean().default(false).describe('Stuffing in the cavity of a bird'),
+  legs: z.enum(['tied', 'open']).default('tied').describe('Legs of a bird'),
+  thin_end: finite
+    .min(0.3)
+    .max(1)
+    .nullable()
+    .default(null)
+    .describe('Thickness of the thin end over the thick one; null: tied even'),
+  icy_core_c: finite.nullable().default(null).describe('Centre still colder than start_c: part-frozen, °C'),
+  house: houseCutPart.nullable().default(null).describe('House values laid over the catalogue cut'),
 })
 
 export const ovenPart = z.strictObject({
   kind: z.enum(['still', 'fan']).default('still'),
   offset_k: finite.default(0).describe('How far the true mean lies above the dial, K'),
+  swing_k: finite.min(0).max(40).optional().describe('Half the swing of the thermostat, K'),
+  decay_min: finite.min(5).max(600).optional().describe('Time constant of cooling with the door shut, minutes'),
+  preheat_k_per_min: finite.min(1).max(120).optional().describe('Warm-up at full power, K a minute'),
+  door_loss: finite.min(0).max(0.9).optional().describe("Share of the air's heat lost at one opening"),
 })
 
 const environmentPart = z.discriminatedUnion('kind', [
@@ -40,6 +76,10 @@ const untilPart = z.discriminatedUnion('kind', [
     kind: z.literal('colour'),
     browning_min: finite.describe('Minutes at 150 °C on the surface, or their like'),
   }),
+  z.strictObject({
+    kind: z.literal('clock'),
+    least_min: finite.describe('Holds until the clock says go, at least so long'),
+  }),
 ])
 
 export const stagePart = z.strictObject({
@@ -48,6 +88,8 @@ export const stagePart = z.strictObject({
   cover: z.enum(['bare', 'tent', 'foil', 'bag']).default('bare'),
   preheated: z.boolean().default(true),
   position: z.enum(['breast_up', 'breast_down']).optional(),
+  foil: z.enum(['breast', 'legs']).optional().describe('Foil over one part of a bird'),
+  surface: z.enum(['plain', 'fat', 'glaze']).optional(),
   until: untilPart,
   tending: z
     .array(
@@ -69,7 +111,14 @@ export const schoolPart = z.strictObject({
   rest_min: finite.optional().describe('Least rest before carving, minutes'),
 })
 
-export const programPart = z.union([schoolPart, z.strictObject({ stages: z.array(stagePart).min(1).max(12) })])
+export type SchoolPart = z.output<typeof schoolPart>
+export const stagesPart = z.strictObject({
+  name: z.string().trim().max(80).optional().describe('What the house calls it'),
+  stages: z.array(stagePart).min(1).max(12),
+})
+export const programPart = z.union([schoolPart, stagesPart])
+export type ProgramPart = z.output<typeof programPart>
+export type StagePart = z.output<typeof stagePart>
 
 export const targetPart = z.union([
   z.strictObject({ serve_c: finite.describe('Wanted at the core at its peak, °C') }),
@@ -95,10 +144,15 @@ export const planDocument = z.strictObject({
   title: z.string().trim().max(120).default(''),
   roast: roastPart,
   oven: ovenPart.prefault({}),
-  program: schoolPart.default({ school: 'steady' }),
+  program: programPart.default({ school: 'steady' }),
   target: z.union([z.strictObject({ serve_c: finite }), z.strictObject({ doneness: z.string().min(1) })]).optional(),
   promise: z.iso.datetime({ offset: true }).describe('Plates on the table'),
   guests: z.int().min(1).max(2000).nullable().default(null),
+  wishes: z.record(z.string(), z.int().min(0).max(2000)).default({}).describe('Guests by wanted doneness'),
+  vulnerable: z
+    .boolean()
+    .default(false)
+    .describe('Someone at the table is very young, old, pregnant or has a weak immune system'),
 })
 export type PlanDocument = z.output<typeof planDocument>
 export type PlanDocumentInput = z.input<typeof planDocument>
@@ -117,7 +171,14 @@ export const simulateAnswer = z.object({
   thickness_mm: finite,
   points: z.array(z.string()),
   curve: z.array(
-    z.object({ minute: finite, oven_c: finite, surface_c: finite, core_c: finite, second_c: finite.nullable() }),
+    z.object({
+      minute: finite,
+      oven_c: finite,
+      surface_c: finite,
+      core_c: finite,
+      second_c: finite.nullable(),
+      third_c: finite.nullable(),
+    }),
   ),
   doneness: z.array(z.object({ degree: z.string(), share: finite })),
   grey_rim_mm: finite,
@@ -126,7 +187,17 @@ export const simulateAnswer = z.object({
   carved_kg: finite,
   crust_index_min: finite.describe('Minutes at 150 °C on the surface, or their like'),
   lethality_share: finite.describe('Of the model food code hold table; met at 1'),
+  poultry_decades: finite.nullable().describe('Decades of Salmonella killed at the least-heated point; birds only'),
   danger_zone_min: finite,
+  warm_min: finite.describe('Minutes on the board, tented, until the mean is below 48 °C'),
+  cooling: z.object({
+    whole_to_21_min: finite.nullable(),
+    whole_to_5_min: finite.nullable(),
+    whole_in_time: z.boolean(),
+    slab_mm: finite.nullable().describe('Thickest slab that cools 57→21 °C in 2 h and to 5 °C in 4 h more'),
+  }),
+  points_detail: z.array(z.object({ point: z.string(), pull_c: finite, peak_c: finite, thickness_mm: finite })),
+  gap_k: finite.nullable().describe('Hottest less least-heated required point at the pull, K; one point: null'),
   matters: z.array(z.object({ input: z.string(), share: finite })),
   cautions: z.array(z.looseObject({ code: z.string() })),
 })

@@ -1,16 +1,18 @@
 import { sliceOf } from '@/core/doneness/slice'
 import { cookEnsemble, type Spread, usualDoubt } from '@/core/estimate/ensemble'
 import { HEAT_PARAMETERS } from '@/core/heat/parameters'
-import { bodiesOf, type PieceSize, usualThickness } from '@/core/heat/piece'
+import { bodiesOf, usualThickness } from '@/core/heat/piece'
 import { yieldOf } from '@/core/portions/portions'
+import { coolingOf, warmthAfter } from '@/core/program/afterwards'
 import { cook } from '@/core/program/cook'
 import { findPull, type PullAnswer } from '@/core/program/pull'
 import { donenessScale } from '@/core/reference/doneness'
-import { cautionsOf } from '@/core/safety/cautions'
-import { SALTED_WETNESS, temperedStart } from '@/core/schedule/plan'
-import { celsius, kilograms, minutes } from '@/core/units'
+import { cautionsOf, isBird } from '@/core/safety/cautions'
+import { poultryDecades } from '@/core/safety/poultry'
+import { temperedStart } from '@/core/schedule/plan'
+import { celsius, minutes } from '@/core/units'
 import { type Outcome, succeed } from '../problem/problem'
-import { resolveRoast } from './resolve'
+import { pieceOf, resolveRoast } from './resolve'
 import type { SimulateAnswer, SimulateDocument } from './roast-document'
 
 const rounded = (value: number, digits = 2) => Number(value.toFixed(digits))
@@ -26,25 +28,19 @@ export function simulate(document: SimulateDocument): Outcome<SimulateAnswer> {
   const { cut, oven, program, target, thickness_m } = resolved.value
   const parameters = HEAT_PARAMETERS
   const { roast } = document
-  const piece: PieceSize = {
-    cut,
-    mass_kg: roast.mass_kg,
-    thickness_m,
-    wetness: roast.surface === 'dry_salted' ? SALTED_WETNESS : 1,
-  }
+  const piece = pieceOf(cut, roast)
+  const startCore_c = roast.icy_core_c === null ? undefined : celsius(roast.icy_core_c)
   const bodies = bodiesOf(piece, parameters)
   const start_c = temperedStart(
     {
-      cut,
-      mass_kg: kilograms(roast.mass_kg),
-      thickness_m,
+      piece,
       start_c: celsius(roast.start_c),
       temper_s: minutes(roast.temper_min),
       oven,
     },
     parameters,
   )
-  const setup = { bodies, program, oven, start_c, parameters }
+  const setup = { bodies, program, oven, start_c, startCore_c, parameters }
   const scale = donenessScale(cut.doneness)
   const answer: PullAnswer =
     target.kind === 'serve' ? findPull(setup, target.serve_c, undefined, scale.pullFloor_c) : pulledAt(target.pull_c)
@@ -54,6 +50,7 @@ export function simulate(document: SimulateDocument): Outcome<SimulateAnswer> {
     program,
     oven,
     start_c,
+    startCore_c,
     pull_c: answer.pull_c,
     parameters,
     doubt: usualDoubt(thickness_m !== undefined),
@@ -66,7 +63,14 @@ export function simulate(document: SimulateDocument): Outcome<SimulateAnswer> {
   if (!kernel) throw new RangeError('a cook has at least one body')
   const slice = sliceOf(kernel, scale, thickness)
   const yields = yieldOf(cut, roast.mass_kg, run)
-  const { cautions, lethality } = cautionsOf(cut, run, roast.temper_min * 60)
+  const { cautions, lethality } = cautionsOf(cut, run, roast.temper_min * 60, {
+    vulnerable: false,
+    coldest_c: roast.icy_core_c ?? roast.start_c,
+    mass_kg: roast.mass_kg,
+    oven: oven.kind,
+  })
+  const cooling = coolingOf(bodies[0] as (typeof bodies)[number], parameters)
+  const whole = (value: number) => (Number.isFinite(value) ? rounded(value / 60, 0) : null)
   const { curve } = run
   const rows: SimulateAnswer['curve'] = []
   let nextMinute = 0
@@ -80,6 +84,7 @@ export function simulate(document: SimulateDocument): Outcome<SimulateAnswer> {
       surface_c: rounded(curve.surface_c[i] as number, 1),
       core_c: rounded(curve.core_c[0]?.[i] as number),
       second_c: curve.core_c[1] ? rounded(curve.core_c[1][i] as number) : null,
+      third_c: curve.core_c[2] ? rounded(curve.core_c[2][i] as number) : null,
     })
   }
   return succeed({
@@ -100,6 +105,23 @@ export function simulate(document: SimulateDocument): Outcome<SimulateAnswer> {
     carved_kg: rounded(yields.carved_kg, 3),
     crust_index_min: rounded(kernel.browning_s / 60),
     lethality_share: rounded(Math.min(1e6, lethality.share), 4),
+    poultry_decades: isBird(cut)
+      ? rounded(Math.min(99, poultryDecades(curve.time_s, curve.core_c[deciding] as Float64Array, curve.length)))
+      : null,
+    warm_min: rounded(warmthAfter(run, parameters) / 60, 0),
+    cooling: {
+      whole_to_21_min: whole(cooling.whole.to21_s),
+      whole_to_5_min: whole(cooling.whole.to5_s),
+      whole_in_time: cooling.whole.inTime,
+      slab_mm: cooling.slab_m === undefined ? null : rounded(cooling.slab_m * 1000, 0),
+    },
+    points_detail: bodies.map((body, i) => ({
+      point: body.point,
+      pull_c: rounded(run.pullCore_c[i] as number),
+      peak_c: rounded(run.peak_c[i] as number),
+      thickness_mm: rounded(body.thickness_m * 1000, 1),
+    })),
+    gap_k: bodies.length > 1 ? rounded(Math.max(...run.pullCore_c) - Math.min(...run.pullCore_c)) : null,
     danger_zone_min: rounded(lethality.dangerZone_s / 60, 1),
     matters: ensemble.matters.map(({ input, share }) => ({ input, share: rounded(share, 3) })),
     cautions: [...cautions],

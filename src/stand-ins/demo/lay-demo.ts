@@ -2,7 +2,7 @@ import { TZDate } from '@date-fns/tz'
 import { addDays } from 'date-fns'
 import type { Database } from '@/db/connection'
 import { ensureKitchen, openKitchen } from '@/db/repositories'
-import type { PlanDocument } from '@/domain/roast/roast-document'
+import { type PlanDocument, type PlanDocumentInput, planDocument } from '@/domain/roast/roast-document'
 
 interface DemoWorld {
   readonly timeZone: string
@@ -27,20 +27,21 @@ const plan = (
   title: string,
   promise: string,
   guests: number,
-  roast: Partial<PlanDocument['roast']> & Pick<PlanDocument['roast'], 'cut' | 'mass_kg'>,
+  roast: PlanDocumentInput['roast'],
   program: PlanDocument['program'],
   doneness: string,
   oven: PlanDocument['oven'] = { kind: 'still', offset_k: 0 },
-): PlanDocument => ({
-  version: 1,
-  title,
-  roast: { thickness_mm: null, start_c: 5, temper_min: 30, surface: 'dry_salted', ...roast },
-  oven,
-  program,
-  target: { doneness },
-  promise,
-  guests,
-})
+): PlanDocument =>
+  planDocument.parse({
+    version: 1,
+    title,
+    roast: { start_c: 5, temper_min: 30, surface: 'dry_salted', ...roast },
+    oven,
+    program,
+    target: { doneness },
+    promise,
+    guests,
+  })
 
 /** Lays the invented demo: Tern Point, a lighthouse station turned guest house, and a cottage kitchen. Does nothing to a kitchen that has plans. */
 export async function layDemo(db: Database, world: DemoWorld): Promise<void> {

@@ -13,6 +13,9 @@ import {
 import type { Plan } from '@/core/schedule/plan'
 import { celsiusToFahrenheit } from '@/core/units'
 import { clock, temperature, type Units } from '../format/units'
+import { POINT_NAMES } from '../format/words'
+
+const DASHES = ['7 4', '2 3'] as const
 
 /** Core with its doubt, surface and surroundings through time. */
 export function CoreChart({ plan, units }: { readonly plan: Plan; readonly units: Units }) {
@@ -23,17 +26,18 @@ export function CoreChart({ plan, units }: { readonly plan: Plan; readonly units
     const row = band[i]
     return row ? [shown(row.low_c), shown(row.high_c)] : undefined
   }
+  const others = plan.points.slice(1)
   const rows = plan.course.map((point) => ({
     at: plan.putIn + point.time_s,
     core: shown(point.core_c[0] ?? 0),
-    second: point.core_c[1] === undefined ? undefined : shown(point.core_c[1]),
+    ...Object.fromEntries(others.map((name, i) => [name, shown(point.core_c[i + 1] ?? 0)])),
     surface: shown(point.surface_c),
     air: shown(point.air_c),
     doubt: bandAt(point.time_s),
   }))
   const names: Record<string, string> = {
-    core: plan.points.length > 1 ? 'breast' : 'core',
-    second: 'thigh',
+    ...POINT_NAMES,
+    core: POINT_NAMES[plan.points[0] ?? 'core'],
     surface: 'surface',
     air: 'around it',
     doubt: 'doubt',
@@ -90,16 +94,17 @@ export function CoreChart({ plan, units }: { readonly plan: Plan; readonly units
               isAnimationActive={false}
             />
             <Line dataKey="surface" stroke="var(--russet)" strokeWidth={1.5} dot={false} isAnimationActive={false} />
-            {plan.points.length > 1 && (
+            {others.map((name, i) => (
               <Line
-                dataKey="second"
+                key={name}
+                dataKey={name}
                 stroke="var(--moss)"
-                strokeDasharray="7 4"
+                strokeDasharray={DASHES[i] ?? '1 2'}
                 strokeWidth={2}
                 dot={false}
                 isAnimationActive={false}
               />
-            )}
+            ))}
             <Line dataKey="core" stroke="var(--moss)" strokeWidth={3} dot={false} isAnimationActive={false} />
             <ReferenceLine
               y={shown(plan.pull_c)}
@@ -120,12 +125,14 @@ export function CoreChart({ plan, units }: { readonly plan: Plan; readonly units
           <i className="mr-1.5 inline-block h-1 w-6 bg-moss align-middle" />
           {names.core}, shaded by its doubt
         </span>
-        {plan.points.length > 1 && (
-          <span>
-            <i className="mr-1.5 inline-block w-6 border-t-2 border-dashed border-moss align-middle" />
-            thigh
+        {others.map((name, i) => (
+          <span key={name}>
+            <svg className="mr-1.5 inline-block align-middle" width="24" height="4" aria-hidden>
+              <line x1="0" x2="24" y1="2" y2="2" stroke="var(--moss)" strokeWidth="2" strokeDasharray={DASHES[i]} />
+            </svg>
+            {POINT_NAMES[name]}
           </span>
-        )}
+        ))}
         <span>
           <i className="mr-1.5 inline-block h-0.5 w-6 bg-russet align-middle" />
           surface

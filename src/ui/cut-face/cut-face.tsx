@@ -1,4 +1,5 @@
 import { useId } from 'react'
+import { type DonenessServing, servingsOf } from '@/core/portions/guests'
 import { findCut } from '@/core/reference/cuts'
 import type { Plan } from '@/core/schedule/plan'
 import { length, type Units } from '../format/units'
@@ -10,10 +11,13 @@ export function CutFace({
   plan,
   cutId,
   units,
+  wishes,
 }: {
   readonly plan: Plan
   readonly cutId: string
   readonly units: Units
+  /** Guests by wanted doneness. */
+  readonly wishes: Readonly<Record<string, number>>
 }) {
   const id = useId().replaceAll(':', '')
   const cut = findCut(cutId)
@@ -23,6 +27,9 @@ export function CutFace({
   const wide = geometry.family === 'round' ? geometry.width : geometry.family === 'plump' ? geometry.width : 1.35
   const ry = 78
   const rx = Math.min(168, ry * wide)
+  const servings = servingsOf(plan.slice, Math.max(1, Math.floor(plan.yield.heads)), wishes)
+  const asked = servings.some(({ wanted }) => wanted > 0)
+  const short = servings.filter(({ plates, wanted }) => wanted > plates)
   const rings = [...plan.slice.profile].reverse()
   const shares = plan.slice.shares.filter(({ share }) => share > 0.005)
   const middle = { red: 51, pork: 63, poultry: 74, duck: 58, tender: 80 }[cut.doneness]
@@ -77,9 +84,18 @@ export function CutFace({
                 style={{ background: colours.find((each) => each.degree === degree)?.colour }}
               />
               <span className="w-12 text-right font-semibold">{Math.round(share * 100)} %</span> {donenessName(degree)}
+              <span className="ml-auto text-soft">{servingWords(servings, degree, asked)}</span>
             </li>
           ))}
         </ul>
+        {short.length > 0 && (
+          <p className="mt-2 font-semibold">
+            {short
+              .map(({ degree, plates, wanted }) => `${wanted - plates} short of ${donenessName(degree)}`)
+              .join('; ')}
+            . A second, smaller piece pulled apart from this one would do it.
+          </p>
+        )}
         <p className="mt-2 text-soft">
           {plan.slice.rim_m < 0.0005 ? 'No grey rim to speak of' : `Grey rim ${length(plan.slice.rim_m, units)}`}; the
           middle is the thickest part, the ends are more done.
@@ -87,4 +103,11 @@ export function CutFace({
       </figcaption>
     </figure>
   )
+}
+
+function servingWords(servings: readonly DonenessServing[], degree: string, asked: boolean): string {
+  const row = servings.find((each) => each.degree === degree)
+  if (!row) return ''
+  const plates = `${row.plates} plate${row.plates === 1 ? '' : 's'}`
+  return asked ? `${plates}, ${row.wanted} asked` : plates
 }

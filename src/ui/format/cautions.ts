@@ -69,6 +69,41 @@ export function cautionWords(caution: Caution, units: Units): CautionWords {
         weight: 'note',
         text: 'Leftovers from 57 to 21 °C within 2 hours and to 5 °C within 4 more: slice or cut small first. Your local code comes before this page.',
       }
+    case 'vulnerable_guest':
+      return {
+        weight: 'danger',
+        text: `Someone at this table should not eat it at ${temperature(caution.peak_c, units)}. Cook it to ${temperature(caution.minimum_c, units)}, or cook their share through.`,
+      }
+    case 'stuffing_short':
+      return {
+        weight: 'danger',
+        text: `The stuffing only gets to ${temperature(caution.peak_c, units)}: it must reach ${temperature(caution.minimum_c, units)} in its middle. Leave it in the oven longer, or spoon it into a dish and finish it there.`,
+      }
+    case 'stuffed_bird':
+      return {
+        weight: 'note',
+        text: 'Stuff loosely, just before it goes in, with everything cold or everything hot. Probe the stuffing too.',
+      }
+    case 'retail_oven':
+      return {
+        weight: 'choice',
+        text: `To rely on the hold table a food business needs at least ${temperature(caution.least_c, units)} for a roast of this weight; this oven is set to ${temperature(caution.set_c, units)}.`,
+      }
+    case 'frozen_start':
+      return {
+        weight: 'choice',
+        text: `It starts frozen inside (${temperature(caution.core_c, units)}). It takes about half as long again and the outside waits for the middle: probe two places, and better thaw it in the fridge first.`,
+      }
+    case 'poultry_decades_short':
+      return {
+        weight: 'danger',
+        text: `The kill of Salmonella at the coldest point is ${caution.decades.toFixed(1)} decades of the ${caution.wanted} that are asked. Go higher or hold longer.`,
+      }
+    case 'cabinet_too_cool':
+      return {
+        weight: 'danger',
+        text: `A cabinet at ${temperature(caution.set_c, units)} is under the ${temperature(caution.least_c, units)} at which hot food is held. Set it higher.`,
+      }
     default:
       return caution satisfies never
   }

@@ -1,13 +1,26 @@
+import type { PointId } from '@/core/heat/piece'
 import { findSchool } from '@/core/program/schools'
 import type { Stage } from '@/core/program/stage'
 import { type Cut, findCut } from '@/core/reference/cuts'
 import type { Task } from '@/core/schedule/tasks'
+import type { ProgramPart } from '@/domain/roast/roast-document'
 import { duration, rise, temperature, type Units } from './units'
 
 export const cutName = (id: string): string => findCut(id)?.name ?? id
 export const schoolName = (id: string): string => findSchool(id)?.name ?? 'Own program'
+/** What a plan's way of cooking is called: its school, or what the house calls its own stages. */
+export const programName = (program: ProgramPart): string =>
+  'school' in program ? schoolName(program.school) : (program.name ?? 'Own stages')
 export const donenessName = (id: string): string =>
   id.replaceAll('-', ' ').replace('medium rare', 'medium-rare').replace('medium well', 'medium-well')
+
+export const POINT_NAMES: Readonly<Record<PointId, string>> = {
+  core: 'core',
+  thin_end: 'thin end',
+  breast: 'breast',
+  thigh: 'thigh',
+  stuffing: 'stuffing',
+}
 
 /** What surrounds the meat, in a few words. */
 export function surroundings(stage: Stage, units: Units): string {

@@ -1,16 +1,23 @@
 'use client'
 import type { PlanDocument } from '@/domain/roast/roast-document'
 import { clock, mass, shortDay, temperature, type Units } from '../format/units'
-import { cutName, schoolName } from '../format/words'
+import { cutName, programName } from '../format/words'
 import type { Clash } from './saver'
+
+const heatOf = (program: PlanDocument['program'], units: Units) =>
+  'stages' in program
+    ? `${program.stages.length} stages`
+    : program.set_c === undefined
+      ? 'usual'
+      : temperature(program.set_c, units)
 
 const rowsOf = (document: PlanDocument, units: Units): Record<string, string> => ({
   Cut: cutName(document.roast.cut),
   Weight: mass(document.roast.mass_kg, units),
   Thickness: document.roast.thickness_mm === null ? 'usual' : `${document.roast.thickness_mm} mm`,
   Start: `${temperature(document.roast.start_c, units)}, ${document.roast.temper_min} min on the bench`,
-  School: schoolName(document.program.school),
-  Heat: `${document.oven.kind}, ${document.program.set_c === undefined ? 'usual' : temperature(document.program.set_c, units)}`,
+  School: programName(document.program),
+  Heat: `${document.oven.kind}, ${heatOf(document.program, units)}`,
   Doneness: document.target
     ? 'serve_c' in document.target
       ? temperature(document.target.serve_c, units)

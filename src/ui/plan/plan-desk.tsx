@@ -2,21 +2,27 @@
 import Link from 'next/link'
 import { useCallback, useState } from 'react'
 import { findSchool } from '@/core/program/schools'
-import { findCut } from '@/core/reference/cuts'
 import type { Plan, Trouble } from '@/core/schedule/plan'
+import type { HouseItem } from '@/domain/house/house-item'
+import { cutOf } from '@/domain/roast/resolve'
 import type { PlanDocument } from '@/domain/roast/roast-document'
+import { withRoles } from '@/domain/roast/stages'
 import { CoreChart } from '../chart/core-chart'
 import { CutFace } from '../cut-face/cut-face'
 import { cautionWords, troubleWords, type Weight } from '../format/cautions'
 import { clock, day, duration, length, mass, rise, temperature, type Units } from '../format/units'
-import { cutName, INPUT_NAMES } from '../format/words'
+import { cutName, INPUT_NAMES, POINT_NAMES } from '../format/words'
 import { HeatRibbon } from '../ribbon/heat-ribbon'
 import { Why } from '../shell/why'
 import { ClashBanner } from './clash-banner'
+import { CutCard } from './cut-card'
+import { Particulars } from './particulars'
 import type { SaveState } from './saver'
 import { Sentence } from './sentence'
+import { StageEditor } from './stage-editor'
 import { TaskList } from './task-list'
 import { useLivePlan } from './use-live-plan'
+import { stagesOfDocument, useRibbonEdit } from './use-ribbon-edit'
 import { useDraft, useSaving } from './use-saving'
 
 interface DeskProps {
@@ -27,6 +33,7 @@ interface DeskProps {
   readonly plan: Plan
   readonly units: Units
   readonly now_s: number
+  readonly house: readonly HouseItem[]
 }
 
 const SAVE_WORDS: Readonly<Record<SaveState, string>> = {
@@ -44,15 +51,26 @@ const WEIGHT_STYLE: Readonly<Record<Weight, { box: string; mark: string; word: s
 const WEIGHT_ORDER: readonly Weight[] = ['danger', 'choice', 'good', 'note']
 
 /** One plan on the desk: the sentence, the ribbon, the run, and what is behind it. */
-export function PlanDesk({ kitchen, planId, version, document: first, plan: firstPlan, units, now_s }: DeskProps) {
+export function PlanDesk({
+  kitchen,
+  planId,
+  version,
+  document: first,
+  plan: firstPlan,
+  units,
+  now_s,
+  house,
+}: DeskProps) {
   const [document, setDocument] = useState(first)
   const live = useLivePlan(document, firstPlan, now_s)
   const address = `/api/k/${kitchen}/plans/${planId}`
   const saving = useSaving(address, planId, version, document, live.problems.length === 0, setDocument)
   const change = useCallback((apply: (last: PlanDocument) => PlanDocument) => setDocument(apply), [])
+  const edit = useRibbonEdit(document, change)
+  const stages = stagesOfDocument(document)
   const { plan } = live
-  const cut = findCut(document.roast.cut)
-  const school = findSchool(document.program.school)
+  const cut = cutOf(document.roast)
+  const school = 'school' in document.program ? findSchool(document.program.school) : undefined
   const pull = plan.tasks.find((task) => task.kind === 'pull')
   const draft = useDraft(planId, first)
   const cautions = plan.cautions
@@ -70,7 +88,8 @@ export function PlanDesk({ kitchen, planId, version, document: first, plan: firs
       <div className="flex flex-wrap items-end gap-x-6 gap-y-2">
         <div className="min-w-0 flex-1">
           <p className="text-base text-soft">
-            {cutName(document.roast.cut)}, {mass(document.roast.mass_kg, units)} · {day(plan.promise, units)}
+            {cut?.name ?? cutName(document.roast.cut)}, {mass(document.roast.mass_kg, units)} ·{' '}
+            {day(plan.promise, units)}
           </p>
           <input
             aria-label="Name of the plan"
@@ -122,7 +141,7 @@ export function PlanDesk({ kitchen, planId, version, document: first, plan: firs
       ))}
 
       <section aria-label="The heat ribbon" className="rounded-2xl border border-line bg-sheet px-2 pb-2 pt-3 sm:px-3">
-        <HeatRibbon plan={plan} cutId={document.roast.cut} units={units} />
+        <HeatRibbon plan={plan} cutId={document.roast.cut} units={units} edit={edit} />
       </section>
 
       <section aria-label="The plan in words" className="max-w-[70rem]">
@@ -135,12 +154,44 @@ export function PlanDesk({ kitchen, planId, version, document: first, plan: firs
         />
       </section>
 
+      <div className="grid items-start gap-3 lg:grid-cols-2">
+        <Particulars document={document} heads={Math.max(1, Math.floor(plan.yield.heads))} change={change} />
+        <CutCard document={document} kitchen={kitchen} units={units} house={house} change={change} />
+      </div>
+
       <div className="grid gap-5 lg:grid-cols-[minmax(0,1.05fr)_minmax(0,1fr)]">
         <div className="space-y-5">
           <section className="rounded-2xl border border-line bg-sheet p-4 sm:p-5">
             <h2 className="mb-1 font-display text-2xl font-semibold">The run</h2>
             <TaskList plan={plan} cutId={document.roast.cut} units={units} />
           </section>
+          {stages.length > 0 && (
+            <section className="rounded-2xl border border-line bg-sheet p-4 sm:p-5">
+              <div className="mb-3 flex flex-wrap items-baseline justify-between gap-3">
+                <h2 className="font-display text-2xl font-semibold">The stages</h2>
+                <Link
+                  href={`/k/${kitchen}/plans/${planId}/schools`}
+                  className="inline-flex min-h-11 items-center font-semibold underline decoration-copper-bright underline-offset-4"
+                >
+                  Compare the schools
+                </Link>
+              </div>
+              <StageEditor
+                stages={stages}
+                name={'stages' in document.program ? document.program.name : undefined}
+                kitchen={kitchen}
+                units={units}
+                house={house}
+                change={change}
+                onChange={(next, name) =>
+                  change((last) => ({
+                    ...last,
+                    program: { ...(name ? { name } : {}), stages: withRoles(next) },
+                  }))
+                }
+              />
+            </section>
+          )}
           <section>
             <h2 className="sr-only">Cautions</h2>
             <ul className="space-y-2">
@@ -197,6 +248,32 @@ export function PlanDesk({ kitchen, planId, version, document: first, plan: firs
                 note={`${mass(cut?.perHead_kg ?? 0.3, units)} raw a head for this cut.`}
               />
               <Figure
+                label="Stays warm"
+                value={duration(plan.warm_s)}
+                basis="from the model"
+                note={`From the knife, tented on the board, until the meat is below ${temperature(48, units)}.`}
+              />
+              <Figure
+                label="Cools in time"
+                value={
+                  plan.cooling.whole.inTime
+                    ? 'whole'
+                    : plan.cooling.slab_m
+                      ? `≤ ${length(plan.cooling.slab_m, units)}`
+                      : 'cut fine'
+                }
+                basis="from the model; the limits are the food code’s, from memory"
+                note={`Left whole in the fridge the middle takes ${duration(Math.min(48 * 3600, plan.cooling.whole.to21_s))} from ${temperature(57, units)} to ${temperature(21, units)}; two hours are allowed, and four more to ${temperature(5, units)}. ${plan.cooling.whole.inTime ? '' : plan.cooling.slab_m ? `Cut to ${length(plan.cooling.slab_m, units)} or thinner it makes it.` : ''}`}
+              />
+              {plan.bodies.length > 1 && (
+                <Figure
+                  label="Between the points"
+                  value={rise(plan.gap_k, units)}
+                  basis="from the model"
+                  note={`At the pull: ${plan.bodies.map(({ point, pull_c }) => `${POINT_NAMES[point]} ${temperature(pull_c, units)}`).join(', ')}. ${plan.points.includes('thigh') ? 'Breast down for the first part, foil on the breast or open legs bring them together.' : 'Tie or fold the thin end to even it.'}`}
+                />
+              )}
+              <Figure
                 label="Through"
                 value={length(plan.thickness_m, units)}
                 basis={document.roast.thickness_mm === null ? 'from cut and weight' : 'as measured'}
@@ -207,7 +284,7 @@ export function PlanDesk({ kitchen, planId, version, document: first, plan: firs
           </section>
           <section className="rounded-2xl border border-line bg-sheet p-4 sm:p-5">
             <h2 className="mb-3 font-display text-2xl font-semibold">The cut face</h2>
-            <CutFace plan={plan} cutId={document.roast.cut} units={units} />
+            <CutFace plan={plan} cutId={document.roast.cut} units={units} wishes={document.wishes} />
           </section>
           <section className="rounded-2xl border border-line bg-sheet p-4 sm:p-5">
             <h2 className="mb-2 font-display text-2xl font-semibold">The core</h2>
@@ -285,6 +362,19 @@ function TroubleNote({
   )
 }
 
+/** The same program with every cooking oven at least so hot. */
+const hotterProgram = (program: PlanDocument['program'], set_c: number): PlanDocument['program'] =>
+  'school' in program
+    ? { ...program, set_c }
+    : {
+        ...program,
+        stages: program.stages.map((stage) =>
+          stage.role === 'cook' && stage.environment.kind === 'oven' && stage.environment.set_c !== null
+            ? { ...stage, environment: { kind: 'oven', set_c: Math.max(set_c, stage.environment.set_c) } }
+            : stage,
+        ),
+      }
+
 type HotterTrouble = NonNullable<Extract<Trouble, { code: 'start_passed' }>['hotter']>
 
 function HotterButton({
@@ -306,7 +396,7 @@ function HotterButton({
       onClick={() =>
         change((last) => ({
           ...last,
-          program: { ...last.program, set_c: hotter.set_c },
+          program: hotterProgram(last.program, hotter.set_c),
           roast: { ...last.roast, temper_min: 0 },
         }))
       }

@@ -1,9 +1,9 @@
-import { findCut } from '@/core/reference/cuts'
 import type { Plan } from '@/core/schedule/plan'
+import { cutOf } from '@/domain/roast/resolve'
 import type { PlanDocument } from '@/domain/roast/roast-document'
 import { cautionWords } from '../format/cautions'
 import { clock, day, length, mass, shortDay, temperature, type Units } from '../format/units'
-import { cutName, schoolName, surroundings, taskHelp, taskTitle } from '../format/words'
+import { cutName, programName, surroundings, taskHelp, taskTitle } from '../format/words'
 
 interface SheetProps {
   readonly kitchen: string
@@ -15,7 +15,7 @@ interface SheetProps {
 
 /** The run sheet for the wall: black on white, large enough for a wet bench, A4 or Letter. */
 export function RunSheet({ kitchen, document, plan, units, version }: SheetProps) {
-  const cut = findCut(document.roast.cut)
+  const cut = cutOf(document.roast)
   if (!cut) return null
   const heats = plan.stages.map(({ stage }) => surroundings(stage, units)).join(' → ')
   return (
@@ -35,7 +35,7 @@ export function RunSheet({ kitchen, document, plan, units, version }: SheetProps
       <p className="mt-2">
         {cutName(cut.id)}, <strong>{mass(document.roast.mass_kg, units)}</strong>, {length(plan.thickness_m, units)}{' '}
         through
-        {document.roast.thickness_mm === null ? ' (not measured)' : ''}. {schoolName(document.program.school)}: {heats}.
+        {document.roast.thickness_mm === null ? ' (not measured)' : ''}. {programName(document.program)}: {heats}.
       </p>
       <p className="mt-1 text-[15pt]">
         Pull at <strong>{temperature(plan.pull_c, units)}</strong>, peaks at{' '}

@@ -6,12 +6,14 @@ import { donenessScale } from '@/core/reference/doneness'
 import { celsiusToFahrenheit, fahrenheitToCelsius, INCH_M, POUND_KG } from '@/core/units'
 import { readClock } from '@/domain/line/moment'
 import type { Problem } from '@/domain/problem/problem'
-import type { PlanDocument } from '@/domain/roast/roast-document'
+import { cutOf } from '@/domain/roast/resolve'
+import { type PlanDocument, ROAST_SURFACES, type SchoolPart } from '@/domain/roast/roast-document'
 import { problemSentence } from '../format/problems'
 import { clock, localInput, temperature, type Units } from '../format/units'
-import { donenessName } from '../format/words'
+import { donenessName, programName } from '../format/words'
 import { useHydrated } from '../shell/use-hydrated'
 import { instantOfLocal } from './local-time'
+import { SURFACE_NAMES } from './particulars'
 
 interface SentenceProps {
   readonly document: PlanDocument
@@ -21,6 +23,8 @@ interface SentenceProps {
   readonly change: (change: (document: PlanDocument) => PlanDocument) => void
 }
 
+/** Stands in the list of schools for stages of one's own. */
+const OWN = 'own'
 const pathOf = (problem: Problem) => ('path' in problem ? problem.path.join('.') : '')
 
 interface NumberFieldProps {
@@ -67,15 +71,16 @@ function NumberField({ label, value, step, digits, suffix, problem, problemId, o
 export function Sentence({ document, usualThickness_mm, problems, units, change }: SentenceProps) {
   const id = useId()
   const { roast, oven, program, target } = document
-  const cut = findCut(roast.cut)
-  const school = findSchool(program.school)
+  const cut = cutOf(roast)
+  const school = 'school' in program ? findSchool(program.school) : undefined
+  const settings = 'school' in program ? program : undefined
   const problemAt = (path: string) => {
     const found = problems.find((problem) => pathOf(problem) === path)
     return found && problemSentence(found, units)
   }
   const ready = useHydrated()
-  if (!cut || !school) return null
-  const usual = school.usual(cut)
+  if (!cut) return null
+  const usual = school?.usual(cut)
   const scale = donenessScale(cut.doneness)
   const serve_c =
     target && 'serve_c' in target
@@ -94,8 +99,8 @@ export function Sentence({ document, usualThickness_mm, problems, units, change 
   const pounds = units.mass === 'lb'
   const roastWith = (part: Partial<PlanDocument['roast']>) =>
     change((last) => ({ ...last, roast: { ...last.roast, ...part } }))
-  const programWith = (part: Partial<PlanDocument['program']>) =>
-    change((last) => ({ ...last, program: { ...last.program, ...part } }))
+  const programWith = (part: Partial<SchoolPart>) =>
+    change((last) => ('school' in last.program ? { ...last, program: { ...last.program, ...part } } : last))
   const number = (
     path: string,
     label: string,
@@ -123,18 +128,20 @@ export function Sentence({ document, usualThickness_mm, problems, units, change 
     step: number,
     onChange: (value_c: number) => void,
   ) => number(path, label, toShown(value_c), step, 0, degrees, (value) => onChange(fromShown(value)))
-  const hasHot = [
-    'hot-start',
-    'kick-start',
-    'cold-start',
-    'reverse-sear',
-    'pan-first',
-    'two-zone-fire',
-    'water-bath',
-    'bird-turned',
-    'finish-hot',
-    'cook-and-hold',
-  ].includes(school.id)
+  const hasHot =
+    school !== undefined &&
+    [
+      'hot-start',
+      'kick-start',
+      'cold-start',
+      'reverse-sear',
+      'pan-first',
+      'two-zone-fire',
+      'water-bath',
+      'bird-turned',
+      'finish-hot',
+      'cook-and-hold',
+    ].includes(school.id)
 
   return (
     <fieldset disabled={!ready} className="text-[1.15rem] leading-[2.15]" data-ready={ready || undefined}>
@@ -197,8 +204,11 @@ export function Sentence({ document, usualThickness_mm, problems, units, change 
         value={roast.surface}
         onChange={(event) => roastWith({ surface: event.target.value as PlanDocument['roast']['surface'] })}
       >
-        <option value="dry_salted">salted ahead</option>
-        <option value="plain">not salted ahead</option>
+        {ROAST_SURFACES.map((each) => (
+          <option key={each} value={each}>
+            {SURFACE_NAMES[each]}
+          </option>
+        ))}
       </select>
       . Served{' '}
       <select
@@ -218,18 +228,22 @@ export function Sentence({ document, usualThickness_mm, problems, units, change 
       <select
         className="said"
         aria-label="School"
-        value={program.school}
+        value={settings?.school ?? OWN}
         aria-invalid={problemAt('program.school') ? true : undefined}
-        onChange={(event) => change((last) => ({ ...last, program: { school: event.target.value } }))}
+        onChange={(event) => {
+          const id = event.target.value
+          if (id !== OWN) change((last) => ({ ...last, program: { school: id } }))
+        }}
       >
-        {SCHOOLS.filter((each) => each.suits(cut) || each.id === program.school).map((each) => (
+        {!settings && <option value={OWN}>{programName(program).toLowerCase()}</option>}
+        {SCHOOLS.filter((each) => each.suits(cut) || each.id === settings?.school).map((each) => (
           <option key={each.id} value={each.id}>
             {each.name.toLowerCase()}
           </option>
         ))}
       </select>{' '}
       in a{' '}
-      {school.heat === 'oven' ? (
+      {school === undefined || school.heat === 'oven' ? (
         <select
           className="said"
           aria-label="Oven kind"
@@ -245,27 +259,32 @@ export function Sentence({ document, usualThickness_mm, problems, units, change 
         'lidded fire'
       ) : (
         'water bath'
-      )}{' '}
-      at{' '}
-      {temperatureField(
-        'program.set_c',
-        'Heat',
-        program.set_c ?? usual.set_c,
-        fahrenheit ? 5 : school.heat === 'bath' ? 1 : 5,
-        (value) => programWith({ set_c: value }),
       )}
-      {hasHot && (
+      {school && settings && usual && (
+        <>
+          {' '}
+          at{' '}
+          {temperatureField(
+            'program.set_c',
+            'Heat',
+            settings.set_c ?? usual.set_c,
+            fahrenheit ? 5 : school.heat === 'bath' ? 1 : 5,
+            (value) => programWith({ set_c: value }),
+          )}
+        </>
+      )}
+      {hasHot && settings && usual && (
         <>
           {' '}
           with{' '}
-          {temperatureField('program.hot_c', 'Second heat', program.hot_c ?? usual.hot_c, 5, (value) =>
+          {temperatureField('program.hot_c', 'Second heat', settings.hot_c ?? usual.hot_c, 5, (value) =>
             programWith({ hot_c: value }),
           )}{' '}
           for{' '}
           {number(
             'program.hot_min',
             'Minutes of the second heat',
-            program.hot_min ?? usual.hot_min,
+            settings.hot_min ?? usual.hot_min,
             1,
             0,
             'min',
@@ -351,7 +370,7 @@ function PromiseFields({
 function changedCut(document: PlanDocument, id: string): PlanDocument {
   const cut = findCut(id)
   if (!cut) return document
-  const school = findSchool(document.program.school)
+  const school = 'school' in document.program ? findSchool(document.program.school) : undefined
   const mass = document.roast.mass_kg
   const believable = mass >= cut.mass_kg.least && mass <= cut.mass_kg.most
   return {
@@ -359,8 +378,22 @@ function changedCut(document: PlanDocument, id: string): PlanDocument {
     oven: document.oven,
     promise: document.promise,
     guests: document.guests,
+    wishes: {},
+    vulnerable: document.vulnerable,
     title: document.title === findCut(document.roast.cut)?.name ? cut.name : document.title,
-    roast: { ...document.roast, cut: id, thickness_mm: null, mass_kg: believable ? mass : cut.mass_kg.usual },
-    program: school?.suits(cut) ? { school: school.id } : { school: 'steady' },
+    roast: {
+      ...document.roast,
+      cut: id,
+      house: null,
+      stuffed: false,
+      thin_end: null,
+      thickness_mm: null,
+      mass_kg: believable ? mass : cut.mass_kg.usual,
+    },
+    program: school?.suits(cut)
+      ? { school: school.id }
+      : 'stages' in document.program
+        ? document.program
+        : { school: 'steady' },
   }
 }

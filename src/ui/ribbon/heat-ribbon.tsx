@@ -5,9 +5,10 @@ import { findCut } from '@/core/reference/cuts'
 import type { CoursePoint, Plan } from '@/core/schedule/plan'
 import type { Task } from '@/core/schedule/tasks'
 import { clock, shortDay, temperature, type Units } from '../format/units'
-import { surroundings, taskTitle } from '../format/words'
+import { POINT_NAMES, surroundings, taskTitle } from '../format/words'
 import { heatColour } from '../ramp'
 import { useWidth } from '../shell/use-width'
+import { Handle } from './handles'
 import { ribbonScale, rowsFor, tickStep } from './scale'
 
 interface RibbonProps {
@@ -16,6 +17,15 @@ interface RibbonProps {
   readonly units: Units
   /** Small and quiet, for a list. */
   readonly slim?: boolean
+  /** Lets a hand stretch timed stages and move the promise. */
+  readonly edit?: RibbonEdit | undefined
+}
+
+export interface RibbonEdit {
+  readonly take: () => void
+  /** A timed stage is longer by so many minutes than when it was taken. */
+  readonly stretch: (stageIndex: number, longer_min: number) => void
+  readonly promise: (later_min: number) => void
 }
 
 const MARKS: readonly Task['kind'][] = [
@@ -59,7 +69,7 @@ function courseAt(course: readonly CoursePoint[], time_s: number): CoursePoint |
  * The heat ribbon. Its right edge is the promise. The fill is what surrounds the meat, the white
  * line the core with its doubt, the bracket the window of the pull.
  */
-export function HeatRibbon({ plan, cutId, units, slim = false }: RibbonProps) {
+export function HeatRibbon({ plan, cutId, units, slim = false, edit }: RibbonProps) {
   const id = useId().replaceAll(':', '')
   const box = useRef<HTMLDivElement>(null)
   const width = useWidth(box, 1100)
@@ -72,7 +82,9 @@ export function HeatRibbon({ plan, cutId, units, slim = false }: RibbonProps) {
   const bottom = top + band
   const labelRows = slim ? 0 : narrow ? 4 : 3
   const height = slim ? bottom + 4 : bottom + 18 + labelRows * 19
-  const frame = { from_s: plan.begin, to_s: plan.promise, left: pad, right: width - pad, top, bottom }
+  // While a hand holds an edge the axis stands still, or the edge would run from under the finger.
+  const [held, setHeld] = useState<{ from_s: number; to_s: number } | undefined>()
+  const frame = { from_s: plan.begin, to_s: plan.promise, ...held, left: pad, right: width - pad, top, bottom }
   const scale = ribbonScale(frame)
   const putIn = plan.putIn
   const inOven = plan.course.map((point) => ({ ...point, at: putIn + point.time_s }))
@@ -128,7 +140,7 @@ export function HeatRibbon({ plan, cutId, units, slim = false }: RibbonProps) {
       <svg
         width={width}
         height={height}
-        role="img"
+        role={edit ? 'group' : 'img'}
         aria-label={summary}
         onPointerMove={slim ? undefined : move}
         onPointerLeave={() => setCursor(undefined)}
@@ -202,15 +214,16 @@ export function HeatRibbon({ plan, cutId, units, slim = false }: RibbonProps) {
               />
             ))}
           {bandPath && <path d={bandPath} fill="#ffffff" fillOpacity={slim ? 0.25 : 0.38} />}
-          {plan.points.length > 1 && (
+          {plan.points.slice(1).map((name, i) => (
             <path
-              d={line((point) => point.core_c[1] ?? 0)}
+              key={name}
+              d={line((point) => point.core_c[i + 1] ?? 0)}
               fill="none"
               stroke="#ffffff"
               strokeWidth="2"
-              strokeDasharray="5 4"
+              strokeDasharray={i === 0 ? '5 4' : '2 3'}
             />
-          )}
+          ))}
           <path
             d={line((point) => point.core_c[0] ?? 0)}
             fill="none"
@@ -312,6 +325,50 @@ export function HeatRibbon({ plan, cutId, units, slim = false }: RibbonProps) {
             {narrow ? '' : ' on the table'}
           </text>
         )}
+        {edit &&
+          !slim &&
+          plan.stages.map(({ stage, from, to }, i) =>
+            stage.until.kind === 'time' && to - from > 0 ? (
+              <Handle
+                // biome-ignore lint/suspicious/noArrayIndexKey: a stage has no identity but its place
+                key={i}
+                x={scale.x(from)}
+                top={top}
+                bottom={bottom}
+                perPixel_min={perPixel / 60}
+                colour="#ffffff"
+                label={`Start of ${surroundings(stage, units)}`}
+                value={clock(from, units)}
+                onTake={() => {
+                  setHeld({ from_s: frame.from_s, to_s: frame.to_s })
+                  edit.take()
+                }}
+                onMove={(delta, done) => {
+                  edit.stretch(i, -delta)
+                  if (done) setHeld(undefined)
+                }}
+              />
+            ) : null,
+          )}
+        {edit && !slim && (
+          <Handle
+            x={Math.min(scale.x(plan.promise), width - 8)}
+            top={top}
+            bottom={bottom}
+            perPixel_min={perPixel / 60}
+            colour="var(--copper-bright)"
+            label="The promise"
+            value={clock(plan.promise, units)}
+            onTake={() => {
+              setHeld({ from_s: frame.from_s, to_s: frame.to_s })
+              edit.take()
+            }}
+            onMove={(delta, done) => {
+              edit.promise(delta)
+              if (done) setHeld(undefined)
+            }}
+          />
+        )}
         {cursor !== undefined && (
           <line
             x1={scale.x(cursor)}
@@ -333,8 +390,11 @@ export function HeatRibbon({ plan, cutId, units, slim = false }: RibbonProps) {
           {at && cursor >= putIn ? (
             <>
               core {temperature(at.core_c[0] ?? 0, units)}
-              {at.core_c[1] === undefined ? '' : `, thigh ${temperature(at.core_c[1], units)}`} ·{' '}
-              {stageAt ? surroundings(stageAt.stage, units) : 'on the board'}
+              {plan.points
+                .slice(1)
+                .map((name, i) => `, ${POINT_NAMES[name]} ${temperature(at.core_c[i + 1] ?? 0, units)}`)
+                .join('')}{' '}
+              · {stageAt ? surroundings(stageAt.stage, units) : 'on the board'}
               {stageAt && settingOf(stageAt.stage.environment) === undefined
                 ? ` (${temperature(at.air_c, units)})`
                 : ''}

@@ -3,9 +3,10 @@ import { notFound } from 'next/navigation'
 import { unitsOf } from '@/app/reader'
 import { makePlan } from '@/domain/plan/make-plan'
 import { nowSeconds } from '@/server/environment'
-import { kitchensOfHouse, plansOfKitchen } from '@/server/plans'
+import { kitchensOfHouse } from '@/server/kitchen'
+import { plansOfKitchen } from '@/server/plans'
 import { clock, mass, shortDay, temperature } from '@/ui/format/units'
-import { cutName, schoolName } from '@/ui/format/words'
+import { cutName, programName } from '@/ui/format/words'
 import { LineEntry } from '@/ui/line/line-entry'
 import { HeatRibbon } from '@/ui/ribbon/heat-ribbon'
 import { Header } from '@/ui/shell/header'
@@ -72,7 +73,7 @@ function List({ rows, slug, units }: { rows: Rows; slug: string; units: Awaited<
                 </span>
                 <span className="text-base text-soft">
                   {cutName(row.document.roast.cut)}, {mass(row.document.roast.mass_kg, units)},{' '}
-                  {schoolName(row.document.program.school).toLowerCase()}
+                  {programName(row.document.program).toLowerCase()}
                 </span>
               </span>
               {plan ? (

@@ -2,7 +2,9 @@ import type { Metadata } from 'next'
 import { notFound } from 'next/navigation'
 import { unitsOf } from '@/app/reader'
 import { nowSeconds } from '@/server/environment'
-import { kitchensOfHouse, planInKitchen } from '@/server/plans'
+import { houseItemsOf } from '@/server/house'
+import { kitchensOfHouse } from '@/server/kitchen'
+import { planInKitchen } from '@/server/plans'
 import { PlanDesk } from '@/ui/plan/plan-desk'
 import { Header } from '@/ui/shell/header'
 
@@ -16,6 +18,7 @@ export default async function PlanPage({ params }: Params) {
   if (!found.ok) notFound()
   const { kitchen, row, made } = found.value
   const units = await unitsOf(kitchen)
+  const house = await houseItemsOf(slug)
   return (
     <>
       <Header kitchen={kitchen} kitchens={await kitchensOfHouse()} units={units} />
@@ -29,6 +32,7 @@ export default async function PlanPage({ params }: Params) {
           plan={made.plan}
           units={units}
           now_s={nowSeconds()}
+          house={house.ok ? house.value : []}
         />
       </main>
     </>

@@ -1,0 +1,27 @@
+import { accuracy } from '@/domain/accuracy/accuracy'
+
+/** Prints what the model is judged by. Exit code 1 when a row of the acceptance test fails. */
+const { charts, rules, summary } = accuracy()
+const percent = (value: number) => `${value >= 0 ? '+' : ''}${(100 * value).toFixed(0)} %`
+
+console.log('Published roasting charts (US federal food-safety agencies, from memory), middle of each weight range')
+console.log(
+  `${'cut'.padEnd(30)} ${'kg'.padStart(5)} ${'°F'.padStart(4)} ${'to °F'.padStart(5)} ${'predicted'.padStart(9)} ${'published'.padStart(11)} ${'outside'.padStart(8)} ${'of middle'.padStart(9)}`,
+)
+for (const { row, cutName, mass_kg, predicted_min, low_min, high_min, outside, error } of charts) {
+  console.log(
+    `${(row.inReference ? '* ' : '  ') + cutName.padEnd(28)} ${mass_kg.toFixed(2).padStart(5)} ${String(row.oven_f).padStart(4)} ${String(row.core_f).padStart(5)} ${predicted_min.toFixed(0).padStart(5)} min ${`${low_min.toFixed(0)}–${high_min.toFixed(0)}`.padStart(11)} ${percent(outside).padStart(8)} ${percent(error).padStart(9)}`,
+  )
+}
+for (const [name, part] of Object.entries(summary))
+  console.log(
+    `${name}: ${part.within15} of ${part.rows} rows within ±15 % of their interval; median error against its middle ${(100 * part.medianError).toFixed(1)} %`,
+  )
+console.log('* the rows the shared parameters were chosen with; the others were looked at, not fitted one by one\n')
+
+console.log('Rules of the trade and published tables')
+for (const { name, expected, found, met, source } of rules)
+  console.log(`${met ? 'met ' : 'NOT '} ${name}\n       expected ${expected}; found ${found} (${source})`)
+
+const failed = summary.reference.within15 < summary.reference.rows
+if (failed) process.exitCode = 1

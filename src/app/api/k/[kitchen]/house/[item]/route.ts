@@ -1,0 +1,10 @@
+import { removeHouseItem } from '@/server/house'
+import { respond } from '../../../../respond'
+
+export async function DELETE(
+  _request: Request,
+  { params }: { params: Promise<{ kitchen: string; item: string }> },
+): Promise<Response> {
+  const { kitchen, item } = await params
+  return respond(await removeHouseItem(kitchen, item))
+}

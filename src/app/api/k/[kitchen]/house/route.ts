@@ -1,0 +1,13 @@
+import { houseItemsOf, putHouseItem } from '@/server/house'
+import { bodyOf, respond } from '../../../respond'
+
+type Context = { params: Promise<{ kitchen: string }> }
+
+export async function GET(_request: Request, { params }: Context): Promise<Response> {
+  return respond(await houseItemsOf((await params).kitchen))
+}
+
+export async function POST(request: Request, { params }: Context): Promise<Response> {
+  const body = await bodyOf(request)
+  return respond(body.ok ? await putHouseItem((await params).kitchen, body.value) : body, 201)
+}

@@ -1,0 +1,27 @@
+import { z } from 'zod'
+import { findCut } from '@/core/reference/cuts'
+import { houseCutPart, stagePart } from '../roast/roast-document'
+
+/** A kitchen's own cut: a catalogue cut with some values changed. */
+export const houseCutDocument = z.strictObject({
+  kind: z.literal('cut'),
+  name: z.string().trim().min(1).max(80),
+  cut: z.string().refine((id) => findCut(id) !== undefined, 'is no cut of the catalogue'),
+  house: houseCutPart,
+})
+
+/** A kitchen's own way of cooking. */
+export const houseProgramDocument = z.strictObject({
+  kind: z.literal('program'),
+  name: z.string().trim().min(1).max(80),
+  stages: z.array(stagePart).min(1).max(12),
+})
+
+export const houseItemDocument = z.discriminatedUnion('kind', [houseCutDocument, houseProgramDocument])
+export type HouseItemDocument = z.output<typeof houseItemDocument>
+
+/** One of them as it is kept. */
+export interface HouseItem {
+  readonly id: string
+  readonly document: HouseItemDocument
+}

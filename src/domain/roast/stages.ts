@@ -1,0 +1,106 @@
+import type { School } from '@/core/program/schools'
+import type { Program, Stage, StageEnvironment } from '@/core/program/stage'
+import { celsius, minutes } from '@/core/units'
+import type { Path, QuantityKind } from '../problem/problem'
+import type { StagePart } from './roast-document'
+
+/** What the heat of a school may be set to, °C. */
+export const HEAT_RANGE_C: Readonly<Record<School['heat'], { low: number; high: number }>> = {
+  oven: { low: 60, high: 300 },
+  fire: { low: 80, high: 400 },
+  bath: { low: 48, high: 95 },
+}
+type RangeCheck = (path: Path, quantity: QuantityKind, value: number, low: number, high: number) => void
+
+/** A stage of a document as the core's, its numbers checked. */
+export function resolveStage(stage: StagePart, path: Path, range: RangeCheck): Stage {
+  const { environment: given, until: end } = stage
+  let environment: StageEnvironment
+  if (given.kind === 'oven') {
+    if (given.set_c !== null)
+      range(
+        [...path, 'environment', 'set_c'],
+        'temperature_c',
+        given.set_c,
+        HEAT_RANGE_C.oven.low,
+        HEAT_RANGE_C.oven.high,
+      )
+    environment =
+      given.set_c === null ? { kind: 'oven', heat: 'off' } : { kind: 'oven', heat: 'on', set_c: celsius(given.set_c) }
+  } else if ('set_c' in given) {
+    range([...path, 'environment', 'set_c'], 'temperature_c', given.set_c, 45, 400)
+    environment = { kind: given.kind, set_c: celsius(given.set_c) }
+  } else environment = { kind: given.kind }
+  if (end.kind === 'time') range([...path, 'until', 'minutes'], 'minutes', end.minutes, 0, 36 * 60)
+  if (end.kind === 'clock') range([...path, 'until', 'least_min'], 'minutes', end.least_min, 0, 36 * 60)
+  if (end.kind === 'core') range([...path, 'until', 'core_c'], 'temperature_c', end.core_c, 0, 98)
+  if (end.kind === 'colour') range([...path, 'until', 'browning_min'], 'minutes', end.browning_min, 0, 600)
+  return {
+    role: stage.role,
+    environment,
+    cover: stage.cover,
+    preheated: stage.preheated,
+    ...(stage.position ? { position: stage.position } : {}),
+    ...(stage.foil ? { foil: stage.foil } : {}),
+    ...(stage.surface ? { surface: stage.surface } : {}),
+    until:
+      end.kind === 'time'
+        ? { kind: 'time', duration_s: minutes(end.minutes) }
+        : end.kind === 'core'
+          ? { kind: 'core', core_c: celsius(end.core_c) }
+          : end.kind === 'colour'
+            ? { kind: 'colour', browning_s: minutes(end.browning_min) }
+            : end.kind === 'clock'
+              ? { kind: 'clock', least_s: minutes(end.least_min) }
+              : { kind: 'pull' },
+    tending: stage.tending.map(({ act, at_min, every_min }) => ({
+      act,
+      at_s: minutes(at_min),
+      every_s: every_min === undefined ? undefined : minutes(Math.max(1, every_min)),
+    })),
+  }
+}
+
+/** What each stage is for, from its place: to the pull it cooks, after it the board rests and a fire finishes. */
+export function withRoles(stages: readonly StagePart[]): StagePart[] {
+  const heated = ({ environment }: StagePart) => !['counter', 'cabinet', 'fridge'].includes(environment.kind)
+  const waits = stages.findLastIndex(({ until }) => until.kind === 'pull')
+  const pull = waits >= 0 ? waits : stages.findLastIndex(heated)
+  return stages.map((stage, i) => ({
+    ...stage,
+    role: i <= pull ? 'cook' : heated(stage) ? 'finish' : 'rest',
+  }))
+}
+
+/** A program written out as the stages of a document: the way back from {@link resolveStage}. */
+export const stagesOf = (program: Program): StagePart[] =>
+  program.stages.map((stage): StagePart => {
+    const { environment, until } = stage
+    return {
+      role: stage.role,
+      environment:
+        environment.kind === 'oven'
+          ? { kind: 'oven', set_c: environment.heat === 'on' ? environment.set_c : null }
+          : environment,
+      cover: stage.cover,
+      preheated: stage.preheated,
+      ...(stage.position ? { position: stage.position } : {}),
+      ...(stage.foil ? { foil: stage.foil } : {}),
+      ...(stage.surface ? { surface: stage.surface } : {}),
+      until:
+        until.kind === 'time'
+          ? { kind: 'time', minutes: until.duration_s / 60 }
+          : until.kind === 'core'
+            ? { kind: 'core', core_c: until.core_c }
+            : until.kind === 'colour'
+              ? { kind: 'colour', browning_min: until.browning_s / 60 }
+              : until.kind === 'clock'
+                ? { kind: 'clock', least_min: until.least_s / 60 }
+                : { kind: 'pull' },
+      tending: stage.tending.map(({ act, at_s, every_s }) => ({
+        act,
+        at_min: at_s / 60,
+        ...(every_s === undefined ? {} : { every_min: every_s / 60 }),
+      })),
+    }
+  })

@@ -1,0 +1,193 @@
+'use client'
+import type { ReactNode } from 'react'
+import { donenessScale } from '@/core/reference/doneness'
+import { cutOf } from '@/domain/roast/resolve'
+import { HANDLINGS, type PlanDocument, type ROAST_SURFACES } from '@/domain/roast/roast-document'
+import { donenessName } from '../format/words'
+
+type Change = (apply: (last: PlanDocument) => PlanDocument) => void
+
+const HANDLING_NAMES: Readonly<Record<(typeof HANDLINGS)[number], string>> = {
+  as_cut: 'left whole, as cut',
+  rolled: 'boned or rolled',
+  stuffed: 'stuffed and rolled',
+  tenderised: 'blade-tenderised',
+  injected: 'injected',
+}
+export const SURFACE_NAMES: Readonly<Record<(typeof ROAST_SURFACES)[number], string>> = {
+  dry_salted: 'salted ahead',
+  plain: 'not salted ahead',
+  buttered: 'buttered or oiled',
+}
+const THIN_ENDS = [
+  [null, 'tied even'],
+  [0.8, 'thin end ⅘ as thick'],
+  [0.6, 'thin end ⅗ as thick'],
+  [0.45, 'thin end under half'],
+] as const
+
+/** What the sentence leaves out: how the piece was prepared, and who is at the table. */
+export function Particulars({
+  document,
+  heads,
+  change,
+}: {
+  readonly document: PlanDocument
+  readonly heads: number
+  readonly change: Change
+}) {
+  const { roast } = document
+  const cut = cutOf(roast)
+  if (!cut) return null
+  const bird = cut.geometry.family === 'bird'
+  const scale = donenessScale(cut.doneness)
+  const roastWith = (part: Partial<PlanDocument['roast']>) =>
+    change((last) => ({ ...last, roast: { ...last.roast, ...part } }))
+  const wished = Object.values(document.wishes).reduce((sum, count) => sum + count, 0)
+  return (
+    <details className="rounded-2xl border border-line bg-sheet px-4 py-2 sm:px-5" data-testid="particulars">
+      <summary className="min-h-11 cursor-pointer py-2 font-display text-xl font-semibold">
+        The piece and the table
+      </summary>
+      <div className="grid gap-x-8 gap-y-4 pb-4 pt-1 text-lg md:grid-cols-2">
+        <div className="space-y-3">
+          {!bird && cut.bone !== 'bird' && (
+            <Choice
+              label="Handling"
+              value={roast.handling}
+              onChange={(value) => roastWith({ handling: value as PlanDocument['roast']['handling'] })}
+              options={HANDLINGS.map((each) => [each, HANDLING_NAMES[each]])}
+            />
+          )}
+          {cut.bone !== 'bird' && cut.geometry.family !== 'crown' && (
+            <Choice
+              label="Evenness"
+              value={String(roast.thin_end)}
+              onChange={(value) => roastWith({ thin_end: value === 'null' ? null : Number(value) })}
+              options={THIN_ENDS.map(([ratio, name]) => [String(ratio), name])}
+            />
+          )}
+          {bird && (
+            <>
+              <Choice
+                label="Cavity"
+                value={roast.stuffed ? 'stuffed' : 'empty'}
+                onChange={(value) => roastWith({ stuffed: value === 'stuffed' })}
+                options={[
+                  ['empty', 'empty, stuffing baked beside'],
+                  ['stuffed', 'stuffed'],
+                ]}
+              />
+              <Choice
+                label="Legs"
+                value={roast.legs}
+                onChange={(value) => roastWith({ legs: value as 'tied' | 'open' })}
+                options={[
+                  ['tied', 'tied close'],
+                  ['open', 'left open: the thigh cooks sooner'],
+                ]}
+              />
+            </>
+          )}
+          <Choice
+            label="Thawed"
+            value={roast.icy_core_c === null ? 'through' : 'icy'}
+            onChange={(value) => roastWith({ icy_core_c: value === 'icy' ? -2 : null })}
+            options={[
+              ['through', 'all through'],
+              ['icy', 'still icy in the middle'],
+            ]}
+          />
+        </div>
+        <div className="space-y-3">
+          <label className="flex min-h-11 items-center gap-3">
+            <input
+              type="checkbox"
+              className="size-6 accent-[var(--action)]"
+              checked={document.vulnerable}
+              onChange={(event) => change((last) => ({ ...last, vulnerable: event.target.checked }))}
+            />
+            Someone at the table is very young, old, pregnant or ill
+          </label>
+          <fieldset>
+            <legend className="text-base text-soft">
+              How they like it ({wished} asked, this piece fills about {heads} plates)
+            </legend>
+            <ul className="mt-1 space-y-1">
+              {scale.degrees.map(({ id }) => (
+                <li key={id} className="flex items-center gap-3">
+                  <span className="w-36">{donenessName(id)}</span>
+                  <Stepper
+                    label={`Guests who want ${donenessName(id)}`}
+                    value={document.wishes[id] ?? 0}
+                    onChange={(count) => change((last) => ({ ...last, wishes: { ...last.wishes, [id]: count } }))}
+                  />
+                </li>
+              ))}
+            </ul>
+          </fieldset>
+        </div>
+      </div>
+    </details>
+  )
+}
+
+export function Choice({
+  label,
+  value,
+  options,
+  onChange,
+}: {
+  readonly label: string
+  readonly value: string
+  readonly options: readonly (readonly [string, ReactNode])[]
+  readonly onChange: (value: string) => void
+}) {
+  return (
+    <label className="flex min-h-11 flex-wrap items-baseline gap-x-3">
+      <span className="w-24 text-base text-soft">{label}</span>
+      <select className="said" value={value} onChange={(event) => onChange(event.target.value)}>
+        {options.map(([id, name]) => (
+          <option key={id} value={id}>
+            {name}
+          </option>
+        ))}
+      </select>
+    </label>
+  )
+}
+
+/** A count by thumb: less, the number, more. */
+export function Stepper({
+  label,
+  value,
+  onChange,
+  least = 0,
+}: {
+  readonly label: string
+  readonly value: number
+  readonly onChange: (value: number) => void
+  readonly least?: number
+}) {
+  const button =
+    'grid size-11 place-items-center rounded-full border-2 border-line text-xl font-semibold hover:border-copper disabled:opacity-40'
+  return (
+    <span className="inline-flex items-center gap-2">
+      <button
+        type="button"
+        className={button}
+        aria-label={`${label}: one less`}
+        disabled={value <= least}
+        onClick={() => onChange(value - 1)}
+      >
+        −
+      </button>
+      <output aria-label={label} className="w-8 text-center text-xl font-semibold">
+        {value}
+      </output>
+      <button type="button" className={button} aria-label={`${label}: one more`} onClick={() => onChange(value + 1)}>
+        +
+      </button>
+    </span>
+  )
+}
