@@ -40,4 +40,10 @@ await shot('run-sheet', { width: 900, height: 1200 }, 'day', async (page) => {
   await page.getByRole('link', { name: 'Run sheet' }).click()
   await page.waitForSelector('article h1')
 })
+await shot('schools', { width: 1280, height: 960 }, 'day', async (page) => {
+  await firstPlan('tern-point')(page)
+  await page.getByRole('link', { name: 'Compare the schools' }).click()
+  await page.locator('section[data-ready]').nth(2).waitFor()
+})
+await shot('accuracy', desk, 'day', open('/accuracy'))
 await browser.close()

@@ -75,7 +75,7 @@ function Row({
   const at = (value: number) => `${(100 * value) / longest}%`
   const off = Math.abs(outside) > 0.15
   return (
-    <li className="grid items-center gap-x-4 gap-y-1 py-2 md:grid-cols-[19rem_minmax(0,1fr)_13rem]">
+    <li className="grid items-center gap-x-4 gap-y-1 py-2 md:grid-cols-[19rem_minmax(0,1fr)_16rem]">
       <span>
         <span aria-hidden>{row.inReference ? '● ' : '○ '}</span>
         {cutName}

@@ -154,12 +154,12 @@ export function PlanDesk({
         />
       </section>
 
-      <div className="grid items-start gap-3 lg:grid-cols-2">
+      <div className="grid grid-cols-[minmax(0,1fr)] items-start gap-3 lg:grid-cols-2">
         <Particulars document={document} heads={Math.max(1, Math.floor(plan.yield.heads))} change={change} />
         <CutCard document={document} kitchen={kitchen} units={units} house={house} change={change} />
       </div>
 
-      <div className="grid gap-5 lg:grid-cols-[minmax(0,1.05fr)_minmax(0,1fr)]">
+      <div className="grid grid-cols-[minmax(0,1fr)] gap-5 lg:grid-cols-[minmax(0,1.05fr)_minmax(0,1fr)]">
         <div className="space-y-5">
           <section className="rounded-2xl border border-line bg-sheet p-4 sm:p-5">
             <h2 className="mb-1 font-display text-2xl font-semibold">The run</h2>
@@ -192,23 +192,6 @@ export function PlanDesk({
               />
             </section>
           )}
-          <section>
-            <h2 className="sr-only">Cautions</h2>
-            <ul className="space-y-2">
-              {cautions.map(({ code, weight, text }) => (
-                <li
-                  key={code}
-                  className={`rounded-lg border-l-4 px-3 py-2 text-base leading-snug ${WEIGHT_STYLE[weight].box}`}
-                >
-                  <span aria-hidden className="mr-2 font-bold">
-                    {WEIGHT_STYLE[weight].mark}
-                  </span>
-                  <span className="sr-only">{WEIGHT_STYLE[weight].word}: </span>
-                  {text}
-                </li>
-              ))}
-            </ul>
-          </section>
         </div>
         <div className="space-y-5">
           <section className="rounded-2xl border border-line bg-sheet p-4 sm:p-5">
@@ -289,6 +272,23 @@ export function PlanDesk({
           <section className="rounded-2xl border border-line bg-sheet p-4 sm:p-5">
             <h2 className="mb-2 font-display text-2xl font-semibold">The core</h2>
             <CoreChart plan={plan} units={units} />
+          </section>
+          <section>
+            <h2 className="sr-only">Cautions</h2>
+            <ul className="space-y-2">
+              {cautions.map(({ code, weight, text }) => (
+                <li
+                  key={code}
+                  className={`rounded-lg border-l-4 px-3 py-2 text-base leading-snug ${WEIGHT_STYLE[weight].box}`}
+                >
+                  <span aria-hidden className="mr-2 font-bold">
+                    {WEIGHT_STYLE[weight].mark}
+                  </span>
+                  <span className="sr-only">{WEIGHT_STYLE[weight].word}: </span>
+                  {text}
+                </li>
+              ))}
+            </ul>
           </section>
         </div>
       </div>

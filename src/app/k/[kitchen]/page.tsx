@@ -45,6 +45,11 @@ export default async function KitchenPage({ params }: { params: Promise<{ kitche
             <List rows={gone.slice(0, 20)} slug={slug} units={units} />
           </section>
         )}
+        <footer className="mt-12 border-t border-line pt-4 text-base text-soft">
+          <Link className="inline-flex min-h-11 items-center underline underline-offset-4" href="/accuracy">
+            How good the predictions are
+          </Link>
+        </footer>
       </main>
     </>
   )
