@@ -1,0 +1,146 @@
+import {
+  type Block,
+  GRID_S,
+  HANDLE_S,
+  type Hands,
+  type Leg,
+  type MealItem,
+  type MealProblem,
+  type Option,
+} from './problem'
+
+const TEN_MIN_S = 600
+/** More ways than this for one item are thinned evenly: enough for every ten minutes of every source. */
+const MOST_OPTIONS = 900
+
+function* gapsOf(leg: Leg): Generator<number> {
+  const { least_s, most_s } = leg.gap
+  for (let gap = least_s; gap <= most_s + 1; gap += TEN_MIN_S) yield gap
+}
+
+/** Every way of doing one item, back from its serving, on the ten-minute steps of its gaps. */
+export function optionsOf(problem: MealProblem, index: number): Option[] {
+  const item = problem.items[index] as MealItem
+  const found: Option[] = []
+  const walk = (leg: number, end_s: number, later: readonly Block[], cost: number, dish_s: number, done_s: number) => {
+    if (leg < 0) {
+      const start_s = later[0]?.from_s ?? dish_s
+      const earliest = Math.min(...later.map((block) => block.from_s - block.lead_s), dish_s)
+      if (earliest < problem.earliest_s) return
+      if (item.pinnedStart_s !== undefined && Math.abs(start_s - item.pinnedStart_s) > 1) return
+      found.push({ item: index, blocks: later, hands: handsOf(later, dish_s, done_s), start_s, dish_s, done_s, cost })
+      return
+    }
+    const { gap, choices, places } = item.legs[leg] as Leg
+    const pinned = leg === 0 ? item.pinnedStart_s : undefined
+    for (const choice of choices) {
+      if (leg === 0 && item.pinnedSource !== undefined && choice.source !== item.pinnedSource) continue
+      const duration = choice.phases.reduce((sum, phase) => sum + phase.duration_s, 0)
+      // A pinned start decides the gap; it must still lie within what the item bears.
+      const gaps =
+        pinned === undefined
+          ? gapsOf(item.legs[leg] as Leg)
+          : [end_s - duration - pinned].filter((s) => s >= gap.least_s - 1 && s <= gap.most_s + 1)
+      for (const wait of gaps) {
+        const to_s = end_s - wait
+        let from_s = to_s - duration
+        const block: Block = {
+          source: choice.source,
+          places,
+          from_s,
+          to_s,
+          lead_s: choice.lead_s,
+          phases: choice.phases.map((phase) => {
+            const from = from_s
+            from_s += phase.duration_s
+            return { from_s: from, to_s: from_s, set_c: phase.set_c }
+          }),
+        }
+        const beside = (Math.abs(wait - gap.liked_s) / TEN_MIN_S) * gap.perTen
+        walk(leg - 1, block.from_s, [block, ...later], cost + choice.cost + beside, dish_s, done_s)
+      }
+    }
+  }
+  for (let early = 0; early <= item.early_s + 1; early += TEN_MIN_S) {
+    const done_s = item.serve_s - early
+    walk(item.legs.length - 1, done_s - item.dish_s, [], early / TEN_MIN_S, done_s - item.dish_s, done_s)
+  }
+  found.sort((a, b) => a.cost - b.cost || b.start_s - a.start_s)
+  if (found.length <= MOST_OPTIONS) return found
+  // The cheapest third whole, the rest evenly.
+  const head = found.slice(0, MOST_OPTIONS / 3)
+  const tail = found.slice(MOST_OPTIONS / 3)
+  const stride = tail.length / (MOST_OPTIONS - head.length)
+  return [
+    ...head,
+    ...Array.from({ length: MOST_OPTIONS - head.length }, (_, i) => tail[Math.floor(i * stride)] as Option),
+  ]
+}
+
+function handsOf(blocks: readonly Block[], dish_s: number, done_s: number): Hands[] {
+  const hands: Hands[] = blocks.flatMap(({ from_s, to_s }) => [
+    { kind: 'in', from_s, to_s: from_s + HANDLE_S },
+    { kind: 'out', from_s: to_s, to_s: to_s + HANDLE_S },
+  ])
+  if (done_s > dish_s) hands.push({ kind: 'dish', from_s: dish_s, to_s: done_s })
+  return hands
+}
+
+/** The grid slots that a span touches, rounded outward, counted from the problem's earliest. */
+export function slotsOf(from_s: number, to_s: number, origin_s: number): { first: number; last: number } {
+  return {
+    first: Math.floor((from_s - origin_s) / GRID_S + 1e-9),
+    last: Math.ceil((to_s - origin_s) / GRID_S - 1e-9) - 1,
+  }
+}
+
+/** What one option asks of each slot: places and setting of a source, share of a cook. */
+export interface Use {
+  readonly source: number
+  readonly slot: number
+  readonly places: number
+  /** A setting in tenths of a degree, or a name of its own when the oven is off and locked; '' while heating up. */
+  readonly setting: string
+}
+
+/** The uses of an option; each (source, slot) appears once for each setting. */
+export function usesOf(option: Option, problem: MealProblem): Use[] {
+  const uses: Use[] = []
+  for (const block of option.blocks) {
+    const source = problem.sources[block.source]
+    if (!source) continue
+    block.phases.forEach((phase, i) => {
+      const setting = settingName(phase.set_c, option.item, source.oneSetting)
+      const first_s = phase.from_s - (i === 0 ? block.lead_s : 0)
+      const { first, last } = slotsOf(first_s, phase.to_s, problem.earliest_s)
+      const inside = slotsOf(phase.from_s, phase.to_s, problem.earliest_s)
+      for (let slot = first; slot <= last; slot++) {
+        const locked = phase.set_c === undefined
+        uses.push({
+          source: block.source,
+          slot,
+          places: slot < inside.first ? 0 : locked ? source.places : block.places,
+          setting,
+        })
+      }
+    })
+  }
+  return uses
+}
+
+export const settingName = (set_c: number | undefined, item: number, oneSetting: boolean): string =>
+  !oneSetting ? 'any' : set_c === undefined ? `off ${item}` : String(Math.round(set_c * 10))
+
+/** Share of a cook that each slot of an option asks, as [slot, share]. */
+export function handUses(option: Option, origin_s: number): [number, number][] {
+  const uses = new Map<number, number>()
+  for (const { from_s, to_s } of option.hands) {
+    const { first, last } = slotsOf(from_s, to_s, origin_s)
+    for (let slot = first; slot <= last; slot++) {
+      const start = origin_s + slot * GRID_S
+      const share = (Math.min(to_s, start + GRID_S) - Math.max(from_s, start)) / GRID_S
+      uses.set(slot, (uses.get(slot) ?? 0) + share)
+    }
+  }
+  return [...uses]
+}
