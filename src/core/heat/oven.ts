@@ -30,6 +30,9 @@ export const DOMESTIC_OVEN: OvenSpec = {
   capacity_j_per_k: 18_000,
 }
 
+/** What one opening of the door by somebody else costs a roast, s: simulated for a rib at 160 °C, and near it for others. */
+export const DOOR_COST_S = 90
+
 /** Walls follow the air with this time constant, s. */
 const WALL_LAG_S = 480
 const ROOM_C = 21

@@ -96,6 +96,22 @@ export interface Option {
   readonly cost: number
 }
 
+/** Whether two options put the same item in the same places at the same times, however each was made. */
+export const sameOption = (a: Option, b: Option): boolean =>
+  a.item === b.item &&
+  a.dish_s === b.dish_s &&
+  a.blocks.length === b.blocks.length &&
+  a.blocks.every((block, i) => {
+    const other = b.blocks[i]
+    return (
+      other !== undefined &&
+      block.source === other.source &&
+      block.from_s === other.from_s &&
+      block.to_s === other.to_s &&
+      block.phases.every((phase, k) => phase.set_c === other.phases[k]?.set_c)
+    )
+  })
+
 /** One option for each item that could be placed. */
 export interface MealSchedule {
   readonly options: readonly Option[]
@@ -107,6 +123,6 @@ export interface MealSchedule {
 /** The grid of the exact model, s: every stay is rounded out to it, so what fits the grid fits the clock. */
 export const GRID_S = 600
 /** Putting in, taking out: a cook's hands, s. */
-export const HANDLE_S = 300
+export const HANDLE_S = 180
 /** Leaving an item out costs this: more than any comfort. */
 export const DROP_COST = 1000

@@ -1,0 +1,23 @@
+import type { Cut } from '../reference/cuts'
+
+/** What to buy for so many heads. */
+export interface Purchase {
+  readonly mass_kg: number
+  readonly pieces: number
+  readonly price: number | undefined
+  readonly pricePerHead: number | undefined
+}
+
+/** Raw weight by heads, in as few pieces as the cut comes in, rounded up to 50 g. */
+export function buyFor(cut: Cut, heads: number, pricePerKg: number | undefined): Purchase {
+  const wanted = heads * cut.perHead_kg
+  const pieces = Math.max(1, Math.ceil(wanted / cut.mass_kg.most))
+  const mass_kg = Math.ceil((wanted / pieces) * 20) / 20
+  const price = pricePerKg === undefined ? undefined : mass_kg * pieces * pricePerKg
+  return { mass_kg, pieces, price, pricePerHead: price === undefined ? undefined : price / Math.max(1, heads) }
+}
+
+/** Fridge thawing: about 24 h for each 2.2 kg, a day at least (common practice), s. */
+export const thawSeconds = (mass_kg: number): number => Math.max(1, mass_kg / 2.2) * 24 * 3600
+/** Cold water, changed every half hour: 30 min for each 500 g (common practice), s. */
+export const coldWaterThawSeconds = (mass_kg: number): number => (mass_kg / 0.5) * 1800

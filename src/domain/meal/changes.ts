@@ -1,0 +1,184 @@
+import { SCHOOLS } from '@/core/program/schools'
+import { greedySchedule, prepare } from '@/core/schedule/meal/greedy'
+import { cutOf } from '../roast/resolve'
+import type { MealDocument, MealRoast, MealSide } from './meal-document'
+import { resolveMeal } from './meal-problem'
+
+/** A change that would make room, as data; its words are made at the edge. */
+export type ChangeKind =
+  | { readonly code: 'oven_setting'; readonly id: string; readonly set_c: number; readonly minutes: number }
+  | { readonly code: 'longer_rest'; readonly id: string; readonly minutes: number }
+  | { readonly code: 'other_serving'; readonly id: string; readonly at: string }
+  | { readonly code: 'school'; readonly id: string; readonly school: string }
+  | { readonly code: 'two_smaller'; readonly id: string; readonly mass_kg: number }
+  | { readonly code: 'side_range'; readonly id: string; readonly low_c: number; readonly high_c: number }
+  | { readonly code: 'hold_longer'; readonly id: string; readonly minutes: number }
+  | { readonly code: 'start_earlier'; readonly hours: number }
+  | { readonly code: 'another_cook' }
+
+export interface MealChange {
+  readonly change: ChangeKind
+  /** Items left out after it; fewer than before. */
+  readonly dropped: number
+  readonly cost: number
+  readonly document: MealDocument
+}
+
+const MOST = 6
+
+const withRoast = (meal: MealDocument, id: string, apply: (roast: MealRoast) => MealRoast): MealDocument => ({
+  ...meal,
+  roasts: meal.roasts.map((roast) => (roast.id === id ? apply(roast) : roast)),
+})
+const withSide = (meal: MealDocument, id: string, apply: (side: MealSide) => MealSide): MealDocument => ({
+  ...meal,
+  sides: meal.sides.map((side) => (side.id === id ? apply(side) : side)),
+})
+
+/** Serves one item at another time, in a serving of its own. */
+function elsewhere(meal: MealDocument, id: string, minutes: number): MealDocument | undefined {
+  const item = meal.roasts.find((each) => each.id === id) ?? meal.sides.find((each) => each.id === id)
+  const serving = meal.servings.find((each) => each.id === item?.serving)
+  if (!item || !serving || meal.servings.length >= 12) return undefined
+  const at = new Date(Date.parse(serving.at) + minutes * 60_000).toISOString()
+  const same = meal.servings.find((each) => Date.parse(each.at) === Date.parse(at))
+  const to = same ?? { id: `at-${Date.parse(at) / 60_000}`, title: serving.title, at }
+  const moved = { ...meal, servings: same ? meal.servings : [...meal.servings, to] }
+  return meal.roasts.some((each) => each.id === id)
+    ? withRoast(moved, id, (roast) => ({ ...roast, serving: to.id }))
+    : withSide(moved, id, (side) => ({ ...side, serving: to.id }))
+}
+
+/** Every single change worth trying for the items that clash. */
+function* candidates(
+  meal: MealDocument,
+  ids: readonly string[],
+): Generator<{ change: ChangeKind; document: MealDocument }> {
+  const settings = new Set(
+    meal.roasts.flatMap(({ program }) => ('school' in program && program.set_c !== undefined ? [program.set_c] : [])),
+  )
+  for (const id of ids) {
+    const roast = meal.roasts.find((each) => each.id === id)
+    const side = meal.sides.find((each) => each.id === id)
+    if (roast) {
+      const { program } = roast
+      const cut = cutOf(roast.roast)
+      if ('school' in program && cut) {
+        const school = SCHOOLS.find((each) => each.id === program.school)
+        const now = program.set_c ?? school?.usual(cut).set_c ?? 160
+        for (const set_c of settings)
+          if (set_c !== now && school?.heat === 'oven')
+            yield {
+              change: { code: 'oven_setting', id, set_c, minutes: 0 },
+              document: withRoast(meal, id, (last) => ({ ...last, program: { ...program, set_c } })),
+            }
+        for (const other of SCHOOLS)
+          if (
+            other.id !== program.school &&
+            other.suits(cut) &&
+            ['steady', 'reverse-sear', 'hot-start', 'water-bath', 'two-zone-fire', 'cook-and-hold'].includes(other.id)
+          )
+            yield {
+              change: { code: 'school', id, school: other.id },
+              document: withRoast(meal, id, (last) => ({ ...last, program: { school: other.id } })),
+            }
+      }
+      if (cut && meal.roasts.length < 40) {
+        const half = Math.round((roast.roast.mass_kg / 2) * 20) / 20
+        if (half >= cut.mass_kg.least)
+          yield {
+            change: { code: 'two_smaller', id, mass_kg: half },
+            document: {
+              ...meal,
+              roasts: meal.roasts.flatMap((each) =>
+                each.id === id
+                  ? ['a', 'b'].map((mark) => ({
+                      ...each,
+                      id: `${each.id}-${mark}`,
+                      title: `${each.title} ${mark === 'a' ? 'one' : 'two'}`,
+                      heads: Math.round(each.heads / 2),
+                      roast: { ...each.roast, mass_kg: half, thickness_mm: null },
+                    }))
+                  : [each],
+              ),
+            },
+          }
+        yield {
+          change: { code: 'longer_rest', id, minutes: 30 },
+          document: withRoast(meal, id, (last) => ({
+            ...last,
+            roast: {
+              ...last.roast,
+              house: { ...(last.roast.house ?? {}), rest_most_min: cut.rest_min.most + 30 },
+            },
+          })),
+        }
+      }
+    }
+    if (side) {
+      yield {
+        change: { code: 'side_range', id, low_c: side.low_c - 30, high_c: side.high_c + 30 },
+        document: withSide(meal, id, (last) => ({ ...last, low_c: last.low_c - 30, high_c: last.high_c + 30 })),
+      }
+      yield {
+        change: { code: 'hold_longer', id, minutes: side.hold_min + 20 },
+        document: withSide(meal, id, (last) => ({ ...last, hold_min: last.hold_min + 20 })),
+      }
+    }
+    for (const minutes of [-30, 30]) {
+      const document = elsewhere(meal, id, minutes)
+      const serving = document?.servings.find(
+        (each) =>
+          each.id === (document.roasts.find((r) => r.id === id) ?? document.sides.find((s) => s.id === id))?.serving,
+      )
+      if (document && serving) yield { change: { code: 'other_serving', id, at: serving.at }, document }
+    }
+  }
+  const first = Math.min(...meal.servings.map(({ at }) => Date.parse(at)))
+  const start = meal.day_start === null ? first - 12 * 3600_000 : Date.parse(meal.day_start)
+  yield {
+    change: { code: 'start_earlier', hours: 3 },
+    document: { ...meal, day_start: new Date(start - 3 * 3600_000).toISOString() },
+  }
+  yield {
+    change: { code: 'another_cook' },
+    document: {
+      ...meal,
+      kitchen: { ...meal.kitchen, cooks: [...meal.kitchen.cooks, `Cook ${meal.kitchen.cooks.length + 1}`] },
+    },
+  }
+}
+
+/**
+ * The least changes that would make room for what was left out, each tried: single changes to the
+ * items that clash and to those in their way, scheduled by the quick scheduler, the best first.
+ */
+export function changesFor(meal: MealDocument, ids: readonly string[], droppedNow: number): MealChange[] {
+  const found: MealChange[] = []
+  for (const { change, document } of candidates(meal, ids)) {
+    const resolved = resolveMeal(document)
+    if (!resolved.ok) continue
+    const { problem } = resolved.value
+    const schedule = greedySchedule(problem, prepare(problem), 20)
+    if (schedule.dropped.length >= droppedNow) continue
+    found.push({
+      change:
+        change.code === 'oven_setting'
+          ? { ...change, minutes: cookMinutes(document, change.id) - cookMinutes(meal, change.id) }
+          : change,
+      dropped: schedule.dropped.length,
+      cost: schedule.cost,
+      document,
+    })
+  }
+  return found.sort((a, b) => a.dropped - b.dropped || a.cost - b.cost).slice(0, MOST)
+}
+
+/** Minutes on heat of one roast in the first oven that takes it. */
+function cookMinutes(meal: MealDocument, id: string): number {
+  const resolved = resolveMeal({ ...meal, roasts: meal.roasts.filter((roast) => roast.id === id), sides: [] })
+  const stays = resolved.ok ? resolved.value.roasts[0]?.cooked[0]?.stays : undefined
+  return Math.round(
+    (stays ?? []).flatMap(({ phases }) => phases).reduce((sum, phase) => sum + phase.duration_s, 0) / 60,
+  )
+}

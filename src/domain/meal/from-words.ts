@@ -1,0 +1,138 @@
+import { buyFor } from '@/core/portions/buy'
+import { findCut } from '@/core/reference/cuts'
+import { readMoment } from '../line/moment'
+import { fail, type Outcome, succeed } from '../problem/problem'
+import { type MealDocument, type MealSide, mealDocument } from './meal-document'
+
+/** A meal said in words: who many, when. */
+export interface MealWords {
+  readonly guests: number
+  readonly at_s: number
+}
+
+const PEOPLE = /(\d+)\s*(?:people|guests|heads?|covers)/i
+
+/** Reads "38 people on Saturday at 19:30". */
+export function readMealWords(line: string, now_s: number, timeZone: string): Outcome<MealWords> {
+  const people = line.match(PEOPLE)
+  const words = line
+    .replace(PEOPLE, ' ')
+    .toLowerCase()
+    .split(/[\s,]+/)
+    .filter((word) => word && !['on', 'at', 'for', 'a', 'supper', 'dinner', 'lunch', 'eat'].includes(word))
+  let at_s: number | undefined
+  let unknown: string | undefined
+  for (let i = 0; i < words.length; ) {
+    const moment = readMoment(words.slice(i), { now_s, timeZone })
+    if (moment) {
+      at_s = moment.at_s
+      i += moment.count
+    } else unknown ??= words[i++]
+  }
+  if (!people) return fail({ code: 'malformed', path: ['line'], detail: 'Say how many eat, such as 38 people.' })
+  if (at_s === undefined)
+    return fail({ code: 'malformed', path: ['line'], detail: 'Say when they eat, such as Saturday 19:30.' })
+  if (unknown !== undefined)
+    return fail({
+      code: 'malformed',
+      path: ['line'],
+      detail: `“${unknown}” is not understood. Say only how many and when; what they eat comes next.`,
+    })
+  return succeed({ guests: Number(people[1]), at_s })
+}
+
+/** Sides most roasts come with: what they like and bear (common practice). */
+export const USUAL_SIDES: readonly Omit<MealSide, 'id' | 'serving' | 'owner' | 'pin'>[] = [
+  {
+    title: 'Roast potatoes',
+    set_c: 200,
+    low_c: 180,
+    high_c: 220,
+    minutes: 50,
+    places: 1,
+    hold_min: 15,
+    hob_min: 10,
+    quantity: '250 g a head',
+  },
+  {
+    title: 'Roast roots',
+    set_c: 190,
+    low_c: 160,
+    high_c: 220,
+    minutes: 40,
+    places: 1,
+    hold_min: 20,
+    hob_min: 0,
+    quantity: '150 g a head',
+  },
+  {
+    title: 'Stuffing in a dish',
+    set_c: 180,
+    low_c: 160,
+    high_c: 200,
+    minutes: 35,
+    places: 1,
+    hold_min: 20,
+    hob_min: 0,
+    quantity: '90 g a head',
+  },
+  {
+    title: 'Batter puddings',
+    set_c: 220,
+    low_c: 210,
+    high_c: 230,
+    minutes: 20,
+    places: 1,
+    hold_min: 5,
+    hob_min: 0,
+    quantity: 'one a head',
+  },
+  {
+    title: 'Potato gratin',
+    set_c: 170,
+    low_c: 150,
+    high_c: 190,
+    minutes: 70,
+    places: 1,
+    hold_min: 30,
+    hob_min: 0,
+    quantity: '200 g a head',
+  },
+  {
+    title: 'Braised cabbage',
+    set_c: 150,
+    low_c: 110,
+    high_c: 170,
+    minutes: 90,
+    places: 1,
+    hold_min: 60,
+    hob_min: 0,
+    quantity: '150 g a head',
+  },
+]
+
+/** A first meal from how many and when: one roast that feeds them, potatoes and roots, in the kitchen's own ovens. */
+export function mealFromWords(
+  words: MealWords,
+  kitchen: MealDocument['kitchen'],
+  cutId = 'beef-rib-bone-in',
+): MealDocument {
+  const cut = findCut(cutId)
+  if (!cut) throw new RangeError(`no cut ${cutId}`)
+  const { mass_kg, pieces } = buyFor(cut, words.guests, undefined)
+  return mealDocument.parse({
+    title: `${words.guests} at the table`,
+    kitchen,
+    guests: words.guests,
+    servings: [{ id: 'serving', title: 'The meal', at: new Date(words.at_s * 1000).toISOString() }],
+    roasts: Array.from({ length: Math.min(pieces, 12) }, (_, i) => ({
+      id: `roast-${i + 1}`,
+      title: pieces === 1 ? cut.name : `${cut.name} ${i + 1}`,
+      serving: 'serving',
+      heads: Math.round(words.guests / pieces),
+      roast: { cut: cut.id, mass_kg, temper_min: 30, surface: 'dry_salted' },
+      program: { school: 'steady', set_c: 150 },
+    })),
+    sides: USUAL_SIDES.slice(0, 2).map((side, i) => ({ ...side, id: `side-${i + 1}`, serving: 'serving' })),
+  })
+}

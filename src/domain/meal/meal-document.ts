@@ -1,0 +1,123 @@
+import { z } from 'zod'
+import { ovenPart, programPart, roastPart } from '../roast/roast-document'
+
+const finite = z.number().finite()
+const id = z.string().min(1).max(60)
+const title = z.string().trim().max(120)
+const target = z.union([z.strictObject({ serve_c: finite }), z.strictObject({ doneness: z.string().min(1) })])
+
+/** An oven of a kitchen: how it heats, what it takes. */
+export const mealOven = ovenPart.extend({
+  id,
+  name: title,
+  places: z.int().min(1).max(20).default(2).describe('Shelves or slots that take a roast or a tray'),
+  low_c: finite.default(60),
+  high_c: finite.default(260),
+})
+
+/** What a kitchen cooks with. */
+export const equipmentPart = z.strictObject({
+  ovens: z.array(mealOven).min(1).max(12),
+  fire_places: z.int().min(0).max(12).default(0),
+  hob_rings: z.int().min(0).max(24).default(4),
+  bath_places: z.int().min(0).max(12).default(0),
+  cabinet_places: z.int().min(0).max(24).default(0),
+  cooks: z.array(title).min(1).max(20).default(['Cook']),
+  probes: z.int().min(0).max(40).default(1),
+  fridge_litres: finite.min(0).max(20_000).default(200),
+})
+export type Equipment = z.output<typeof equipmentPart>
+
+/** Held by hand: the scheduler keeps it. */
+const pinPart = z.strictObject({
+  oven: id.nullable().default(null),
+  start: z.iso.datetime({ offset: true }).nullable().default(null),
+})
+
+export const PREPARATIONS = ['none', 'dry_salt', 'wet_brine', 'marinade', 'acid_marinade'] as const
+
+export const mealRoast = z.strictObject({
+  id,
+  title,
+  serving: id,
+  roast: roastPart,
+  program: programPart.default({ school: 'steady' }),
+  target: target.optional(),
+  heads: z.int().min(0).max(2000).default(0),
+  price_per_kg: finite.min(0).max(10_000).nullable().default(null),
+  frozen: z.boolean().default(false).describe('Bought frozen: thawing goes on the days before'),
+  preparation: z.enum(PREPARATIONS).default('dry_salt'),
+  owner: title.nullable().default(null),
+  pin: pinPart.prefault({}),
+})
+export type MealRoast = z.output<typeof mealRoast>
+
+export const mealSide = z.strictObject({
+  id,
+  title,
+  serving: id,
+  set_c: finite.describe('Oven it likes best, °C'),
+  low_c: finite,
+  high_c: finite,
+  minutes: finite.min(1).max(600).describe('In the oven at the setting it likes best'),
+  places: z.int().min(1).max(4).default(1),
+  hold_min: finite.min(0).max(240).default(10).describe('How long it keeps before serving'),
+  hob_min: finite.min(0).max(240).default(0).describe('On the hob first: par-boiling'),
+  quantity: z.string().max(120).default('').describe('For the shopping list'),
+  owner: title.nullable().default(null),
+  pin: pinPart.prefault({}),
+})
+export type MealSide = z.output<typeof mealSide>
+
+export const mealServing = z.strictObject({ id, title, at: z.iso.datetime({ offset: true }) })
+
+/** A whole meal as it is kept, exported and imported; also what the headless `plan` reads. */
+export const mealDocument = z
+  .strictObject({
+    version: z.literal(1).default(1),
+    kind: z.literal('meal').default('meal'),
+    title: title.default(''),
+    kitchen: equipmentPart,
+    servings: z.array(mealServing).min(1).max(12),
+    guests: z.int().min(1).max(2000).default(6),
+    vulnerable: z.boolean().default(false),
+    roasts: z.array(mealRoast).max(40).default([]),
+    sides: z.array(mealSide).max(40).default([]),
+    gravy: z.boolean().default(true),
+    day_start: z.iso
+      .datetime({ offset: true })
+      .nullable()
+      .default(null)
+      .describe('Nothing goes into an oven before this; null: twelve hours before the last serving'),
+  })
+  .superRefine((meal, context) => {
+    const servings = new Set(meal.servings.map((serving) => serving.id))
+    const ovens = new Set(meal.kitchen.ovens.map((oven) => oven.id))
+    const seen = new Set<string>()
+    const each = (list: 'roasts' | 'sides') =>
+      meal[list].forEach((item, i) => {
+        if (seen.has(item.id))
+          context.addIssue({ code: 'custom', path: [list, i, 'id'], message: `${item.id} is used twice` })
+        seen.add(item.id)
+        if (!servings.has(item.serving))
+          context.addIssue({
+            code: 'custom',
+            path: [list, i, 'serving'],
+            message: `there is no serving ${item.serving}`,
+          })
+        if (item.pin.oven !== null && !ovens.has(item.pin.oven))
+          context.addIssue({
+            code: 'custom',
+            path: [list, i, 'pin', 'oven'],
+            message: `there is no oven ${item.pin.oven}`,
+          })
+      })
+    each('roasts')
+    each('sides')
+    meal.sides.forEach((side, i) => {
+      if (!(side.low_c <= side.set_c && side.set_c <= side.high_c))
+        context.addIssue({ code: 'custom', path: ['sides', i, 'set_c'], message: 'must lie between low_c and high_c' })
+    })
+  })
+export type MealDocument = z.output<typeof mealDocument>
+export type MealDocumentInput = z.input<typeof mealDocument>

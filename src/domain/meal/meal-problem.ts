@@ -1,0 +1,253 @@
+import { DOMESTIC_OVEN, type OvenSpec, preheatSeconds } from '@/core/heat/oven'
+import type { HeatSource, Leg, LegChoice, MealItem, MealProblem, SourceKind } from '@/core/schedule/meal/problem'
+import { type CookedRoast, cookForMeal, type MealRoastRequest } from '@/core/schedule/meal/roast-times'
+import { carveSeconds } from '@/core/schedule/tasks'
+import { celsius, minutes } from '@/core/units'
+import { fail, type Outcome, type Problem, succeed } from '../problem/problem'
+import { ovenOf, pieceOf, resolveRoast } from '../roast/resolve'
+import type { MealDocument, MealRoast, MealSide } from './meal-document'
+
+/** A meal document worked out: what the scheduler needs, and what stands behind each of its items. */
+export interface ResolvedMeal {
+  readonly document: MealDocument
+  readonly problem: MealProblem
+  readonly roasts: readonly { readonly roast: MealRoast; readonly cooked: readonly CookedRoast[] }[]
+  /** For each item of the problem: the roast or side of the document it is. */
+  readonly owners: readonly { readonly kind: 'roast' | 'side'; readonly index: number }[]
+}
+
+const DAY_S = 12 * 3600
+/** Sides are dished up by one cook in this time, s. */
+const DISH_SIDE_S = 120
+/** A carved roast keeps covered this long before the plate suffers, s (common practice). */
+const KEEPS_CARVED_S = 1200
+/** Heat flux into a tray goes about as the oven above this, °C: what a crust does at (common practice for converting oven times). */
+const FLUX_ZERO_C = 85
+
+const at = (iso: string) => Date.parse(iso) / 1000
+
+/** Cooks already simulated, by what they depend on: a change to one roast does not cook the others again. */
+const remembered = (() => {
+  const known = new Map<string, CookedRoast>()
+  return (request: MealRoastRequest): CookedRoast => {
+    const key = JSON.stringify(request)
+    const found = known.get(key)
+    if (found) return found
+    if (known.size > 400) known.clear()
+    const cooked = cookForMeal(request)
+    known.set(key, cooked)
+    return cooked
+  }
+})()
+
+/** Every heat source of a kitchen, ovens first, in the order the problem's indices count. */
+export function sourcesOf(kitchen: MealDocument['kitchen']): HeatSource[] {
+  const more: readonly (readonly [SourceKind, number, boolean, number, number])[] = [
+    ['fire', kitchen.fire_places, false, 60, 500],
+    ['hob', kitchen.hob_rings, false, 0, 500],
+    ['bath', kitchen.bath_places, true, 40, 95],
+    ['cabinet', kitchen.cabinet_places, true, 40, 95],
+  ]
+  return [
+    ...kitchen.ovens.map((oven) => ({
+      id: oven.id,
+      kind: 'oven' as const,
+      places: oven.places,
+      oneSetting: true,
+      low_c: oven.low_c,
+      high_c: oven.high_c,
+    })),
+    ...more
+      .filter(([, places]) => places > 0)
+      .map(([kind, places, oneSetting, low_c, high_c]) => ({ id: kind, kind, places, oneSetting, low_c, high_c })),
+  ]
+}
+
+const leadOf = (spec: OvenSpec, set_c: number) => preheatSeconds(spec, set_c)
+
+function sideItem(
+  side: MealSide,
+  meal: MealDocument,
+  sources: readonly HeatSource[],
+  settings: readonly number[],
+): MealItem {
+  const candidates = [...new Set([side.set_c, ...settings.filter((set) => set >= side.low_c && set <= side.high_c)])]
+  const choices: LegChoice[] = sources.flatMap((source, index) => {
+    const oven = meal.kitchen.ovens[index]
+    if (source.kind !== 'oven' || !oven) return []
+    const spec = ovenOf(oven)
+    return candidates
+      .filter((set_c) => set_c >= source.low_c && set_c <= source.high_c)
+      .map((set_c) => {
+        const faster = oven.kind === 'fan' ? 1.12 : 1
+        const duration = (side.minutes * (side.set_c - FLUX_ZERO_C)) / (set_c - FLUX_ZERO_C) / faster
+        return {
+          source: index,
+          phases: [{ duration_s: Math.round(duration) * 60, set_c }],
+          lead_s: leadOf(spec, set_c),
+          cost: Math.abs(set_c - side.set_c) / 20,
+        }
+      })
+  })
+  const legs: Leg[] = [
+    {
+      places: side.places,
+      choices,
+      gap: { least_s: 0, most_s: side.hold_min * 60, liked_s: 0, perTen: 1 },
+    },
+  ]
+  const hob = sources.findIndex(({ kind }) => kind === 'hob')
+  if (side.hob_min > 0 && hob >= 0)
+    legs.unshift({
+      places: 1,
+      choices: [{ source: hob, phases: [{ duration_s: side.hob_min * 60, set_c: 100 }], lead_s: 0, cost: 0 }],
+      gap: { least_s: 0, most_s: 1800, liked_s: 0, perTen: 0.5 },
+    })
+  return {
+    id: side.id,
+    serve_s: at(meal.servings.find(({ id }) => id === side.serving)?.at ?? ''),
+    legs,
+    dish_s: DISH_SIDE_S,
+    early_s: 0,
+    ...pinOf(side.pin, sources),
+  }
+}
+
+const pinOf = (pin: MealSide['pin'], sources: readonly HeatSource[]) => ({
+  ...(pin.start === null ? {} : { pinnedStart_s: at(pin.start) }),
+  ...(pin.oven === null ? {} : { pinnedSource: sources.findIndex(({ id }) => id === pin.oven) }),
+})
+
+/** The stretch of a cooked roast's stages on one kind of source. */
+function legsOf(
+  cooked: readonly CookedRoast[],
+  sources: readonly HeatSource[],
+  meal: MealDocument,
+): { legs: Leg[]; missing: SourceKind | undefined } {
+  const pattern = cooked[0]
+  if (!pattern) return { legs: [], missing: 'oven' }
+  let missing: SourceKind | undefined
+  const legs = pattern.stays.map((stay, index): Leg => {
+    const choices = sources.flatMap((source, at): LegChoice[] => {
+      if (source.kind !== stay.kind) return []
+      // An oven cooks at its own pace; other sources as the first simulation said.
+      const own = source.kind === 'oven' ? cooked.find(({ oven }) => oven === at) : pattern
+      const phases = own?.stays[index]?.phases
+      if (!phases || phases.some(({ set_c }) => set_c !== undefined && (set_c < source.low_c || set_c > source.high_c)))
+        return []
+      const first = phases[0]?.set_c
+      const oven = meal.kitchen.ovens[at]
+      return [
+        {
+          source: at,
+          phases,
+          lead_s: stay.preheated && oven && first !== undefined ? leadOf(ovenOf(oven), first) : 0,
+          cost: 0,
+        },
+      ]
+    })
+    if (choices.length === 0) missing ??= stay.kind
+    const last = index === pattern.stays.length - 1
+    const { least_s, most_s } = stay.gap
+    return {
+      places: 1,
+      choices,
+      gap: {
+        least_s,
+        most_s: Math.max(least_s, most_s),
+        liked_s: least_s + (most_s > least_s ? pattern.slack_s : 0),
+        perTen: last ? 1.5 : 1,
+      },
+    }
+  })
+  return { legs, missing }
+}
+
+/** Looks everything up, simulates every roast in every oven it may go into, and states the problem. */
+export function resolveMeal(document: MealDocument): Outcome<ResolvedMeal> {
+  const problems: Problem[] = []
+  const sources = sourcesOf(document.kitchen)
+  const last_s = Math.max(...document.servings.map((serving) => at(serving.at)))
+  const earliest_s = document.day_start === null ? last_s - DAY_S : at(document.day_start)
+  const items: MealItem[] = []
+  const owners: { kind: 'roast' | 'side'; index: number }[] = []
+  const roasts: { roast: MealRoast; cooked: CookedRoast[] }[] = []
+  const settings: number[] = []
+  document.roasts.forEach((roast, index) => {
+    const cooked: CookedRoast[] = []
+    document.kitchen.ovens.forEach((oven, ovenIndex) => {
+      const resolved = resolveRoast({
+        roast: roast.roast,
+        oven: { ...oven },
+        program: roast.program,
+        ...(roast.target ? { target: roast.target } : {}),
+      })
+      if (!resolved.ok) {
+        if (ovenIndex === 0)
+          problems.push(
+            ...resolved.problems.map((problem) =>
+              'path' in problem ? { ...problem, path: ['roasts', index, ...problem.path] } : problem,
+            ),
+          )
+        return
+      }
+      const { cut, program, target } = resolved.value
+      if (target.kind !== 'serve') return
+      cooked.push(
+        remembered({
+          oven: ovenIndex,
+          piece: pieceOf(cut, roast.roast),
+          program,
+          spec: resolved.value.oven,
+          start_c: celsius(roast.roast.start_c),
+          temper_s: minutes(roast.roast.temper_min),
+          serve_c: target.serve_c,
+          vulnerable: document.vulnerable,
+        }),
+      )
+    })
+    roasts.push({ roast, cooked })
+    if (cooked.length === 0) return
+    const { legs, missing } = legsOf(cooked, sources, document)
+    if (missing)
+      problems.push({
+        code: 'malformed',
+        path: ['roasts', index, 'program'],
+        detail: `${roast.title || roast.roast.cut} needs ${missing === 'oven' ? 'an oven in its range' : `a ${missing}`} that this kitchen does not have: change its school or the kitchen`,
+      })
+    for (const stay of cooked[0]?.stays ?? [])
+      for (const { set_c } of stay.phases) if (set_c !== undefined && stay.kind === 'oven') settings.push(set_c)
+    items.push({
+      id: roast.id,
+      serve_s: at(document.servings.find(({ id }) => id === roast.serving)?.at ?? ''),
+      legs,
+      dish_s: carveSeconds(roast.roast.mass_kg),
+      early_s: cooked[0]?.carvesAtOnce ? 0 : KEEPS_CARVED_S,
+      ...pinOf(roast.pin, sources),
+    })
+    owners.push({ kind: 'roast', index })
+  })
+  document.sides.forEach((side, index) => {
+    items.push(sideItem(side, document, sources, [...new Set(settings)]))
+    owners.push({ kind: 'side', index })
+  })
+  if (problems.length > 0) return fail(...problems)
+  return succeed({
+    document,
+    problem: { sources, items, cooks: document.kitchen.cooks.length, earliest_s },
+    roasts,
+    owners,
+  })
+}
+
+/** A kitchen with one domestic oven, for a meal that starts from nothing. */
+export const PLAIN_KITCHEN: MealDocument['kitchen'] = {
+  ovens: [{ id: 'oven', name: 'The oven', kind: DOMESTIC_OVEN.kind, offset_k: 0, places: 3, low_c: 60, high_c: 260 }],
+  fire_places: 0,
+  hob_rings: 4,
+  bath_places: 0,
+  cabinet_places: 0,
+  cooks: ['Cook'],
+  probes: 1,
+  fridge_litres: 200,
+}
