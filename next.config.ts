@@ -5,6 +5,7 @@ const config: NextConfig = {
   poweredByHeader: false,
   allowedDevOrigins: ['127.0.0.1', 'localhost'],
   devIndicators: false,
+  serverExternalPackages: ['highs'],
 }
 
 export default config

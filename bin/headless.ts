@@ -1,10 +1,13 @@
 import { z } from 'zod'
+import { mealDocument } from '@/domain/meal/meal-document'
 import { parseJson, parseWith } from '@/domain/problem/parse'
 import { fail, type Outcome } from '@/domain/problem/problem'
 import { DOCUMENTS, simulateDocument } from '@/domain/roast/roast-document'
 import { simulate } from '@/domain/roast/simulate'
+import { planHeadless } from '@/server/headless'
 
-const USAGE = 'usage: node bin/pheasant.mjs simulate | schema NAME'
+const USAGE = 'usage: node bin/pheasant.mjs simulate | plan | schema NAME'
+const SCHEMAS = { ...DOCUMENTS, meal: mealDocument }
 
 async function readAll(stream: NodeJS.ReadableStream): Promise<string> {
   let text = ''
@@ -22,13 +25,17 @@ async function answer(words: readonly string[]): Promise<Outcome<unknown>> {
       const document = parseWith(simulateDocument, json.value)
       return document.ok ? simulate(document.value) : document
     }
+    case 'plan': {
+      const json = parseJson(await readAll(process.stdin))
+      return json.ok ? planHeadless(json.value) : json
+    }
     case 'schema': {
-      const schema = DOCUMENTS[name as keyof typeof DOCUMENTS]
+      const schema = SCHEMAS[name as keyof typeof SCHEMAS]
       if (!schema)
         return fail({
           code: 'malformed',
           path: [],
-          detail: `schema takes one of: ${Object.keys(DOCUMENTS).join(', ')}`,
+          detail: `schema takes one of: ${Object.keys(SCHEMAS).join(', ')}`,
         })
       return { ok: true, value: z.toJSONSchema(schema, { io: 'input' }) }
     }

@@ -1,13 +1,21 @@
 import { and, asc, desc, eq, isNull, sql } from 'drizzle-orm'
 import type { HouseItem, HouseItemDocument } from '@/domain/house/house-item'
+import { type Equipment, type MealDocument, mealDocument } from '@/domain/meal/meal-document'
 import { type PlanDocument, planDocument } from '@/domain/roast/roast-document'
 import type { Database } from './connection'
 import { newId } from './ids'
 import { houseItems, kitchens, plans, planVersions } from './schema'
 
 export type KitchenRow = typeof kitchens.$inferSelect
-export type PlanRow = typeof plans.$inferSelect
-export type PlanVersionRow = typeof planVersions.$inferSelect
+type AnyPlanRow = typeof plans.$inferSelect
+type AnyVersionRow = typeof planVersions.$inferSelect
+type With<Row, Document> = Omit<Row, 'document'> & { document: Document }
+/** A plan of one roast, and a version of one. */
+export type PlanRow = With<AnyPlanRow, PlanDocument>
+export type PlanVersionRow = With<AnyVersionRow, PlanDocument>
+/** A whole meal, and a version of one. */
+export type MealRow = With<AnyPlanRow, MealDocument>
+export type MealVersionRow = With<AnyVersionRow, MealDocument>
 
 /** The kitchens of this house, oldest first. */
 export const listKitchens = (db: Database): Promise<KitchenRow[]> =>
@@ -27,24 +35,32 @@ export async function ensureKitchen(
   return row
 }
 
-/** A plan kept by an earlier release takes the usual values for what it does not say. */
-const upToDate = (row: PlanRow): PlanRow => ({ ...row, document: planDocument.parse(row.document) })
-
-export type SaveResult =
-  | { readonly outcome: 'saved'; readonly row: PlanRow }
-  | { readonly outcome: 'stale'; readonly current: PlanRow; readonly setAside: PlanVersionRow }
+export type SaveResult<Document = PlanDocument> =
+  | { readonly outcome: 'saved'; readonly row: With<AnyPlanRow, Document> }
+  | {
+      readonly outcome: 'stale'
+      readonly current: With<AnyPlanRow, Document>
+      readonly setAside: With<AnyVersionRow, Document>
+    }
   | { readonly outcome: 'missing' }
+
+/** Documents of one kind in one kitchen, each with its versions. */
+export interface Shelf<Document> {
+  readonly list: () => Promise<With<AnyPlanRow, Document>[]>
+  readonly find: (id: string) => Promise<With<AnyPlanRow, Document> | undefined>
+  readonly add: (document: Document) => Promise<With<AnyPlanRow, Document>>
+  /** Saves over the version it started from; a stale save is kept beside, not written over. */
+  readonly save: (id: string, baseVersion: number, document: Document) => Promise<SaveResult<Document>>
+  readonly listSetAside: (id: string) => Promise<With<AnyVersionRow, Document>[]>
+  readonly listVersions: (id: string) => Promise<With<AnyVersionRow, Document>[]>
+}
 
 /** Everything one kitchen may see and change. There is no other way to a kitchen's rows. */
 export interface KitchenScope {
   readonly kitchen: KitchenRow
-  readonly listPlans: () => Promise<PlanRow[]>
-  readonly findPlan: (id: string) => Promise<PlanRow | undefined>
-  readonly addPlan: (document: PlanDocument) => Promise<PlanRow>
-  /** Saves over the version it started from; a stale save is kept beside, not written over. */
-  readonly savePlan: (id: string, baseVersion: number, document: PlanDocument) => Promise<SaveResult>
-  readonly listSetAside: (planId: string) => Promise<PlanVersionRow[]>
-  readonly listVersions: (planId: string) => Promise<PlanVersionRow[]>
+  readonly plans: Shelf<PlanDocument>
+  readonly meals: Shelf<MealDocument>
+  readonly setEquipment: (equipment: Equipment) => Promise<void>
   readonly listHouseItems: () => Promise<HouseItem[]>
   /** Adds a house cut or program; one of the same kind and name is replaced. */
   readonly putHouseItem: (document: HouseItemDocument) => Promise<HouseItem>
@@ -59,88 +75,121 @@ export async function openKitchen(db: Database, slug: string): Promise<KitchenSc
   return kitchen && scopeOf(db, kitchen)
 }
 
-function scopeOf(db: Database, kitchen: KitchenRow): KitchenScope {
-  const mine = eq(plans.kitchenId, kitchen.id)
+/** The kitchen whose calendar a token opens. */
+export async function kitchenByCalendar(db: Database, token: string): Promise<KitchenScope | undefined> {
+  const [kitchen] = await db.select().from(kitchens).where(eq(kitchens.calendarToken, token))
+  return kitchen && scopeOf(db, kitchen)
+}
+
+/** Tells every listener of the kitchen that something was saved: who listens asks again. */
+export const CHANNEL = 'pheasant_changes'
+
+interface Kind<Document> {
+  readonly kind: AnyPlanRow['kind']
+  /** A document kept by an earlier release takes the usual values for what it does not say. */
+  readonly read: (value: unknown) => Document
+  readonly promiseOf: (document: Document) => Date
+}
+const ROASTS: Kind<PlanDocument> = {
+  kind: 'roast',
+  read: (value) => planDocument.parse(value),
+  promiseOf: ({ promise }) => new Date(promise),
+}
+const MEALS: Kind<MealDocument> = {
+  kind: 'meal',
+  read: (value) => mealDocument.parse(value),
+  promiseOf: ({ servings }) => new Date(Math.min(...servings.map(({ at }) => Date.parse(at)))),
+}
+
+function shelfOf<Document extends PlanDocument | MealDocument>(
+  db: Database,
+  kitchen: KitchenRow,
+  { kind, read, promiseOf }: Kind<Document>,
+): Shelf<Document> {
+  const mine = and(eq(plans.kitchenId, kitchen.id), eq(plans.kind, kind))
   const versionOf = (planId: string) => and(eq(planVersions.kitchenId, kitchen.id), eq(planVersions.planId, planId))
-  const findPlan = async (id: string) =>
-    (
-      await db
-        .select()
-        .from(plans)
-        .where(and(mine, eq(plans.id, id)))
-    ).map(upToDate)[0]
+  const typed = <Row extends { document: unknown }>(row: Row): With<Row, Document> => ({
+    ...row,
+    document: read(row.document),
+  })
+  const version = (
+    tx: Pick<Database, 'insert'>,
+    planId: string,
+    number: number,
+    state: AnyVersionRow['state'],
+    document: Document,
+  ) =>
+    tx
+      .insert(planVersions)
+      .values({ id: newId('pvr'), kitchenId: kitchen.id, planId, version: number, state, document })
+      .returning()
+  const tell = (tx: Pick<Database, 'execute'>, planId: string, number: number) =>
+    tx.execute(
+      sql`select pg_notify(${CHANNEL}, ${JSON.stringify({ kitchen: kitchen.id, what: kind, id: planId, version: number })})`,
+    )
   return {
-    kitchen,
-    listPlans: async () =>
-      (await db.select().from(plans).where(mine).orderBy(asc(plans.promiseAt), asc(plans.id))).map(upToDate),
-    findPlan,
-    addPlan: (document) =>
+    list: async () =>
+      (await db.select().from(plans).where(mine).orderBy(asc(plans.promiseAt), asc(plans.id))).map(typed),
+    find: async (id) =>
+      (
+        await db
+          .select()
+          .from(plans)
+          .where(and(mine, eq(plans.id, id)))
+      ).map(typed)[0],
+    add: (document) =>
       db.transaction(async (tx) => {
         const [row] = await tx
           .insert(plans)
-          .values({ id: newId('pln'), kitchenId: kitchen.id, promiseAt: new Date(document.promise), document })
+          .values({ id: newId('pln'), kitchenId: kitchen.id, kind, promiseAt: promiseOf(document), document })
           .returning()
         if (!row) throw new Error('an inserted plan came back empty')
-        await tx.insert(planVersions).values({
-          id: newId('pvr'),
-          kitchenId: kitchen.id,
-          planId: row.id,
-          version: row.version,
-          state: 'saved',
-          document,
-        })
-        return row
+        await version(tx, row.id, row.version, 'saved', document)
+        await tell(tx, row.id, row.version)
+        return typed(row)
       }),
-    savePlan: (id, baseVersion, document) =>
-      db.transaction(async (tx): Promise<SaveResult> => {
+    save: (id, baseVersion, document) =>
+      db.transaction(async (tx): Promise<SaveResult<Document>> => {
         const [row] = await tx
           .update(plans)
-          .set({
-            document,
-            promiseAt: new Date(document.promise),
-            version: sql`${plans.version} + 1`,
-            updatedAt: sql`now()`,
-          })
+          .set({ document, promiseAt: promiseOf(document), version: sql`${plans.version} + 1`, updatedAt: sql`now()` })
           .where(and(mine, eq(plans.id, id), eq(plans.version, baseVersion)))
           .returning()
         if (row) {
-          await tx.insert(planVersions).values({
-            id: newId('pvr'),
-            kitchenId: kitchen.id,
-            planId: id,
-            version: row.version,
-            state: 'saved',
-            document,
-          })
-          return { outcome: 'saved', row }
+          await version(tx, id, row.version, 'saved', document)
+          await tell(tx, id, row.version)
+          return { outcome: 'saved', row: typed(row) }
         }
         const [current] = await tx
           .select()
           .from(plans)
           .where(and(mine, eq(plans.id, id)))
         if (!current) return { outcome: 'missing' }
-        const [setAside] = await tx
-          .insert(planVersions)
-          .values({
-            id: newId('pvr'),
-            kitchenId: kitchen.id,
-            planId: id,
-            version: baseVersion,
-            state: 'set_aside',
-            document,
-          })
-          .returning()
+        const [setAside] = await version(tx, id, baseVersion, 'set_aside', document)
         if (!setAside) throw new Error('an inserted version came back empty')
-        return { outcome: 'stale', current, setAside }
+        return { outcome: 'stale', current: typed(current), setAside: typed(setAside) }
       }),
-    listSetAside: (planId) =>
-      db
-        .select()
-        .from(planVersions)
-        .where(and(versionOf(planId), eq(planVersions.state, 'set_aside'), isNull(planVersions.settledAt)))
-        .orderBy(desc(planVersions.createdAt)),
-    listVersions: (planId) =>
-      db.select().from(planVersions).where(versionOf(planId)).orderBy(asc(planVersions.createdAt)),
+    listSetAside: async (planId) =>
+      (
+        await db
+          .select()
+          .from(planVersions)
+          .where(and(versionOf(planId), eq(planVersions.state, 'set_aside'), isNull(planVersions.settledAt)))
+          .orderBy(desc(planVersions.createdAt))
+      ).map(typed),
+    listVersions: async (planId) =>
+      (await db.select().from(planVersions).where(versionOf(planId)).orderBy(asc(planVersions.createdAt))).map(typed),
+  }
+}
+
+function scopeOf(db: Database, kitchen: KitchenRow): KitchenScope {
+  return {
+    kitchen,
+    plans: shelfOf(db, kitchen, ROASTS),
+    meals: shelfOf(db, kitchen, MEALS),
+    setEquipment: async (equipment) => {
+      await db.update(kitchens).set({ equipment }).where(eq(kitchens.id, kitchen.id))
+    },
     listHouseItems: async () =>
       (
         await db
@@ -174,7 +223,8 @@ function scopeOf(db: Database, kitchen: KitchenRow): KitchenScope {
         .set({ settledAt: sql`now()` })
         .where(
           and(
-            versionOf(planId),
+            eq(planVersions.kitchenId, kitchen.id),
+            eq(planVersions.planId, planId),
             eq(planVersions.id, versionId),
             eq(planVersions.state, 'set_aside'),
             isNull(planVersions.settledAt),

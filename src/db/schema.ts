@@ -12,6 +12,7 @@ import {
   uniqueIndex,
 } from 'drizzle-orm/pg-core'
 import type { HouseItemDocument } from '@/domain/house/house-item'
+import type { Equipment, MealDocument } from '@/domain/meal/meal-document'
 import type { PlanDocument } from '@/domain/roast/roast-document'
 
 /** Every table hangs from a kitchen; every query goes through one kitchen's scope (repositories.ts). */
@@ -32,6 +33,10 @@ export const kitchens = pgTable('kitchens', {
   clock: text('clock', { enum: ['24h', '12h'] })
     .notNull()
     .default('24h'),
+  /** Ovens, cooks and the rest, for a meal that starts from nothing. */
+  equipment: jsonb('equipment').$type<Equipment>(),
+  /** Whoever has it may read the kitchen's tasks as a calendar. */
+  calendarToken: text('calendar_token').notNull().default(sql`md5(random()::text || clock_timestamp()::text)`),
   createdAt: at('created_at').notNull().defaultNow(),
 })
 
@@ -42,10 +47,14 @@ export const plans = pgTable(
     kitchenId: text('kitchen_id')
       .notNull()
       .references(() => kitchens.id, { onDelete: 'cascade' }),
+    /** One roast, or a whole meal. */
+    kind: text('kind', { enum: ['roast', 'meal'] })
+      .notNull()
+      .default('roast'),
     /** Counts up with every save; a save must name the version it started from. */
     version: integer('version').notNull().default(1),
     promiseAt: at('promise_at').notNull(),
-    document: jsonb('document').$type<PlanDocument>().notNull(),
+    document: jsonb('document').$type<PlanDocument | MealDocument>().notNull(),
     createdAt: at('created_at').notNull().defaultNow(),
     updatedAt: at('updated_at').notNull().defaultNow(),
   },
@@ -82,7 +91,7 @@ export const planVersions = pgTable(
     /** The version it became, or, when it was set aside, the version it started from. */
     version: integer('version').notNull(),
     state: text('state', { enum: ['saved', 'set_aside'] }).notNull(),
-    document: jsonb('document').$type<PlanDocument>().notNull(),
+    document: jsonb('document').$type<PlanDocument | MealDocument>().notNull(),
     createdAt: at('created_at').notNull().defaultNow(),
     /** When a version set aside was looked at and taken or let go. */
     settledAt: at('settled_at'),

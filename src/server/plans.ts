@@ -22,15 +22,15 @@ export interface SavedPlan {
 }
 
 export const plansOfKitchen = (slug: string): Promise<Outcome<{ kitchen: KitchenRow; plans: readonly PlanRow[] }>> =>
-  inKitchen(slug, async (scope) => succeed({ kitchen: scope.kitchen, plans: await scope.listPlans() }))
+  inKitchen(slug, async (scope) => succeed({ kitchen: scope.kitchen, plans: await scope.plans.list() }))
 
 export const planInKitchen = (slug: string, id: string): Promise<Outcome<SavedPlan>> =>
   inKitchen(slug, async (scope) => {
-    const row = await scope.findPlan(id)
+    const row = await scope.plans.find(id)
     if (!row) return noPlan(id)
     const made = makePlan(row.document, nowSeconds(), MEMBERS.saved)
     if (!made.ok) return made
-    return succeed({ kitchen: scope.kitchen, row, made: made.value, setAside: await scope.listSetAside(id) })
+    return succeed({ kitchen: scope.kitchen, row, made: made.value, setAside: await scope.plans.listSetAside(id) })
   })
 
 /** Adds a plan from a typed line. */
@@ -52,7 +52,7 @@ async function addChecked(scope: KitchenScope, document: PlanDocument): Promise<
   const ahead = checkPromiseAhead(document, now_s)
   if (!ahead.ok) return ahead
   const made = makePlan(document, now_s, 8)
-  return made.ok ? succeed(await scope.addPlan(document)) : made
+  return made.ok ? succeed(await scope.plans.add(document)) : made
 }
 
 export type SaveAnswer =
@@ -66,7 +66,7 @@ export const savePlan = (slug: string, id: string, baseVersion: number, value: u
     if (!document.ok) return document
     const made = makePlan(document.value, nowSeconds(), 8)
     if (!made.ok) return made
-    const result = await scope.savePlan(id, baseVersion, document.value)
+    const result = await scope.plans.save(id, baseVersion, document.value)
     switch (result.outcome) {
       case 'missing':
         return noPlan(id)

@@ -9,7 +9,11 @@ const LAYERS: Readonly<Record<string, { readonly layers: readonly string[]; read
   core: { layers: ['core'], packages: [] },
   domain: { layers: ['core', 'domain'], packages: ['zod', 'date-fns', '@date-fns/tz', 'fastest-levenshtein'] },
   db: { layers: ['core', 'domain', 'db'], packages: ['drizzle-orm', 'postgres', 'nanoid', 'node:url'] },
-  server: { layers: ['core', 'domain', 'db', 'server'], packages: ['zod'] },
+  // The solver is the one thing of workers that server asks: a plan made headless wants it too.
+  server: {
+    layers: ['core', 'domain', 'db', 'server', 'workers'],
+    packages: ['zod', 'postgres', 'ical-generator', 'papaparse'],
+  },
   workers: { layers: ['core', 'domain', 'db', 'server', 'workers'], packages: ['*'] },
   'stand-ins': { layers: ['core', 'domain', 'db', 'server', 'stand-ins'], packages: ['*'] },
   // ui may name the protocol of a worker, never its code: the worker is loaded by its address.

@@ -81,3 +81,42 @@ export function randomMeal(seed: number, roasts: number, sides: number, ovens: n
     earliest_s: serve - 12 * 3600,
   }
 }
+
+/** A large supper as a kitchen would take it on: roasts at one or two heats an oven, sides while they rest. */
+export function busyMeal(seed: number, roasts: number, sides: number, ovens: number): MealProblem {
+  const meal = randomMeal(seed, roasts, sides, ovens)
+  const random = seededRandom(seed + 7)
+  const heats = [130, 160]
+  return {
+    ...meal,
+    cooks: 3 + Math.ceil(roasts / 4),
+    sources: meal.sources.map((source) => (source.kind === 'oven' ? { ...source, places: 5 } : source)),
+    items: meal.items.map((item, i) =>
+      i >= roasts
+        ? {
+            ...item,
+            legs: item.legs.map((leg) => ({
+              ...leg,
+              choices: leg.choices.map((choice) => ({
+                ...choice,
+                phases: choice.phases.map((phase) => ({ ...phase, set_c: 180 + 20 * Math.round(random()) })),
+              })),
+              gap: { ...leg.gap, most_s: 2400 },
+            })),
+          }
+        : {
+            ...item,
+            early_s: 2400,
+            legs: item.legs.slice(0, 1).map((leg) => ({
+              ...leg,
+              places: 1,
+              choices: leg.choices.map((choice) => ({
+                ...choice,
+                phases: [{ duration_s: choice.phases[0]?.duration_s ?? 3600, set_c: heats[i % 2] }],
+              })),
+              gap: { ...leg.gap, most_s: leg.gap.least_s + 4200 },
+            })),
+          },
+    ),
+  }
+}

@@ -77,9 +77,9 @@ describe('the scheduler against an independent checker', () => {
     expect(
       broken((option) => ({ ...option, blocks: option.blocks.map((b) => ({ ...b, to_s: b.to_s + 7200 })) })),
     ).toContain('gap')
-    expect(checkSchedule(problem, { ...schedule, options: schedule.options.slice(1) }).map(({ code }) => code)).toContain(
-      'missing',
-    )
+    expect(
+      checkSchedule(problem, { ...schedule, options: schedule.options.slice(1) }).map(({ code }) => code),
+    ).toContain('missing')
     expect(checkSchedule({ ...problem, cooks: 0 }, schedule).map(({ code }) => code)).toContain('hands')
     const crowded = { ...problem, sources: problem.sources.map((source) => ({ ...source, places: 0 })) }
     expect(checkSchedule(crowded, schedule).map(({ code }) => code)).toContain('too_full')

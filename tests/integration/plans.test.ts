@@ -17,8 +17,8 @@ const rib: PlanDocument = planDocument.parse({
 describe('plans in PostgreSQL', () => {
   it('a plan comes back as it was written', async () => {
     const kitchen = await freshKitchen(db)
-    const row = await kitchen.addPlan(rib)
-    const found = await kitchen.findPlan(row.id)
+    const row = await kitchen.plans.add(rib)
+    const found = await kitchen.plans.find(row.id)
     expect(found?.document).toEqual(rib)
     expect(found?.promiseAt.toISOString()).toBe('2026-12-25T19:00:00.000Z')
     expect(found?.version).toBe(1)
@@ -26,19 +26,19 @@ describe('plans in PostgreSQL', () => {
 
   it('another kitchen can neither see, change nor list a plan', async () => {
     const [mine, other] = [await freshKitchen(db), await freshKitchen(db)]
-    const row = await mine.addPlan(rib)
-    expect(await other.findPlan(row.id)).toBeUndefined()
-    expect(await other.listPlans()).toEqual([])
-    expect(await other.savePlan(row.id, 1, { ...rib, title: 'Stolen' })).toEqual({ outcome: 'missing' })
-    expect((await mine.findPlan(row.id))?.document.title).toBe('Rib')
+    const row = await mine.plans.add(rib)
+    expect(await other.plans.find(row.id)).toBeUndefined()
+    expect(await other.plans.list()).toEqual([])
+    expect(await other.plans.save(row.id, 1, { ...rib, title: 'Stolen' })).toEqual({ outcome: 'missing' })
+    expect((await mine.plans.find(row.id))?.document.title).toBe('Rib')
   })
 
   it('a save counts the version up and keeps every text', async () => {
     const kitchen = await freshKitchen(db)
-    const row = await kitchen.addPlan(rib)
-    const saved = await kitchen.savePlan(row.id, 1, { ...rib, title: 'Second' })
+    const row = await kitchen.plans.add(rib)
+    const saved = await kitchen.plans.save(row.id, 1, { ...rib, title: 'Second' })
     expect(saved).toMatchObject({ outcome: 'saved', row: { version: 2 } })
-    const versions = await kitchen.listVersions(row.id)
+    const versions = await kitchen.plans.listVersions(row.id)
     expect(versions.map(({ version, document }) => [version, document.title])).toEqual([
       [1, 'Rib'],
       [2, 'Second'],
@@ -47,27 +47,27 @@ describe('plans in PostgreSQL', () => {
 
   it('a stale save is refused and both texts are kept', async () => {
     const kitchen = await freshKitchen(db)
-    const row = await kitchen.addPlan(rib)
-    await kitchen.savePlan(row.id, 1, { ...rib, title: 'Theirs' })
-    const late = await kitchen.savePlan(row.id, 1, { ...rib, title: 'Mine' })
+    const row = await kitchen.plans.add(rib)
+    await kitchen.plans.save(row.id, 1, { ...rib, title: 'Theirs' })
+    const late = await kitchen.plans.save(row.id, 1, { ...rib, title: 'Mine' })
     expect(late).toMatchObject({ outcome: 'stale', current: { version: 2, document: { title: 'Theirs' } } })
-    expect((await kitchen.findPlan(row.id))?.document.title).toBe('Theirs')
-    const aside = await kitchen.listSetAside(row.id)
+    expect((await kitchen.plans.find(row.id))?.document.title).toBe('Theirs')
+    const aside = await kitchen.plans.listSetAside(row.id)
     expect(aside.map(({ document }) => document.title)).toEqual(['Mine'])
     expect(await kitchen.settle(row.id, aside[0]?.id ?? '')).toBe(true)
     expect(await kitchen.settle(row.id, aside[0]?.id ?? '')).toBe(false)
-    expect(await kitchen.listSetAside(row.id)).toEqual([])
-    expect(await kitchen.listVersions(row.id)).toHaveLength(3)
+    expect(await kitchen.plans.listSetAside(row.id)).toEqual([])
+    expect(await kitchen.plans.listVersions(row.id)).toHaveLength(3)
   })
 
   it('of many saves from one version exactly one is taken and none is lost', async () => {
     const kitchen = await freshKitchen(db)
-    const row = await kitchen.addPlan(rib)
+    const row = await kitchen.plans.add(rib)
     const results = await Promise.all(
-      Array.from({ length: 8 }, (_, i) => kitchen.savePlan(row.id, 1, { ...rib, title: `Cook ${i}` })),
+      Array.from({ length: 8 }, (_, i) => kitchen.plans.save(row.id, 1, { ...rib, title: `Cook ${i}` })),
     )
     expect(results.filter(({ outcome }) => outcome === 'saved')).toHaveLength(1)
-    expect(await kitchen.listSetAside(row.id)).toHaveLength(7)
+    expect(await kitchen.plans.listSetAside(row.id)).toHaveLength(7)
   })
 
   it('the database itself refuses a plan without a kitchen', async () => {
@@ -84,7 +84,7 @@ describe('plans in PostgreSQL', () => {
     await layDemo(db, world)
     const slugs = (await listKitchens(db)).map(({ slug }) => slug)
     expect(slugs).toEqual(expect.arrayContaining(['cottage', 'tern-point']))
-    const plans = await (await openKitchen(db, 'tern-point'))?.listPlans()
+    const plans = await (await openKitchen(db, 'tern-point'))?.plans.list()
     expect(plans).toHaveLength(3)
     expect(plans?.[0]?.promiseAt.toISOString()).toBe('2026-11-27T17:00:00.000Z')
   })

@@ -1,4 +1,5 @@
-import { parseJson } from '@/domain/problem/parse'
+import { z } from 'zod'
+import { parseJson, parseWith } from '@/domain/problem/parse'
 import type { Outcome, Problem } from '@/domain/problem/problem'
 
 const STATUS: Partial<Record<Problem['code'], number>> = {
@@ -20,3 +21,24 @@ export const respond = <Value>(outcome: Outcome<Value>, status = 200): Response 
 export async function bodyOf(request: Request): Promise<Outcome<unknown>> {
   return parseJson(await request.text())
 }
+
+const change = z.strictObject({ base_version: z.int().min(1), document: z.unknown() })
+
+/** A save: the document, and the version it started from. */
+export const readChange = (body: Outcome<unknown>): Outcome<z.output<typeof change>> =>
+  body.ok ? parseWith(change, body.value) : body
+
+/** A save that came too late: both texts, and where the late one is kept. */
+export const refuseStale = (
+  yours: number,
+  current: { readonly version: number; readonly document: unknown },
+  setAside: string,
+): Response =>
+  Response.json(
+    {
+      errors: [{ code: 'stale_version', path: [], yours, theirs: current.version }],
+      current: { version: current.version, document: current.document },
+      set_aside: setAside,
+    },
+    { status: 409 },
+  )

@@ -6,13 +6,13 @@ import type { Caution } from '@/core/safety/cautions'
 import { checkSchedule, type MealFault } from '@/core/schedule/meal/check'
 import { clashesOf, type MealClash } from '@/core/schedule/meal/clash'
 import { othersOpen } from '@/core/schedule/meal/doors'
-import { greedySchedule, prepare } from '@/core/schedule/meal/greedy'
-import { GRID_S, type MealSchedule, type Option } from '@/core/schedule/meal/problem'
+import { greedySchedule, type Prepared, prepare } from '@/core/schedule/meal/greedy'
+import { DROP_COST, GRID_S, type MealSchedule, type Option } from '@/core/schedule/meal/problem'
 import { type MealAnswer, type MipSolver, solveMeal } from '@/core/schedule/meal/solve'
 import { type MealTask, mealTasks, type TaskNeeds } from '@/core/schedule/meal/tasks'
 import { type Outcome, succeed } from '../problem/problem'
 import { cutOf } from '../roast/resolve'
-import type { MealDocument } from './meal-document'
+import type { MealDocument, PlacedPart } from './meal-document'
 import { type ResolvedMeal, resolveMeal } from './meal-problem'
 
 /** An item of a meal on the clock, by the document's ids: plain data that can cross to a worker and back. */
@@ -206,6 +206,60 @@ function withDoors(resolved: ResolvedMeal, schedule: MealSchedule): ResolvedMeal
   return changed ? { ...resolved, problem: { ...resolved.problem, items } } : undefined
 }
 
+/** The schedule a document keeps, where every item still has that very option and no fault; else undefined. */
+function kept(resolved: ResolvedMeal, prepared: readonly Prepared[][]): MealAnswer | undefined {
+  const { placed } = resolved.document
+  if (!placed) return undefined
+  const { problem } = resolved
+  const options: Option[] = []
+  const dropped: number[] = []
+  let cost = 0
+  const near = (iso: string, at_s: number) => Math.abs(Date.parse(iso) / 1000 - at_s) < 30
+  for (let item = 0; item < problem.items.length; item++) {
+    const wanted = placed.items.find(({ id }) => id === problem.items[item]?.id)
+    if (!wanted) {
+      dropped.push(item)
+      cost += DROP_COST
+      continue
+    }
+    const found = prepared[item]?.find(
+      ({ option }) =>
+        near(wanted.dish, option.dish_s) &&
+        option.blocks.length === wanted.stays.length &&
+        option.blocks.every((block, i) => {
+          const stay = wanted.stays[i]
+          return (
+            stay !== undefined &&
+            problem.sources[block.source]?.id === stay.source &&
+            near(stay.from, block.from_s) &&
+            near(stay.to, block.to_s)
+          )
+        }),
+    )
+    if (!found) return undefined
+    options.push(found.option)
+    cost += found.option.cost
+  }
+  const schedule = { options, dropped, cost }
+  if (checkSchedule(problem, schedule).length > 0) return undefined
+  return { schedule, proved: placed.proved, bound: placed.bound ?? undefined }
+}
+
+/** What a plan keeps of itself in its document. */
+export const placedOf = (plan: MealPlan): PlacedPart => {
+  const iso = (at_s: number) => new Date(at_s * 1000).toISOString()
+  return {
+    proved: plan.proved,
+    bound: plan.bound ?? null,
+    items: plan.items.map(({ id, stays, dish_s, done_s }) => ({
+      id,
+      stays: stays.map(({ source, from_s, to_s }) => ({ source, from: iso(from_s), to: iso(to_s) })),
+      dish: iso(dish_s),
+      done: iso(done_s),
+    })),
+  }
+}
+
 /**
  * Schedules a meal: a good first answer at once, better ones as they come.
  *
@@ -223,6 +277,12 @@ export function makeMeal(
   const prepared = prepare(resolved.value.problem)
   const first = greedySchedule(resolved.value.problem, prepared)
   const counted = withDoors(resolved.value, first) ?? resolved.value
+  const before = kept(counted, prepare(counted.problem))
+  if (before && (before.proved || !solver)) {
+    const plan = planOf(counted, before)
+    tell(plan)
+    return succeed(plan)
+  }
   let told = false
   const answer = solveMeal(counted.problem, solver, limit_s, (each) => {
     told = true

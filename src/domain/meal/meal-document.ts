@@ -71,6 +71,25 @@ export type MealSide = z.output<typeof mealSide>
 
 export const mealServing = z.strictObject({ id, title, at: z.iso.datetime({ offset: true }) })
 
+const instant = z.iso.datetime({ offset: true })
+
+/** The schedule a cook saw and kept: sheets, calendars and boards go by it. */
+const placedPart = z.strictObject({
+  proved: z.boolean(),
+  bound: finite.nullable(),
+  items: z
+    .array(
+      z.strictObject({
+        id,
+        stays: z.array(z.strictObject({ source: id, from: instant, to: instant })).max(6),
+        dish: instant,
+        done: instant,
+      }),
+    )
+    .max(80),
+})
+export type PlacedPart = z.output<typeof placedPart>
+
 /** A whole meal as it is kept, exported and imported; also what the headless `plan` reads. */
 export const mealDocument = z
   .strictObject({
@@ -89,6 +108,7 @@ export const mealDocument = z
       .nullable()
       .default(null)
       .describe('Nothing goes into an oven before this; null: twelve hours before the last serving'),
+    placed: placedPart.nullable().default(null).describe('The schedule last kept; null: to be made'),
   })
   .superRefine((meal, context) => {
     const servings = new Set(meal.servings.map((serving) => serving.id))

@@ -18,7 +18,7 @@ export interface ResolvedMeal {
 
 const DAY_S = 12 * 3600
 /** Sides are dished up by one cook in this time, s. */
-const DISH_SIDE_S = 120
+const DISH_SIDE_S = 60
 /** A carved roast keeps covered this long before the plate suffers, s (common practice). */
 const KEEPS_CARVED_S = 1200
 /** Heat flux into a tray goes about as the oven above this, °C: what a crust does at (common practice for converting oven times). */
@@ -227,6 +227,7 @@ export function resolveMeal(document: MealDocument): Outcome<ResolvedMeal> {
     })
     owners.push({ kind: 'roast', index })
   })
+  settings.push(...document.sides.map(({ set_c }) => set_c))
   document.sides.forEach((side, index) => {
     items.push(sideItem(side, document, sources, [...new Set(settings)]))
     owners.push({ kind: 'side', index })

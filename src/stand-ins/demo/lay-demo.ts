@@ -3,6 +3,7 @@ import { addDays } from 'date-fns'
 import type { Database } from '@/db/connection'
 import { ensureKitchen, openKitchen } from '@/db/repositories'
 import { type PlanDocument, type PlanDocumentInput, planDocument } from '@/domain/roast/roast-document'
+import { fridayEvening, reunion } from './meals'
 
 interface DemoWorld {
   readonly timeZone: string
@@ -101,7 +102,12 @@ export async function layDemo(db: Database, world: DemoWorld): Promise<void> {
   }
   for (const [slug, documents] of Object.entries(demo)) {
     const scope = await openKitchen(db, slug)
-    if (!scope || (await scope.listPlans()).length > 0) continue
-    for (const document of documents) await scope.addPlan(document)
+    if (!scope || (await scope.plans.list()).length > 0) continue
+    for (const document of documents) await scope.plans.add(document)
+    if (slug !== 'tern-point') continue
+    const supper = reunion(on(world, saturday, 19, 30))
+    await scope.setEquipment(supper.kitchen)
+    await scope.meals.add(supper)
+    await scope.meals.add(fridayEvening(on(world, friday, 18, 0)))
   }
 }

@@ -34,7 +34,7 @@ export function ClashBanner({
   keepMine,
   keepTheirs,
 }: {
-  readonly clash: Clash
+  readonly clash: Clash<PlanDocument>
   readonly units: Units
   readonly keepMine: () => void
   readonly keepTheirs: () => void

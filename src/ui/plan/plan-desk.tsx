@@ -86,7 +86,7 @@ export function PlanDesk({
       data-working={live.working || undefined}
     >
       <div className="flex flex-wrap items-end gap-x-6 gap-y-2">
-        <div className="min-w-0 flex-1">
+        <div className="min-w-0 flex-1 basis-full sm:basis-0">
           <p className="text-base text-soft">
             {cut?.name ?? cutName(document.roast.cut)}, {mass(document.roast.mass_kg, units)} ·{' '}
             {day(plan.promise, units)}

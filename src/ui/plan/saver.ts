@@ -1,17 +1,17 @@
-import type { PlanDocument } from '@/domain/roast/roast-document'
-
 export type SaveState = 'saved' | 'saving' | 'offline' | 'refused'
 
 /** A save that came too late: the other text, ours, and where ours is kept. */
-export interface Clash {
-  readonly theirs: { readonly version: number; readonly document: PlanDocument }
-  readonly mine: PlanDocument
+export interface Clash<Document> {
+  readonly theirs: { readonly version: number; readonly document: Document }
+  readonly mine: Document
   readonly setAsideId: string
 }
 
-export interface SaverSnapshot {
+export interface SaverSnapshot<Document> {
   readonly state: SaveState
-  readonly clash: Clash | undefined
+  /** The version the server has of what was last saved here. */
+  readonly version: number
+  readonly clash: Clash<Document> | undefined
 }
 
 /** The world the saver lives in; the browser's by default, another in tests. */
@@ -32,8 +32,8 @@ export const draftKey = (planId: string) => `pheasant-draft-${planId}`
  * What has not been acknowledged stays on the device and is tried again until the server answers;
  * a stale save is refused by the server, which keeps both texts, and the cook chooses.
  */
-export class PlanSaver {
-  private snapshot: SaverSnapshot = { state: 'saved', clash: undefined }
+export class PlanSaver<Document> {
+  private snapshot: SaverSnapshot<Document>
   private readonly listeners = new Set<() => void>()
   private wanted: string
   private saved: string
@@ -43,9 +43,10 @@ export class PlanSaver {
     private readonly address: string,
     private readonly planId: string,
     private version: number,
-    document: PlanDocument,
+    document: Document,
     private readonly world: SaverWorld,
   ) {
+    this.snapshot = { state: 'saved', version, clash: undefined }
     this.saved = JSON.stringify(document)
     this.wanted = this.saved
   }
@@ -54,10 +55,10 @@ export class PlanSaver {
     this.listeners.add(listener)
     return () => this.listeners.delete(listener)
   }
-  readonly read = (): SaverSnapshot => this.snapshot
+  readonly read = (): SaverSnapshot<Document> => this.snapshot
 
   /** The cook wants this text kept. */
-  want(document: PlanDocument, savable: boolean): void {
+  want(document: Document, savable: boolean): void {
     const text = JSON.stringify(document)
     if (text === this.wanted && !(savable && text !== this.saved && this.snapshot.state === 'refused')) return
     this.wanted = text
@@ -76,7 +77,7 @@ export class PlanSaver {
   }
 
   /** Takes their text; answers it. */
-  keepTheirs(): PlanDocument | undefined {
+  keepTheirs(): Document | undefined {
     const { clash } = this.snapshot
     if (!clash) return undefined
     this.version = clash.theirs.version
@@ -88,12 +89,22 @@ export class PlanSaver {
     return clash.theirs.document
   }
 
-  private settle(clash: Clash): void {
+  /** Takes up a version that somebody else saved while nothing of ours was waiting; answers whether it could. */
+  adopt(version: number, document: Document): boolean {
+    if (this.wanted !== this.saved || this.running || version <= this.version) return false
+    this.version = version
+    this.saved = JSON.stringify(document)
+    this.wanted = this.saved
+    this.show({ state: 'saved', version })
+    return true
+  }
+
+  private settle(clash: Clash<Document>): void {
     this.world.fetch(`${this.address}/set-aside/${clash.setAsideId}`, { method: 'POST' }).catch(() => {})
     this.show({ clash: undefined })
   }
 
-  private show(change: Partial<SaverSnapshot>): void {
+  private show(change: Partial<SaverSnapshot<Document>>): void {
     this.snapshot = { ...this.snapshot, ...change }
     for (const listener of this.listeners) listener()
   }
@@ -117,7 +128,7 @@ export class PlanSaver {
   }
 
   private async put(text: string): Promise<'saved' | 'offline' | 'clash' | 'refused'> {
-    const document = JSON.parse(text) as PlanDocument
+    const document = JSON.parse(text) as Document
     try {
       const response = await this.world.fetch(this.address, {
         method: 'PUT',
@@ -130,7 +141,7 @@ export class PlanSaver {
         this.version = answer.version
         this.saved = text
         if (this.wanted === text) this.world.storage.removeItem(draftKey(this.planId))
-        this.show({ state: 'saved' })
+        this.show({ state: 'saved', version: this.version })
         return 'saved'
       }
       if (response.status === 409) {

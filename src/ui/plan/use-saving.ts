@@ -4,20 +4,21 @@ import type { PlanDocument } from '@/domain/roast/roast-document'
 import { useHydrated } from '../shell/use-hydrated'
 import { draftKey, PlanSaver, type SaverSnapshot } from './saver'
 
-interface Saving extends SaverSnapshot {
+export interface Saving<Document> extends SaverSnapshot<Document> {
+  readonly adopt: (version: number, document: Document) => boolean
   readonly keepMine: () => void
   readonly keepTheirs: () => void
 }
 
 /** Keeps the server in step with the document on the screen. */
-export function useSaving(
+export function useSaving<Document>(
   address: string,
   planId: string,
   version: number,
-  document: PlanDocument,
+  document: Document,
   savable: boolean,
-  adopt: (document: PlanDocument) => void,
-): Saving {
+  adopt: (document: Document) => void,
+): Saving<Document> {
   const [saver] = useState(
     () =>
       new PlanSaver(address, planId, version, document, {
@@ -33,6 +34,7 @@ export function useSaving(
   useEffect(() => saver.want(document, savable), [saver, document, savable])
   return {
     ...snapshot,
+    adopt: (theirVersion, theirs) => saver.adopt(theirVersion, theirs),
     keepMine: () => saver.keepMine(),
     keepTheirs: () => {
       const theirs = saver.keepTheirs()

@@ -1,4 +1,7 @@
 import type { Plan } from '@/core/schedule/plan'
+import type { MealChange } from '@/domain/meal/changes'
+import type { MealPlan } from '@/domain/meal/make-meal'
+import type { MealDocument } from '@/domain/meal/meal-document'
 import type { Outcome } from '@/domain/problem/problem'
 import type { PlanDocument } from '@/domain/roast/roast-document'
 
@@ -6,4 +9,13 @@ import type { PlanDocument } from '@/domain/roast/roast-document'
 export interface PlanWorker {
   /** Answers for one document; also used for each school of a comparison. */
   plan(document: PlanDocument, now_s: number, members: number): Promise<Outcome<Plan>>
+}
+
+/** The scheduler of a whole meal. A cancel is the end of the worker: the solver does not listen while it works. */
+export interface MealWorker {
+  /** The first answer alone: some tens of milliseconds. */
+  quick(document: MealDocument): Promise<Outcome<MealPlan>>
+  /** Better answers as they come, the last with its proof or gap. */
+  solve(document: MealDocument, limit_s: number, tell: (plan: MealPlan) => void): Promise<Outcome<MealPlan>>
+  changes(document: MealDocument, ids: readonly string[], dropped: number): Promise<readonly MealChange[]>
 }

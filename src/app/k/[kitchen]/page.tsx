@@ -4,10 +4,12 @@ import { unitsOf } from '@/app/reader'
 import { makePlan } from '@/domain/plan/make-plan'
 import { nowSeconds } from '@/server/environment'
 import { kitchensOfHouse } from '@/server/kitchen'
+import { mealsOfKitchen } from '@/server/meals'
 import { plansOfKitchen } from '@/server/plans'
 import { clock, mass, shortDay, temperature } from '@/ui/format/units'
 import { cutName, programName } from '@/ui/format/words'
 import { LineEntry } from '@/ui/line/line-entry'
+import { MealEntry } from '@/ui/meal/meal-entry'
 import { HeatRibbon } from '@/ui/ribbon/heat-ribbon'
 import { Header } from '@/ui/shell/header'
 
@@ -20,6 +22,8 @@ export default async function KitchenPage({ params }: { params: Promise<{ kitche
   if (!found.ok) notFound()
   const { kitchen, plans } = found.value
   const units = await unitsOf(kitchen)
+  const withMeals = await mealsOfKitchen(slug)
+  const meals = withMeals.ok ? withMeals.value.meals : []
   const now_s = nowSeconds()
   const rows = plans.map((row) => ({ row, made: makePlan(row.document, now_s, LIST_MEMBERS) }))
   const ahead = rows.filter(({ row }) => row.promiseAt.getTime() / 1000 >= now_s)
@@ -30,6 +34,33 @@ export default async function KitchenPage({ params }: { params: Promise<{ kitche
       <main className="mx-auto max-w-[84rem] px-4 py-8 sm:px-6 sm:py-10">
         <h1 className="sr-only">{kitchen.name}</h1>
         <LineEntry kitchen={slug} units={units} now_s={now_s} />
+        <section className="mt-8">
+          <div className="flex flex-wrap items-center gap-x-6 gap-y-3">
+            <h2 className="font-display text-2xl font-semibold">Whole meals</h2>
+            <MealEntry kitchen={slug} units={units} />
+          </div>
+          <ul className="mt-3 grid gap-3 sm:grid-cols-2 lg:grid-cols-3">
+            {meals.map((meal) => (
+              <li key={meal.id}>
+                <Link
+                  href={`/k/${slug}/meals/${meal.id}`}
+                  className="block h-full rounded-2xl border border-line bg-sheet px-4 py-3 hover:border-copper"
+                >
+                  <span className="block font-display text-xl font-semibold leading-tight">{meal.document.title}</span>
+                  <span className="mt-1 flex justify-between gap-3 text-base text-soft">
+                    <span>
+                      {meal.document.guests} guests, {meal.document.roasts.length} roasts, {meal.document.sides.length}{' '}
+                      sides
+                    </span>
+                    <span className="whitespace-nowrap font-semibold text-copper">
+                      {shortDay(meal.promiseAt.getTime() / 1000, units)} {clock(meal.promiseAt.getTime() / 1000, units)}
+                    </span>
+                  </span>
+                </Link>
+              </li>
+            ))}
+          </ul>
+        </section>
         <section className="mt-8">
           <h2 className="font-display text-2xl font-semibold">Promised</h2>
           {ahead.length === 0 && (

@@ -123,6 +123,6 @@ export interface MealSchedule {
 /** The grid of the exact model, s: every stay is rounded out to it, so what fits the grid fits the clock. */
 export const GRID_S = 600
 /** Putting in, taking out: a cook's hands, s. */
-export const HANDLE_S = 180
+export const HANDLE_S = 120
 /** Leaving an item out costs this: more than any comfort. */
 export const DROP_COST = 1000

@@ -65,6 +65,13 @@ export const ACID_LIMIT_S = 6 * HOUR_S
 const DRIES_S = 4 * HOUR_S
 const MORNING_S = 10 * HOUR_S
 
+const DAY_S = 24 * HOUR_S
+/** Counted from the serving, nobody is up from 4 to 12 hours after it; what falls there is done half an hour before bed. */
+function beforeBed(at_s: number, serving_s: number): number {
+  const after = (((at_s - serving_s) % DAY_S) + DAY_S) % DAY_S
+  return after > 4 * HOUR_S && after < 12 * HOUR_S ? at_s - (after - 3.5 * HOUR_S) : at_s
+}
+
 /** Every task of the meal in the order of the clock, each with a cook. */
 export function mealTasks(
   problem: MealProblem,
@@ -75,6 +82,7 @@ export function mealTasks(
 ): MealTask[] {
   const tasks: MealTask[] = []
   const last = Math.max(...servings)
+  const awake = (at_s: number) => beforeBed(at_s, last)
   for (const option of options) {
     const need = needs[option.item]
     const { item } = option
@@ -84,7 +92,9 @@ export function mealTasks(
     if (need.roast) {
       const ready = in_s - need.temper_s
       const ahead = AHEAD_S[need.preparation]
-      const prepared = ready - ahead - (need.preparation === 'wet_brine' ? DRIES_S : 0)
+      const wanted = ready - ahead - (need.preparation === 'wet_brine' ? DRIES_S : 0)
+      // Acid bears no longer than its hours: that one is done when it must be.
+      const prepared = need.preparation === 'acid_marinade' ? wanted : awake(wanted)
       if (need.preparation === 'dry_salt') tasks.push({ kind: 'salt', at_s: prepared, hands_s: 600, item })
       if (need.preparation === 'wet_brine') {
         tasks.push({ kind: 'brine', at_s: prepared, hands_s: 900, item })
@@ -92,7 +102,7 @@ export function mealTasks(
       }
       if (need.preparation === 'marinade' || need.preparation === 'acid_marinade')
         tasks.push({ kind: 'marinate', at_s: prepared, hands_s: 900, item })
-      if (need.thaw_s > 0) tasks.push({ kind: 'thaw', at_s: prepared - need.thaw_s, hands_s: 300, item })
+      if (need.thaw_s > 0) tasks.push({ kind: 'thaw', at_s: awake(prepared - need.thaw_s), hands_s: 300, item })
       if (need.shape) tasks.push({ kind: 'shape', at_s: Math.min(prepared, ready - HOUR_S), hands_s: 900, item })
       tasks.push({ kind: 'dress', at_s: ready - 2 * HOUR_S, hands_s: 600, item })
       if (need.temper_s > 0) tasks.push({ kind: 'take_out', at_s: ready, hands_s: 300, item })
@@ -133,7 +143,7 @@ export function mealTasks(
   for (const at_s of servings) tasks.push({ kind: 'serve', at_s, hands_s: 0 })
   if (needs.some(({ roast }) => roast)) {
     const start = Math.min(...tasks.map(({ at_s }) => at_s), last)
-    tasks.push({ kind: 'buy', at_s: start - 12 * HOUR_S, hands_s: 0 })
+    tasks.push({ kind: 'buy', at_s: last - (Math.ceil((last - start) / DAY_S) * 24 + 8) * HOUR_S, hands_s: 0 })
     tasks.push({
       kind: 'set_out',
       at_s: Math.min(last - MORNING_S, ...options.map(({ start_s }) => start_s - HOUR_S)),

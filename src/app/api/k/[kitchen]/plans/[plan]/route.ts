@@ -1,10 +1,7 @@
-import { z } from 'zod'
-import { parseWith } from '@/domain/problem/parse'
 import { planInKitchen, savePlan } from '@/server/plans'
-import { bodyOf, respond } from '../../../../respond'
+import { bodyOf, readChange, refuseStale, respond } from '../../../../respond'
 
 type Context = { params: Promise<{ kitchen: string; plan: string }> }
-const change = z.strictObject({ base_version: z.int().min(1), document: z.unknown() })
 
 export async function GET(_request: Request, { params }: Context): Promise<Response> {
   const { kitchen, plan } = await params
@@ -26,19 +23,11 @@ export async function GET(_request: Request, { params }: Context): Promise<Respo
 
 export async function PUT(request: Request, { params }: Context): Promise<Response> {
   const { kitchen, plan } = await params
-  const body = await bodyOf(request)
-  if (!body.ok) return respond(body)
-  const asked = parseWith(change, body.value)
+  const asked = readChange(await bodyOf(request))
   if (!asked.ok) return respond(asked)
-  const saved = await savePlan(kitchen, plan, asked.value.base_version, asked.value.document)
-  if (!saved.ok || saved.value.outcome === 'saved') return respond(saved)
-  const { current, setAside } = saved.value
-  return Response.json(
-    {
-      errors: [{ code: 'stale_version', path: [], yours: asked.value.base_version, theirs: current.version }],
-      current: { version: current.version, document: current.document },
-      set_aside: setAside.id,
-    },
-    { status: 409 },
-  )
+  const { base_version, document } = asked.value
+  const saved = await savePlan(kitchen, plan, base_version, document)
+  return saved.ok && saved.value.outcome === 'stale'
+    ? refuseStale(base_version, saved.value.current, saved.value.setAside.id)
+    : respond(saved)
 }

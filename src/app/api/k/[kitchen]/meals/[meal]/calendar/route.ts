@@ -1,0 +1,11 @@
+import { exportWords, fileOf } from '@/app/export-words'
+import { mealCalendar } from '@/server/exports'
+import { respond } from '../../../../../respond'
+
+type Context = { params: Promise<{ kitchen: string; meal: string }> }
+
+export async function GET(_request: Request, { params }: Context): Promise<Response> {
+  const { kitchen, meal } = await params
+  const text = await mealCalendar(kitchen, meal, exportWords)
+  return text.ok ? fileOf(text.value, 'text/calendar', 'meal.ics') : respond(text)
+}

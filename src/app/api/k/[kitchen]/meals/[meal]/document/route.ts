@@ -1,0 +1,13 @@
+import { fileOf } from '@/app/export-words'
+import { mealJson } from '@/server/exports'
+import { respond } from '../../../../../respond'
+
+type Context = { params: Promise<{ kitchen: string; meal: string }> }
+
+export async function GET(_request: Request, { params }: Context): Promise<Response> {
+  const { kitchen, meal } = await params
+  const found = await mealJson(kitchen, meal)
+  return found.ok
+    ? fileOf(`${JSON.stringify(found.value, null, 2)}\n`, 'application/json', 'meal.json')
+    : respond(found)
+}

@@ -1,0 +1,11 @@
+import { fileOf } from '@/app/export-words'
+import { mealShoppingCsv } from '@/server/exports'
+import { respond } from '../../../../../respond'
+
+type Context = { params: Promise<{ kitchen: string; meal: string }> }
+
+export async function GET(_request: Request, { params }: Context): Promise<Response> {
+  const { kitchen, meal } = await params
+  const text = await mealShoppingCsv(kitchen, meal)
+  return text.ok ? fileOf(text.value, 'text/csv', 'shopping.csv') : respond(text)
+}

@@ -1,0 +1,7 @@
+import { planHeadless } from '@/server/headless'
+import { bodyOf, respond } from '../respond'
+
+export async function POST(request: Request): Promise<Response> {
+  const body = await bodyOf(request)
+  return respond(body.ok ? await planHeadless(body.value) : body)
+}

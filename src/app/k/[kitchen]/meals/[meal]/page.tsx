@@ -1,0 +1,39 @@
+import type { Metadata } from 'next'
+import { headers } from 'next/headers'
+import { notFound } from 'next/navigation'
+import { unitsOf } from '@/app/reader'
+import { nowSeconds } from '@/server/environment'
+import { kitchensOfHouse } from '@/server/kitchen'
+import { mealInKitchen } from '@/server/meals'
+import { MealDesk } from '@/ui/meal/meal-desk'
+import { Header } from '@/ui/shell/header'
+
+export const metadata: Metadata = { title: 'Meal' }
+
+export default async function MealPage({ params }: { params: Promise<{ kitchen: string; meal: string }> }) {
+  const { kitchen: slug, meal: id } = await params
+  const found = await mealInKitchen(slug, id)
+  if (!found.ok) notFound()
+  const { kitchen, row, plan, problems } = found.value
+  const units = await unitsOf(kitchen)
+  const host = (await headers()).get('host') ?? '127.0.0.1'
+  return (
+    <>
+      <Header kitchen={kitchen} kitchens={await kitchensOfHouse()} units={units} />
+      <main>
+        <h1 className="sr-only">{row.document.title || 'Meal'}</h1>
+        <MealDesk
+          kitchen={slug}
+          mealId={id}
+          version={row.version}
+          document={row.document}
+          plan={plan}
+          problems={problems}
+          units={units}
+          now_s={nowSeconds()}
+          calendar={`http://${host}/calendar/${kitchen.calendarToken}`}
+        />
+      </main>
+    </>
+  )
+}

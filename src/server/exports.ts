@@ -1,0 +1,164 @@
+import icalendar, { ICalCalendarMethod } from 'ical-generator'
+import Papa from 'papaparse'
+import { type KitchenRow, kitchenByCalendar } from '@/db/repositories'
+import type { MealPlan } from '@/domain/meal/make-meal'
+import type { MealDocument } from '@/domain/meal/meal-document'
+import { makePlan } from '@/domain/plan/make-plan'
+import { fail, type Outcome, succeed } from '@/domain/problem/problem'
+import { nowSeconds } from './environment'
+import { database } from './kitchen'
+import { mealInKitchen, savedMeal } from './meals'
+
+/** The ways out: calendar, CSV, JSON. Words come from the caller, for sentences live at the edge. */
+
+export interface ExportWords {
+  readonly mealTask: (task: MealPlan['tasks'][number], plan: MealPlan, meal: MealDocument) => string
+  readonly roastTask: (task: RoastTask, cutId: string) => string
+}
+type RoastTask = NonNullable<Extract<ReturnType<typeof makePlan>, { ok: true }>['value']>['plan']['tasks'][number]
+
+interface CalendarEntry {
+  readonly id: string
+  readonly at_s: number
+  readonly minutes: number
+  readonly text: string
+}
+
+function calendarOf(name: string, entries: readonly CalendarEntry[]): string {
+  const calendar = icalendar({
+    name,
+    method: ICalCalendarMethod.PUBLISH,
+    prodId: { company: 'Pheasant', product: 'Pheasant' },
+  })
+  for (const { id, at_s, minutes, text } of entries)
+    calendar.createEvent({
+      id,
+      start: new Date(at_s * 1000),
+      end: new Date((at_s + minutes * 60) * 1000),
+      summary: text,
+      stamp: new Date(at_s * 1000),
+    })
+  return calendar.toString()
+}
+
+/** The how-manieth task of its kind for its item and source. */
+const nth = (
+  tasks: readonly { kind: string; item?: number | undefined; source?: number | undefined }[],
+  index: number,
+) => {
+  const own = tasks[index]
+  return tasks
+    .slice(0, index)
+    .filter((task) => task.kind === own?.kind && task.item === own?.item && task.source === own?.source).length
+}
+
+const entriesOf = (id: string, meal: MealDocument, plan: MealPlan, words: ExportWords): CalendarEntry[] =>
+  plan.tasks.map((task, i) => ({
+    // The same task keeps its name when its time moves, so that a subscribed calendar moves it.
+    id: `${id}-${task.kind}-${task.item ?? ''}-${task.source ?? ''}-${nth(plan.tasks, i)}@pheasant`,
+    at_s: task.at_s,
+    minutes: Math.max(5, Math.round(task.hands_s / 60)),
+    text: words.mealTask(task, plan, meal),
+  }))
+
+/** One meal's tasks as an iCalendar file. */
+export async function mealCalendar(slug: string, id: string, words: ExportWords): Promise<Outcome<string>> {
+  const found = await mealInKitchen(slug, id)
+  if (!found.ok) return found
+  const { row, plan, problems } = found.value
+  if (!plan) return fail(...problems)
+  return succeed(calendarOf(row.document.title, entriesOf(row.id, row.document, plan, words)))
+}
+
+/** Everything ahead in a kitchen, for whoever has its calendar address. */
+export async function kitchenCalendar(token: string, words: ExportWords): Promise<Outcome<string>> {
+  const scope = await kitchenByCalendar(database(), token)
+  if (!scope) return fail({ code: 'not_found', path: ['calendar'], what: token })
+  const since_s = nowSeconds() - 7 * 86_400
+  const entries: CalendarEntry[] = []
+  for (const row of await scope.meals.list()) {
+    if (row.promiseAt.getTime() / 1000 < since_s) continue
+    const { plan } = savedMeal(scope.kitchen, row)
+    if (plan)
+      entries.push(
+        ...entriesOf(row.id, row.document, plan, words).map((entry) => ({
+          ...entry,
+          text: `${row.document.title}: ${entry.text}`,
+        })),
+      )
+  }
+  for (const row of await scope.plans.list()) {
+    if (row.promiseAt.getTime() / 1000 < since_s) continue
+    const made = makePlan(row.document, nowSeconds(), 16)
+    if (!made.ok) continue
+    const cutId = row.document.roast.cut
+    entries.push(
+      ...made.value.plan.tasks.map((task, i) => ({
+        id: `${row.id}-${task.kind}-${nth(made.value.plan.tasks, i)}@pheasant`,
+        at_s: task.at,
+        minutes: 5,
+        text: `${row.document.title}: ${words.roastTask(task, cutId)}`,
+      })),
+    )
+  }
+  return succeed(calendarOf(scope.kitchen.name, entries))
+}
+
+const localOf = (at_s: number, { timeZone }: KitchenRow) =>
+  new Intl.DateTimeFormat('sv-SE', { timeZone, dateStyle: 'short', timeStyle: 'short' }).format(at_s * 1000)
+
+/** One meal's tasks as CSV; times in the kitchen's zone. */
+export async function mealTasksCsv(slug: string, id: string, words: ExportWords): Promise<Outcome<string>> {
+  const found = await mealInKitchen(slug, id)
+  if (!found.ok) return found
+  const { kitchen, row, plan, problems } = found.value
+  if (!plan) return fail(...problems)
+  return succeed(
+    Papa.unparse(
+      plan.tasks.map((task) => ({
+        local_time: localOf(task.at_s, kitchen),
+        utc: new Date(task.at_s * 1000).toISOString(),
+        task: words.mealTask(task, plan, row.document),
+        cook: task.cook === undefined ? '' : (row.document.kitchen.cooks[task.cook] ?? ''),
+        set_c: task.set_c ?? '',
+        pull_c: task.pull_c === undefined ? '' : task.pull_c.toFixed(1),
+        hands_min: Math.round(task.hands_s / 60),
+      })),
+    ),
+  )
+}
+
+/** One meal's shopping as CSV. */
+export async function mealShoppingCsv(slug: string, id: string): Promise<Outcome<string>> {
+  const found = await mealInKitchen(slug, id)
+  if (!found.ok) return found
+  const { row, plan, problems } = found.value
+  if (!plan) return fail(...problems)
+  const { document } = row
+  const none = { pieces: '', mass_kg: '', quantity: '', price: '', price_per_head: '' }
+  return succeed(
+    Papa.unparse([
+      ...plan.purchases.map(({ id: roast, purchase }) => ({
+        ...none,
+        item: document.roasts.find((each) => each.id === roast)?.title ?? roast,
+        pieces: purchase.pieces,
+        mass_kg: purchase.mass_kg.toFixed(2),
+        price: purchase.price?.toFixed(2) ?? '',
+        price_per_head: purchase.pricePerHead?.toFixed(2) ?? '',
+      })),
+      ...document.sides.map((side) => ({ ...none, item: side.title, quantity: side.quantity })),
+      ...(plan.gravy
+        ? [
+            { ...none, item: 'Stock', quantity: `${plan.gravy.stock_l.toFixed(1)} l` },
+            { ...none, item: 'Flour', quantity: `${Math.round(plan.gravy.flour_g)} g` },
+          ]
+        : []),
+    ]),
+  )
+}
+
+/** The document alone, as it would be imported. */
+export async function mealJson(slug: string, id: string): Promise<Outcome<MealDocument>> {
+  const found = await mealInKitchen(slug, id)
+  return found.ok ? succeed(found.value.row.document) : found
+}

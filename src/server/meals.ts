@@ -1,0 +1,103 @@
+import type { KitchenRow, KitchenScope, MealRow, MealVersionRow } from '@/db/repositories'
+import { mealFromWords, readMealWords } from '@/domain/meal/from-words'
+import { type MealPlan, makeMeal } from '@/domain/meal/make-meal'
+import { type MealDocument, mealDocument } from '@/domain/meal/meal-document'
+import { PLAIN_KITCHEN } from '@/domain/meal/meal-problem'
+import { parseWith } from '@/domain/problem/parse'
+import { fail, type Outcome, type Problem, succeed } from '@/domain/problem/problem'
+import { nowSeconds } from './environment'
+import { inKitchen } from './kitchen'
+
+/** The use cases around whole meals. */
+
+const noMeal = (id: string) => fail({ code: 'not_found', path: ['meal'], what: id })
+
+export interface SavedMeal {
+  readonly kitchen: KitchenRow
+  readonly row: MealRow
+  /** By the schedule the document keeps, or a quick one; undefined while the document has problems. */
+  readonly plan: MealPlan | undefined
+  readonly problems: readonly Problem[]
+}
+
+export const mealsOfKitchen = (slug: string): Promise<Outcome<{ kitchen: KitchenRow; meals: readonly MealRow[] }>> =>
+  inKitchen(slug, async (scope) => succeed({ kitchen: scope.kitchen, meals: await scope.meals.list() }))
+
+export function savedMeal(kitchen: KitchenRow, row: MealRow): SavedMeal {
+  const made = makeMeal(row.document, undefined, 0)
+  return made.ok
+    ? { kitchen, row, plan: made.value, problems: [] }
+    : { kitchen, row, plan: undefined, problems: made.problems }
+}
+
+export const mealInKitchen = (slug: string, id: string): Promise<Outcome<SavedMeal>> =>
+  inKitchen(slug, async (scope) => {
+    const row = await scope.meals.find(id)
+    return row ? succeed(savedMeal(scope.kitchen, row)) : noMeal(id)
+  })
+
+/** The equipment a new meal starts from. */
+const equipmentOf = (scope: KitchenScope): MealDocument['kitchen'] => scope.kitchen.equipment ?? PLAIN_KITCHEN
+
+/** Adds a meal said in words: "38 people on Saturday at 19:30". */
+export const addMealFromWords = (slug: string, line: string): Promise<Outcome<MealRow>> =>
+  inKitchen(slug, async (scope) => {
+    const words = readMealWords(line, nowSeconds(), scope.kitchen.timeZone)
+    if (!words.ok) return words
+    if (words.value.at_s <= nowSeconds())
+      return fail({
+        code: 'promise_passed',
+        path: ['line'],
+        promise: new Date(words.value.at_s * 1000).toISOString(),
+        now: new Date(nowSeconds() * 1000).toISOString(),
+      })
+    return succeed(await scope.meals.add(mealFromWords(words.value, equipmentOf(scope))))
+  })
+
+/** What an imported document would be, without keeping it. */
+export const previewMeal = (
+  slug: string,
+  value: unknown,
+): Promise<Outcome<{ document: MealDocument; plan: MealPlan }>> =>
+  inKitchen(slug, async () => {
+    const document = parseWith(mealDocument, value)
+    if (!document.ok) return document
+    const made = makeMeal(document.value, undefined, 0)
+    return made.ok ? succeed({ document: document.value, plan: made.value }) : made
+  })
+
+/** Adds a meal from a document, whole or not at all. */
+export const addMealFromDocument = (slug: string, value: unknown): Promise<Outcome<MealRow>> =>
+  inKitchen(slug, async (scope) => {
+    const document = parseWith(mealDocument, value)
+    if (!document.ok) return document
+    const made = makeMeal(document.value, undefined, 0)
+    return made.ok ? succeed(await scope.meals.add(document.value)) : made
+  })
+
+export type MealSaveAnswer =
+  | { readonly outcome: 'saved'; readonly version: number }
+  | { readonly outcome: 'stale'; readonly current: MealRow; readonly setAside: MealVersionRow }
+
+export const saveMeal = (
+  slug: string,
+  id: string,
+  baseVersion: number,
+  value: unknown,
+): Promise<Outcome<MealSaveAnswer>> =>
+  inKitchen<MealSaveAnswer>(slug, async (scope) => {
+    const document = parseWith(mealDocument, value)
+    if (!document.ok) return document
+    const result = await scope.meals.save(id, baseVersion, document.value)
+    switch (result.outcome) {
+      case 'missing':
+        return noMeal(id)
+      case 'saved':
+        await scope.setEquipment(document.value.kitchen)
+        return succeed({ outcome: 'saved', version: result.row.version })
+      case 'stale':
+        return succeed(result)
+      default:
+        return result satisfies never
+    }
+  })

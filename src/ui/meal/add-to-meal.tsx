@@ -1,0 +1,122 @@
+'use client'
+import { useId, useState } from 'react'
+import { findCut } from '@/core/reference/cuts'
+import { readLine } from '@/domain/line/line'
+import { USUAL_SIDES } from '@/domain/meal/from-words'
+import { type MealDocument, mealRoast, mealSide } from '@/domain/meal/meal-document'
+import type { Problem } from '@/domain/problem/problem'
+import { problemSentence } from '../format/problems'
+import type { Units } from '../format/units'
+
+const freshId = (meal: MealDocument, word: string): string => {
+  const taken = new Set([...meal.roasts, ...meal.sides].map(({ id }) => id))
+  for (let i = 1; ; i++) if (!taken.has(`${word}-${i}`)) return `${word}-${i}`
+}
+
+/** A roast as one typed line; sides by tap. */
+export function AddToMeal({
+  document,
+  units,
+  now_s,
+  change,
+  onAdded,
+}: {
+  readonly document: MealDocument
+  readonly units: Units
+  readonly now_s: number
+  readonly change: (apply: (last: MealDocument) => MealDocument) => void
+  readonly onAdded: (id: string) => void
+}) {
+  const id = useId()
+  const [line, setLine] = useState('')
+  const [problems, setProblems] = useState<readonly Problem[]>([])
+  const add = () => {
+    const read = readLine(line, now_s, units.timeZone)
+    if (!read.ok) return setProblems(read.problems)
+    const { value } = read
+    const key = freshId(document, value.cut)
+    const target =
+      value.serve_c !== undefined
+        ? { serve_c: value.serve_c }
+        : value.doneness !== undefined
+          ? { doneness: value.doneness }
+          : undefined
+    const roast = mealRoast.parse({
+      id: key,
+      title: findCut(value.cut)?.name ?? value.cut,
+      serving: document.servings[0]?.id,
+      heads: value.guests ?? 0,
+      roast: {
+        cut: value.cut,
+        mass_kg: value.mass_kg,
+        thickness_mm: value.thickness_mm ?? null,
+        start_c: value.start_c ?? 5,
+        temper_min: value.temper_min ?? 0,
+        surface: 'dry_salted',
+      },
+      program: { school: value.school ?? 'steady', ...(value.set_c === undefined ? {} : { set_c: value.set_c }) },
+      ...(target ? { target } : {}),
+    })
+    change((last) => ({ ...last, roasts: [...last.roasts, roast], placed: null }))
+    setLine('')
+    setProblems([])
+    onAdded(key)
+  }
+  return (
+    <section className="rounded-2xl border border-line bg-sheet p-4">
+      <form
+        onSubmit={(event) => {
+          event.preventDefault()
+          add()
+        }}
+      >
+        <label htmlFor={id} className="font-display text-xl font-semibold">
+          Another roast
+        </label>
+        <div className="mt-2 flex flex-wrap gap-2">
+          <input
+            id={id}
+            className="min-h-12 min-w-0 flex-1 rounded-xl border-2 border-line bg-transparent px-3 text-lg"
+            placeholder="pork loin 3 kg, rosy, oven 160"
+            value={line}
+            onChange={(event) => {
+              setLine(event.target.value)
+              setProblems([])
+            }}
+          />
+          <button type="submit" className="min-h-12 rounded-xl bg-action px-5 font-semibold text-white">
+            Add
+          </button>
+        </div>
+      </form>
+      {problems.length > 0 && (
+        <ul role="alert" className="mt-2 rounded-lg border-l-4 border-wattle bg-wattle-ground px-3 py-1.5">
+          {problems.map((problem) => (
+            <li key={JSON.stringify(problem)}>{problemSentence(problem, units)}</li>
+          ))}
+        </ul>
+      )}
+      <div className="mt-3 flex flex-wrap items-center gap-2">
+        <span className="text-base text-soft">Beside it:</span>
+        {USUAL_SIDES.map((side) => (
+          <button
+            key={side.title}
+            type="button"
+            className="min-h-11 rounded-full border-2 border-line px-4 hover:border-copper"
+            onClick={() => {
+              const key = freshId(document, 'side')
+              change((last) => ({
+                ...last,
+                sides: [...last.sides, mealSide.parse({ ...side, id: key, serving: last.servings[0]?.id })],
+                placed: null,
+              }))
+              onAdded(key)
+            }}
+          >
+            {side.title}
+          </button>
+        ))}
+      </div>
+    </section>
+  )
+}

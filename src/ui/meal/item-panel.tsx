@@ -1,0 +1,373 @@
+'use client'
+import { Pin, PinOff, Trash2 } from 'lucide-react'
+import { SCHOOLS } from '@/core/program/schools'
+import { donenessScale } from '@/core/reference/doneness'
+import { celsiusToFahrenheit, fahrenheitToCelsius } from '@/core/units'
+import type { MealPlan } from '@/domain/meal/make-meal'
+import { type MealDocument, type MealRoast, type MealSide, PREPARATIONS } from '@/domain/meal/meal-document'
+import { cutOf } from '@/domain/roast/resolve'
+import { cautionWords } from '../format/cautions'
+import { clock, duration, length, temperature, type Units } from '../format/units'
+import { donenessName } from '../format/words'
+import { Choice } from '../plan/particulars'
+
+type Change = (apply: (last: MealDocument) => MealDocument) => void
+
+const PREPARATION_NAMES: Readonly<Record<(typeof PREPARATIONS)[number], string>> = {
+  none: 'nothing ahead',
+  dry_salt: 'salted a day ahead',
+  wet_brine: 'wet-brined overnight',
+  marinade: 'marinated overnight',
+  acid_marinade: 'marinated with acid, five hours',
+}
+
+interface PanelProps {
+  readonly document: MealDocument
+  readonly plan: MealPlan
+  readonly selected: string | undefined
+  readonly units: Units
+  readonly change: Change
+  readonly onSelect: (id: string | undefined) => void
+}
+
+/** What stands behind the item that was tapped; the list of all where none was. */
+export function ItemPanel({ document, plan, selected, units, change, onSelect }: PanelProps) {
+  const roast = document.roasts.find(({ id }) => id === selected)
+  const side = document.sides.find(({ id }) => id === selected)
+  const placed = plan.items.find(({ id }) => id === selected)
+  if (!roast && !side)
+    return (
+      <section className="rounded-2xl border border-line bg-sheet p-4">
+        <h2 className="font-display text-xl font-semibold">What is cooked</h2>
+        {document.roasts.length + document.sides.length === 0 && (
+          <p className="mt-2 text-soft">Nothing yet. Type a roast on the left.</p>
+        )}
+        <ul className="mt-2 divide-y divide-line">
+          {[...document.roasts, ...document.sides].map((item) => {
+            const at = plan.items.find(({ id }) => id === item.id)
+            return (
+              <li key={item.id}>
+                <button
+                  type="button"
+                  className="flex min-h-11 w-full items-baseline gap-3 py-1.5 text-left text-lg hover:text-copper"
+                  onClick={() => onSelect(item.id)}
+                >
+                  <span className="flex-1">{item.title}</span>
+                  <span className="text-base text-soft">
+                    {at ? `in ${clock(at.start_s, units)}, ${clock(at.done_s, units)} ready` : 'no place'}
+                  </span>
+                </button>
+              </li>
+            )
+          })}
+        </ul>
+      </section>
+    )
+  const item = (roast ?? side) as MealRoast | MealSide
+  const put = (part: Partial<MealRoast> & Partial<MealSide>) =>
+    change((last) => ({
+      ...last,
+      roasts: last.roasts.map((each) => (each.id === item.id ? { ...each, ...part } : each)),
+      sides: last.sides.map((each) => (each.id === item.id ? { ...each, ...part } : each)),
+    }))
+  const pinned = item.pin.start !== null || item.pin.oven !== null
+  return (
+    <section className="space-y-3 rounded-2xl border border-line bg-sheet p-4" data-testid="item-panel">
+      <div className="flex items-start gap-2">
+        <input
+          aria-label="Name of the item"
+          className="min-w-0 flex-1 border-0 bg-transparent font-display text-2xl font-semibold"
+          value={item.title}
+          maxLength={120}
+          onChange={(event) => put({ title: event.target.value })}
+        />
+        {placed && (
+          <button
+            type="button"
+            className="grid size-11 place-items-center rounded-full hover:bg-moss-ground"
+            aria-label={pinned ? 'Let it move' : 'Pin it here'}
+            aria-pressed={pinned}
+            onClick={() =>
+              put({
+                pin: pinned
+                  ? { start: null, oven: null }
+                  : {
+                      start: new Date(placed.start_s * 1000).toISOString(),
+                      oven: document.kitchen.ovens.some(({ id }) => id === placed.stays[0]?.source)
+                        ? (placed.stays[0]?.source ?? null)
+                        : null,
+                    },
+              })
+            }
+          >
+            {pinned ? <PinOff className="size-5" aria-hidden /> : <Pin className="size-5" aria-hidden />}
+          </button>
+        )}
+        <button
+          type="button"
+          className="grid size-11 place-items-center rounded-full hover:bg-wattle-ground"
+          aria-label={`Leave out ${item.title}`}
+          onClick={() => {
+            change((last) => ({
+              ...last,
+              roasts: last.roasts.filter(({ id }) => id !== item.id),
+              sides: last.sides.filter(({ id }) => id !== item.id),
+              placed: null,
+            }))
+            onSelect(undefined)
+          }}
+        >
+          <Trash2 className="size-5" aria-hidden />
+        </button>
+        <button
+          type="button"
+          className="min-h-11 px-2 underline underline-offset-4"
+          onClick={() => onSelect(undefined)}
+        >
+          All
+        </button>
+      </div>
+      {placed ? (
+        <p className="text-base text-soft">
+          {pinned ? 'Pinned. ' : ''}In at {clock(placed.start_s, units)}
+          {placed.pull_c !== undefined && `, pull at ${temperature(placed.pull_c, units)}`}
+          {placed.window_s && ` (± ${Math.round((placed.window_s.p90 - placed.window_s.p10) / 120)} min)`},{' '}
+          {roast ? 'carve' : 'dish up'} {clock(placed.dish_s, units)}, ready {clock(placed.done_s, units)}.
+          {placed.doors > 0 &&
+            ` Others open its oven ${placed.doors} ${placed.doors === 1 ? 'time' : 'times'}; that is counted in.`}
+          {placed.slice && ` Grey rim ${length(placed.slice.rim_m, units)}.`}
+        </p>
+      ) : (
+        <p className="font-semibold text-wattle">No place in the schedule yet.</p>
+      )}
+      <div className="grid gap-x-6 gap-y-1 text-lg sm:grid-cols-2">
+        {document.servings.length > 1 && (
+          <Choice
+            label="For"
+            value={item.serving}
+            onChange={(serving) => put({ serving })}
+            options={document.servings.map(({ id, title, at }) => [
+              id,
+              `${title}, ${clock(Date.parse(at) / 1000, units)}`,
+            ])}
+          />
+        )}
+        <Choice
+          label="Cook"
+          value={item.owner ?? ''}
+          onChange={(owner) => put({ owner: owner || null })}
+          options={[['', 'whoever is free'], ...document.kitchen.cooks.map((cook) => [cook, cook] as const)]}
+        />
+        {roast && <RoastFields roast={roast} units={units} put={put} />}
+        {side && <SideFields side={side} units={units} put={put} />}
+      </div>
+      {placed && placed.cautions.length > 0 && (
+        <ul className="space-y-1 text-base">
+          {placed.cautions
+            .map((caution) => ({ code: caution.code, ...cautionWords(caution, units) }))
+            .filter(({ weight }) => weight === 'danger' || weight === 'choice')
+            .map(({ code, weight, text }) => (
+              <li key={code} className={weight === 'danger' ? 'text-wattle' : 'text-soft'}>
+                <span aria-hidden>{weight === 'danger' ? '■ ' : '◆ '}</span>
+                {text}
+              </li>
+            ))}
+        </ul>
+      )}
+    </section>
+  )
+}
+
+function RoastFields({
+  roast,
+  units,
+  put,
+}: {
+  readonly roast: MealRoast
+  readonly units: Units
+  readonly put: (part: Partial<MealRoast>) => void
+}) {
+  const cut = cutOf(roast.roast)
+  if (!cut) return null
+  const scale = donenessScale(cut.doneness)
+  const school = 'school' in roast.program ? roast.program : undefined
+  const usual = school && SCHOOLS.find(({ id }) => id === school.school)?.usual(cut)
+  const served = roast.target && 'doneness' in roast.target ? roast.target.doneness : undefined
+  const degree = scale.degrees.find(({ id, words }) => served && (id === served || words.includes(served)))
+  return (
+    <>
+      <Num
+        label="Weight, kg"
+        value={roast.roast.mass_kg}
+        step={0.1}
+        onChange={(mass_kg) => put({ roast: { ...roast.roast, mass_kg } })}
+      />
+      <Choice
+        label="Done"
+        value={degree?.id ?? cut.usualDoneness}
+        onChange={(doneness) => put({ target: { doneness } })}
+        options={scale.degrees.map(({ id, serve_c }) => [id, `${donenessName(id)}, ${temperature(serve_c, units)}`])}
+      />
+      <Choice
+        label="School"
+        value={school?.school ?? 'own'}
+        onChange={(id) => id !== 'own' && put({ program: { school: id } })}
+        options={[
+          ...(school ? [] : [['own', 'own stages'] as const]),
+          ...SCHOOLS.filter((each) => each.suits(cut)).map((each) => [each.id, each.name.toLowerCase()] as const),
+        ]}
+      />
+      {school && usual && (
+        <Heat
+          label="Heat"
+          value_c={school.set_c ?? usual.set_c}
+          units={units}
+          onChange={(set_c) => put({ program: { ...school, set_c } })}
+        />
+      )}
+      <Num
+        label="Feeds"
+        value={roast.heads}
+        step={1}
+        onChange={(heads) => put({ heads: Math.max(0, Math.round(heads)) })}
+      />
+      <Num
+        label="Price a kg"
+        value={roast.price_per_kg ?? 0}
+        step={0.5}
+        onChange={(price) => put({ price_per_kg: price > 0 ? price : null })}
+      />
+      <Choice
+        label="Ahead"
+        value={roast.preparation}
+        onChange={(preparation) => put({ preparation: preparation as MealRoast['preparation'] })}
+        options={PREPARATIONS.map((each) => [each, PREPARATION_NAMES[each]])}
+      />
+      <Choice
+        label="Bought"
+        value={roast.frozen ? 'frozen' : 'fresh'}
+        onChange={(value) => put({ frozen: value === 'frozen' })}
+        options={[
+          ['fresh', 'fresh'],
+          ['frozen', 'frozen: thaw in the fridge'],
+        ]}
+      />
+    </>
+  )
+}
+
+function SideFields({
+  side,
+  units,
+  put,
+}: {
+  readonly side: MealSide
+  readonly units: Units
+  readonly put: (part: Partial<MealSide>) => void
+}) {
+  return (
+    <>
+      <Heat
+        label="Likes best"
+        value_c={side.set_c}
+        units={units}
+        onChange={(set_c) => put({ set_c, low_c: Math.min(side.low_c, set_c), high_c: Math.max(side.high_c, set_c) })}
+      />
+      <Heat
+        label="Bears from"
+        value_c={side.low_c}
+        units={units}
+        onChange={(low_c) => put({ low_c: Math.min(low_c, side.set_c) })}
+      />
+      <Heat
+        label="Bears up to"
+        value_c={side.high_c}
+        units={units}
+        onChange={(high_c) => put({ high_c: Math.max(high_c, side.set_c) })}
+      />
+      <Num label="Oven, min" value={side.minutes} step={5} onChange={(minutes) => minutes >= 1 && put({ minutes })} />
+      <Num
+        label="Hob first, min"
+        value={side.hob_min}
+        step={5}
+        onChange={(hob_min) => hob_min >= 0 && put({ hob_min })}
+      />
+      <Num
+        label="Keeps, min"
+        value={side.hold_min}
+        step={5}
+        onChange={(hold_min) => hold_min >= 0 && put({ hold_min })}
+      />
+      <label className="flex min-h-11 items-baseline gap-3 sm:col-span-2">
+        <span className="w-24 text-base text-soft">To buy</span>
+        <input
+          className="said flex-1"
+          value={side.quantity}
+          maxLength={120}
+          onChange={(event) => put({ quantity: event.target.value })}
+        />
+      </label>
+      <p className="text-base text-soft sm:col-span-2">
+        {duration(side.minutes * 60)} at {temperature(side.set_c, units)}; longer when cooler, shorter when hotter.
+      </p>
+    </>
+  )
+}
+
+export function Num({
+  label,
+  value,
+  step,
+  onChange,
+}: {
+  readonly label: string
+  readonly value: number
+  readonly step: number
+  readonly onChange: (value: number) => void
+}) {
+  return (
+    <label className="flex min-h-11 items-baseline gap-3">
+      <span className="w-24 text-base text-soft">{label}</span>
+      <input
+        type="number"
+        className="said text-center"
+        style={{ width: '6ch' }}
+        step={step}
+        min={0}
+        value={Number(value.toFixed(2))}
+        onChange={(event) => event.target.value !== '' && onChange(Number(event.target.value))}
+      />
+    </label>
+  )
+}
+
+export function Heat({
+  label,
+  value_c,
+  units,
+  onChange,
+}: {
+  readonly label: string
+  readonly value_c: number
+  readonly units: Units
+  readonly onChange: (value_c: number) => void
+}) {
+  const fahrenheit = units.temperature === 'f'
+  return (
+    <label className="flex min-h-11 items-baseline gap-3">
+      <span className="w-24 text-base text-soft">{label}</span>
+      <input
+        type="number"
+        className="said text-center"
+        style={{ width: '5ch' }}
+        step={5}
+        value={Math.round(fahrenheit ? celsiusToFahrenheit(value_c) : value_c)}
+        onChange={(event) =>
+          event.target.value !== '' &&
+          onChange(fahrenheit ? fahrenheitToCelsius(Number(event.target.value)) : Number(event.target.value))
+        }
+      />{' '}
+      {fahrenheit ? '°F' : '°C'}
+    </label>
+  )
+}

@@ -1,0 +1,256 @@
+'use client'
+import { Trash2 } from 'lucide-react'
+import { type MealDocument, mealOven } from '@/domain/meal/meal-document'
+import { localInput, type Units } from '../format/units'
+import { instantOfLocal } from '../plan/local-time'
+import { Choice } from '../plan/particulars'
+import { Heat, Num } from './item-panel'
+
+/** Who eats when, and what the kitchen has. What is said here is where the next meal of this kitchen starts. */
+export function KitchenPanel({
+  document,
+  units,
+  change,
+}: {
+  readonly document: MealDocument
+  readonly units: Units
+  readonly change: (apply: (last: MealDocument) => MealDocument) => void
+}) {
+  const { kitchen } = document
+  const put = (part: Partial<MealDocument['kitchen']>) =>
+    change((last) => ({ ...last, kitchen: { ...last.kitchen, ...part }, placed: null }))
+  const button = 'min-h-11 rounded-full border-2 border-line px-4 font-semibold hover:border-copper'
+  return (
+    <div className="grid grid-cols-[minmax(0,1fr)] gap-4 lg:grid-cols-2" data-testid="kitchen-panel">
+      <section className="rounded-2xl border border-line bg-sheet p-4">
+        <h2 className="font-display text-2xl font-semibold">The promise</h2>
+        <Num
+          label="Guests"
+          value={document.guests}
+          step={1}
+          onChange={(guests) => guests >= 1 && change((last) => ({ ...last, guests: Math.round(guests) }))}
+        />
+        <label className="flex min-h-11 items-center gap-3">
+          <input
+            type="checkbox"
+            className="size-6 accent-[var(--action)]"
+            checked={document.vulnerable}
+            onChange={(event) => change((last) => ({ ...last, vulnerable: event.target.checked }))}
+          />
+          Someone is very young, old, pregnant or ill
+        </label>
+        <label className="flex min-h-11 items-center gap-3">
+          <input
+            type="checkbox"
+            className="size-6 accent-[var(--action)]"
+            checked={document.gravy}
+            onChange={(event) => change((last) => ({ ...last, gravy: event.target.checked }))}
+          />
+          Gravy from the drippings
+        </label>
+        <ul className="mt-2 space-y-2">
+          {document.servings.map((serving) => (
+            <li key={serving.id} className="flex flex-wrap items-center gap-3 text-lg">
+              <input
+                aria-label="Name of the serving"
+                className="said"
+                value={serving.title}
+                maxLength={120}
+                onChange={(event) =>
+                  change((last) => ({
+                    ...last,
+                    servings: last.servings.map((each) =>
+                      each.id === serving.id ? { ...each, title: event.target.value } : each,
+                    ),
+                  }))
+                }
+              />
+              <input
+                type="datetime-local"
+                aria-label={`Time of ${serving.title}`}
+                className="said"
+                value={localInput(Date.parse(serving.at) / 1000, units)}
+                onChange={(event) => {
+                  const at = instantOfLocal(event.target.value, units.timeZone)
+                  if (at)
+                    change((last) => ({
+                      ...last,
+                      placed: null,
+                      servings: last.servings.map((each) => (each.id === serving.id ? { ...each, at } : each)),
+                    }))
+                }}
+              />
+              {document.servings.length > 1 &&
+                !document.roasts.some((item) => item.serving === serving.id) &&
+                !document.sides.some((item) => item.serving === serving.id) && (
+                  <button
+                    type="button"
+                    aria-label={`Leave out ${serving.title}`}
+                    className="grid size-11 place-items-center rounded-full hover:bg-wattle-ground"
+                    onClick={() =>
+                      change((last) => ({ ...last, servings: last.servings.filter(({ id }) => id !== serving.id) }))
+                    }
+                  >
+                    <Trash2 className="size-5" aria-hidden />
+                  </button>
+                )}
+            </li>
+          ))}
+        </ul>
+        <button
+          type="button"
+          className={`${button} mt-3`}
+          onClick={() =>
+            change((last) => {
+              const latest = Math.max(...last.servings.map(({ at }) => Date.parse(at)))
+              return {
+                ...last,
+                servings: [
+                  ...last.servings,
+                  {
+                    id: `serving-${latest}`,
+                    title: `Serving ${last.servings.length + 1}`,
+                    at: new Date(latest + 30 * 60_000).toISOString(),
+                  },
+                ],
+              }
+            })
+          }
+        >
+          Another serving, half an hour later
+        </button>
+      </section>
+      <section className="rounded-2xl border border-line bg-sheet p-4">
+        <h2 className="font-display text-2xl font-semibold">Ovens and hands</h2>
+        <ul className="space-y-4">
+          {kitchen.ovens.map((oven) => {
+            const with_ = (part: Partial<typeof oven>) =>
+              put({ ovens: kitchen.ovens.map((each) => (each.id === oven.id ? { ...each, ...part } : each)) })
+            return (
+              <li key={oven.id} className="grid gap-x-6 border-b border-line pb-2 text-lg sm:grid-cols-2">
+                <input
+                  aria-label="Name of the oven"
+                  className="said font-semibold"
+                  value={oven.name}
+                  maxLength={120}
+                  onChange={(event) => with_({ name: event.target.value })}
+                />
+                <Choice
+                  label="Heat"
+                  value={oven.kind}
+                  onChange={(kind) => with_({ kind: kind as 'still' | 'fan' })}
+                  options={[
+                    ['still', 'still'],
+                    ['fan', 'fan'],
+                  ]}
+                />
+                <Num
+                  label="Places"
+                  value={oven.places}
+                  step={1}
+                  onChange={(places) => places >= 1 && with_({ places: Math.round(places) })}
+                />
+                <Num label="Dial off, K" value={oven.offset_k} step={1} onChange={(offset_k) => with_({ offset_k })} />
+                <Heat label="From" value_c={oven.low_c} units={units} onChange={(low_c) => with_({ low_c })} />
+                <Heat label="Up to" value_c={oven.high_c} units={units} onChange={(high_c) => with_({ high_c })} />
+                {kitchen.ovens.length > 1 && (
+                  <button
+                    type="button"
+                    className="min-h-11 text-left text-base underline underline-offset-4"
+                    onClick={() => change((last) => withoutOven(last, oven.id))}
+                  >
+                    Leave this oven out
+                  </button>
+                )}
+              </li>
+            )
+          })}
+        </ul>
+        <button
+          type="button"
+          className={`${button} mt-3`}
+          onClick={() =>
+            put({
+              ovens: [
+                ...kitchen.ovens,
+                mealOven.parse({
+                  id: `oven-${Date.now().toString(36)}`,
+                  name: `Oven ${kitchen.ovens.length + 1}`,
+                  places: 2,
+                }),
+              ],
+            })
+          }
+        >
+          Another oven
+        </button>
+        <div className="mt-4 grid gap-x-6 text-lg sm:grid-cols-2">
+          <Num
+            label="Fire places"
+            value={kitchen.fire_places}
+            step={1}
+            onChange={(fire_places) => put({ fire_places: Math.round(fire_places) })}
+          />
+          <Num
+            label="Hob rings"
+            value={kitchen.hob_rings}
+            step={1}
+            onChange={(hob_rings) => put({ hob_rings: Math.round(hob_rings) })}
+          />
+          <Num
+            label="Cabinet"
+            value={kitchen.cabinet_places}
+            step={1}
+            onChange={(cabinet_places) => put({ cabinet_places: Math.round(cabinet_places) })}
+          />
+          <Num
+            label="Water bath"
+            value={kitchen.bath_places}
+            step={1}
+            onChange={(bath_places) => put({ bath_places: Math.round(bath_places) })}
+          />
+          <Num
+            label="Fridge, l"
+            value={kitchen.fridge_litres}
+            step={20}
+            onChange={(fridge_litres) => put({ fridge_litres })}
+          />
+          <Num
+            label="Probes"
+            value={kitchen.probes}
+            step={1}
+            onChange={(probes) => put({ probes: Math.round(probes) })}
+          />
+        </div>
+        <label className="mt-2 block text-lg">
+          <span className="text-base text-soft">Cooks, one a line</span>
+          <textarea
+            className="mt-1 block w-full rounded-lg border-2 border-line bg-transparent p-2"
+            rows={kitchen.cooks.length + 1}
+            defaultValue={kitchen.cooks.join('\n')}
+            onBlur={(event) => {
+              const cooks = event.target.value
+                .split('\n')
+                .map((name) => name.trim())
+                .filter(Boolean)
+              if (cooks.length > 0) put({ cooks })
+            }}
+          />
+        </label>
+      </section>
+    </div>
+  )
+}
+
+/** A meal whose kitchen has one oven less; pins to it are let go. */
+function withoutOven(meal: MealDocument, id: string): MealDocument {
+  const free = <Item extends { pin: MealDocument['sides'][number]['pin'] }>(item: Item): Item =>
+    item.pin.oven === id ? { ...item, pin: { start: null, oven: null } } : item
+  return {
+    ...meal,
+    kitchen: { ...meal.kitchen, ovens: meal.kitchen.ovens.filter((oven) => oven.id !== id) },
+    roasts: meal.roasts.map(free),
+    sides: meal.sides.map(free),
+    placed: null,
+  }
+}

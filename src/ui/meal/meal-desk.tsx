@@ -1,0 +1,302 @@
+'use client'
+import { Redo2, Undo2 } from 'lucide-react'
+import Link from 'next/link'
+import { useCallback, useEffect, useState } from 'react'
+import { type MealPlan, placedOf } from '@/domain/meal/make-meal'
+import type { MealDocument } from '@/domain/meal/meal-document'
+import type { Problem } from '@/domain/problem/problem'
+import { changeWords, clashWords } from '../format/meal-words'
+import { problemSentence } from '../format/problems'
+import { clock, day, type Units } from '../format/units'
+import { useSaving } from '../plan/use-saving'
+import { AddToMeal } from './add-to-meal'
+import { CrewView } from './crew-view'
+import { DaysView } from './days-view'
+import { ItemPanel } from './item-panel'
+import { KitchenPanel } from './kitchen-panel'
+import { Lanes } from './lanes'
+import { MovePromise } from './move-promise'
+import { ShoppingView } from './shopping-view'
+import { useHistory } from './use-history'
+import { useMealPlan } from './use-meal-plan'
+
+interface DeskProps {
+  readonly kitchen: string
+  readonly mealId: string
+  readonly version: number
+  readonly document: MealDocument
+  readonly plan: MealPlan | undefined
+  readonly problems: readonly Problem[]
+  readonly units: Units
+  readonly now_s: number
+  readonly calendar: string
+}
+
+const VIEWS = { ovens: 'Ovens', crew: 'Crew', days: 'Days before', shopping: 'Shopping', kitchen: 'Kitchen' } as const
+type View = keyof typeof VIEWS
+const SAVE_WORDS = {
+  saved: 'Saved',
+  saving: 'Saving…',
+  offline: 'No connection: kept on this device, will be saved when it is back',
+  refused: 'Not saved: see what is marked',
+} as const
+
+/** A whole meal on the desk: ovens as lanes, what clashes and what would help, crew, days before. */
+export function MealDesk({
+  kitchen,
+  mealId,
+  version,
+  document: first,
+  plan: firstPlan,
+  problems,
+  units,
+  now_s,
+  calendar,
+}: DeskProps) {
+  const { document, change, replace, undo, redo, canUndo, canRedo } = useHistory(first)
+  const [view, setView] = useState<View>('ovens')
+  const [selected, setSelected] = useState<string | undefined>()
+  const keep = useCallback(
+    (_: MealDocument, plan: MealPlan) => replace((last) => ({ ...last, placed: placedOf(plan) })),
+    [replace],
+  )
+  const live = useMealPlan(document, firstPlan, problems, keep)
+  const address = `/api/k/${kitchen}/meals/${mealId}`
+  const takeTheirs = useCallback((theirs: MealDocument) => replace(() => theirs), [replace])
+  const saving = useSaving(address, mealId, version, document, live.problems.length === 0, takeTheirs)
+  const { adopt } = saving
+  useEffect(() => {
+    const events = new EventSource(`/api/k/${kitchen}/events`)
+    const refresh = async () => {
+      const response = await fetch(address).catch(() => undefined)
+      if (!response?.ok) return
+      const theirs = (await response.json()) as { version: number; document: MealDocument }
+      if (adopt(theirs.version, theirs.document)) replace(() => theirs.document)
+    }
+    events.onmessage = (event) => {
+      const told = JSON.parse(event.data) as { what: string; id: string }
+      if (told.what === 'again' || told.id === mealId) void refresh()
+    }
+    return () => events.close()
+  }, [kitchen, mealId, address, adopt, replace])
+  useEffect(() => {
+    const key = (event: KeyboardEvent) => {
+      if (!(event.ctrlKey || event.metaKey) || event.key.toLowerCase() !== 'z') return
+      if (event.target instanceof HTMLInputElement || event.target instanceof HTMLSelectElement) return
+      event.preventDefault()
+      if (event.shiftKey) redo()
+      else undo()
+    }
+    window.addEventListener('keydown', key)
+    return () => window.removeEventListener('keydown', key)
+  }, [undo, redo])
+
+  const { plan } = live
+  const move = (id: string, start_s: number, oven: string) => {
+    const source = plan?.sources.find((each) => each.id === oven)
+    const pin = { start: new Date(start_s * 1000).toISOString(), oven: source?.kind === 'oven' ? oven : null }
+    setSelected(id)
+    change((last) => ({
+      ...last,
+      roasts: last.roasts.map((roast) => (roast.id === id ? { ...roast, pin } : roast)),
+      sides: last.sides.map((side) => (side.id === id ? { ...side, pin } : side)),
+    }))
+  }
+  const tab = (each: View) =>
+    `min-h-11 rounded-full px-4 font-semibold ${view === each ? 'bg-action text-white' : 'hover:bg-moss-ground'}`
+
+  return (
+    <div
+      className="mx-auto max-w-[96rem] space-y-4 px-4 py-5 sm:px-6"
+      data-testid="meal-desk"
+      data-working={live.working || undefined}
+    >
+      <div className="flex flex-wrap items-end gap-x-6 gap-y-2">
+        <div className="min-w-0 flex-1 basis-full sm:basis-0">
+          <p className="text-base text-soft">
+            {document.guests} at the table ·{' '}
+            {document.servings
+              .map(
+                ({ at }, i) =>
+                  `${i === 0 ? `${day(Date.parse(at) / 1000, units)}, ` : ''}${clock(Date.parse(at) / 1000, units)}`,
+              )
+              .join(', ')}
+          </p>
+          <input
+            aria-label="Name of the meal"
+            className="w-full border-0 bg-transparent font-display text-3xl font-bold tracking-tight sm:text-4xl"
+            value={document.title}
+            maxLength={120}
+            onChange={(event) => change((last) => ({ ...last, title: event.target.value }))}
+          />
+        </div>
+        <p
+          role="status"
+          className="text-base text-soft"
+          data-testid="save-state"
+          data-state={saving.clash ? 'clash' : saving.state}
+        >
+          {saving.clash ? 'Two versions: choose one' : SAVE_WORDS[saving.state]}
+        </p>
+        <div className="flex gap-1">
+          <button
+            type="button"
+            className="grid size-11 place-items-center rounded-full hover:bg-moss-ground disabled:opacity-30"
+            aria-label="Undo"
+            disabled={!canUndo}
+            onClick={undo}
+          >
+            <Undo2 className="size-5" aria-hidden />
+          </button>
+          <button
+            type="button"
+            className="grid size-11 place-items-center rounded-full hover:bg-moss-ground disabled:opacity-30"
+            aria-label="Redo"
+            disabled={!canRedo}
+            onClick={redo}
+          >
+            <Redo2 className="size-5" aria-hidden />
+          </button>
+        </div>
+        <Link
+          href={`/k/${kitchen}/meals/${mealId}/sheets`}
+          className="inline-flex min-h-11 items-center rounded-full bg-action px-5 font-semibold text-white"
+        >
+          Run sheets
+        </Link>
+      </div>
+
+      {saving.clash && (
+        <section role="alert" className="rounded-xl border-2 border-copper bg-copper-ground p-4" data-testid="clash">
+          <h2 className="font-display text-xl font-semibold">
+            Someone changed this meal while you did. Both are kept.
+          </h2>
+          <div className="mt-3 flex flex-wrap gap-3">
+            <button
+              type="button"
+              className="min-h-11 rounded-full bg-action px-5 font-semibold text-white"
+              onClick={saving.keepMine}
+            >
+              Use mine
+            </button>
+            <button
+              type="button"
+              className="min-h-11 rounded-full border-2 border-ink px-5 font-semibold"
+              onClick={saving.keepTheirs}
+            >
+              Keep theirs, version {saving.clash.theirs.version}
+            </button>
+          </div>
+        </section>
+      )}
+      {live.problems.length > 0 && (
+        <ul role="alert" className="rounded-lg border-l-4 border-wattle bg-wattle-ground px-4 py-2">
+          {live.problems.map((problem) => (
+            <li key={JSON.stringify(problem)}>{problemSentence(problem, units)}</li>
+          ))}
+        </ul>
+      )}
+
+      <nav aria-label="Views" className="flex flex-wrap items-center gap-1">
+        {(Object.keys(VIEWS) as View[]).map((each) => (
+          <button
+            key={each}
+            type="button"
+            className={tab(each)}
+            aria-pressed={view === each}
+            onClick={() => setView(each)}
+          >
+            {VIEWS[each]}
+          </button>
+        ))}
+        <p
+          className="ml-auto text-base text-soft"
+          role="status"
+          data-testid="proof"
+          data-proved={plan?.proved || undefined}
+        >
+          {proofWords(live.working, plan)}{' '}
+          {live.working && (
+            <button type="button" className="min-h-9 underline underline-offset-4" onClick={live.cancel}>
+              This will do
+            </button>
+          )}
+        </p>
+      </nav>
+
+      {plan && plan.dropped.length > 0 && (
+        <section role="alert" className="rounded-xl border-2 border-wattle bg-wattle-ground p-4" data-testid="clashes">
+          {plan.dropped.map((dropped) => (
+            <p key={dropped.id} className="text-lg font-semibold">
+              {clashWords(dropped, plan, document)}
+            </p>
+          ))}
+          <p className="mt-2 text-base">
+            {live.changes.length > 0
+              ? 'What would make room, each tried:'
+              : live.working
+                ? 'Looking for what would make room…'
+                : ''}
+          </p>
+          <div className="mt-2 flex flex-wrap gap-2">
+            {live.changes.map(({ change: each, dropped, document: changed }) => (
+              <button
+                key={JSON.stringify(each)}
+                type="button"
+                className="min-h-11 rounded-full border-2 border-ink px-4 text-left font-semibold leading-tight"
+                onClick={() => change(() => ({ ...changed, placed: null }))}
+              >
+                {changeWords(each, document, units)}
+                {dropped > 0 && <span className="font-normal"> ({dropped} still out)</span>}
+              </button>
+            ))}
+          </div>
+        </section>
+      )}
+
+      {view === 'ovens' && plan && (
+        <>
+          <section aria-label="Ovens" className="rounded-2xl border border-line bg-sheet p-3">
+            <Lanes plan={plan} units={units} selected={selected} onSelect={setSelected} onMove={move} />
+          </section>
+          <div className="grid grid-cols-[minmax(0,1fr)] gap-4 lg:grid-cols-[minmax(0,1.2fr)_minmax(0,1fr)]">
+            <div className="space-y-4">
+              <AddToMeal document={document} units={units} now_s={now_s} change={change} onAdded={setSelected} />
+              <MovePromise document={document} plan={plan} units={units} change={change} />
+            </div>
+            <ItemPanel
+              document={document}
+              plan={plan}
+              selected={selected}
+              units={units}
+              change={change}
+              onSelect={setSelected}
+            />
+          </div>
+        </>
+      )}
+      {view === 'crew' && plan && <CrewView plan={plan} document={document} units={units} />}
+      {view === 'days' && plan && <DaysView plan={plan} document={document} units={units} />}
+      {view === 'shopping' && plan && (
+        <ShoppingView
+          plan={plan}
+          document={document}
+          units={units}
+          kitchen={kitchen}
+          mealId={mealId}
+          calendar={calendar}
+          change={change}
+        />
+      )}
+      {view === 'kitchen' && <KitchenPanel document={document} units={units} change={change} />}
+    </div>
+  )
+}
+
+function proofWords(working: boolean, plan: MealPlan | undefined): string {
+  if (!plan) return ''
+  if (working) return plan.bound === undefined ? 'A first answer; looking for better…' : 'Looking for better…'
+  if (plan.proved) return 'Nothing better exists: proved'
+  if (plan.bound === undefined) return 'A good answer; how far from the best is not known'
+  return `Within ${Math.round((100 * Math.max(0, plan.cost - plan.bound)) / Math.max(1, plan.cost))} % of the best`
+}

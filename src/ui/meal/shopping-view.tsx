@@ -1,0 +1,125 @@
+'use client'
+import type { MealPlan } from '@/domain/meal/make-meal'
+import type { MealDocument } from '@/domain/meal/meal-document'
+import { itemTitle } from '../format/meal-words'
+import { mass, type Units } from '../format/units'
+
+/** What to buy, what it costs a head, what the fridge must take, and the ways out of the application. */
+export function ShoppingView({
+  plan,
+  document,
+  units,
+  kitchen,
+  mealId,
+  calendar,
+  change,
+}: {
+  readonly plan: MealPlan
+  readonly document: MealDocument
+  readonly units: Units
+  readonly kitchen: string
+  readonly mealId: string
+  readonly calendar: string
+  readonly change: (apply: (last: MealDocument) => MealDocument) => void
+}) {
+  const total = plan.purchases.reduce((sum, { purchase }) => sum + (purchase.price ?? 0), 0)
+  const litres = document.roasts.reduce((sum, roast) => sum + roast.roast.mass_kg * 2.2, 0)
+  const base = `/api/k/${kitchen}/meals/${mealId}`
+  const link =
+    'inline-flex min-h-11 items-center rounded-full border-2 border-line px-4 font-semibold hover:border-copper'
+  return (
+    <div className="grid grid-cols-[minmax(0,1fr)] gap-4 lg:grid-cols-2" data-testid="shopping">
+      <section className="rounded-2xl border border-line bg-sheet p-4">
+        <h2 className="font-display text-2xl font-semibold">To buy</h2>
+        <ul className="mt-2 divide-y divide-line text-lg">
+          {plan.purchases.map(({ id, purchase }) => {
+            const roast = document.roasts.find((each) => each.id === id)
+            const differs = roast && Math.abs(roast.roast.mass_kg - purchase.mass_kg * purchase.pieces) > 0.06
+            return (
+              <li key={id} className="py-2">
+                <div className="flex items-baseline gap-3">
+                  <span className="flex-1">{itemTitle(document, id)}</span>
+                  <strong>
+                    {purchase.pieces > 1 ? `${purchase.pieces} × ` : ''}
+                    {mass(purchase.mass_kg, units)}
+                  </strong>
+                  {purchase.price !== undefined && (
+                    <span className="text-soft">
+                      {purchase.price.toFixed(2)} ({purchase.pricePerHead?.toFixed(2)} a head)
+                    </span>
+                  )}
+                </div>
+                {differs && purchase.pieces === 1 && (
+                  <button
+                    type="button"
+                    className="min-h-9 text-base underline underline-offset-4"
+                    onClick={() =>
+                      change((last) => ({
+                        ...last,
+                        roasts: last.roasts.map((each) =>
+                          each.id === id
+                            ? { ...each, roast: { ...each.roast, mass_kg: purchase.mass_kg, thickness_mm: null } }
+                            : each,
+                        ),
+                      }))
+                    }
+                  >
+                    The plan says {mass(roast.roast.mass_kg, units)}: plan with {mass(purchase.mass_kg, units)}
+                  </button>
+                )}
+              </li>
+            )
+          })}
+          {document.sides.map((side) => (
+            <li key={side.id} className="flex gap-3 py-2">
+              <span className="flex-1">{side.title}</span>
+              <span>{side.quantity}</span>
+            </li>
+          ))}
+          {plan.gravy && (
+            <li className="py-2">
+              Gravy for {document.guests}: {plan.gravy.stock_l.toFixed(1)} l stock,{' '}
+              {Math.round(plan.gravy.flour_g / 5) * 5} g flour, {Math.round(plan.gravy.fat_g / 5) * 5} g of the
+              dripping’s fat
+              {plan.gravy.salty && (
+                <span className="block text-base text-soft">One roast is wet-brined: unsalted stock, taste first.</span>
+              )}
+            </li>
+          )}
+        </ul>
+        {total > 0 && (
+          <p className="mt-3 text-lg">
+            Meat in all <strong>{total.toFixed(2)}</strong>, {(total / document.guests).toFixed(2)} a guest.
+          </p>
+        )}
+        <p
+          className={`mt-2 text-base ${litres > document.kitchen.fridge_litres ? 'font-semibold text-wattle' : 'text-soft'}`}
+        >
+          The roasts in their tins take about {Math.round(litres)} l of the fridge’s {document.kitchen.fridge_litres}.
+          {litres > document.kitchen.fridge_litres && ' Too little: borrow a fridge or fetch later.'}
+        </p>
+      </section>
+      <section className="space-y-3 rounded-2xl border border-line bg-sheet p-4">
+        <h2 className="font-display text-2xl font-semibold">Take it along</h2>
+        <p className="flex flex-wrap gap-2">
+          <a className={link} href={`${base}/calendar`}>
+            Calendar file
+          </a>
+          <a className={link} href={`${base}/tasks`}>
+            Tasks as CSV
+          </a>
+          <a className={link} href={`${base}/shopping`}>
+            Shopping as CSV
+          </a>
+          <a className={link} href={`${base}/document`}>
+            The whole plan as JSON
+          </a>
+        </p>
+        <p className="text-base">
+          Subscribe a calendar to <code className="break-all rounded bg-moss-ground px-1">{calendar}</code>. Whoever has
+          this address can read the kitchen’s tasks.
+        </p>
+      </section>
+    </div>
+  )
+}

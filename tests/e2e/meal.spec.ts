@@ -1,0 +1,131 @@
+import { readFile } from 'node:fs/promises'
+import AxeBuilder from '@axe-core/playwright'
+import type { Page } from '@playwright/test'
+import { expect, saved, test } from './browser'
+
+const proved = (page: Page) =>
+  expect(page.getByTestId('proof')).toHaveAttribute('data-proved', 'true', { timeout: 40_000 })
+
+async function newMeal(page: Page, line = '12 people on saturday at 19:30', kitchen = 'cottage'): Promise<void> {
+  await page.goto(`/k/${kitchen}`)
+  const entry = page.getByLabel('How many, and when')
+  await expect(entry).toBeEnabled()
+  await entry.fill(line)
+  await page.getByRole('button', { name: 'Plan the meal' }).click()
+  await page.getByTestId('meal-desk').waitFor()
+}
+const stay = (page: Page, name: string) => page.getByTestId('lanes').getByRole('button', { name }).first()
+
+test('from how many and when to a plan that a crew can follow', async ({ page }) => {
+  await newMeal(page)
+  await proved(page)
+  await expect(stay(page, 'Beef rib, bone in in')).toBeVisible()
+  await page.getByRole('button', { name: 'Batter puddings' }).click()
+  await expect(stay(page, 'Batter puddings in')).toBeVisible({ timeout: 30_000 })
+  await proved(page)
+  await saved(page)
+  await page.getByRole('button', { name: 'Crew' }).click()
+  await expect(page.getByTestId('crew')).toContainText('carve')
+  await page.getByRole('button', { name: 'Days before' }).click()
+  await expect(page.getByTestId('days')).toContainText('salt all over')
+  await page.getByRole('button', { name: 'Shopping' }).click()
+  await expect(page.getByTestId('shopping')).toContainText('5.4 kg')
+  await page.getByRole('link', { name: 'Run sheets' }).click()
+  await expect(page.getByRole('article')).toContainText('Beef rib, bone in: pull at')
+  await page.getByRole('link', { name: 'Tray labels' }).click()
+  await expect(page.getByRole('heading', { name: 'Batter puddings' })).toBeVisible()
+})
+
+test('a stay is moved by hand, stays pinned, and undo lets it go', async ({ page }) => {
+  await newMeal(page, '4 people on sunday at 14:00')
+  await proved(page)
+  const rib = stay(page, 'Beef rib, bone in in')
+  const box = await rib.boundingBox()
+  if (!box) throw new Error('the rib is not on the page')
+  await page.mouse.move(box.x + box.width * 0.6, box.y + box.height / 2)
+  await page.mouse.down()
+  await page.mouse.move(box.x + box.width * 0.6 - 40, box.y + box.height / 2, { steps: 5 })
+  await page.mouse.up()
+  await expect(stay(page, 'Beef rib, bone in in')).toHaveAccessibleName(/pinned/, { timeout: 20_000 })
+  await expect(page.getByTestId('item-panel')).toContainText('Pinned')
+  await page.getByRole('button', { name: 'Undo' }).click()
+  await expect(stay(page, 'Beef rib, bone in in')).not.toHaveAccessibleName(/pinned/, { timeout: 20_000 })
+})
+
+test('what cannot be is said with its clash, and a change that was tried makes room', async ({ page }) => {
+  await newMeal(page, '6 people on sunday at 19:00')
+  await proved(page)
+  for (const line of ['chicken 1.7 kg, oven 220', 'lamb leg 2.5 kg, pink, oven 130', 'pork loin 2 kg, oven 180']) {
+    await page.getByLabel('Another roast').fill(line)
+    await page.getByRole('button', { name: 'Add', exact: true }).click()
+    await expect(page.getByLabel('Another roast')).toHaveValue('')
+  }
+  const clashes = page.getByTestId('clashes')
+  await expect(clashes).toBeVisible({ timeout: 30_000 })
+  await expect(clashes).toContainText('each tried', { timeout: 40_000 })
+  const before = await clashes.locator('p.text-lg').count()
+  await clashes.getByRole('button').first().click()
+  await expect.poll(async () => clashes.locator('p.text-lg').count(), { timeout: 40_000 }).toBeLessThan(before)
+})
+
+test('the promise moves by half an hour after a look at what changes', async ({ page }) => {
+  await newMeal(page, '8 people on saturday at 18:00')
+  await proved(page)
+  await page.getByRole('button', { name: '+30 min' }).click()
+  await expect(page.getByTestId('move-promise')).toContainText('instead of')
+  await page.getByRole('button', { name: 'Take it' }).click()
+  await expect(page.getByTestId('meal-desk')).toContainText('18:30')
+  await proved(page)
+  await saved(page)
+})
+
+test('two people see each other’s changes, and the plan leaves and comes back as a file', async ({ page, context }) => {
+  await newMeal(page, '9 people on friday at 20:00')
+  await proved(page)
+  await saved(page)
+  const other = await context.newPage()
+  await other.goto(page.url())
+  await other.getByTestId('meal-desk').waitFor()
+  await proved(other)
+  await saved(other)
+  await page.getByLabel('Name of the meal').fill('The long table')
+  await expect(other.getByLabel('Name of the meal')).toHaveValue('The long table')
+  await page.getByRole('button', { name: 'Shopping' }).click()
+  const [json] = await Promise.all([
+    page.waitForEvent('download'),
+    page.getByRole('link', { name: 'The whole plan as JSON' }).click(),
+  ])
+  const text = await readFile(await json.path(), 'utf8')
+  const ics = await page.request.get(`${new URL(page.url()).pathname.replace('/k/', '/api/k/')}/calendar`)
+  expect(await ics.text()).toContain('BEGIN:VEVENT')
+  const csv = await page.request.get(`${new URL(page.url()).pathname.replace('/k/', '/api/k/')}/tasks`)
+  expect(await csv.text()).toMatch(/^local_time,utc,task,cook/)
+  const address = await page.getByTestId('shopping').locator('code').innerText()
+  expect(await (await page.request.get(new URL(address).pathname)).text()).toContain('The long table')
+  await page.goto('/k/cottage')
+  await page
+    .getByLabel('A meal as JSON')
+    .setInputFiles({ name: 'meal.json', mimeType: 'application/json', buffer: Buffer.from(text) })
+  const preview = page.getByTestId('import-preview')
+  await expect(preview).toContainText('The long table')
+  await preview.getByRole('button', { name: 'Keep it' }).click()
+  await page.getByTestId('meal-desk').waitFor()
+  const again = await page.request.get(`${new URL(page.url()).pathname.replace('/k/', '/api/k/')}/document`)
+  expect(JSON.parse(await again.text()).roasts).toEqual(JSON.parse(text).roasts)
+  const broken = JSON.parse(text)
+  broken.roasts[0].serving = 'nowhere'
+  const refused = await page.request.post('/api/k/cottage/meals', { data: { document: broken } })
+  expect(refused.status()).toBe(400)
+})
+
+test('the reunion supper finds a place for everything, on a desk and a phone', async ({ page }) => {
+  await page.goto('/k/tern-point')
+  await page.getByRole('link', { name: /Keepers’ reunion supper/ }).click()
+  await proved(page)
+  await expect(page.getByTestId('clashes')).toBeHidden()
+  await expect(page.getByTestId('lanes').locator('[data-lane]')).toHaveCount(4)
+  expect((await new AxeBuilder({ page }).analyze()).violations.map(({ id, nodes }) => [id, nodes[0]?.html])).toEqual([])
+  await page.setViewportSize({ width: 360, height: 800 })
+  await page.waitForTimeout(300)
+  expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(360)
+})
