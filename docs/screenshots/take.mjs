@@ -45,5 +45,16 @@ await shot('schools', { width: 1280, height: 960 }, 'day', async (page) => {
   await page.getByRole('link', { name: 'Compare the schools' }).click()
   await page.locator('section[data-ready]').nth(2).waitFor()
 })
+const firstMeal = async (page) => {
+  await open('/k/tern-point')(page)
+  await page.getByRole('link', { name: /Keepers’ reunion supper/ }).click()
+  await page.locator('[data-proved]').waitFor({ timeout: 60_000 })
+}
+await shot('meal', desk, 'day', firstMeal)
+await shot('meal-sheet', { width: 900, height: 1200 }, 'day', async (page) => {
+  await firstMeal(page)
+  await page.getByRole('link', { name: 'Run sheets' }).click()
+  await page.waitForSelector('article h1')
+})
 await shot('accuracy', desk, 'day', open('/accuracy'))
 await browser.close()

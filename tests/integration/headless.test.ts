@@ -45,4 +45,49 @@ describe('the headless core', () => {
     expect(schema.properties.roast.properties.mass_kg.type).toBe('number')
     expect(pheasant(['schema', 'nothing']).code).toBe(2)
   })
+
+  it('plans a whole meal, names a clash and the changes that would help', () => {
+    const oven = { id: 'oven', name: 'Oven', kind: 'still', places: 2 }
+    const meal = {
+      kitchen: { ovens: [oven], cooks: ['A', 'B'] },
+      servings: [{ id: 's', title: 'Supper', at: '2026-12-25T19:00:00Z' }],
+      roasts: [
+        {
+          id: 'rib',
+          title: 'Rib',
+          serving: 's',
+          roast: { cut: 'beef-rib-bone-in', mass_kg: 2.7 },
+          program: { school: 'steady', set_c: 120 },
+        },
+      ],
+      sides: [
+        {
+          id: 'potatoes',
+          title: 'Potatoes',
+          serving: 's',
+          set_c: 200,
+          low_c: 180,
+          high_c: 220,
+          minutes: 45,
+          hold_min: 15,
+        },
+      ],
+    }
+    const planned = JSON.parse(pheasant(['plan'], JSON.stringify(meal)).out)
+    expect(planned).toMatchObject({ version: 1, proved: true, clashes: [] })
+    expect(planned.items.map(({ id }: { id: string }) => id)).toEqual(['rib', 'potatoes'])
+    expect(planned.tasks.at(-1)).toMatchObject({ kind: 'serve', at: '2026-12-25T19:00:00.000Z' })
+    const second = {
+      ...meal.roasts[0],
+      id: 'pork',
+      roast: { cut: 'pork-loin', mass_kg: 2 },
+      program: { school: 'steady', set_c: 180 },
+    }
+    const clashing = JSON.parse(pheasant(['plan'], JSON.stringify({ ...meal, roasts: [...meal.roasts, second] })).out)
+    expect(clashing.clashes.length).toBeGreaterThan(0)
+    expect(clashing.changes.length).toBeGreaterThan(0)
+    const wrong = pheasant(['plan'], JSON.stringify({ ...meal, servings: [] }))
+    expect(wrong.code).toBe(2)
+    expect(JSON.parse(wrong.error).errors[0].path).toEqual(['servings'])
+  })
 })

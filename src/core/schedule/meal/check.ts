@@ -120,7 +120,8 @@ export function checkSchedule(problem: MealProblem, schedule: MealSchedule): Mea
   for (const instant of instants) {
     for (const start of [instant + offset, instant + offset - HANDS_WINDOW_S]) {
       const work = hands.reduce(
-        (sum, { from_s, to_s }) => sum + Math.max(0, Math.min(to_s, start + HANDS_WINDOW_S) - Math.max(from_s, start)),
+        (sum, { from_s, to_s, share }) =>
+          sum + share * Math.max(0, Math.min(to_s, start + HANDS_WINDOW_S) - Math.max(from_s, start)),
         0,
       )
       if (work > problem.cooks * HANDS_WINDOW_S + SLACK_S)

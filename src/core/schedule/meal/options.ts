@@ -1,5 +1,6 @@
 import {
   type Block,
+  DISH_SHARE,
   GRID_S,
   HANDLE_S,
   type Hands,
@@ -79,10 +80,10 @@ export function optionsOf(problem: MealProblem, index: number): Option[] {
 
 function handsOf(blocks: readonly Block[], dish_s: number, done_s: number): Hands[] {
   const hands: Hands[] = blocks.flatMap(({ from_s, to_s }) => [
-    { kind: 'in', from_s, to_s: from_s + HANDLE_S },
-    { kind: 'out', from_s: to_s, to_s: to_s + HANDLE_S },
+    { kind: 'in', from_s, to_s: from_s + HANDLE_S, share: 1 },
+    { kind: 'out', from_s: to_s, to_s: to_s + HANDLE_S, share: 1 },
   ])
-  if (done_s > dish_s) hands.push({ kind: 'dish', from_s: dish_s, to_s: done_s })
+  if (done_s > dish_s) hands.push({ kind: 'dish', from_s: dish_s, to_s: done_s, share: DISH_SHARE })
   return hands
 }
 
@@ -134,11 +135,11 @@ export const settingName = (set_c: number | undefined, item: number, oneSetting:
 /** Share of a cook that each slot of an option asks, as [slot, share]. */
 export function handUses(option: Option, origin_s: number): [number, number][] {
   const uses = new Map<number, number>()
-  for (const { from_s, to_s } of option.hands) {
+  for (const { from_s, to_s, share: part } of option.hands) {
     const { first, last } = slotsOf(from_s, to_s, origin_s)
     for (let slot = first; slot <= last; slot++) {
       const start = origin_s + slot * GRID_S
-      const share = (Math.min(to_s, start + GRID_S) - Math.max(from_s, start)) / GRID_S
+      const share = (part * (Math.min(to_s, start + GRID_S) - Math.max(from_s, start))) / GRID_S
       uses.set(slot, (uses.get(slot) ?? 0) + share)
     }
   }

@@ -83,6 +83,8 @@ export interface Hands {
   readonly from_s: number
   readonly to_s: number
   readonly kind: 'in' | 'out' | 'dish'
+  /** Share of the time it needs: carving can be put down for a minute. */
+  readonly share: number
 }
 
 /** One complete way of doing one item. */
@@ -124,5 +126,7 @@ export interface MealSchedule {
 export const GRID_S = 600
 /** Putting in, taking out: a cook's hands, s. */
 export const HANDLE_S = 120
+/** Carving and dishing up leave this much of the time free for a hand elsewhere. */
+export const DISH_SHARE = 0.65
 /** Leaving an item out costs this: more than any comfort. */
 export const DROP_COST = 1000
