@@ -1,7 +1,9 @@
 #!/usr/bin/env node
 // npm start: everything from a fresh checkout to a served application. npm run dev: the same with `next dev`.
 import { spawn } from 'node:child_process'
+import { existsSync, mkdirSync, readFileSync, writeFileSync } from 'node:fs'
 import { createServer } from 'node:net'
+import { join } from 'node:path'
 import { setTimeout as sleep } from 'node:timers/promises'
 import { ensureBuild, nextProgram } from './setup/build.mjs'
 import { houseCluster } from './setup/database.mjs'
@@ -51,6 +53,10 @@ const stopDatabase = async () => {
   if (startedHere) await house.stop()
 }
 const url = house.url('pheasant')
+// The simulated probe station goes with the demo: it gets its orders from a file and is a process of its own.
+const stationOrders = join(root, '.data', 'probe-station.json')
+mkdirSync(join(root, '.data'), { recursive: true })
+process.env.PHEASANT_STATION = stationOrders
 prepareDatabase(url, { demo: true })
 if (!dev) ensureBuild()
 
@@ -66,6 +72,7 @@ const server = spawn(process.execPath, [nextProgram, dev ? 'dev' : 'start', '-H'
     NEXT_TELEMETRY_DISABLED: '1',
   },
 })
+let station
 let stopping = false
 async function stop(code) {
   if (stopping) return
@@ -74,6 +81,7 @@ async function stop(code) {
     server.exitCode !== null || server.signalCode !== null
       ? Promise.resolve()
       : new Promise((done) => server.once('exit', done))
+  station?.kill('SIGKILL')
   try {
     process.kill(-server.pid, 'SIGTERM')
   } catch {}
@@ -85,11 +93,25 @@ async function stop(code) {
   process.exit(code)
 }
 server.once('exit', (code) => stop(code ?? 1))
+function startStation() {
+  if (!existsSync(stationOrders)) return
+  const orders = { ...JSON.parse(readFileSync(stationOrders, 'utf8')), address: `http://${host}:${port}` }
+  writeFileSync(stationOrders, JSON.stringify(orders), { mode: 0o600 })
+  station = spawn(
+    process.execPath,
+    ['--import', 'tsx', join(root, 'src/stand-ins/probe-station/station.ts'), stationOrders],
+    {
+      cwd: root,
+      stdio: ['ignore', 'ignore', 'inherit'],
+    },
+  )
+}
 for (const signal of ['SIGINT', 'SIGTERM', 'SIGHUP']) process.on(signal, () => stop(0))
 
 for (let i = 0; i < 240 && !stopping; i++) {
   if ((await health(port))?.application === 'pheasant') {
     console.log(`Pheasant is ready: http://${host}:${port}   (Ctrl-C stops it)`)
+    startStation()
     break
   }
   await sleep(500)

@@ -1,16 +1,21 @@
 import { sql } from 'drizzle-orm'
 import {
+  bigint,
+  bigserial,
   check,
   foreignKey,
   index,
   integer,
   jsonb,
   pgTable,
+  primaryKey,
+  real,
   text,
   timestamp,
   unique,
   uniqueIndex,
 } from 'drizzle-orm/pg-core'
+import type { CookDocument, CookEntry } from '@/domain/cook/cook-document'
 import type { HouseItemDocument } from '@/domain/house/house-item'
 import type { Equipment, MealDocument } from '@/domain/meal/meal-document'
 import type { PlanDocument } from '@/domain/roast/roast-document'
@@ -79,6 +84,80 @@ export const houseItems = pgTable(
     createdAt: at('created_at').notNull().defaultNow(),
   },
   (table) => [unique('house_items_name').on(table.kitchenId, table.kind, table.name)],
+)
+
+/** A cook under way or over: what was planned when it began. What happened stands in its entries. */
+export const cooks = pgTable(
+  'cooks',
+  {
+    id: text('id').primaryKey(),
+    kitchenId: text('kitchen_id')
+      .notNull()
+      .references(() => kitchens.id, { onDelete: 'cascade' }),
+    state: text('state', { enum: ['cooking', 'done'] })
+      .notNull()
+      .default('cooking'),
+    document: jsonb('document').$type<CookDocument>().notNull(),
+    createdAt: at('created_at').notNull().defaultNow(),
+  },
+  (table) => [
+    unique('cooks_kitchen_id_id').on(table.kitchenId, table.id),
+    index('cooks_kitchen_state').on(table.kitchenId, table.state),
+  ],
+)
+
+/** What somebody did or saw. Only ever added to: a correction is a new entry. */
+export const entries = pgTable(
+  'entries',
+  {
+    seq: bigserial('seq', { mode: 'number' }).primaryKey(),
+    /** Made where it happened: sent twice it is kept once. */
+    id: text('id').notNull(),
+    kitchenId: text('kitchen_id').notNull(),
+    cookId: text('cook_id').notNull(),
+    entry: jsonb('entry').$type<CookEntry>().notNull(),
+    receivedAt: at('received_at').notNull().defaultNow(),
+  },
+  (table) => [
+    foreignKey({
+      name: 'entries_cook',
+      columns: [table.kitchenId, table.cookId],
+      foreignColumns: [cooks.kitchenId, cooks.id],
+    }).onDelete('cascade'),
+    unique('entries_once').on(table.cookId, table.id),
+    index('entries_cook_seq').on(table.cookId, table.seq),
+  ],
+)
+
+/** A probe station that may send readings to one kitchen. */
+export const devices = pgTable('devices', {
+  id: text('id').primaryKey(),
+  kitchenId: text('kitchen_id')
+    .notNull()
+    .references(() => kitchens.id, { onDelete: 'cascade' }),
+  name: text('name').notNull(),
+  /** SHA-256 of its token; the token itself is shown once. */
+  tokenHash: text('token_hash').notNull().unique(),
+  battery: real('battery'),
+  seenAt: at('seen_at'),
+  createdAt: at('created_at').notNull().defaultNow(),
+})
+
+/** Probe readings, partitioned by month (migration 0003): a device's channel and sequence number once each. */
+export const readings = pgTable(
+  'readings',
+  {
+    kitchenId: text('kitchen_id').notNull(),
+    deviceId: text('device_id').notNull(),
+    channel: integer('channel').notNull(),
+    seq: bigint('seq', { mode: 'number' }).notNull(),
+    at: at('at').notNull(),
+    valueC: real('value_c').notNull(),
+  },
+  (table) => [
+    primaryKey({ columns: [table.deviceId, table.channel, table.seq, table.at] }),
+    index('readings_device_at').on(table.deviceId, table.channel, table.at),
+  ],
 )
 
 /** Every text a plan has had, and those that were refused because another came first. Never changed, only added. */

@@ -1,5 +1,5 @@
 import { useId } from 'react'
-import { type DonenessServing, servingsOf } from '@/core/portions/guests'
+import { type DonenessServing, servingsOf } from '@/core/doneness/servings'
 import { findCut } from '@/core/reference/cuts'
 import type { Plan } from '@/core/schedule/plan'
 import { length, type Units } from '../format/units'

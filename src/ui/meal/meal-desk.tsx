@@ -5,6 +5,7 @@ import { useCallback, useEffect, useState } from 'react'
 import { type MealPlan, placedOf } from '@/domain/meal/make-meal'
 import type { MealDocument } from '@/domain/meal/meal-document'
 import type { Problem } from '@/domain/problem/problem'
+import { BeginCook } from '../cook/begin-cook'
 import { changeWords, clashWords } from '../format/meal-words'
 import { problemSentence } from '../format/problems'
 import { clock, day, type Units } from '../format/units'
@@ -158,6 +159,7 @@ export function MealDesk({
             <Redo2 className="size-5" aria-hidden />
           </button>
         </div>
+        <BeginCook kitchen={kitchen} meal={mealId} />
         <Link
           href={`/k/${kitchen}/meals/${mealId}/sheets`}
           className="inline-flex min-h-11 items-center rounded-full bg-action px-5 font-semibold text-white"

@@ -8,6 +8,7 @@ import { cutOf } from '@/domain/roast/resolve'
 import type { PlanDocument } from '@/domain/roast/roast-document'
 import { withRoles } from '@/domain/roast/stages'
 import { CoreChart } from '../chart/core-chart'
+import { BeginCook } from '../cook/begin-cook'
 import { CutFace } from '../cut-face/cut-face'
 import { cautionWords, troubleWords, type Weight } from '../format/cautions'
 import { clock, day, duration, length, mass, rise, temperature, type Units } from '../format/units'
@@ -107,6 +108,7 @@ export function PlanDesk({
         >
           {saving.clash ? 'Two versions: choose one' : SAVE_WORDS[saving.state]}
         </p>
+        <BeginCook kitchen={kitchen} plan={planId} />
         <Link
           href={`/k/${kitchen}/plans/${planId}/run-sheet`}
           className="inline-flex min-h-11 items-center rounded-full bg-action px-5 font-semibold text-white"

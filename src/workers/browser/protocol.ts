@@ -1,4 +1,6 @@
 import type { Plan } from '@/core/schedule/plan'
+import type { BoardItem } from '@/domain/cook/board'
+import type { Forecast } from '@/domain/cook/forecast'
 import type { MealChange } from '@/domain/meal/changes'
 import type { MealPlan } from '@/domain/meal/make-meal'
 import type { MealDocument } from '@/domain/meal/meal-document'
@@ -18,4 +20,9 @@ export interface MealWorker {
   /** Better answers as they come, the last with its proof or gap. */
   solve(document: MealDocument, limit_s: number, tell: (plan: MealPlan) => void): Promise<Outcome<MealPlan>>
   changes(document: MealDocument, ids: readonly string[], dropped: number): Promise<readonly MealChange[]>
+}
+
+/** Arrival and advice for one roast of a cook. */
+export interface CookWorker {
+  forecast(board: BoardItem, now_s: number): Promise<Forecast | undefined>
 }

@@ -2,6 +2,7 @@ import Link from 'next/link'
 import { notFound } from 'next/navigation'
 import { unitsOf } from '@/app/reader'
 import { makePlan } from '@/domain/plan/make-plan'
+import { cooksOfKitchen } from '@/server/cooks'
 import { nowSeconds } from '@/server/environment'
 import { kitchensOfHouse } from '@/server/kitchen'
 import { mealsOfKitchen } from '@/server/meals'
@@ -24,6 +25,8 @@ export default async function KitchenPage({ params }: { params: Promise<{ kitche
   const units = await unitsOf(kitchen)
   const withMeals = await mealsOfKitchen(slug)
   const meals = withMeals.ok ? withMeals.value.meals : []
+  const withCooks = await cooksOfKitchen(slug)
+  const cooking = withCooks.ok ? withCooks.value.filter(({ state }) => state === 'cooking').slice(0, 6) : []
   const now_s = nowSeconds()
   const rows = plans.map((row) => ({ row, made: makePlan(row.document, now_s, LIST_MEMBERS) }))
   const ahead = rows.filter(({ row }) => row.promiseAt.getTime() / 1000 >= now_s)
@@ -34,6 +37,23 @@ export default async function KitchenPage({ params }: { params: Promise<{ kitche
       <main className="mx-auto max-w-[84rem] px-4 py-8 sm:px-6 sm:py-10">
         <h1 className="sr-only">{kitchen.name}</h1>
         <LineEntry kitchen={slug} units={units} now_s={now_s} />
+        {cooking.length > 0 && (
+          <section className="mt-8">
+            <h2 className="font-display text-2xl font-semibold">Cooking now</h2>
+            <ul className="mt-3 flex flex-wrap gap-3">
+              {cooking.map((cook) => (
+                <li key={cook.id}>
+                  <Link
+                    href={`/k/${slug}/cooks/${cook.id}`}
+                    className="inline-flex min-h-12 items-center gap-3 rounded-full bg-bottle px-5 text-lg font-semibold text-white"
+                  >
+                    {cook.document.title} <span className="font-normal text-white/80">to the board</span>
+                  </Link>
+                </li>
+              ))}
+            </ul>
+          </section>
+        )}
         <section className="mt-8">
           <div className="flex flex-wrap items-center gap-x-6 gap-y-3">
             <h2 className="font-display text-2xl font-semibold">Whole meals</h2>

@@ -1,4 +1,4 @@
-import type { Slice } from '../doneness/slice'
+import type { Slice } from './slice'
 
 /** How one degree of doneness stands against those who asked for it. */
 export interface DonenessServing {

@@ -1,0 +1,10 @@
+import { addEntries } from '@/server/cooks'
+import { bodyOf, respond } from '../../../../../respond'
+
+type Context = { params: Promise<{ kitchen: string; cook: string }> }
+
+export async function POST(request: Request, { params }: Context): Promise<Response> {
+  const { kitchen, cook } = await params
+  const body = await bodyOf(request)
+  return respond(body.ok ? await addEntries(kitchen, cook, body.value) : body, 201)
+}

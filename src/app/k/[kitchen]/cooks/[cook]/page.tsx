@@ -1,0 +1,34 @@
+import type { Metadata } from 'next'
+import { notFound } from 'next/navigation'
+import { unitsOf } from '@/app/reader'
+import { cookInKitchen } from '@/server/cooks'
+import { kitchensOfHouse } from '@/server/kitchen'
+import { Board } from '@/ui/cook/board'
+import { Header } from '@/ui/shell/header'
+
+export const metadata: Metadata = { title: 'Cooking' }
+
+export default async function CookPage({ params }: { params: Promise<{ kitchen: string; cook: string }> }) {
+  const { kitchen: slug, cook } = await params
+  const found = await cookInKitchen(slug, cook, 0)
+  if (!found.ok) notFound()
+  const { kitchen, row, entries, readings, now_s } = found.value
+  const units = await unitsOf(kitchen)
+  return (
+    <>
+      <Header kitchen={kitchen} kitchens={await kitchensOfHouse()} units={units} />
+      <main>
+        <h1 className="sr-only">{row.document.title}</h1>
+        <Board
+          kitchen={slug}
+          cookId={cook}
+          document={row.document}
+          entries={entries.map(({ seq, entry }) => ({ seq, entry }))}
+          readings={readings}
+          now_s={now_s}
+          units={units}
+        />
+      </main>
+    </>
+  )
+}

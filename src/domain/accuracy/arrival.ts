@@ -1,0 +1,94 @@
+import { estimate, straightLine } from '@/core/estimate/assimilate'
+import { DOMESTIC_OVEN } from '@/core/heat/oven'
+import { HEAT_PARAMETERS } from '@/core/heat/parameters'
+import { findCut } from '@/core/reference/cuts'
+import { celsius } from '@/core/units'
+
+/** A cook whose end is known, told to the estimator only so far. */
+export interface KnownCook {
+  readonly name: string
+  readonly told: {
+    readonly cut: string
+    readonly mass_kg: number
+    readonly set_c: number
+    readonly start_c: number
+    readonly pull_c: number
+    readonly fan: boolean
+  }
+  readonly readings: readonly { readonly time_s: number; readonly value_c: number }[]
+  readonly pull_s: number
+}
+
+export interface ArrivalCheck {
+  readonly name: string
+  readonly at: number
+  /** Error of the predicted pull time as a share of the whole cook. */
+  readonly error: number
+  readonly inside: boolean
+  readonly straight: number
+}
+
+/** The estimate of a known cook's pull after a share of its time. */
+export function arrivalAt(cook: KnownCook, at: number, members: number, seed = 5): ArrivalCheck {
+  const cut = findCut(cook.told.cut)
+  if (!cut) throw new RangeError(`no cut ${cook.told.cut}`)
+  const now_s = at * cook.pull_s
+  const readings = cook.readings.filter(({ time_s }) => time_s <= now_s)
+  const { pull_s } = estimate({
+    piece: { cut, mass_kg: cook.told.mass_kg },
+    body: 0,
+    stages: [
+      {
+        from_s: 0,
+        stage: {
+          role: 'cook',
+          environment: { kind: 'oven', heat: 'on', set_c: celsius(cook.told.set_c) },
+          cover: 'bare',
+          preheated: true,
+          until: { kind: 'pull' },
+          tending: [],
+        },
+      },
+    ],
+    oven: { ...DOMESTIC_OVEN, kind: cook.told.fan ? 'fan' : 'still' },
+    start_c: cook.told.start_c,
+    readings,
+    now_s,
+    pull_c: cook.told.pull_c,
+    rest_s: 1800,
+    measured: false,
+    parameters: HEAT_PARAMETERS,
+    members,
+    seed,
+  })
+  const line = straightLine(readings, cook.told.pull_c)
+  return {
+    name: cook.name,
+    at,
+    error: (pull_s.p50 - cook.pull_s) / cook.pull_s,
+    inside: cook.pull_s >= pull_s.p10 && cook.pull_s <= pull_s.p90,
+    straight: Number.isFinite(line) ? (line - cook.pull_s) / cook.pull_s : 1,
+  }
+}
+
+export interface ArrivalSummary {
+  readonly at: number
+  readonly cooks: number
+  readonly median: number
+  readonly bias: number
+  readonly inside: number
+  readonly straight: number
+}
+
+export function summariseArrivals(checks: readonly ArrivalCheck[]): ArrivalSummary {
+  const middle = (values: readonly number[]) =>
+    [...values].sort((a, b) => a - b)[Math.floor(values.length / 2)] ?? Number.NaN
+  return {
+    at: checks[0]?.at ?? 0,
+    cooks: checks.length,
+    median: middle(checks.map(({ error }) => Math.abs(error))),
+    bias: middle(checks.map(({ error }) => error)),
+    inside: checks.filter(({ inside }) => inside).length / checks.length,
+    straight: middle(checks.map(({ straight }) => Math.abs(straight))),
+  }
+}

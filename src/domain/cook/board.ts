@@ -1,0 +1,241 @@
+import type { CookDocument, CookEntry, CookItem, ProbeReading } from './cook-document'
+
+export type ItemState = 'waiting' | 'in' | 'resting' | 'carving' | 'served'
+
+/** One roast on the board: where it stands, by what was entered and read. */
+export interface BoardItem {
+  readonly item: CookItem
+  readonly state: ItemState
+  readonly in_s: number | undefined
+  readonly out_s: number | undefined
+  readonly carve_s: number | undefined
+  readonly promise_s: number
+  /** Reading to pull at, °C: the plan's, or one set by hand. */
+  readonly pull_c: number | undefined
+  /** Oven settings since it went in, by time. */
+  readonly settings: readonly { readonly at_s: number; readonly set_c: number }[]
+  /** Readings of its deciding point, oldest first, hand and probe together. */
+  readonly readings: readonly { readonly at_s: number; readonly value_c: number }[]
+  readonly air: readonly { readonly at_s: number; readonly value_c: number }[]
+  readonly latest: { readonly at_s: number; readonly value_c: number } | undefined
+  /** Rise of the last ten minutes, K/min. */
+  readonly trend_k_per_min: number | undefined
+  readonly odd: readonly OddReading[]
+  /** Entries of this item that still stand, newest last. */
+  readonly entries: readonly CookEntry[]
+}
+
+/** Something about the readings that a cook should look at. */
+export type OddReading =
+  | { readonly code: 'lost'; readonly at_s: number; readonly minutes: number }
+  | { readonly code: 'pulled_out'; readonly at_s: number; readonly from_c: number; readonly to_c: number }
+  | { readonly code: 'moved'; readonly at_s: number; readonly from_c: number; readonly to_c: number }
+  | { readonly code: 'swapped'; readonly at_s: number; readonly with: string }
+  | { readonly code: 'too_shallow'; readonly at_s: number; readonly depth: number }
+  | { readonly code: 'door_open'; readonly at_s: number; readonly drop_k: number }
+  | { readonly code: 'oven_falling'; readonly at_s: number; readonly air_c: number; readonly set_c: number }
+
+const LOST_S = 180
+const JUMP_K = 6
+const JUMP_SPAN_S = 120
+const OUT_BELOW_C = 32
+
+/** Entries that still stand: what was undone, and the undoing, are gone. Duplicates by id count once. */
+export function standing(entries: readonly CookEntry[]): CookEntry[] {
+  const byId = new Map(entries.map((entry) => [entry.id, entry]))
+  const undone = new Set([...byId.values()].filter(({ kind }) => kind === 'undo').map(({ of }) => of))
+  return [...byId.values()]
+    .filter(({ id, kind }) => kind !== 'undo' && !undone.has(id))
+    .sort((a, b) => Date.parse(a.at) - Date.parse(b.at) || (a.id < b.id ? -1 : 1))
+}
+
+const secondsOf = (iso: string) => Date.parse(iso) / 1000
+
+/** Jumps in a series that no meat makes: each splits it in two sittings. */
+export function jumpsOf(series: readonly { readonly at_s: number; readonly value_c: number }[]): number[] {
+  const jumps: number[] = []
+  for (let i = 1; i < series.length; i++) {
+    const from = series[i - 1] as (typeof series)[number]
+    const to = series[i] as (typeof series)[number]
+    if (to.at_s - from.at_s <= JUMP_SPAN_S * 3 && Math.abs(to.value_c - from.value_c) >= JUMP_K) jumps.push(i)
+  }
+  return jumps
+}
+
+/** The board of a cook from all that was entered and read. */
+export function boardOf(
+  document: CookDocument,
+  allEntries: readonly CookEntry[],
+  probes: readonly ProbeReading[],
+  now_s: number,
+): BoardItem[] {
+  const entries = standing(allEntries)
+  return document.items.map((item): BoardItem => {
+    const mine = entries.filter((entry) => entry.item === item.id)
+    const last = (kind: CookEntry['kind']) => mine.findLast((entry) => entry.kind === kind)
+    const time = (kind: CookEntry['kind']) => {
+      const entry = last(kind)
+      return entry && secondsOf(entry.at)
+    }
+    const in_s = time('in')
+    const out_s = time('out')
+    const carve_s = time('carve')
+    const served = time('served')
+    const assigned = (point: (name: string | null) => boolean) =>
+      mine.filter(({ kind, point: name }) => kind === 'assign' && point(name)).at(-1)
+    const meat = assigned((name) => name !== 'air')
+    const airAssigned = assigned((name) => name === 'air')
+    const seriesOf = (entry: CookEntry | undefined) =>
+      entry
+        ? probes
+            .filter(({ device, channel }) => device === entry.device && channel === entry.channel)
+            .filter(({ at_s }) => at_s >= (in_s ?? 0) - 60 && at_s <= now_s + 5)
+            .map(({ at_s, value_c }) => ({ at_s, value_c }))
+        : []
+    const byHand = mine
+      .filter(({ kind, point, value_c }) => kind === 'reading' && point !== 'air' && value_c !== null)
+      .map(({ at, value_c }) => ({ at_s: secondsOf(at), value_c: value_c as number }))
+    const readings = [...seriesOf(meat), ...byHand].sort((a, b) => a.at_s - b.at_s)
+    const air = seriesOf(airAssigned)
+    const latest = readings.at(-1)
+    const before = latest && readings.findLast(({ at_s }) => at_s <= latest.at_s - 540)
+    const promise =
+      mine.findLast(({ kind }) => kind === 'promise') ??
+      entries.findLast(({ kind, item: of }) => kind === 'promise' && of === null)
+    const pullAt = last('pull_at')
+    const state: ItemState =
+      served !== undefined
+        ? 'served'
+        : carve_s !== undefined
+          ? 'carving'
+          : out_s !== undefined
+            ? 'resting'
+            : in_s !== undefined
+              ? 'in'
+              : 'waiting'
+    return {
+      item,
+      state,
+      in_s,
+      out_s,
+      carve_s,
+      promise_s: promise?.text ? secondsOf(promise.text) : secondsOf(item.promise),
+      pull_c: pullAt?.value_c ?? item.pull_c ?? undefined,
+      settings: mine
+        .filter(({ kind, value_c }) => kind === 'oven' && value_c !== null)
+        .map(({ at, value_c }) => ({ at_s: secondsOf(at), set_c: value_c as number })),
+      readings,
+      air,
+      latest,
+      trend_k_per_min:
+        latest && before ? ((latest.value_c - before.value_c) / (latest.at_s - before.at_s)) * 60 : undefined,
+      odd: state === 'in' ? oddOf(readings, air, meat !== undefined, item, now_s, mine) : [],
+      entries: mine,
+    }
+  })
+}
+
+function oddOf(
+  readings: BoardItem['readings'],
+  air: BoardItem['air'],
+  watched: boolean,
+  item: CookItem,
+  now_s: number,
+  entries: readonly CookEntry[],
+): OddReading[] {
+  const odd: OddReading[] = []
+  const latest = readings.at(-1)
+  if (watched && latest && now_s - latest.at_s > LOST_S)
+    odd.push({ code: 'lost', at_s: latest.at_s, minutes: Math.round((now_s - latest.at_s) / 60) })
+  const jump = jumpsOf(readings).at(-1)
+  if (jump !== undefined && latest) {
+    const from = readings[jump - 1] as (typeof readings)[number]
+    const to = readings[jump] as (typeof readings)[number]
+    // A later hand on the board says that somebody has looked.
+    const seen = entries.some(({ kind, at }) => (kind === 'note' || kind === 'assign') && secondsOf(at) > to.at_s)
+    if (!seen && now_s - to.at_s < 1800) {
+      const cold = to.value_c < OUT_BELOW_C && from.value_c - to.value_c > JUMP_K
+      const hot = to.value_c > from.value_c + 25
+      odd.push({ code: cold || hot ? 'pulled_out' : 'moved', at_s: to.at_s, from_c: from.value_c, to_c: to.value_c })
+    }
+  }
+  const now = air.at(-1)
+  if (now && now_s - now.at_s < LOST_S) {
+    const set = entries.findLast(({ kind }) => kind === 'oven')?.value_c ?? settingOf(item)
+    const recent = air.filter(({ at_s }) => at_s > now.at_s - 240)
+    const high = Math.max(...recent.map(({ value_c }) => value_c))
+    const long = air.filter(({ at_s }) => at_s > now.at_s - 900)
+    const spread = long.length > 8 && long.every(({ value_c }) => set !== undefined && value_c < set - 25)
+    if (spread && set !== undefined) odd.push({ code: 'oven_falling', at_s: now.at_s, air_c: now.value_c, set_c: set })
+    else if (high - now.value_c > 22) odd.push({ code: 'door_open', at_s: now.at_s, drop_k: high - now.value_c })
+  }
+  return odd
+}
+
+/** The setting a cook item starts with, °C. */
+export function settingOf(item: CookItem): number | undefined {
+  const { program } = item
+  if ('stages' in program) {
+    const oven = program.stages.find(({ environment }) => environment.kind === 'oven' && environment.set_c !== null)
+    return oven && 'set_c' in oven.environment ? (oven.environment.set_c ?? undefined) : undefined
+  }
+  return program.set_c
+}
+
+/** One thing to do, with when. */
+export interface NextAction {
+  readonly item: string
+  readonly kind: 'put_in' | 'pull' | 'carve' | 'serve' | 'look'
+  readonly at_s: number
+  readonly window: { readonly from_s: number; readonly to_s: number } | undefined
+}
+
+/** What is next in this kitchen, soonest first. Arrival times come from the estimates where there are any. */
+export function nextActions(
+  items: readonly BoardItem[],
+  arrivals: Readonly<Record<string, { readonly p10: number; readonly p50: number; readonly p90: number } | undefined>>,
+  now_s: number,
+): NextAction[] {
+  return items
+    .flatMap((board): NextAction[] => {
+      const { item, state } = board
+      const planned = (iso: string) => secondsOf(iso)
+      switch (state) {
+        case 'waiting':
+          return [{ item: item.id, kind: 'put_in', at_s: planned(item.put_in), window: undefined }]
+        case 'in': {
+          if (board.odd.some(({ code }) => code !== 'door_open'))
+            return [{ item: item.id, kind: 'look', at_s: now_s, window: undefined }]
+          const arrival = arrivals[item.id]
+          const at = arrival?.p50 ?? (item.pull === null ? planned(item.carve) : planned(item.pull))
+          return [
+            {
+              item: item.id,
+              kind: 'pull',
+              at_s: at,
+              window: arrival ? { from_s: arrival.p10, to_s: arrival.p90 } : undefined,
+            },
+          ]
+        }
+        case 'resting':
+          return [
+            {
+              item: item.id,
+              kind: 'carve',
+              at_s: Math.max(
+                board.promise_s - (planned(item.promise) - planned(item.carve)),
+                (board.out_s ?? now_s) + 600,
+              ),
+              window: undefined,
+            },
+          ]
+        case 'carving':
+          return [{ item: item.id, kind: 'serve', at_s: board.promise_s, window: undefined }]
+        case 'served':
+          return []
+        default:
+          return state satisfies never
+      }
+    })
+    .sort((a, b) => a.at_s - b.at_s)
+}

@@ -1,0 +1,167 @@
+import { type Estimate, type EstimateSetup, estimate } from '@/core/estimate/assimilate'
+import { HEAT_PARAMETERS } from '@/core/heat/parameters'
+import { bodiesOf } from '@/core/heat/piece'
+import type { Stage } from '@/core/program/stage'
+import { celsius } from '@/core/units'
+import { pieceOf, resolveRoast } from '../roast/resolve'
+import { type BoardItem, jumpsOf } from './board'
+
+/** One way out, simulated: what it does to the time and the meat. */
+export interface Advice {
+  readonly code: 'oven_up' | 'oven_down' | 'pull_now' | 'later_promise' | 'earlier_promise' | 'hold'
+  readonly set_c?: number | undefined
+  /** Pull and plate, cook time, s. */
+  readonly pull_s: number
+  readonly plate_s: number
+  readonly peak_c: number
+  readonly promise_s?: number | undefined
+}
+
+export interface Forecast {
+  readonly estimate: Estimate
+  readonly advice: readonly Advice[]
+  /** Against the promise: over nothing late, under nothing early, s. */
+  readonly late_s: number
+}
+
+const REST_S = 20 * 60
+const MEMBERS = { arrival: 256, advice: 48 } as const
+
+const heatedStages = (program: { readonly stages: readonly Stage[] }): Stage[] => {
+  const pull = program.stages.findIndex(({ until }) => until.kind === 'pull')
+  return program.stages.slice(0, pull < 0 ? program.stages.length : pull + 1)
+}
+
+/** Where each stage begins, and the settings that were changed since, as the estimator takes them. */
+function stagesOf(board: BoardItem, stages: readonly Stage[], in_s: number): EstimateSetup['stages'] {
+  const rows: { stage: Stage; from_s: number }[] = []
+  let from_s = 0
+  for (const stage of stages) {
+    rows.push({ stage, from_s })
+    if (stage.until.kind === 'time') from_s += stage.until.duration_s
+  }
+  const base = rows.at(-1)?.stage
+  for (const { at_s, set_c } of board.settings) {
+    if (!base || at_s <= in_s) continue
+    rows.push({
+      from_s: at_s - in_s,
+      stage: { ...base, environment: { kind: 'oven', heat: 'on', set_c: celsius(set_c) } },
+    })
+  }
+  return rows.sort((a, b) => a.from_s - b.from_s)
+}
+
+/**
+ * When one roast of a cook arrives, by its readings, and what could be done about it. Undefined while
+ * it is not in, or its document has problems.
+ */
+export function forecastOf(board: BoardItem, now_s: number, seed = 7): Forecast | undefined {
+  const { item, in_s, pull_c } = board
+  if (in_s === undefined || board.state !== 'in') return undefined
+  const resolved = resolveRoast({
+    roast: item.roast,
+    oven: item.oven,
+    program: item.program,
+    target: { serve_c: item.serve_c },
+  })
+  if (!resolved.ok) return undefined
+  const { cut, program, oven } = resolved.value
+  const piece = pieceOf(cut, item.roast)
+  const bodies = bodiesOf(piece, HEAT_PARAMETERS)
+  const heated = heatedStages(program)
+  const jumps = jumpsOf(board.readings)
+  const lastJump = jumps.at(-1)
+  const readings = board.readings
+    .map(({ at_s, value_c }, i) => ({
+      time_s: at_s - in_s,
+      value_c,
+      sitting: lastJump !== undefined && i >= lastJump ? 1 : 0,
+    }))
+    // Of more than one jump only the last sitting is believed: what lay between nobody knows.
+    .filter((_, i) => jumps.length < 2 || i >= (lastJump ?? 0))
+    .filter(({ time_s }) => time_s > 60)
+  const latest = readings.at(-1)
+  const lying = latest !== undefined && board.odd.some(({ code }) => code === 'pulled_out')
+  const setup: EstimateSetup = {
+    piece,
+    body:
+      bodies.length > 1
+        ? bodies.reduce((slow, body, i) => (body.thickness_m > (bodies[slow]?.thickness_m ?? 0) ? i : slow), 0)
+        : 0,
+    stages: stagesOf(board, heated, in_s),
+    oven,
+    start_c: item.roast.start_c,
+    readings: lying ? readings.filter(({ sitting }) => sitting === 0) : readings,
+    air:
+      board.air.length > 5
+        ? board.air.map(({ at_s, value_c }) => ({ time_s: at_s - in_s, value_c })).filter(({ time_s }) => time_s >= 0)
+        : undefined,
+    now_s: now_s - in_s,
+    pull_c: pull_c ?? item.serve_c - 4,
+    rest_s: REST_S,
+    measured: item.roast.thickness_mm !== null,
+    parameters: HEAT_PARAMETERS,
+    members: MEMBERS.arrival,
+    seed,
+  }
+  const main = estimate(setup)
+  const serve_s = (carve: string, promise: string) => (Date.parse(promise) - Date.parse(carve)) / 1000
+  const carving_s = serve_s(item.carve, item.promise)
+  const plate = (pull_s: number) => in_s + pull_s + REST_S + carving_s
+  const late_s = plate(main.pull_s.p50) - board.promise_s
+  const advice: Advice[] = []
+  const set =
+    board.settings.at(-1)?.set_c ??
+    [...heated]
+      .reverse()
+      .map(settingOfStage)
+      .find((value) => value !== undefined)
+  const tried = (set_c: number): Estimate => {
+    const base = heated.at(-1) as Stage
+    return estimate({
+      ...setup,
+      air: setup.air?.filter(({ time_s }) => time_s <= setup.now_s),
+      members: MEMBERS.advice,
+      stages: [
+        ...setup.stages,
+        {
+          from_s: setup.now_s + 1,
+          stage: { ...base, environment: { kind: 'oven', heat: 'on', set_c: celsius(set_c) } },
+        },
+      ],
+    })
+  }
+  if (set !== undefined && Math.abs(late_s) > 300) {
+    const steps = late_s > 0 ? [20, 40] : [-15, -30]
+    for (const step of steps) {
+      const set_c = Math.min(oven.kind === 'fan' ? 230 : 250, Math.max(80, set + step))
+      if (set_c === set) continue
+      const answer = tried(set_c)
+      advice.push({
+        code: step > 0 ? 'oven_up' : 'oven_down',
+        set_c,
+        pull_s: in_s + answer.pull_s.p50,
+        plate_s: plate(answer.pull_s.p50),
+        peak_c: answer.peak_c.p50,
+      })
+    }
+    const rounded = Math.ceil(plate(main.pull_s.p50) / 300) * 300
+    advice.push({
+      code: late_s > 0 ? 'later_promise' : 'earlier_promise',
+      pull_s: in_s + main.pull_s.p50,
+      plate_s: rounded,
+      peak_c: main.peak_c.p50,
+      promise_s: rounded,
+    })
+    if (late_s < -600)
+      advice.push({ code: 'hold', pull_s: in_s + main.pull_s.p50, plate_s: board.promise_s, peak_c: main.peak_c.p50 })
+  }
+  if (latest && latest.value_c > 35) {
+    const early = estimate({ ...setup, members: MEMBERS.advice, pull_c: Math.max(latest.value_c, 20) })
+    advice.push({ code: 'pull_now', pull_s: now_s, plate_s: now_s + REST_S + carving_s, peak_c: early.peak_c.p50 })
+  }
+  return { estimate: main, advice, late_s }
+}
+
+const settingOfStage = ({ environment }: Stage): number | undefined =>
+  environment.kind === 'oven' && environment.heat === 'on' ? environment.set_c : undefined

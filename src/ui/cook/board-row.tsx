@@ -1,0 +1,240 @@
+'use client'
+import { useState } from 'react'
+import { celsiusToFahrenheit, fahrenheitToCelsius } from '@/core/units'
+import type { BoardItem } from '@/domain/cook/board'
+import { settingOf } from '@/domain/cook/board'
+import type { Forecast } from '@/domain/cook/forecast'
+import { clock, temperature, type Units } from '../format/units'
+import { CookCurve } from './cook-curve'
+import { adviceWords, lateWords, oddWords } from './cook-words'
+import { blank, type LiveCook } from './use-cook'
+
+const STATE_WORDS = { waiting: 'waits', in: 'in', resting: 'rests', carving: 'being carved', served: 'served' } as const
+const STEPS = [
+  ['turned', 'Turned'],
+  ['basted', 'Basted'],
+  ['door', 'Door'],
+  ['covered', 'Covered'],
+  ['uncovered', 'Uncovered'],
+] as const
+
+interface RowProps {
+  readonly board: BoardItem
+  readonly forecast: Forecast | undefined
+  readonly now_s: number
+  readonly units: Units
+  readonly add: LiveCook['add']
+  readonly channels: LiveCook['channels']
+  readonly items: readonly BoardItem[]
+}
+
+/** One roast: reading, trend, window of arrival, what is off, what could be done. */
+export function BoardRow({ board, forecast, now_s, units, add, channels, items }: RowProps) {
+  const { item, state, latest, pull_c, in_s } = board
+  const [typed, setTyped] = useState('')
+  const estimate = forecast?.estimate
+  const fahrenheit = units.temperature === 'f'
+  const put = (kind: Parameters<typeof blank>[0]['kind'], more: Partial<Parameters<typeof blank>[0]> = {}) =>
+    add(blank({ kind, item: item.id, ...more }))
+  const button = 'min-h-12 rounded-full border-2 border-line px-4 text-lg font-semibold hover:border-copper'
+  const set_c = board.settings.at(-1)?.set_c ?? settingOf(item)
+  const taken = (device: string, channel: number) =>
+    items.find((each) =>
+      each.entries.findLast((entry) => entry.kind === 'assign' && entry.device === device && entry.channel === channel),
+    )?.item
+  return (
+    <section
+      className="rounded-2xl border border-line bg-sheet p-4"
+      data-testid="board-row"
+      data-item={item.id}
+      data-state={state}
+    >
+      <div className="flex flex-wrap items-baseline gap-x-4">
+        <h2 className="font-display text-3xl font-bold">{item.title}</h2>
+        <p className="text-lg text-soft">
+          {STATE_WORDS[state]}
+          {state === 'in' && `, ${item.oven_name}${set_c === undefined ? '' : ` at ${temperature(set_c, units)}`}`}
+          {state === 'waiting' && `, goes in ${clock(Date.parse(item.put_in) / 1000, units)}`}
+        </p>
+        <p className="ml-auto text-lg text-soft">on the table {clock(board.promise_s, units)}</p>
+      </div>
+      <div className="mt-2 flex flex-wrap items-end gap-x-8 gap-y-2">
+        <p>
+          <span className="block text-base text-soft">Core</span>
+          <span className="font-display text-5xl font-bold" data-testid="core">
+            {latest ? temperature(latest.value_c, units) : '—'}
+          </span>
+          {board.trend_k_per_min !== undefined && (
+            <span className="ml-2 text-lg text-soft">
+              {board.trend_k_per_min >= 0 ? '↗' : '↘'}{' '}
+              {(Math.abs(board.trend_k_per_min) * 10 * (fahrenheit ? 1.8 : 1)).toFixed(1)} in 10 min
+            </span>
+          )}
+        </p>
+        <p>
+          <span className="block text-base text-soft">Pull at</span>
+          <span className="text-3xl font-semibold">
+            {pull_c === undefined ? 'by the clock' : temperature(pull_c, units)}
+          </span>
+        </p>
+        {estimate && in_s !== undefined && state === 'in' && (
+          <p data-testid="arrival">
+            <span className="block text-base text-soft">Arrives</span>
+            <span className="text-3xl font-semibold">{clock(in_s + estimate.pull_s.p50, units)}</span>{' '}
+            <span className="text-lg text-soft">
+              {clock(in_s + estimate.pull_s.p10, units)} to {clock(in_s + estimate.pull_s.p90, units)}
+            </span>
+          </p>
+        )}
+        {forecast && state === 'in' && (
+          <p
+            className={`text-2xl font-semibold ${Math.abs(forecast.late_s) < 300 ? 'text-moss' : 'text-russet'}`}
+            data-testid="late"
+          >
+            {lateWords(forecast.late_s)}
+          </p>
+        )}
+      </div>
+      {board.odd.map((odd) => (
+        <p
+          key={odd.code}
+          role="alert"
+          className="mt-2 rounded-lg border-l-4 border-wattle bg-wattle-ground px-3 py-2 text-lg"
+          data-odd={odd.code}
+        >
+          {oddWords(odd, units)}{' '}
+          <button
+            type="button"
+            className="min-h-9 underline underline-offset-4"
+            onClick={() => put('note', { text: 'looked at the probe' })}
+          >
+            Looked at
+          </button>
+        </p>
+      ))}
+      {state !== 'waiting' && <CookCurve board={board} estimate={estimate} now_s={now_s} units={units} />}
+      {forecast && forecast.advice.length > 0 && state === 'in' && Math.abs(forecast.late_s) >= 300 && (
+        <div className="mt-3">
+          <p className="text-base text-soft">Ways out, each simulated from these readings</p>
+          <ul className="mt-1 grid gap-2 sm:grid-cols-2">
+            {forecast.advice.map((advice) => {
+              const words = adviceWords(advice, item.serve_c, units)
+              return (
+                <li key={`${advice.code}${advice.set_c ?? ''}`}>
+                  <button
+                    type="button"
+                    className="min-h-14 w-full rounded-xl border-2 border-line px-3 py-1.5 text-left hover:border-copper"
+                    onClick={() => {
+                      if (advice.code === 'oven_up' || advice.code === 'oven_down')
+                        put('oven', { value_c: advice.set_c ?? null })
+                      else if (advice.code === 'pull_now') put('out', { value_c: latest?.value_c ?? null })
+                      else if (advice.code === 'hold') put('note', { text: 'hold in the cabinet after the pull' })
+                      else put('promise', { text: new Date((advice.promise_s ?? advice.plate_s) * 1000).toISOString() })
+                    }}
+                  >
+                    <strong className="block text-lg">{words.what}</strong>
+                    <span className="text-base text-soft">{words.result}</span>
+                  </button>
+                </li>
+              )
+            })}
+          </ul>
+        </div>
+      )}
+      <div className="mt-3 flex flex-wrap gap-2">
+        {state === 'waiting' && <Big onClick={() => put('in')}>It is in</Big>}
+        {state === 'in' && <Big onClick={() => put('out', { value_c: latest?.value_c ?? null })}>It is out</Big>}
+        {state === 'resting' && <Big onClick={() => put('carve')}>Carving</Big>}
+        {state === 'carving' && <Big onClick={() => put('served')}>On the table</Big>}
+        {state === 'in' &&
+          STEPS.map(([kind, words]) => (
+            <button key={kind} type="button" className={button} onClick={() => put(kind)}>
+              {words}
+            </button>
+          ))}
+        {(state === 'in' || state === 'resting') && (
+          <form
+            className="flex gap-2"
+            onSubmit={(event) => {
+              event.preventDefault()
+              const value = Number(typed.replace(',', '.'))
+              if (typed === '' || !Number.isFinite(value)) return
+              put('reading', { value_c: fahrenheit ? fahrenheitToCelsius(value) : value, point: 'core' })
+              setTyped('')
+            }}
+          >
+            <input
+              aria-label={`Reading of ${item.title}, ${fahrenheit ? '°F' : '°C'}`}
+              inputMode="decimal"
+              className="min-h-12 w-24 rounded-xl border-2 border-line bg-transparent px-3 text-center text-xl"
+              placeholder={
+                latest
+                  ? String(Math.round(fahrenheit ? celsiusToFahrenheit(latest.value_c) : latest.value_c))
+                  : fahrenheit
+                    ? '°F'
+                    : '°C'
+              }
+              value={typed}
+              onChange={(event) => setTyped(event.target.value)}
+            />
+            <button type="submit" className={button}>
+              Read
+            </button>
+          </form>
+        )}
+        {state === 'in' && set_c !== undefined && (
+          <>
+            <button type="button" className={button} onClick={() => put('oven', { value_c: set_c - 10 })}>
+              Oven −{fahrenheit ? '20 °F' : '10'}
+            </button>
+            <button type="button" className={button} onClick={() => put('oven', { value_c: set_c + 10 })}>
+              Oven +{fahrenheit ? '20 °F' : '10'}
+            </button>
+          </>
+        )}
+      </div>
+      {channels.length > 0 && state !== 'served' && (
+        <details className="mt-3">
+          <summary className="min-h-11 cursor-pointer py-2 text-lg">Probes</summary>
+          <ul className="flex flex-wrap gap-2">
+            {channels.map(({ device, channel, value_c }) => {
+              const owner = taken(device, channel)
+              return (
+                <li
+                  key={`${device}${channel}`}
+                  className="flex items-center gap-1 rounded-full border border-line pl-3 text-lg"
+                >
+                  {channel + 1}: {temperature(value_c, units)}{' '}
+                  {owner && <span className="text-base text-soft">({owner.title})</span>}
+                  {(['core', 'air'] as const).map((point) => (
+                    <button
+                      key={point}
+                      type="button"
+                      className="min-h-11 rounded-full px-3 font-semibold hover:bg-moss-ground"
+                      aria-label={`Probe ${channel + 1} is in the ${point === 'core' ? `core of ${item.title}` : `air around ${item.title}`}`}
+                      onClick={() => put('assign', { device, channel, point })}
+                    >
+                      {point === 'core' ? 'in the meat' : 'in the air'}
+                    </button>
+                  ))}
+                </li>
+              )
+            })}
+          </ul>
+        </details>
+      )}
+    </section>
+  )
+}
+
+function Big({ onClick, children }: { readonly onClick: () => void; readonly children: React.ReactNode }) {
+  return (
+    <button
+      type="button"
+      className="min-h-12 rounded-full bg-action px-6 text-lg font-bold text-white"
+      onClick={onClick}
+    >
+      {children}
+    </button>
+  )
+}

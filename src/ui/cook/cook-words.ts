@@ -1,0 +1,99 @@
+import type { NextAction, OddReading } from '@/domain/cook/board'
+import type { CookEntry } from '@/domain/cook/cook-document'
+import type { Advice } from '@/domain/cook/forecast'
+import { clock, duration, temperature, type Units } from '../format/units'
+
+export const ACTION_WORDS: Readonly<Record<NextAction['kind'], string>> = {
+  put_in: 'Put in',
+  pull: 'Pull',
+  carve: 'Carve',
+  serve: 'Serve',
+  look: 'Look at the probe in',
+}
+
+export const ENTRY_WORDS: Readonly<Record<CookEntry['kind'], string>> = {
+  in: 'in',
+  out: 'out',
+  rest: 'resting',
+  carve: 'carving',
+  served: 'served',
+  turned: 'turned',
+  basted: 'basted',
+  glazed: 'glazed',
+  door: 'door opened',
+  covered: 'covered',
+  uncovered: 'uncovered',
+  note: 'note',
+  reading: 'reading',
+  assign: 'probe',
+  oven: 'oven set',
+  promise: 'promise moved',
+  pull_at: 'pull reading',
+  calibrate: 'calibrated',
+  undo: 'undone',
+}
+
+/** What was seen, and what to do. */
+export function oddWords(odd: OddReading, units: Units): string {
+  switch (odd.code) {
+    case 'lost':
+      return `No reading for ${odd.minutes} min. Check the probe’s battery and plug; until then read by hand.`
+    case 'pulled_out':
+      return `The reading went from ${temperature(odd.from_c, units)} to ${temperature(odd.to_c, units)} at once: the probe is out of the meat. Put it back into the thickest part.`
+    case 'moved':
+      return `The reading jumped from ${temperature(odd.from_c, units)} to ${temperature(odd.to_c, units)}: the probe moved, or touches bone. Push through and draw back: the lowest reading is the centre.`
+    case 'swapped':
+      return `This probe and ${odd.with} seem to have changed places. Look which is where.`
+    case 'too_shallow':
+      return 'The curve is that of a probe far from the centre. Push it deeper, or aim again.'
+    case 'door_open':
+      return `The oven fell ${Math.round(odd.drop_k)} K: the door is open, or was just now.`
+    case 'oven_falling':
+      return `The oven is at ${temperature(odd.air_c, units)} and should be at ${temperature(odd.set_c, units)}: is it on, is the door shut?`
+    default:
+      return odd satisfies never
+  }
+}
+
+/** A way out with what it does. */
+export function adviceWords(
+  advice: Advice,
+  serve_c: number,
+  units: Units,
+): { readonly what: string; readonly result: string } {
+  const plate = `on the table ${clock(advice.plate_s, units)}`
+  const off = advice.peak_c - serve_c
+  const done =
+    Math.abs(off) < 1.5
+      ? 'as done as wanted'
+      : off > 0
+        ? `more done: peaks at ${temperature(advice.peak_c, units)}`
+        : `less done: peaks at ${temperature(advice.peak_c, units)}`
+  switch (advice.code) {
+    case 'oven_up':
+      return {
+        what: `Oven up to ${temperature(advice.set_c ?? 0, units)}`,
+        result: `${plate}, ${done}, a thicker grey rim`,
+      }
+    case 'oven_down':
+      return {
+        what: `Oven down to ${temperature(advice.set_c ?? 0, units)}`,
+        result: `${plate}, ${done}, a thinner grey rim`,
+      }
+    case 'pull_now':
+      return { what: 'Pull now and rest', result: `${plate}, ${done}` }
+    case 'later_promise':
+    case 'earlier_promise':
+      return { what: `Promise ${clock(advice.promise_s ?? advice.plate_s, units)}`, result: 'nothing else changes' }
+    case 'hold':
+      return {
+        what: 'Hold it warm',
+        result: `out about ${clock(advice.pull_s, units)}, then a cabinet at 60 °C until the promise; above 57 °C it is safe`,
+      }
+    default:
+      return advice.code satisfies never
+  }
+}
+
+export const lateWords = (late_s: number): string =>
+  Math.abs(late_s) < 300 ? 'on time' : late_s > 0 ? `${duration(late_s)} late` : `${duration(-late_s)} early`

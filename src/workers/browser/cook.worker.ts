@@ -1,0 +1,7 @@
+import * as Comlink from 'comlink'
+import { forecastOf } from '@/domain/cook/forecast'
+import type { CookWorker } from './protocol'
+
+const worker: CookWorker = { forecast: async (board, now_s) => forecastOf(board, now_s) }
+
+Comlink.expose(worker)
