@@ -11,6 +11,8 @@ import { bodiesOf, type PieceBody } from '@/core/heat/piece'
 import { cook } from '@/core/program/cook'
 import { findSchool, programOf, type School } from '@/core/program/schools'
 import { type Cut, findCut } from '@/core/reference/cuts'
+import { arrivalAt } from '@/domain/accuracy/arrival'
+import { trueCook } from '@/stand-ins/truth/truth'
 
 /** Prints the speed of the core. Ratios are within this run; single times depend on the machine. */
 const median = (values: number[]) => values.sort((a, b) => a - b)[values.length >> 1] as number
@@ -143,3 +145,7 @@ else {
   kernelRun()
   console.log(`TypeScript's core after the same steps: ${kernel.core_c.toFixed(6)}`)
 }
+
+const known = trueCook(3)
+const update_ms = time(() => arrivalAt(known, 0.6, 256), 9)
+console.log(`an update of the arrival with 256 members: ${update_ms.toFixed(0)} ms (goal 150)`)

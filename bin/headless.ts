@@ -1,4 +1,5 @@
 import { z } from 'zod'
+import { estimateDocument, estimateFrom } from '@/domain/cook/estimate-document'
 import { mealDocument } from '@/domain/meal/meal-document'
 import { parseJson, parseWith } from '@/domain/problem/parse'
 import { fail, type Outcome } from '@/domain/problem/problem'
@@ -6,8 +7,8 @@ import { DOCUMENTS, simulateDocument } from '@/domain/roast/roast-document'
 import { simulate } from '@/domain/roast/simulate'
 import { planHeadless } from '@/server/headless'
 
-const USAGE = 'usage: node bin/pheasant.mjs simulate | plan | schema NAME'
-const SCHEMAS = { ...DOCUMENTS, meal: mealDocument }
+const USAGE = 'usage: node bin/pheasant.mjs simulate | plan | estimate | schema NAME'
+const SCHEMAS = { ...DOCUMENTS, meal: mealDocument, estimate: estimateDocument }
 
 async function readAll(stream: NodeJS.ReadableStream): Promise<string> {
   let text = ''
@@ -28,6 +29,12 @@ async function answer(words: readonly string[]): Promise<Outcome<unknown>> {
     case 'plan': {
       const json = parseJson(await readAll(process.stdin))
       return json.ok ? planHeadless(json.value) : json
+    }
+    case 'estimate': {
+      const json = parseJson(await readAll(process.stdin))
+      if (!json.ok) return json
+      const document = parseWith(estimateDocument, json.value)
+      return document.ok ? estimateFrom(document.value) : document
     }
     case 'schema': {
       const schema = SCHEMAS[name as keyof typeof SCHEMAS]

@@ -14,6 +14,8 @@ export interface Advice {
   readonly pull_s: number
   readonly plate_s: number
   readonly peak_c: number
+  /** Reading to pull at then, °C: another oven climbs by another rise. */
+  readonly pull_c?: number | undefined
   readonly promise_s?: number | undefined
 }
 
@@ -116,10 +118,11 @@ export function forecastOf(board: BoardItem, now_s: number, seed = 7): Forecast 
       .reverse()
       .map(settingOfStage)
       .find((value) => value !== undefined)
-  const tried = (set_c: number): Estimate => {
+  const tried = (set_c: number, pull_c = setup.pull_c): Estimate => {
     const base = heated.at(-1) as Stage
     return estimate({
       ...setup,
+      pull_c,
       air: setup.air?.filter(({ time_s }) => time_s <= setup.now_s),
       members: MEMBERS.advice,
       stages: [
@@ -136,8 +139,11 @@ export function forecastOf(board: BoardItem, now_s: number, seed = 7): Forecast 
     for (const step of steps) {
       const set_c = Math.min(oven.kind === 'fan' ? 230 : 250, Math.max(80, set + step))
       if (set_c === set) continue
-      const answer = tried(set_c)
+      const first = tried(set_c)
+      const wanted = setup.pull_c + item.serve_c - first.peak_c.p50
+      const answer = tried(set_c, wanted)
       advice.push({
+        pull_c: wanted,
         code: step > 0 ? 'oven_up' : 'oven_down',
         set_c,
         pull_s: in_s + answer.pull_s.p50,

@@ -125,9 +125,11 @@ export function BoardRow({ board, forecast, now_s, units, add, channels, items }
                     type="button"
                     className="min-h-14 w-full rounded-xl border-2 border-line px-3 py-1.5 text-left hover:border-copper"
                     onClick={() => {
-                      if (advice.code === 'oven_up' || advice.code === 'oven_down')
+                      if (advice.code === 'oven_up' || advice.code === 'oven_down') {
+                        if (advice.pull_c !== undefined)
+                          put('pull_at', { value_c: Math.round(advice.pull_c * 10) / 10 })
                         put('oven', { value_c: advice.set_c ?? null })
-                      else if (advice.code === 'pull_now') put('out', { value_c: latest?.value_c ?? null })
+                      } else if (advice.code === 'pull_now') put('out', { value_c: latest?.value_c ?? null })
                       else if (advice.code === 'hold') put('note', { text: 'hold in the cabinet after the pull' })
                       else put('promise', { text: new Date((advice.promise_s ?? advice.plate_s) * 1000).toISOString() })
                     }}

@@ -150,7 +150,7 @@ export function Board({ units, ...start }: CookStart & { readonly units: Units }
         </p>
       ))}
 
-      <div className="grid grid-cols-[minmax(0,1fr)] gap-4 xl:grid-cols-2">
+      <div className={`grid grid-cols-[minmax(0,1fr)] gap-4 ${items.length > 1 ? 'xl:grid-cols-2' : ''}`}>
         {items.map((board) => (
           <BoardRow
             key={board.item.id}
@@ -214,14 +214,14 @@ function Next({
   return (
     <section
       aria-label="Next"
-      className="flex flex-wrap items-center gap-x-8 gap-y-4 rounded-3xl bg-bottle p-5 text-white sm:p-7"
+      className="flex flex-wrap items-center gap-x-8 gap-y-4 rounded-3xl border border-transparent bg-bottle p-5 text-white sm:p-7 [[data-theme=night]_&]:border-line"
       data-testid="next"
     >
       <div className="min-w-0 flex-1 basis-80">
         <p className="text-xl text-white/80">{action.kind === 'look' ? 'Now' : late ? 'Now, it is time' : 'Next'}</p>
         <p className="font-display text-5xl font-bold leading-[1.05] tracking-tight sm:text-6xl">
           {ACTION_WORDS[action.kind]} {title}
-          {action.kind === 'pull' && pull_c !== undefined && ` at ${temperature(pull_c, units)}`}
+          {action.kind === 'pull' && pull_c !== undefined && ` at ${temperature(pull_c, units).replace(' ', '\u00a0')}`}
         </p>
         {action.window && (
           <p className="mt-2 text-xl text-white/90">

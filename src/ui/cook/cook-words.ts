@@ -61,6 +61,7 @@ export function adviceWords(
   serve_c: number,
   units: Units,
 ): { readonly what: string; readonly result: string } {
+  const pull = advice.pull_c === undefined ? '' : `, pull at ${temperature(advice.pull_c, units)}`
   const plate = `on the table ${clock(advice.plate_s, units)}`
   const off = advice.peak_c - serve_c
   const done =
@@ -73,12 +74,12 @@ export function adviceWords(
     case 'oven_up':
       return {
         what: `Oven up to ${temperature(advice.set_c ?? 0, units)}`,
-        result: `${plate}, ${done}, a thicker grey rim`,
+        result: `${plate}${pull}, ${done}, a thicker grey rim`,
       }
     case 'oven_down':
       return {
         what: `Oven down to ${temperature(advice.set_c ?? 0, units)}`,
-        result: `${plate}, ${done}, a thinner grey rim`,
+        result: `${plate}${pull}, ${done}, a thinner grey rim`,
       }
     case 'pull_now':
       return { what: 'Pull now and rest', result: `${plate}, ${done}` }
