@@ -38,6 +38,7 @@ export type OddReading =
 const LOST_S = 180
 const JUMP_K = 6
 const JUMP_SPAN_S = 120
+const JUMP_WINDOW_S = 90
 const OUT_BELOW_C = 32
 
 /** Entries that still stand: what was undone, and the undoing, are gone. Duplicates by id count once. */
@@ -55,9 +56,18 @@ const secondsOf = (iso: string) => Date.parse(iso) / 1000
 export function jumpsOf(series: readonly { readonly at_s: number; readonly value_c: number }[]): number[] {
   const jumps: number[] = []
   for (let i = 1; i < series.length; i++) {
-    const from = series[i - 1] as (typeof series)[number]
     const to = series[i] as (typeof series)[number]
-    if (to.at_s - from.at_s <= JUMP_SPAN_S * 3 && Math.abs(to.value_c - from.value_c) >= JUMP_K) jumps.push(i)
+    const last = jumps.at(-1)
+    if (last !== undefined && to.at_s - (series[last] as (typeof series)[number]).at_s < JUMP_SPAN_S) continue
+    // Against the reading before, however sparse, and against those of the last minute and a half.
+    for (let k = i - 1; k >= 0 && k >= (last ?? 0); k--) {
+      const from = series[k] as (typeof series)[number]
+      const apart = to.at_s - from.at_s
+      if (apart > (k === i - 1 ? JUMP_SPAN_S * 3 : JUMP_WINDOW_S)) break
+      if (Math.abs(to.value_c - from.value_c) < JUMP_K) continue
+      jumps.push(k + 1)
+      break
+    }
   }
   return jumps
 }
@@ -150,7 +160,9 @@ function oddOf(
   const jump = jumpsOf(readings).at(-1)
   if (jump !== undefined && latest) {
     const from = readings[jump - 1] as (typeof readings)[number]
-    const to = readings[jump] as (typeof readings)[number]
+    // What came of it: the reading a little later says more than the first after the jump.
+    const to = (readings.findLast(({ at_s }) => at_s <= (readings[jump]?.at_s ?? 0) + JUMP_SPAN_S) ??
+      readings[jump]) as (typeof readings)[number]
     // A later hand on the board says that somebody has looked.
     const seen = entries.some(({ kind, at }) => (kind === 'note' || kind === 'assign') && secondsOf(at) > to.at_s)
     if (!seen && now_s - to.at_s < 1800) {

@@ -1,0 +1,102 @@
+import { describe, expect, it } from 'vitest'
+import { DOMESTIC_OVEN } from '../heat/oven'
+import { HEAT_PARAMETERS } from '../heat/parameters'
+import { bodiesOf } from '../heat/piece'
+import { cook } from '../program/cook'
+import type { Stage } from '../program/stage'
+import { findCut } from '../reference/cuts'
+import { celsius } from '../units'
+import { type EstimateSetup, estimate, straightLine } from './assimilate'
+
+const cut = findCut('beef-rib-bone-in') as NonNullable<ReturnType<typeof findCut>>
+const stage: Stage = {
+  role: 'cook',
+  environment: { kind: 'oven', heat: 'on', set_c: celsius(140) },
+  cover: 'bare',
+  preheated: true,
+  until: { kind: 'pull' },
+  tending: [],
+}
+/** A cook by the planner's own model, but thicker and in a hotter oven than it was told. */
+const truth = cook({
+  bodies: bodiesOf({ cut, mass_kg: 2.7, thickness_m: 0.118 }, HEAT_PARAMETERS),
+  program: { school: 'steady', stages: [stage] },
+  oven: { ...DOMESTIC_OVEN, swing_k: 0, offset_k: 9 },
+  start_c: 5,
+  pull_c: [52],
+  parameters: HEAT_PARAMETERS,
+})
+const until = (share: number, change = (value: number) => value) =>
+  Array.from({ length: truth.curve.length }, (_, i) => ({
+    time_s: truth.curve.time_s[i] as number,
+    value_c: change((truth.curve.core_c[0] as Float64Array)[i] as number),
+  })).filter(({ time_s }) => time_s > 0 && time_s <= share * truth.pull_s)
+const ask = (share: number, more: Partial<EstimateSetup> = {}) =>
+  estimate({
+    piece: { cut, mass_kg: 2.7 },
+    body: 0,
+    stages: [{ stage, from_s: 0 }],
+    oven: DOMESTIC_OVEN,
+    start_c: 5,
+    readings: until(share),
+    now_s: share * truth.pull_s,
+    pull_c: 52,
+    rest_s: 1800,
+    measured: false,
+    parameters: HEAT_PARAMETERS,
+    members: 128,
+    seed: 1,
+    ...more,
+  })
+
+describe('an arrival that learns', () => {
+  it('readings bring the arrival to the truth and narrow its band', () => {
+    const errors = [0, 0.4, 0.7, 0.9].map((share) => Math.abs(ask(share).pull_s.p50 - truth.pull_s) / truth.pull_s)
+    const widths = [0, 0.4, 0.7, 0.9].map((share) => {
+      const { p10, p90 } = ask(share).pull_s
+      return p90 - p10
+    })
+    expect(errors[2]).toBeLessThan(0.05)
+    expect(errors[3]).toBeLessThan(0.02)
+    for (let i = 1; i < widths.length; i++) expect(widths[i]).toBeLessThan(widths[i - 1] as number)
+  })
+
+  it('the same seed gives the same answer', () => {
+    expect(ask(0.5)).toEqual(ask(0.5))
+  })
+
+  it('a probe that sits shallow is found out: it reads high, and the centre is still to come', () => {
+    const shallow = until(0.6, (value) => value + 0.12 * (75 - value))
+    const fooled = straightLine(shallow, 52)
+    const answer = ask(0.6, { readings: shallow })
+    expect(answer.pull_s.p50).toBeGreaterThan(fooled)
+  })
+
+  it('an arrival is never in the past, and without readings it is the plan’s', () => {
+    const late = ask(0.98, { pull_c: 40 })
+    expect(late.pull_s.p10).toBeGreaterThanOrEqual(0.98 * truth.pull_s)
+    expect(Math.abs(ask(0, { readings: [] }).pull_s.p50 / truth.pull_s - 1)).toBeLessThan(0.25)
+  })
+
+  it('a straight line that does not rise never arrives', () => {
+    expect(straightLine([], 50)).toBe(Number.POSITIVE_INFINITY)
+    expect(
+      straightLine(
+        [
+          { time_s: 60, value_c: 20 },
+          { time_s: 120, value_c: 20 },
+        ],
+        50,
+      ),
+    ).toBe(Number.POSITIVE_INFINITY)
+    expect(
+      straightLine(
+        [
+          { time_s: 0, value_c: 20 },
+          { time_s: 600, value_c: 30 },
+        ],
+        50,
+      ),
+    ).toBe(1800)
+  })
+})

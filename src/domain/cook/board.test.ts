@@ -1,0 +1,152 @@
+import { describe, expect, it } from 'vitest'
+import { boardOf, jumpsOf, nextActions, standing } from './board'
+import { type CookEntry, cookDocument, cookEntry, cookTime, type ProbeReading } from './cook-document'
+import { forecastOf } from './forecast'
+
+const T0 = Date.UTC(2026, 10, 25, 12) / 1000
+const iso = (minute: number) => new Date((T0 + minute * 60) * 1000).toISOString()
+const document = cookDocument.parse({
+  title: 'Supper',
+  clock: { origin: iso(0), real: iso(0), speed: 1 },
+  items: ['rib', 'pork'].map((id, i) => ({
+    id,
+    title: id,
+    roast: { cut: i === 0 ? 'beef-rib-bone-in' : 'pork-loin', mass_kg: 2.5 },
+    program: { school: 'steady', set_c: 140 },
+    serve_c: i === 0 ? 55 : 63,
+    promise: iso(240),
+    put_in: iso(10),
+    pull: iso(190),
+    carve: iso(225),
+    pull_c: i === 0 ? 50 : 58,
+  })),
+})
+let count = 0
+const entry = (kind: CookEntry['kind'], minute: number, more: Partial<CookEntry> = {}) =>
+  cookEntry.parse({ id: `entry-${String(count++).padStart(4, '0')}`, kind, at: iso(minute), item: 'rib', ...more })
+const probe = (from: number, to: number, value: (minute: number) => number, channel = 0): ProbeReading[] =>
+  Array.from({ length: to - from }, (_, i) => ({
+    device: 'd',
+    channel,
+    at_s: T0 + (from + i) * 60,
+    value_c: value(from + i),
+  }))
+const assigned = [entry('in', 10), entry('assign', 11, { device: 'd', channel: 0, point: 'core' })]
+const rib = (entries: CookEntry[], readings: ProbeReading[], minute: number) =>
+  boardOf(document, entries, readings, T0 + minute * 60)[0]
+
+describe('entries are added, never changed', () => {
+  it('an undone entry no longer stands, and one sent twice counts once', () => {
+    const first = entry('in', 10)
+    const undo = entry('undo', 11, { of: first.id })
+    expect(standing([first, first]).length).toBe(1)
+    expect(standing([first, undo])).toEqual([])
+  })
+
+  it('a roast goes from waiting to served, step by step, and back by undo', () => {
+    const steps = [entry('in', 10), entry('out', 190), entry('carve', 220), entry('served', 240)]
+    const states = steps.map((_, i) => rib(steps.slice(0, i + 1), [], 241)?.state)
+    expect(rib([], [], 5)?.state).toBe('waiting')
+    expect(states).toEqual(['in', 'resting', 'carving', 'served'])
+    expect(rib([...steps, entry('undo', 241, { of: steps[3]?.id ?? '' })], [], 242)?.state).toBe('carving')
+  })
+
+  it('the order of arrival does not matter: two tablets agree', () => {
+    const steps = [entry('in', 10), entry('door', 40), entry('out', 190)]
+    expect(rib([...steps].reverse(), [], 200)).toEqual(rib(steps, [], 200))
+  })
+})
+
+describe('what is next', () => {
+  it('the soonest of all roasts comes first, and an arrival replaces the plan', () => {
+    const items = boardOf(document, [entry('in', 10)], [], T0 + 20 * 60)
+    expect(nextActions(items, {}, T0 + 20 * 60)[0]).toMatchObject({ item: 'pork', kind: 'put_in' })
+    const at = T0 + 21 * 60
+    const arrival = { p10: at - 60, p50: at - 3000, p90: at + 60 }
+    expect(nextActions(items, { rib: arrival }, T0 + 20 * 60)[0]).toMatchObject({
+      item: 'rib',
+      kind: 'pull',
+      window: { from_s: at - 60 },
+    })
+  })
+
+  it('a rehearsal’s clock runs faster from where it began', () => {
+    const clock = { origin: iso(0), real: iso(100), speed: 60 }
+    expect(cookTime(clock, T0 + 101 * 60)).toBe(T0 + 3600)
+  })
+})
+
+describe('odd readings are named, not averaged in', () => {
+  const climbing = (minute: number) => 5 + (minute - 10) * 0.25
+  const codes = (readings: ProbeReading[], minute: number, more: CookEntry[] = []) =>
+    rib([...assigned, ...more], readings, minute)?.odd.map(({ code }) => code)
+
+  it('a steady climb is not odd', () => {
+    expect(codes(probe(12, 90, climbing), 90)).toEqual([])
+  })
+
+  it('out of the meat, moved, lost, oven off, door open', () => {
+    expect(
+      codes(
+        probe(12, 90, (m) => (m < 85 ? climbing(m) + 20 : 22)),
+        90,
+      ),
+    ).toEqual(['pulled_out'])
+    expect(
+      codes(
+        probe(12, 90, (m) => climbing(m) + (m < 85 ? 0 : 9)),
+        90,
+      ),
+    ).toEqual(['moved'])
+    expect(codes(probe(12, 80, climbing), 90)).toEqual(['lost'])
+    const air = entry('assign', 11, { device: 'd', channel: 1, point: 'air' })
+    expect(
+      codes(
+        [...probe(12, 90, climbing), ...probe(12, 90, (m) => (m < 70 ? 140 : 100), 1)].sort((a, b) => a.at_s - b.at_s),
+        90,
+        [air],
+      ),
+    ).toEqual(['oven_falling'])
+    expect(
+      codes(
+        [...probe(12, 90, climbing), ...probe(12, 90, (m) => (m < 88 ? 140 : 105), 1)].sort((a, b) => a.at_s - b.at_s),
+        90,
+        [air],
+      ),
+    ).toEqual(['door_open'])
+  })
+
+  it('somebody who has looked quiets it', () => {
+    const readings = probe(12, 90, (m) => climbing(m) + (m < 85 ? 0 : 9))
+    expect(codes(readings, 90, [entry('note', 89, { text: 'looked' })])).toEqual([])
+  })
+
+  it('a jump splits a series; noise does not', () => {
+    const series = (values: number[]) => values.map((value_c, i) => ({ at_s: i * 60, value_c }))
+    expect(jumpsOf(series([20, 20.4, 20.1, 29, 29.2]))).toEqual([3])
+    expect(jumpsOf(series([20, 21, 22, 23]))).toEqual([])
+  })
+})
+
+describe('arrival and ways out', () => {
+  it('a roast that runs late is offered a hotter oven that helps', () => {
+    // Slower than planned: a stiff, thick piece.
+    const slow = probe(12, 120, (m) => 5 + 38 * (1 - Math.exp(-(((m - 10) / 160) ** 1.7))))
+    const board = rib(assigned, slow, 120)
+    const forecast = board && forecastOf(board, T0 + 120 * 60)
+    if (!forecast || !board) throw new Error('no forecast')
+    expect(forecast.late_s).toBeGreaterThan(300)
+    const up = forecast.advice.filter(({ code }) => code === 'oven_up')
+    expect(up.length).toBe(2)
+    expect(up[0]?.plate_s).toBeLessThan(board.promise_s + forecast.late_s)
+    expect(up[1]?.plate_s).toBeLessThan(up[0]?.plate_s ?? 0)
+    expect(forecast.advice.map(({ code }) => code)).toContain('later_promise')
+  })
+
+  it('the same readings give the same forecast', () => {
+    const readings = probe(12, 80, (m) => 5 + (m - 10) * 0.2)
+    const board = rib(assigned, readings, 80)
+    if (!board) throw new Error('no board')
+    expect(forecastOf(board, T0 + 4800)).toEqual(forecastOf(board, T0 + 4800))
+  })
+})

@@ -1,0 +1,131 @@
+import { spawn } from 'node:child_process'
+import { mkdtempSync, writeFileSync } from 'node:fs'
+import { tmpdir } from 'node:os'
+import { join } from 'node:path'
+import AxeBuilder from '@axe-core/playwright'
+import type { APIRequestContext, Page } from '@playwright/test'
+import type { StationFault, StationOrders } from '../../src/stand-ins/probe-station/station'
+import { expect, planByLine, saved, test } from './browser'
+
+const LINE = 'pork loin 1.6 kg, rosy, oven 170, eat tomorrow 19:00'
+const SPEED = 120
+
+/** Plans a roast, begins its cook as a rehearsal, and answers what a station needs to know. */
+async function rehearsal(page: Page, speed = SPEED) {
+  await planByLine(page, LINE)
+  await saved(page)
+  const [, , kitchen, , plan] = new URL(page.url()).pathname.split('/')
+  const begun = await page.request.post(`/api/k/${kitchen}/cooks`, { data: { plan, speed } })
+  expect(begun.status()).toBe(201)
+  const cook = await begun.json()
+  return { kitchen: kitchen as string, cook }
+}
+
+async function station(
+  request: APIRequestContext,
+  kitchen: string,
+  address: string,
+  orders: Omit<StationOrders, 'address' | 'token'>,
+) {
+  const made = await (await request.post(`/api/k/${kitchen}/devices`, { data: { name: 'Rehearsal station' } })).json()
+  const file = join(mkdtempSync(join(tmpdir(), 'pheasant-station-')), 'orders.json')
+  writeFileSync(file, JSON.stringify({ ...orders, address, token: made.token }))
+  const child = spawn(process.execPath, ['--import', 'tsx', 'src/stand-ins/probe-station/station.ts', file], {
+    stdio: 'ignore',
+  })
+  return { device: made.device.id as string, stop: () => child.kill('SIGKILL') }
+}
+
+test('a whole cook at high speed, from preheat to carve, with a probe pulled out on the way', async ({
+  page,
+  baseURL,
+}) => {
+  test.setTimeout(240_000)
+  const { kitchen, cook } = await rehearsal(page)
+  const item = cook.document.items[0]
+  await page.goto(`/k/${kitchen}/cooks/${cook.id}`)
+  const next = page.getByTestId('next')
+  await expect(next).toContainText('Put in')
+  await next.getByRole('button', { name: 'Done' }).click()
+  await expect(page.getByTestId('board-row')).toHaveAttribute('data-state', 'in')
+  const state = await (await page.request.get(`/api/k/${kitchen}/cooks/${cook.id}`)).json()
+  const put_in = state.entries.find(({ entry }: { entry: { kind: string } }) => entry.kind === 'in').entry.at
+  const told = { cut: 'pork-loin', mass_kg: 1.6, set_c: 170, pull_c: item.pull_c + 8, fan: false }
+  const faults: StationFault[] = [{ kind: 'pulled_out', from_min: 36, to_min: 50 }]
+  const probe = await station(page.request, kitchen, baseURL as string, {
+    clock: cook.document.clock,
+    channels: [
+      { channel: 0, point: 'core', seed: 6, told, put_in, faults },
+      { channel: 1, point: 'air', seed: 6, told, put_in, faults: [] },
+    ],
+  })
+  try {
+    await page.getByText('Probes', { exact: true }).click()
+    await page.getByRole('button', { name: /Probe 1 is in the core/ }).click()
+    await page.getByRole('button', { name: /Probe 2 is in the air/ }).click()
+    await expect(page.getByTestId('core')).toContainText('°C')
+    await expect(page.getByTestId('arrival')).toBeVisible({ timeout: 30_000 })
+    await expect(page.locator('[data-odd=pulled_out]')).toBeVisible({ timeout: 60_000 })
+    await expect(next).toContainText('Look at the probe')
+    await page.locator('[data-odd=pulled_out]').getByRole('button', { name: 'Looked at' }).click()
+    await expect(page.getByRole('alert').filter({ hasText: 'pull it' })).toBeVisible({ timeout: 120_000 })
+    await page.getByTestId('board-row').getByRole('button', { name: 'It is out' }).click()
+    await expect(page.getByTestId('board-row')).toHaveAttribute('data-state', 'resting')
+    await page.getByRole('button', { name: 'Carving' }).click()
+    await page.getByRole('button', { name: 'On the table' }).click()
+    await expect(next).toContainText('Everything is on the table')
+    await expect(page.getByTestId('log')).toContainText('served')
+  } finally {
+    probe.stop()
+  }
+  await expect(page.getByTestId('connection')).toHaveText('All kept')
+  await page.reload()
+  await expect(page.getByTestId('next')).toContainText('Everything is on the table')
+})
+
+test('with the network gone the board counts and takes entries; back again each is there once, on every screen', async ({
+  page,
+  context,
+}) => {
+  const { kitchen, cook } = await rehearsal(page, 1)
+  const address = `/k/${kitchen}/cooks/${cook.id}`
+  await page.goto(address)
+  const other = await context.newPage()
+  await other.goto(address)
+  await page.getByRole('button', { name: 'It is in' }).click()
+  await expect(other.getByTestId('board-row')).toHaveAttribute('data-state', 'in', { timeout: 3000 })
+  await context.setOffline(true)
+  await page.getByRole('button', { name: 'Door', exact: true }).click()
+  await page.getByLabel(/Reading of/).fill('31')
+  await page.getByRole('button', { name: 'Read', exact: true }).click()
+  await expect(page.getByTestId('connection')).toContainText('2 entries wait on this device')
+  await expect(page.getByTestId('core')).toHaveText('31 °C')
+  const before = await page.getByTestId('countdown').innerText()
+  await expect.poll(() => page.getByTestId('countdown').innerText()).not.toBe(before)
+  await context.setOffline(false)
+  await expect(page.getByTestId('connection')).toHaveText('All kept', { timeout: 20_000 })
+  await expect(other.getByTestId('core')).toHaveText('31 °C', { timeout: 20_000 })
+  const kept = await (await page.request.get(`/api/k/${kitchen}/cooks/${cook.id}`)).json()
+  expect(kept.entries.map(({ entry }: { entry: { kind: string } }) => entry.kind)).toEqual(['in', 'door', 'reading'])
+  await page.getByRole('button', { name: /^Undo/ }).click()
+  await expect(page.getByTestId('core')).toHaveText('—')
+  await other.close()
+})
+
+test('the board is accessible by day and night and fits a phone', async ({ page }) => {
+  const { kitchen, cook } = await rehearsal(page, 1)
+  await page.goto(`/k/${kitchen}/cooks/${cook.id}`)
+  await page.getByRole('button', { name: 'It is in' }).click()
+  await expect(page.getByTestId('arrival')).toBeVisible({ timeout: 20_000 })
+  for (const theme of ['day', 'night']) {
+    await page.evaluate((name) => {
+      document.documentElement.dataset.theme = name
+    }, theme)
+    expect((await new AxeBuilder({ page }).analyze()).violations.map(({ id, nodes }) => [id, nodes[0]?.html])).toEqual(
+      [],
+    )
+  }
+  await page.setViewportSize({ width: 360, height: 800 })
+  await page.waitForTimeout(300)
+  expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(360)
+})
