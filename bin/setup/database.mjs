@@ -175,6 +175,7 @@ export function cluster({ name, firstPort, databases, durable }) {
   }
 
   return {
+    files,
     start,
     running,
     recreate,

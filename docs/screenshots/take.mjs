@@ -23,7 +23,7 @@ async function shot(name, viewport, theme, go, fullPage = false) {
   await page.screenshot({ path: join(folder, `${name}.png`), fullPage })
   await context.close()
 }
-const open = (path) => (page) => page.goto(address + path, { waitUntil: 'networkidle' })
+const open = (path) => (page) => page.goto(address + path, { waitUntil: 'load' })
 const firstPlan = (kitchen) => async (page) => {
   await open(`/k/${kitchen}`)(page)
   await page.locator('main li a').first().click()
@@ -57,4 +57,13 @@ await shot('meal-sheet', { width: 900, height: 1200 }, 'day', async (page) => {
   await page.waitForSelector('article h1')
 })
 await shot('accuracy', desk, 'day', open('/accuracy'))
+const board = async (page) => {
+  await page.goto(`${address}/k/cottage`)
+  await page.locator('a[href*="/cooks/"]').first().click()
+  await page.getByTestId('arrival').waitFor({ timeout: 30_000 })
+  await page.waitForTimeout(2500)
+}
+await shot('board', { width: 1180, height: 820 }, 'day', board)
+await shot('board-night', { width: 1180, height: 820 }, 'night', board)
+await shot('board-phone', phone, 'day', board)
 await browser.close()

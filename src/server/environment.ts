@@ -15,7 +15,7 @@ const environmentSchema = z.object({
     }, 'must be an IANA time zone name, such as Europe/Paris')
     .default(() => Intl.DateTimeFormat().resolvedOptions().timeZone),
   /** The present, for tests and screenshots: an ISO instant at which the clock starts. */
-  PHEASANT_NOW: z.iso.datetime().optional(),
+  PHEASANT_NOW: z.preprocess((value) => (value === '' ? undefined : value), z.iso.datetime().optional()),
 })
 export type Environment = z.output<typeof environmentSchema>
 

@@ -12,7 +12,7 @@ const LAYERS: Readonly<Record<string, { readonly layers: readonly string[]; read
   // The solver is the one thing of workers that server asks: a plan made headless wants it too.
   server: {
     layers: ['core', 'domain', 'db', 'server', 'workers'],
-    packages: ['zod', 'postgres', 'ical-generator', 'papaparse'],
+    packages: ['zod', 'postgres', 'ical-generator', 'papaparse', 'node:crypto'],
   },
   workers: { layers: ['core', 'domain', 'db', 'server', 'workers'], packages: ['*'] },
   'stand-ins': { layers: ['core', 'domain', 'db', 'server', 'stand-ins'], packages: ['*'] },

@@ -76,6 +76,22 @@ describe('what is next', () => {
   })
 })
 
+describe('probes by point', () => {
+  it('the least-done point decides, and a calibration takes its error out', () => {
+    const bird = { ...document, items: document.items.map((item) => ({ ...item, points: ['breast', 'thigh'] })) }
+    const entries = [
+      entry('in', 10),
+      entry('assign', 11, { device: 'd', channel: 0, point: 'breast' }),
+      entry('assign', 11, { device: 'd', channel: 1, point: 'thigh' }),
+    ]
+    const readings = [...probe(12, 60, () => 60), ...probe(12, 60, () => 52, 1)].sort((a, b) => a.at_s - b.at_s)
+    const at = (more: CookEntry[]) => boardOf(bird, [...entries, ...more], readings, T0 + 3600)[0]
+    expect(at([])).toMatchObject({ point: 'thigh', latest: { value_c: 52 } })
+    const off = entry('calibrate', 12, { device: 'd', channel: 0, value_c: 12 })
+    expect(at([off])).toMatchObject({ point: 'breast', latest: { value_c: 48 } })
+  })
+})
+
 describe('odd readings are named, not averaged in', () => {
   const climbing = (minute: number) => 5 + (minute - 10) * 0.25
   const codes = (readings: ProbeReading[], minute: number, more: CookEntry[] = []) =>

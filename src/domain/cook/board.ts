@@ -17,6 +17,10 @@ export interface BoardItem {
   /** Readings of its deciding point, oldest first, hand and probe together. */
   readonly readings: readonly { readonly at_s: number; readonly value_c: number }[]
   readonly air: readonly { readonly at_s: number; readonly value_c: number }[]
+  /** The point those readings are of: the least-done one that has a probe. */
+  readonly point: string
+  /** Every point with a probe, by its latest reading. */
+  readonly points: readonly { readonly point: string; readonly value_c: number }[]
   readonly latest: { readonly at_s: number; readonly value_c: number } | undefined
   /** Rise of the last ten minutes, K/min. */
   readonly trend_k_per_min: number | undefined
@@ -91,21 +95,32 @@ export function boardOf(
     const out_s = time('out')
     const carve_s = time('carve')
     const served = time('served')
-    const assigned = (point: (name: string | null) => boolean) =>
-      mine.filter(({ kind, point: name }) => kind === 'assign' && point(name)).at(-1)
-    const meat = assigned((name) => name !== 'air')
-    const airAssigned = assigned((name) => name === 'air')
+    const assigned = (point: string) => mine.findLast(({ kind, point: name }) => kind === 'assign' && name === point)
+    const offset = (device: string | null, channel: number | null) =>
+      entries.findLast((entry) => entry.kind === 'calibrate' && entry.device === device && entry.channel === channel)
+        ?.value_c ?? 0
+    const airAssigned = assigned('air')
     const seriesOf = (entry: CookEntry | undefined) =>
       entry
         ? probes
             .filter(({ device, channel }) => device === entry.device && channel === entry.channel)
             .filter(({ at_s }) => at_s >= (in_s ?? 0) - 60 && at_s <= now_s + 5)
-            .map(({ at_s, value_c }) => ({ at_s, value_c }))
+            .map(({ at_s, value_c }) => ({ at_s, value_c: value_c - offset(entry.device, entry.channel) }))
         : []
     const byHand = mine
       .filter(({ kind, point, value_c }) => kind === 'reading' && point !== 'air' && value_c !== null)
       .map(({ at, value_c }) => ({ at_s: secondsOf(at), value_c: value_c as number }))
-    const readings = [...seriesOf(meat), ...byHand].sort((a, b) => a.at_s - b.at_s)
+    const probed = [...new Set([...item.points, 'core'])].flatMap((point) => {
+      const entry = assigned(point)
+      const series = seriesOf(entry)
+      return entry ? [{ point, entry, series, last: series.at(-1)?.value_c ?? Number.POSITIVE_INFINITY }] : []
+    })
+    const deciding = probed.reduce<(typeof probed)[number] | undefined>(
+      (least, each) => (least === undefined || each.last < least.last ? each : least),
+      undefined,
+    )
+    const meat = deciding?.entry
+    const readings = [...(deciding?.series ?? []), ...byHand].sort((a, b) => a.at_s - b.at_s)
     const air = seriesOf(airAssigned)
     const latest = readings.at(-1)
     const before = latest && readings.findLast(({ at_s }) => at_s <= latest.at_s - 540)
@@ -136,6 +151,10 @@ export function boardOf(
         .map(({ at, value_c }) => ({ at_s: secondsOf(at), set_c: value_c as number })),
       readings,
       air,
+      point: deciding?.point ?? item.points[0] ?? 'core',
+      points: probed
+        .filter(({ last }) => Number.isFinite(last))
+        .map(({ point, last: value_c }) => ({ point, value_c })),
       latest,
       trend_k_per_min:
         latest && before ? ((latest.value_c - before.value_c) / (latest.at_s - before.at_s)) * 60 : undefined,

@@ -86,10 +86,10 @@ export function forecastOf(board: BoardItem, now_s: number, seed = 7): Forecast 
   const lying = latest !== undefined && board.odd.some(({ code }) => code === 'pulled_out')
   const setup: EstimateSetup = {
     piece,
-    body:
-      bodies.length > 1
-        ? bodies.reduce((slow, body, i) => (body.thickness_m > (bodies[slow]?.thickness_m ?? 0) ? i : slow), 0)
-        : 0,
+    body: Math.max(
+      0,
+      bodies.findIndex(({ point }) => point === board.point),
+    ),
     stages: stagesOf(board, heated, in_s),
     oven,
     start_c: item.roast.start_c,

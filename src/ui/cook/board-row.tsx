@@ -1,5 +1,6 @@
 'use client'
 import { useState } from 'react'
+import { boilingPoint, pressureAtAltitude } from '@/core/heat/vapour'
 import { celsiusToFahrenheit, fahrenheitToCelsius } from '@/core/units'
 import type { BoardItem } from '@/domain/cook/board'
 import { settingOf } from '@/domain/cook/board'
@@ -32,6 +33,8 @@ interface RowProps {
 export function BoardRow({ board, forecast, now_s, units, add, channels, items }: RowProps) {
   const { item, state, latest, pull_c, in_s } = board
   const [typed, setTyped] = useState('')
+  const [altitude_m, setAltitude] = useState(0)
+  const boiling_c = boilingPoint(pressureAtAltitude(altitude_m))
   const estimate = forecast?.estimate
   const fahrenheit = units.temperature === 'f'
   const put = (kind: Parameters<typeof blank>[0]['kind'], more: Partial<Parameters<typeof blank>[0]> = {}) =>
@@ -95,6 +98,15 @@ export function BoardRow({ board, forecast, now_s, units, add, channels, items }
           </p>
         )}
       </div>
+      {board.points.length > 1 && (
+        <p className="mt-1 text-lg">
+          {board.points.map(({ point, value_c }) => `${point} ${temperature(value_c, units)}`).join(', ')}
+          {pull_c !== undefined &&
+            board.points.some(({ value_c }) => value_c >= pull_c) &&
+            board.points.some(({ value_c }) => value_c < pull_c) &&
+            `: the ${board.point} is not there yet. Foil over what is done, or turn the bird.`}
+        </p>
+      )}
       {board.odd.map((odd) => (
         <p
           key={odd.code}
@@ -198,6 +210,25 @@ export function BoardRow({ board, forecast, now_s, units, add, channels, items }
       {channels.length > 0 && state !== 'served' && (
         <details className="mt-3">
           <summary className="min-h-11 cursor-pointer py-2 text-lg">Probes</summary>
+          <p className="mb-2 flex flex-wrap items-baseline gap-2 text-base text-soft">
+            To calibrate, stand a probe in stirred ice water (0 °C) or in a rolling boil (
+            {temperature(boiling_c, units, 1)} at
+            <label>
+              <input
+                type="number"
+                aria-label="Height above the sea, metres"
+                className="said text-center"
+                style={{ width: '6ch' }}
+                step={50}
+                min={0}
+                max={4500}
+                value={altitude_m}
+                onChange={(event) => setAltitude(Math.max(0, Math.min(4500, Number(event.target.value))))}
+              />{' '}
+              m
+            </label>
+            ) and tap; its error is taken out from then on, for this cook.
+          </p>
           <ul className="flex flex-wrap gap-2">
             {channels.map(({ device, channel, value_c }) => {
               const owner = taken(device, channel)
@@ -208,17 +239,39 @@ export function BoardRow({ board, forecast, now_s, units, add, channels, items }
                 >
                   {channel + 1}: {temperature(value_c, units)}{' '}
                   {owner && <span className="text-base text-soft">({owner.title})</span>}
-                  {(['core', 'air'] as const).map((point) => (
+                  {[...item.points, 'air'].map((point) => (
                     <button
                       key={point}
                       type="button"
                       className="min-h-11 rounded-full px-3 font-semibold hover:bg-moss-ground"
-                      aria-label={`Probe ${channel + 1} is in the ${point === 'core' ? `core of ${item.title}` : `air around ${item.title}`}`}
+                      aria-label={`Probe ${channel + 1} is in the ${point === 'air' ? `air around ${item.title}` : `${point.replace('_', ' ')} of ${item.title}`}`}
                       onClick={() => put('assign', { device, channel, point })}
                     >
-                      {point === 'core' ? 'in the meat' : 'in the air'}
+                      {point === 'air'
+                        ? 'in the air'
+                        : point === 'core'
+                          ? 'in the meat'
+                          : `in the ${point.replace('_', ' ')}`}
                     </button>
                   ))}
+                  <button
+                    type="button"
+                    className="min-h-11 rounded-full px-3 hover:bg-moss-ground"
+                    aria-label={`Probe ${channel + 1} stands in ice water`}
+                    onClick={() => put('calibrate', { device, channel, value_c: value_c, point: 'ice' })}
+                  >
+                    ice water
+                  </button>
+                  <button
+                    type="button"
+                    className="min-h-11 rounded-full px-3 hover:bg-moss-ground"
+                    aria-label={`Probe ${channel + 1} stands in boiling water`}
+                    onClick={() =>
+                      put('calibrate', { device, channel, value_c: value_c - boiling_c, point: 'boiling' })
+                    }
+                  >
+                    boiling
+                  </button>
                 </li>
               )
             })}

@@ -1,0 +1,119 @@
+import { type ChildProcess, spawn, spawnSync } from 'node:child_process'
+import { readFileSync } from 'node:fs'
+import { join } from 'node:path'
+import { cluster } from '../../bin/setup/database.mjs'
+import { root } from '../../bin/setup/dependencies.mjs'
+import { prepareDatabase } from '../../bin/setup/prepare.mjs'
+import { expect, test } from './browser'
+
+const PORT = 3197
+const address = `http://127.0.0.1:${PORT}`
+const data = cluster({ name: 'postgres-kill', firstPort: 54480, databases: ['pheasant'], durable: true })
+
+async function serve(): Promise<ChildProcess> {
+  const server = spawn(
+    process.execPath,
+    [join(root, 'node_modules/next/dist/bin/next'), 'start', '-H', '127.0.0.1', '-p', String(PORT)],
+    {
+      cwd: root,
+      stdio: 'ignore',
+      env: {
+        ...process.env,
+        NODE_ENV: 'production',
+        DATABASE_URL: data.url('pheasant'),
+        PHEASANT_NOW: '',
+        NEXT_TELEMETRY_DISABLED: '1',
+      },
+      detached: true,
+    },
+  )
+  await expect
+    .poll(async () => (await fetch(`${address}/api/health`).catch(() => undefined))?.ok ?? false, { timeout: 60_000 })
+    .toBe(true)
+  return server
+}
+const killServer = (server: ChildProcess) => {
+  try {
+    process.kill(-(server.pid as number), 'SIGKILL')
+  } catch {}
+}
+
+test('killing the application and the database in mid-cook loses no acknowledged entry and no acknowledged reading', async ({
+  request,
+}) => {
+  test.setTimeout(180_000)
+  await data.start()
+  prepareDatabase(data.url('pheasant'), { demo: true })
+  let server = await serve()
+  try {
+    const promise = new Date(Date.now() + 6 * 3600_000).toISOString()
+    const document = {
+      title: 'Kill',
+      roast: { cut: 'pork-loin', mass_kg: 1.8 },
+      program: { school: 'steady', set_c: 160 },
+      promise,
+    }
+    const plan = await (await request.post(`${address}/api/k/cottage/plans`, { data: { document } })).json()
+    const cook = await (await request.post(`${address}/api/k/cottage/cooks`, { data: { plan: plan.id } })).json()
+    const { token } = await (await request.post(`${address}/api/k/cottage/devices`, { data: { name: 'Kill' } })).json()
+    const entries = `${address}/api/k/cottage/cooks/${cook.id}/entries`
+    const acknowledged: string[] = []
+    const read: number[] = []
+    let going = true
+    let n = 0
+    const writer = (async () => {
+      while (going) {
+        const id = `kill-entry-${String(n).padStart(5, '0')}`
+        const entry = { id, kind: 'note', at: new Date().toISOString(), item: 'roast', text: id }
+        const kept = await fetch(entries, { method: 'POST', body: JSON.stringify({ entries: [entry] }) }).catch(
+          () => undefined,
+        )
+        if (kept?.ok) acknowledged.push(id)
+        const readings = [{ channel: 0, seq: n, at: new Date().toISOString(), value: 20 + n / 100 }]
+        const taken = await fetch(`${address}/api/readings`, {
+          method: 'POST',
+          headers: { authorization: `Bearer ${token}` },
+          body: JSON.stringify({ unit: 'c', readings }),
+        }).catch(() => undefined)
+        if (taken?.ok) read.push(n)
+        n++
+        await new Promise((done) => setTimeout(done, 10))
+      }
+    })()
+    const wait = (ms: number) => new Promise((done) => setTimeout(done, ms))
+    await wait(1500)
+    killServer(server)
+    await wait(400)
+    server = await serve()
+    await wait(1500)
+    const pid = Number(readFileSync(join(data.files, 'postmaster.pid'), 'utf8').split('\n')[0])
+    spawnSync('kill', ['-9', String(pid)])
+    await wait(800)
+    await data.start()
+    const before = acknowledged.length
+    await expect.poll(() => acknowledged.length, { timeout: 30_000 }).toBeGreaterThan(before + 20)
+    going = false
+    await writer
+    const state = await (await request.get(`${address}/api/k/cottage/cooks/${cook.id}`)).json()
+    const kept = state.entries.map(({ entry }: { entry: { id: string } }) => entry.id)
+    expect(new Set(kept).size).toBe(kept.length)
+    expect(acknowledged.filter((id) => !kept.includes(id))).toEqual([])
+    expect(acknowledged.length).toBeGreaterThan(60)
+    const count = spawnSync(
+      'node',
+      [
+        '-e',
+        `
+      const postgres = require('postgres')
+      const sql = postgres(process.env.URL)
+      sql\`select distinct seq::int as seq from readings\`.then((rows) => { console.log(JSON.stringify(rows.map((r) => r.seq))); return sql.end() })`,
+      ],
+      { cwd: root, encoding: 'utf8', env: { ...process.env, URL: data.url('pheasant') } },
+    )
+    const stored = new Set(JSON.parse(count.stdout) as number[])
+    expect(read.filter((seq) => !stored.has(seq))).toEqual([])
+  } finally {
+    killServer(server)
+    await data.stop()
+  }
+})
