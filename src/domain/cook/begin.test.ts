@@ -1,0 +1,132 @@
+import { describe, expect, it } from 'vitest'
+import { fridayEvening } from '@/stand-ins/demo/meals'
+import { type StationChannel, sampler } from '@/stand-ins/probe-station/station'
+import { makeMeal } from '../meal/make-meal'
+import { parseWith } from '../problem/parse'
+import { planDocument } from '../roast/roast-document'
+import { cookFromMeal, cookFromPlan } from './begin'
+import { cookDocument, cookEntry, readingsBatch } from './cook-document'
+import { estimateDocument, estimateFrom } from './estimate-document'
+
+const NOW = Date.UTC(2026, 10, 27, 9) / 1000
+const plan = planDocument.parse({
+  title: 'Rib',
+  roast: { cut: 'beef-rib-bone-in', mass_kg: 2.7 },
+  program: { school: 'steady', set_c: 140 },
+  promise: '2026-11-27T19:00:00Z',
+})
+
+describe('a cook begins', () => {
+  it('from a plan, with what was planned and a clock that is the wall’s', () => {
+    const made = cookFromPlan(plan, NOW, 1)
+    if (!made.ok) throw new Error('no cook')
+    expect(cookDocument.parse(JSON.parse(JSON.stringify(made.value)))).toEqual(made.value)
+    const [item] = made.value.items
+    expect(Date.parse(item?.put_in ?? '')).toBeLessThan(Date.parse(item?.pull ?? ''))
+    expect(Date.parse(item?.pull ?? '')).toBeLessThan(Date.parse(item?.carve ?? ''))
+    expect(item?.pull_c).toBeLessThan(55)
+    expect(made.value.clock.origin).toBe(made.value.clock.real)
+  })
+
+  it('as a rehearsal ten minutes before the first roast goes in', () => {
+    const made = cookFromPlan(plan, NOW, 60)
+    if (!made.ok) throw new Error('no cook')
+    expect(Date.parse(made.value.items[0]?.put_in ?? '') - Date.parse(made.value.clock.origin)).toBe(600_000)
+  })
+
+  it('from a meal, one item a roast, each with its oven and its own serving', () => {
+    const meal = fridayEvening('2026-11-27T18:00:00Z')
+    const scheduled = makeMeal(meal, undefined, 0)
+    if (!scheduled.ok) throw new Error('no plan')
+    const made = cookFromMeal(meal, scheduled.value, NOW, 1)
+    if (!made.ok) throw new Error('no cook')
+    expect(made.value.items.length).toBe(scheduled.value.items.filter(({ kind }) => kind === 'roast').length)
+    expect(new Set(made.value.items.map(({ promise }) => promise)).size).toBeGreaterThan(1)
+    expect(cookFromMeal({ ...meal, roasts: [] }, { ...scheduled.value, items: [] }, NOW, 1).ok).toBe(false)
+  })
+})
+
+describe('what comes in is checked', () => {
+  it('an entry needs an identity and a time; a batch its unit', () => {
+    expect(parseWith(cookEntry, { id: 'short', kind: 'in', at: 'x' }).ok).toBe(false)
+    expect(parseWith(cookEntry, { id: 'long-enough', kind: 'boil', at: '2026-11-27T18:00:00Z' }).ok).toBe(false)
+    expect(
+      parseWith(readingsBatch, { readings: [{ channel: 0, seq: 0, at: '2026-11-27T18:00:00Z', value: 20 }] }).ok,
+    ).toBe(false)
+    expect(parseWith(readingsBatch, { unit: 'k', readings: [] }).ok).toBe(false)
+    expect(
+      parseWith(readingsBatch, { unit: 'f', readings: [{ channel: 0, seq: 0, at: '2026-11-27T18:00:00Z', value: 70 }] })
+        .ok,
+    ).toBe(true)
+  })
+})
+
+describe('the headless estimate', () => {
+  const ask = (change: object) => {
+    const document = parseWith(estimateDocument, {
+      roast: { cut: 'beef-rib-bone-in', mass_kg: 2.7 },
+      program: { school: 'steady', set_c: 140 },
+      target: { serve_c: 55 },
+      readings: Array.from({ length: 50 }, (_, i) => ({
+        minute: 2 + i * 2,
+        c: 5 + 34 * (1 - Math.exp(-((i / 50) ** 1.8) * 1.4)),
+      })),
+      now_min: 100,
+      ...change,
+    })
+    if (!document.ok) throw new Error(JSON.stringify(document.problems))
+    const answer = estimateFrom(document.value)
+    if (!answer.ok) throw new Error(JSON.stringify(answer.problems))
+    return answer.value as {
+      pull_min: { p10: number; p50: number; p90: number }
+      options: { code: string; plate_min: number }[]
+      odd: { code: string }[]
+      inferred: { name: string; spread: number; before: number }[]
+    }
+  }
+
+  it('answers when, what it learned, and what could be done', () => {
+    const answer = ask({ plate_min: 150 })
+    expect(answer.pull_min.p10).toBeGreaterThanOrEqual(100)
+    expect(answer.pull_min.p10).toBeLessThan(answer.pull_min.p90)
+    expect(answer.options.map(({ code }) => code)).toContain('oven_up')
+    expect(answer.inferred.find(({ name }) => name === 'thickness')?.spread).toBeLessThan(0.12)
+    expect(ask({ plate_min: 150 })).toEqual(answer)
+  })
+
+  it('names a reading that no meat makes', () => {
+    const readings = Array.from({ length: 50 }, (_, i) => ({ minute: 2 + i * 2, c: i < 45 ? 5 + i * 0.8 : 22 }))
+    expect(ask({ readings }).odd.map(({ code }) => code)).toEqual(['pulled_out'])
+  })
+
+  it('without readings it is the plan’s own arrival', () => {
+    expect(ask({ readings: [], now_min: 0 }).pull_min.p50).toBeGreaterThan(60)
+  })
+})
+
+describe('the simulated probe station', () => {
+  const channel = (faults: StationChannel['faults'], point: StationChannel['point'] = 'core'): StationChannel => ({
+    channel: 0,
+    point,
+    seed: 6,
+    told: { cut: 'pork-loin', mass_kg: 1.6, set_c: 170, pull_c: 60, fan: false },
+    put_in: '2026-11-27T18:00:00Z',
+    faults,
+  })
+  const at = (minute: number, faults: StationChannel['faults'] = [], point: StationChannel['point'] = 'core') =>
+    sampler(channel(faults, point))(minute * 60)
+
+  it('climbs as meat does, its air as an oven, its bench as a room', () => {
+    expect(at(5) ?? 0).toBeLessThan(at(40) ?? 0)
+    expect(at(30, [], 'air')).toBeGreaterThan(120)
+    expect(at(30, [], 'bench')).toBeCloseTo(20, 0)
+  })
+
+  it('fails as told: silence, the room, a jump, a dead battery', () => {
+    expect(at(20, [{ kind: 'dropout', from_min: 15, to_min: 25 }])).toBeUndefined()
+    expect(at(26, [{ kind: 'dropout', from_min: 15, to_min: 25 }])).toBeDefined()
+    expect(at(48, [{ kind: 'pulled_out', from_min: 40, to_min: 60 }])).toBeLessThan(24)
+    expect((at(40, [{ kind: 'moved', from_min: 30, by_k: 12 }]) ?? 0) - (at(40) ?? 0)).toBeCloseTo(12, 0)
+    expect(at(500, [{ kind: 'battery', from_min: 60 }])).toBeUndefined()
+  })
+})

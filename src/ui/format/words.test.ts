@@ -1,0 +1,236 @@
+import { describe, expect, it } from 'vitest'
+import type { Stage } from '@/core/program/stage'
+import { findCut } from '@/core/reference/cuts'
+import type { Caution } from '@/core/safety/cautions'
+import type { Trouble } from '@/core/schedule/plan'
+import type { Task, TaskKind } from '@/core/schedule/tasks'
+import { celsius, epochSeconds, minutes } from '@/core/units'
+import type { Problem } from '@/domain/problem/problem'
+import { cautionWords, troubleWords } from './cautions'
+import { problemSentence } from './problems'
+import { clock, duration, length, localInput, mass, rise, shortDay, temperature, type Units } from './units'
+import { donenessName, programName, surroundings, taskHelp, taskTitle, taskWhy } from './words'
+
+const metric: Units = { temperature: 'c', mass: 'kg', clock: '24h', timeZone: 'Europe/London' }
+const imperial: Units = { temperature: 'f', mass: 'lb', clock: '12h', timeZone: 'America/New_York' }
+const T = Date.UTC(2026, 11, 25, 19) / 1000
+const rib = findCut('beef-rib-bone-in') as NonNullable<ReturnType<typeof findCut>>
+const turkey = findCut('turkey') as NonNullable<ReturnType<typeof findCut>>
+const NOTHING_LEFT = /undefined|NaN|\[object|Infinity/
+
+const stage = (environment: Stage['environment'], more: Partial<Stage> = {}): Stage => ({
+  role: 'cook',
+  environment,
+  cover: 'bare',
+  preheated: true,
+  until: { kind: 'pull' },
+  tending: [],
+  ...more,
+})
+
+describe('numbers in the units of whoever reads', () => {
+  it('temperatures and rises: a rise in °F has no 32', () => {
+    expect(temperature(100, metric)).toBe('100 °C')
+    expect(temperature(100, imperial)).toBe('212 °F')
+    expect(rise(5, imperial)).toBe('9 °F')
+    expect(rise(5, metric)).toBe('5.0 °C')
+  })
+
+  it('weights and lengths', () => {
+    expect(mass(2.7, metric)).toBe('2.7 kg')
+    expect(mass(0.45, metric)).toMatch(/g/)
+    expect(mass(2.7, imperial)).toMatch(/lb/)
+    expect(length(0.112, metric)).toBe('112 mm')
+    expect(length(0.0254, imperial)).toMatch(/1.*in/)
+  })
+
+  it('times in the kitchen’s zone and the reader’s clock', () => {
+    expect(clock(T, metric)).toBe('19:00')
+    expect(clock(T, imperial).toLowerCase()).toMatch(/2:00\s?pm/)
+    expect(localInput(T, metric)).toBe('2026-12-25T19:00')
+    expect(localInput(T, imperial)).toBe('2026-12-25T14:00')
+    expect(shortDay(T, metric)).toContain('25')
+    expect(duration(3900)).toMatch(/1 h 5 min/)
+    expect(duration(300)).toBe('5 min')
+  })
+})
+
+describe('surroundings and programs', () => {
+  it('every surrounding has words, with cover and heat', () => {
+    const all: Stage['environment'][] = [
+      { kind: 'oven', heat: 'on', set_c: celsius(150) },
+      { kind: 'oven', heat: 'off' },
+      { kind: 'fire', set_c: celsius(170) },
+      { kind: 'fire', set_c: celsius(300) },
+      { kind: 'pan', set_c: celsius(230) },
+      { kind: 'bath', set_c: celsius(56) },
+      { kind: 'cabinet', set_c: celsius(60) },
+      { kind: 'counter' },
+      { kind: 'fridge' },
+    ]
+    const words = all.map((environment) => surroundings(stage(environment), metric))
+    expect(new Set(words).size).toBe(all.length)
+    for (const each of words) expect(each).not.toMatch(NOTHING_LEFT)
+    expect(surroundings(stage({ kind: 'oven', heat: 'on', set_c: celsius(150) }, { cover: 'foil' }), imperial)).toBe(
+      'oven at 302 °F, under foil',
+    )
+  })
+
+  it('a program is called by its school, its name, or own stages', () => {
+    expect(programName({ school: 'reverse-sear' })).toBe('Reverse sear')
+    expect(programName({ name: 'The Friday way', stages: [] })).toBe('The Friday way')
+    expect(programName({ stages: [] })).toBe('Own stages')
+    expect(donenessName('medium-rare')).toBe('medium-rare')
+    expect(donenessName('just-done')).toBe('just done')
+  })
+})
+
+describe('tasks', () => {
+  const kinds: readonly TaskKind[] = [
+    'salt',
+    'take_out',
+    'preheat',
+    'put_in',
+    'tend',
+    'watch',
+    'pull',
+    'rest',
+    'change',
+    'preheat_finish',
+    'finish',
+    'carve',
+    'serve',
+  ]
+  const numbers = {
+    ahead_h: 24,
+    minutes: 20,
+    set_c: 150,
+    pull_c: 50,
+    serve_c: 55,
+    rise_k: 5,
+    peak_after_min: 20,
+    cook_min: 150,
+    rest_min: 30,
+  }
+  const task = (kind: TaskKind, more: Partial<Task> = {}): Task => ({
+    kind,
+    at: epochSeconds(T),
+    because: { basis: 'model', numbers },
+    ...more,
+  })
+
+  for (const kind of kinds)
+    it(`${kind} has a title, a reason and nothing left blank, for a roast and a bird`, () => {
+      for (const cut of [rib, turkey])
+        for (const more of [{}, { stage: stage({ kind: 'oven', heat: 'on', set_c: celsius(150) }) }, { act: 'turn' }]) {
+          expect(taskTitle(task(kind, more), cut, metric)).not.toMatch(NOTHING_LEFT)
+          expect(taskTitle(task(kind, more), cut, metric).length).toBeGreaterThan(1)
+          expect(taskWhy(task(kind, more), imperial)).not.toMatch(NOTHING_LEFT)
+          expect(taskHelp(task(kind, more), cut) ?? '').not.toMatch(NOTHING_LEFT)
+        }
+    })
+
+  it('the caution stands at the step where it bites', () => {
+    expect(taskHelp(task('put_in', { stage: stage({ kind: 'pan', set_c: celsius(230) }) }), rib)).toContain('Hot fat')
+    expect(taskHelp(task('put_in', { stage: stage({ kind: 'fire', set_c: celsius(170) }) }), rib)).toContain('Outdoors')
+    expect(taskHelp(task('take_out'), turkey)).toContain('giblet')
+    expect(taskHelp(task('salt'), turkey)).toContain('wash')
+    expect(taskHelp(task('serve'), rib)).toContain('57')
+    expect(taskHelp(task('rest', { stage: stage({ kind: 'cabinet', set_c: celsius(60) }) }), rib)).toContain('57')
+    expect(taskHelp(task('pull'), turkey)).toContain('inner thigh')
+  })
+})
+
+describe('cautions, troubles and problems in words', () => {
+  const cautions: readonly Caution[] = [
+    { code: 'below_consumer_minimum', peak_c: 55, minimum_c: 62.8, choice: true },
+    { code: 'below_consumer_minimum', peak_c: 70, minimum_c: 73.9, choice: false },
+    { code: 'hold_table_met', at_s: 7200 },
+    { code: 'hold_table_not_met', share: 0.3 },
+    { code: 'not_intact', peak_c: 55, minimum_c: 62.8 },
+    { code: 'slow_oven', set_c: 80, limit_c: 93 },
+    { code: 'long_danger_zone', hours: 5 },
+    { code: 'long_temper', minutes: 180, limit_minutes: 120 },
+    { code: 'heat_off', core_c: 55 },
+    { code: 'raw_poultry' },
+    { code: 'hot_tin' },
+    { code: 'fire' },
+    { code: 'chill_leftovers' },
+    { code: 'vulnerable_guest', peak_c: 55, minimum_c: 62.8 },
+    { code: 'stuffing_short', peak_c: 66, minimum_c: 73.9 },
+    { code: 'stuffed_bird' },
+    { code: 'retail_oven', set_c: 120, least_c: 177 },
+    { code: 'frozen_start', core_c: -3 },
+    { code: 'poultry_decades_short', decades: 4, wanted: 7 },
+    { code: 'cabinet_too_cool', set_c: 52, least_c: 57 },
+  ]
+
+  it('each caution says its numbers in both units and weighs what it should', () => {
+    const weights = Object.fromEntries(
+      cautions.map((caution) => [
+        `${caution.code}${'choice' in caution ? caution.choice : ''}`,
+        cautionWords(caution, metric).weight,
+      ]),
+    )
+    for (const caution of cautions)
+      for (const units of [metric, imperial]) expect(cautionWords(caution, units).text).not.toMatch(NOTHING_LEFT)
+    expect(weights).toMatchObject({
+      below_consumer_minimumtrue: 'choice',
+      below_consumer_minimumfalse: 'danger',
+      not_intact: 'danger',
+      vulnerable_guest: 'danger',
+      stuffing_short: 'danger',
+      poultry_decades_short: 'danger',
+      cabinet_too_cool: 'danger',
+      hold_table_met: 'good',
+      raw_poultry: 'note',
+    })
+  })
+
+  it('each trouble says what is wrong', () => {
+    const troubles: readonly Trouble[] = [
+      { code: 'start_passed', late_s: 600, earliestPromise: epochSeconds(T), hotter: undefined },
+      { code: 'promise_passed', late_s: 600, earliestPromise: epochSeconds(T) },
+      { code: 'never_reached', highest_c: 48, wanted_c: 55, setting_c: 50 },
+      { code: 'rest_too_long', longest_s: 5400, most_s: 3600 },
+      { code: 'clock_misses_doneness', peak_c: 66, wanted_c: 55 },
+    ]
+    const words = troubles.map((trouble) => troubleWords(trouble, metric))
+    expect(new Set(words).size).toBe(troubles.length)
+    for (const each of words) expect(each).not.toMatch(NOTHING_LEFT)
+  })
+
+  it('each problem says what to do', () => {
+    const path = ['roast', 'mass_kg']
+    const problems: readonly Problem[] = [
+      { code: 'unknown_word', word: 'beff', at: { from: 0, to: 4 }, nearest: ['beef-rib-bone-in'] } as Problem,
+      { code: 'missing_cut', nearest: ['turkey'] } as Problem,
+      { code: 'missing_mass' } as Problem,
+      { code: 'unknown_cut', path, given: 'cow', nearest: ['beef-rib-bone-in'] },
+      { code: 'unknown_school', path, given: 'x', nearest: ['steady'] },
+      { code: 'unknown_doneness', path, given: 'purple', nearest: ['rare', 'medium'] },
+      { code: 'school_does_not_suit', path, school: 'bird-turned', cut: 'pork-loin', nearest: ['steady'] },
+      { code: 'out_of_range', path, quantity: 'mass_kg', value: -2, low: 0.6, high: 14, cut: 'beef-rib-bone-in' },
+      { code: 'out_of_range', path: ['program', 'set_c'], quantity: 'temperature_c', value: 900, low: 60, high: 300 },
+      { code: 'thickness_contradicts_mass', path, thickness_mm: 300, mass_kg: 2, low_mm: 60, high_mm: 140 },
+      { code: 'heat_below_target', path, set_c: 50, serve_c: 55 },
+      { code: 'start_above_target', path, start_c: 60, serve_c: 55 },
+      { code: 'promise_passed', path, promise: '2026-01-01T12:00:00Z', now: '2026-01-02T12:00:00Z' },
+      { code: 'promise_too_far', path, days: 800 },
+      { code: 'malformed', path, detail: 'must be a number' },
+      { code: 'malformed_json', path: [], detail: 'line 1' },
+      { code: 'not_found', path: ['plan'], what: 'pln_x' },
+      { code: 'stale_version', path: [], yours: 1, theirs: 2 },
+    ]
+    for (const problem of problems) {
+      const words = problemSentence(problem, imperial)
+      expect(words).not.toMatch(NOTHING_LEFT)
+      expect(words.length).toBeGreaterThan(12)
+    }
+    expect(problemSentence(problems[3] as Problem, metric)).toContain('beef rib bone in')
+  })
+})
+
+it('minutes are seconds inside', () => {
+  expect(minutes(2)).toBe(120)
+})
