@@ -19,7 +19,7 @@ const LAYERS: Readonly<Record<string, { readonly layers: readonly string[]; read
   // ui may name the protocol of a worker, never its code: the worker is loaded by its address.
   ui: {
     layers: ['core', 'domain', 'ui', 'workers'],
-    packages: ['react', 'radix-ui', 'recharts', 'lucide-react', 'comlink', 'next', '@date-fns/tz'],
+    packages: ['react', 'radix-ui', 'recharts', 'lucide-react', 'comlink', 'next', 'papaparse', '@date-fns/tz'],
   },
   app: {
     layers: ['core', 'domain', 'db', 'server', 'ui', 'app'],

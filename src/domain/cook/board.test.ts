@@ -132,6 +132,23 @@ describe('odd readings are named, not averaged in', () => {
     ).toEqual(['door_open'])
   })
 
+  it('two that jumped each to where the other was have changed places', () => {
+    const entries = [
+      ...assigned,
+      entry('in', 10, { item: 'pork' }),
+      entry('assign', 11, { item: 'pork', device: 'd', channel: 1, point: 'core' }),
+    ]
+    const readings = [
+      ...probe(12, 90, (m) => (m < 85 ? 48 : 31)),
+      ...probe(12, 90, (m) => (m < 85 ? 31.5 : 47.5), 1),
+    ].sort((a, b) => a.at_s - b.at_s)
+    const boards = boardOf(document, entries, readings, T0 + 90 * 60)
+    expect(boards.map(({ odd }) => odd)).toMatchObject([
+      [{ code: 'swapped', with: 'pork' }],
+      [{ code: 'swapped', with: 'rib' }],
+    ])
+  })
+
   it('somebody who has looked quiets it', () => {
     const readings = probe(12, 90, (m) => climbing(m) + (m < 85 ? 0 : 9))
     expect(codes(readings, 90, [entry('note', 89, { text: 'looked' })])).toEqual([])

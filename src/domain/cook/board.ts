@@ -43,6 +43,7 @@ const LOST_S = 180
 const JUMP_K = 6
 const JUMP_SPAN_S = 120
 const JUMP_WINDOW_S = 90
+const SWAP_K = 3
 const OUT_BELOW_C = 32
 
 /** Entries that still stand: what was undone, and the undoing, are gone. Duplicates by id count once. */
@@ -84,7 +85,7 @@ export function boardOf(
   now_s: number,
 ): BoardItem[] {
   const entries = standing(allEntries)
-  return document.items.map((item): BoardItem => {
+  const items = document.items.map((item): BoardItem => {
     const mine = entries.filter((entry) => entry.item === item.id)
     const last = (kind: CookEntry['kind']) => mine.findLast((entry) => entry.kind === kind)
     const time = (kind: CookEntry['kind']) => {
@@ -161,6 +162,33 @@ export function boardOf(
       odd: state === 'in' ? oddOf(readings, air, meat !== undefined, item, now_s, mine) : [],
       entries: mine,
     }
+  })
+  return withSwaps(items)
+}
+
+/** Two probes that jumped at the same time, each to where the other was, have changed places. */
+function withSwaps(items: readonly BoardItem[]): BoardItem[] {
+  const jumped = (board: BoardItem) => board.odd.find((odd) => odd.code === 'moved' || odd.code === 'pulled_out')
+  return items.map((board) => {
+    const own = jumped(board)
+    const other = items.find((each) => {
+      const theirs = jumped(each)
+      return (
+        each !== board &&
+        own !== undefined &&
+        theirs !== undefined &&
+        'from_c' in own &&
+        'from_c' in theirs &&
+        Math.abs(own.at_s - theirs.at_s) <= JUMP_SPAN_S &&
+        Math.abs(own.to_c - theirs.from_c) < SWAP_K &&
+        Math.abs(theirs.to_c - own.from_c) < SWAP_K
+      )
+    })
+    if (!own || !other) return board
+    const odd = board.odd.map((each) =>
+      each === own ? ({ code: 'swapped', at_s: own.at_s, with: other.item.title } as const) : each,
+    )
+    return { ...board, odd }
   })
 }
 

@@ -8,7 +8,17 @@ import { type BoardItem, jumpsOf } from './board'
 
 /** One way out, simulated: what it does to the time and the meat. */
 export interface Advice {
-  readonly code: 'oven_up' | 'oven_down' | 'pull_now' | 'later_promise' | 'earlier_promise' | 'hold'
+  readonly code:
+    | 'oven_up'
+    | 'oven_down'
+    | 'pull_now'
+    | 'later_promise'
+    | 'earlier_promise'
+    | 'hold'
+    | 'short_rest'
+    | 'skip_finish'
+    | 'pan_finish'
+    | 'thin_end_first'
   readonly set_c?: number | undefined
   /** Pull and plate, cook time, s. */
   readonly pull_s: number
@@ -22,6 +32,8 @@ export interface Advice {
 export interface Forecast {
   readonly estimate: Estimate
   readonly advice: readonly Advice[]
+  /** The probe seems to sit this far from the centre, 0–1; undefined while that is not plain. */
+  readonly shallow: number | undefined
   /** Against the promise: over nothing late, under nothing early, s. */
   readonly late_s: number
 }
@@ -151,6 +163,7 @@ export function forecastOf(board: BoardItem, now_s: number, seed = 7): Forecast 
         peak_c: answer.peak_c.p50,
       })
     }
+    if (late_s > 0) advice.push(...shorterEnds(board, program, main, plate))
     const rounded = Math.ceil(plate(main.pull_s.p50) / 300) * 300
     advice.push({
       code: late_s > 0 ? 'later_promise' : 'earlier_promise',
@@ -166,7 +179,48 @@ export function forecastOf(board: BoardItem, now_s: number, seed = 7): Forecast 
     const early = estimate({ ...setup, members: MEMBERS.advice, pull_c: Math.max(latest.value_c, 20) })
     advice.push({ code: 'pull_now', pull_s: now_s, plate_s: now_s + REST_S + carving_s, peak_c: early.peak_c.p50 })
   }
-  return { estimate: main, advice, late_s }
+  const depth = main.inferred.find(({ name }) => name === (lastJump === undefined ? 'depth' : 'depth2'))
+  const shallow = readings.length > 40 && depth && depth.mean > SHALLOW ? depth.mean : undefined
+  return { estimate: main, advice, late_s, shallow }
+}
+
+/** Beyond this share of the way out a probe is said to be too shallow. */
+const SHALLOW = 0.3
+/** The least rest that keeps the juice in a small roast, s (common practice). */
+const SHORT_REST_S = 10 * 60
+/** A heavy pan does on all sides what the hottest oven does, in about this time, s (common practice). */
+const PAN_FINISH_S = 5 * 60
+
+/** What the end of a cook can give up: rest, the hot finish, waiting for the thick end. */
+function shorterEnds(
+  board: BoardItem,
+  program: { readonly stages: readonly Stage[] },
+  main: Estimate,
+  plate: (pull_s: number) => number,
+): Advice[] {
+  const in_s = board.in_s ?? 0
+  const common = { pull_s: in_s + main.pull_s.p50, peak_c: main.peak_c.p50 }
+  const ways: Advice[] = [
+    // Half of the rise is over by then: the knife comes before the peak.
+    {
+      ...common,
+      code: 'short_rest',
+      plate_s: plate(main.pull_s.p50) - (REST_S - SHORT_REST_S),
+      peak_c: (main.peak_c.p50 + (board.pull_c ?? main.peak_c.p50)) / 2,
+    },
+  ]
+  const finish = program.stages.find(({ role, until }) => role === 'finish' && until.kind === 'time')
+  if (finish?.until.kind === 'time') {
+    ways.push({ ...common, code: 'skip_finish', plate_s: plate(main.pull_s.p50) - finish.until.duration_s })
+    if (finish.environment.kind !== 'pan' && finish.until.duration_s > PAN_FINISH_S)
+      ways.push({
+        ...common,
+        code: 'pan_finish',
+        plate_s: plate(main.pull_s.p50) - (finish.until.duration_s - PAN_FINISH_S),
+      })
+  }
+  if (board.item.roast.thin_end !== null) ways.push({ ...common, code: 'thin_end_first', plate_s: board.promise_s })
+  return ways
 }
 
 const settingOfStage = ({ environment }: Stage): number | undefined =>

@@ -4,12 +4,20 @@ import { boilingPoint, pressureAtAltitude } from '@/core/heat/vapour'
 import { celsiusToFahrenheit, fahrenheitToCelsius } from '@/core/units'
 import type { BoardItem } from '@/domain/cook/board'
 import { settingOf } from '@/domain/cook/board'
-import type { Forecast } from '@/domain/cook/forecast'
+import type { Advice, Forecast } from '@/domain/cook/forecast'
 import { clock, temperature, type Units } from '../format/units'
 import { CookCurve } from './cook-curve'
 import { adviceWords, lateWords, oddWords } from './cook-words'
 import { blank, type LiveCook } from './use-cook'
 
+/** Ways out that change what is done later, not what is set now: they are written down. */
+const NOTED: Readonly<Partial<Record<Advice['code'], string>>> = {
+  hold: 'hold in the cabinet after the pull',
+  short_rest: 'rest ten minutes only',
+  skip_finish: 'leave out the hot finish',
+  pan_finish: 'finish in the pan',
+  thin_end_first: 'carve the thin end first',
+}
 const STATE_WORDS = { waiting: 'waits', in: 'in', resting: 'rests', carving: 'being carved', served: 'served' } as const
 const STEPS = [
   ['turned', 'Turned'],
@@ -107,7 +115,12 @@ export function BoardRow({ board, forecast, now_s, units, add, channels, items }
             `: the ${board.point} is not there yet. Foil over what is done, or turn the bird.`}
         </p>
       )}
-      {board.odd.map((odd) => (
+      {[
+        ...board.odd,
+        ...(forecast?.shallow !== undefined && state === 'in' && board.odd.length === 0
+          ? [{ code: 'too_shallow', at_s: now_s, depth: forecast.shallow } as const]
+          : []),
+      ].map((odd) => (
         <p
           key={odd.code}
           role="alert"
@@ -142,7 +155,7 @@ export function BoardRow({ board, forecast, now_s, units, add, channels, items }
                           put('pull_at', { value_c: Math.round(advice.pull_c * 10) / 10 })
                         put('oven', { value_c: advice.set_c ?? null })
                       } else if (advice.code === 'pull_now') put('out', { value_c: latest?.value_c ?? null })
-                      else if (advice.code === 'hold') put('note', { text: 'hold in the cabinet after the pull' })
+                      else if (NOTED[advice.code]) put('note', { text: NOTED[advice.code] ?? null })
                       else put('promise', { text: new Date((advice.promise_s ?? advice.plate_s) * 1000).toISOString() })
                     }}
                   >

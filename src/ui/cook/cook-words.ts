@@ -91,6 +91,14 @@ export function adviceWords(
         what: 'Hold it warm',
         result: `out about ${clock(advice.pull_s, units)}, then a cabinet at 60 °C until the promise; above 57 °C it is safe`,
       }
+    case 'short_rest':
+      return { what: 'Rest only ten minutes', result: `${plate}, ${done}; more juice on the board` }
+    case 'skip_finish':
+      return { what: 'Leave out the hot finish', result: `${plate}, ${done}, a paler crust` }
+    case 'pan_finish':
+      return { what: 'Finish in the pan instead', result: `${plate}, ${done}. Hot fat spits: dry the meat first` }
+    case 'thin_end_first':
+      return { what: 'Carve the thin end first', result: 'it is done already: serve it while the thick end catches up' }
     default:
       return advice.code satisfies never
   }

@@ -1,6 +1,7 @@
 import { describe, expect, it } from 'vitest'
 import { type CookEntry, cookEntry } from '@/domain/cook/cook-document'
 import { EntryQueue } from './entry-queue'
+import { readCsv } from './read-csv'
 import { mergeReadings } from './use-cook'
 
 const entry = (n: number): CookEntry =>
@@ -80,5 +81,23 @@ describe('readings in memory', () => {
       [21, 2],
       [45, 4],
     ])
+  })
+})
+
+describe('readings from a file', () => {
+  it('finds times and temperatures whatever the order and the heading', () => {
+    const text = 'temp C;when\n41,5;2026-12-25 14:05\n42,0;2026-12-25T14:06:00Z\nnonsense;here'
+    const { readings, wrong } = readCsv(text)
+    expect(readings.map(({ value_c }) => value_c)).toEqual([41.5, 42])
+    expect(wrong).toBe(1)
+    expect(readings[1]?.at).toBe('2026-12-25T14:06:00.000Z')
+  })
+
+  it('believes a heading that says Fahrenheit', () => {
+    expect(readCsv('time,value_f\n2026-12-25T14:05:00Z,122').readings[0]?.value_c).toBeCloseTo(50, 6)
+  })
+
+  it('an empty file has none', () => {
+    expect(readCsv('')).toEqual({ readings: [], wrong: 0 })
   })
 })

@@ -4,6 +4,7 @@ import { type BoardItem, standing } from '@/domain/cook/board'
 import type { CookEntry } from '@/domain/cook/cook-document'
 import { clock, temperature, type Units } from '../format/units'
 import { ENTRY_WORDS } from './cook-words'
+import { type CsvReading, readCsv } from './read-csv'
 import { blank, type LiveCook } from './use-cook'
 
 /** What happened, newest first: who, when, what reading. Nothing is overwritten. */
@@ -44,6 +45,7 @@ export function Log({
           Note it
         </button>
       </form>
+      <ReadingsFile items={items} add={add} />
       <ol className="mt-2 divide-y divide-line text-lg">
         {shown.map((entry) => (
           <li key={entry.id} className="flex gap-3 py-1.5">
@@ -60,5 +62,70 @@ export function Log({
         {shown.length === 0 && <li className="py-2 text-soft">Nothing yet. Each tap on the board stands here.</li>}
       </ol>
     </section>
+  )
+}
+
+/** Readings from a thermometer's CSV file: a column of times, a column of temperatures. Looked at before they are kept. */
+function ReadingsFile({ items, add }: { readonly items: readonly BoardItem[]; readonly add: LiveCook['add'] }) {
+  const [found, setFound] = useState<
+    { readonly name: string; readonly readings: readonly CsvReading[]; readonly wrong: number } | undefined
+  >()
+  const [item, setItem] = useState(items[0]?.item.id ?? '')
+  return (
+    <div className="mt-2 text-base">
+      <label className="inline-flex min-h-11 cursor-pointer items-center underline underline-offset-4">
+        Readings from a CSV file
+        <input
+          type="file"
+          accept=".csv,text/csv"
+          className="sr-only"
+          onChange={async (event) => {
+            const file = event.target.files?.[0]
+            event.target.value = ''
+            if (file) setFound({ name: file.name, ...readCsv(await file.text()) })
+          }}
+        />
+      </label>
+      {found && (
+        <div className="mt-1 rounded-lg border-2 border-copper bg-copper-ground p-3" data-testid="csv-preview">
+          <p>
+            {found.name}: {found.readings.length} readings
+            {found.wrong > 0 && `, ${found.wrong} lines not understood`}.{' '}
+            {found.readings.length === 0 &&
+              'A line is a time (2026-12-25 14:05 or ISO) and a temperature in °C; a heading with “f” or “°F” means Fahrenheit.'}
+          </p>
+          {found.readings.length > 0 && (
+            <p className="mt-2 flex flex-wrap gap-3">
+              <select
+                aria-label="Which roast"
+                className="said"
+                value={item}
+                onChange={(event) => setItem(event.target.value)}
+              >
+                {items.map(({ item: each }) => (
+                  <option key={each.id} value={each.id}>
+                    {each.title}
+                  </option>
+                ))}
+              </select>
+              <button
+                type="button"
+                className="min-h-11 rounded-full bg-action px-5 font-semibold text-white"
+                onClick={() => {
+                  for (const { at, value_c } of found.readings)
+                    add({ ...blank({ kind: 'reading', item, value_c, point: 'core' }), at })
+                  setFound(undefined)
+                }}
+              >
+                Take them
+              </button>
+              <button type="button" className="min-h-11 px-2 underline" onClick={() => setFound(undefined)}>
+                Leave them
+              </button>
+            </p>
+          )}
+        </div>
+      )}
+    </div>
   )
 }
