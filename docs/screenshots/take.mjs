@@ -26,7 +26,7 @@ async function shot(name, viewport, theme, go, fullPage = false) {
 const open = (path) => (page) => page.goto(address + path, { waitUntil: 'load' })
 const firstPlan = (kitchen) => async (page) => {
   await open(`/k/${kitchen}`)(page)
-  await page.locator('main li a').first().click()
+  await page.locator('main a[href*="/plans/"]').first().click()
   await page.waitForSelector('[data-testid=desk] fieldset[data-ready]')
 }
 

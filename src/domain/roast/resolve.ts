@@ -97,7 +97,8 @@ export const ovenOf = (oven: SimulateDocument['oven']): OvenSpec => ({
   ...DOMESTIC_OVEN,
   kind: oven.kind,
   offset_k: oven.offset_k,
-  swing_k: oven.swing_k ?? DOMESTIC_OVEN.swing_k,
+  // Where in its swing an oven stands nobody knows beforehand: a plan goes by its mean.
+  swing_k: oven.swing_k ?? 0,
   decay_s: oven.decay_min === undefined ? DOMESTIC_OVEN.decay_s : oven.decay_min * 60,
   preheat_k_per_s: oven.preheat_k_per_min === undefined ? DOMESTIC_OVEN.preheat_k_per_s : oven.preheat_k_per_min / 60,
   door_loss: oven.door_loss ?? DOMESTIC_OVEN.door_loss,

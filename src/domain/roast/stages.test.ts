@@ -89,7 +89,7 @@ describe('what a document makes of a cut, an oven and a piece', () => {
   })
 
   it('an oven says only what differs from a domestic one', () => {
-    expect(ovenOf({ kind: 'fan', offset_k: 5 })).toMatchObject({ kind: 'fan', offset_k: 5, swing_k: 5 })
+    expect(ovenOf({ kind: 'fan', offset_k: 5 })).toMatchObject({ kind: 'fan', offset_k: 5, swing_k: 0 })
     expect(
       ovenOf({ kind: 'still', offset_k: 0, decay_min: 30, preheat_k_per_min: 6, door_loss: 0.1, swing_k: 0 }),
     ).toMatchObject({ decay_s: 1800, preheat_k_per_s: 0.1, door_loss: 0.1, swing_k: 0 })

@@ -183,7 +183,7 @@ export function Lanes({ plan, units, selected, onSelect, onMove }: LanesProps) {
                       onMove(item.id, item.start_s + SNAP_S, item.stays[0]?.source ?? source.id)
                   }}
                 >
-                  {stay.lead_s > 0 && leg === 0 && (
+                  {stay.lead_s > 0 && leg === 0 && !alreadyHot(stays, stay) && (
                     <line
                       x1={from - stay.lead_s * perSecond}
                       x2={from}
@@ -245,7 +245,7 @@ export function Lanes({ plan, units, selected, onSelect, onMove }: LanesProps) {
                     clipPath={`url(#clip-${item.id}-${leg})`}
                   >
                     {item.pinned ? '⚲ ' : ''}
-                    {to - from > 64 ? text : ''}
+                    {to - from > text.length * 7.6 + 14 ? text : to - from > 56 ? item.title : ''}
                   </text>
                 </g>
               )
@@ -274,6 +274,16 @@ export function Lanes({ plan, units, selected, onSelect, onMove }: LanesProps) {
     </div>
   )
 }
+
+/** Whether something else is in the same source at the same heat as this goes in: then nothing heats up for it. */
+const alreadyHot = (stays: ReturnType<typeof staysOf>, own: ReturnType<typeof staysOf>[number]['stay']): boolean =>
+  stays.some(
+    ({ stay }) =>
+      stay !== own &&
+      stay.from_s < own.from_s - 60 &&
+      stay.to_s >= own.from_s - 60 &&
+      stay.phases.at(-1)?.set_c === own.phases[0]?.set_c,
+  )
 
 /** The core climbing inside a roast's first stay. */
 function coursePath(
