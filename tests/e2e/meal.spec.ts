@@ -79,6 +79,19 @@ test('the promise moves by half an hour after a look at what changes', async ({ 
   await saved(page)
 })
 
+test('one large roast or two small ones are compared in this kitchen, and two are taken', async ({ page }) => {
+  await newMeal(page, '10 people on sunday at 18:00')
+  await proved(page)
+  await page.getByRole('button', { name: /^Beef rib, bone in in \d/ }).click()
+  const compare = page.getByTestId('one-or-two')
+  await compare.getByRole('button', { name: /One of 4.5 kg, or two of 2.25 kg/ }).click()
+  await expect(compare).toContainText('Two are quicker')
+  await compare.getByRole('button', { name: 'Take two' }).click()
+  await expect(stay(page, 'Beef rib, bone in one in')).toBeVisible({ timeout: 30_000 })
+  await expect(stay(page, 'Beef rib, bone in two in')).toBeVisible()
+  await saved(page)
+})
+
 test('two people see each other’s changes, and the plan leaves and comes back as a file', async ({ page, context }) => {
   await newMeal(page, '9 people on friday at 20:00')
   await proved(page)

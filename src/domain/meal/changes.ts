@@ -35,6 +35,24 @@ const withSide = (meal: MealDocument, id: string, apply: (side: MealSide) => Mea
   sides: meal.sides.map((side) => (side.id === id ? apply(side) : side)),
 })
 
+/** The same roast as two of half the weight; a measured thickness was of the one piece, so it is let go. */
+export const inTwo = (meal: MealDocument, id: string, half_kg: number): MealDocument => ({
+  ...meal,
+  placed: null,
+  roasts: meal.roasts.flatMap((each) =>
+    each.id === id
+      ? ['a', 'b'].map((mark) => ({
+          ...each,
+          id: `${each.id}-${mark}`,
+          title: `${each.title} ${mark === 'a' ? 'one' : 'two'}`,
+          heads: Math.round(each.heads / 2),
+          pin: { oven: null, start: null },
+          roast: { ...each.roast, mass_kg: half_kg, thickness_mm: null },
+        }))
+      : [each],
+  ),
+})
+
 /** Serves one item at another time, in a serving of its own. */
 function elsewhere(meal: MealDocument, id: string, minutes: number): MealDocument | undefined {
   const item = meal.roasts.find((each) => each.id === id) ?? meal.sides.find((each) => each.id === id)
@@ -88,20 +106,7 @@ function* candidates(
         if (half >= cut.mass_kg.least)
           yield {
             change: { code: 'two_smaller', id, mass_kg: half },
-            document: {
-              ...meal,
-              roasts: meal.roasts.flatMap((each) =>
-                each.id === id
-                  ? ['a', 'b'].map((mark) => ({
-                      ...each,
-                      id: `${each.id}-${mark}`,
-                      title: `${each.title} ${mark === 'a' ? 'one' : 'two'}`,
-                      heads: Math.round(each.heads / 2),
-                      roast: { ...each.roast, mass_kg: half, thickness_mm: null },
-                    }))
-                  : [each],
-              ),
-            },
+            document: inTwo(meal, id, half),
           }
         yield {
           change: { code: 'longer_rest', id, minutes: 30 },

@@ -10,6 +10,7 @@ import { cautionWords } from '../format/cautions'
 import { clock, duration, length, temperature, type Units } from '../format/units'
 import { donenessName } from '../format/words'
 import { Choice } from '../plan/particulars'
+import { OneOrTwo } from './one-or-two'
 
 type Change = (apply: (last: MealDocument) => MealDocument) => void
 
@@ -161,6 +162,7 @@ export function ItemPanel({ document, plan, selected, units, change, onSelect }:
         {roast && <RoastFields roast={roast} units={units} put={put} />}
         {side && <SideFields side={side} units={units} put={put} />}
       </div>
+      {roast && <OneOrTwo key={roast.id} roast={roast} document={document} plan={plan} units={units} change={change} />}
       {placed && placed.cautions.length > 0 && (
         <ul className="space-y-1 text-base">
           {placed.cautions
