@@ -6,7 +6,9 @@ import { type CookDocument, type CookEntry, cookTime, type ProbeReading } from '
 import type { Forecast } from '@/domain/cook/forecast'
 import type { CookWorker } from '@/workers/browser/protocol'
 import { useHydrated } from '../shell/use-hydrated'
+import { type DeviceWorld, eachOnce, KitchenClock, recallEntries, rememberEntries } from './device-memory'
 import { EntryQueue } from './entry-queue'
+import { keepThisBoard } from './keep-board'
 
 export interface CookStart {
   readonly kitchen: string
@@ -50,6 +52,12 @@ export const blank = (part: Partial<CookEntry> & Pick<CookEntry, 'kind'>): Omit<
   ...part,
 })
 
+const thisDevice = (): DeviceWorld => ({
+  storage: typeof window === 'undefined' ? { getItem: () => null, setItem: () => {} } : localStorage,
+  clock: () => Date.now() / 1000,
+  fromKept: typeof window !== 'undefined' && window.document.documentElement.dataset.kept !== undefined,
+})
+
 /** Readings are kept one in each so many seconds of cook time: enough for a curve, flat in memory over a long day. */
 const STEP_S = 20
 const MOST_READINGS = 20_000
@@ -83,9 +91,10 @@ export function useCook(start: CookStart, by: string): LiveCook {
   const { kitchen, cookId, document } = start
   const address = `/api/k/${kitchen}/cooks/${cookId}`
   const hydrated = useHydrated()
-  const [opened] = useState(() => ({ at_ms: typeof performance === 'undefined' ? 0 : performance.now() }))
+  const [device] = useState(thisDevice)
+  const [clock] = useState(() => new KitchenClock(start.now_s, device))
   const [now_s, setNow] = useState(() => cookTime(document.clock, start.now_s))
-  const wall = useCallback(() => start.now_s + (performance.now() - opened.at_ms) / 1000, [start.now_s, opened])
+  const wall = useCallback(() => clock.now(), [clock])
   useEffect(() => {
     const tick = () => setNow(cookTime(document.clock, wall()))
     tick()
@@ -97,12 +106,15 @@ export function useCook(start: CookStart, by: string): LiveCook {
     () =>
       new EntryQueue(`${address}/entries`, cookId, {
         fetch: (to, init) => fetch(to, init),
-        storage: typeof window === 'undefined' ? { getItem: () => null, setItem: () => {} } : localStorage,
+        storage: device.storage,
         wait: (ms) => new Promise((done) => setTimeout(done, ms)),
       }),
   )
   const sending = useSyncExternalStore(queue.subscribe, queue.read, queue.read)
   const [kept, setKept] = useState(() => start.entries.map(({ entry }) => entry))
+  const [recalled] = useState(() => recallEntries(device, cookId))
+  useEffect(() => rememberEntries(device, cookId, eachOnce(recalled, kept)), [device, cookId, recalled, kept])
+  useEffect(keepThisBoard, [])
   const [readings, setReadings] = useState<readonly ProbeReading[]>(start.readings)
   const [heard, setHeard] = useState(true)
   const since = useRef(Math.max(0, ...start.entries.map(({ seq }) => seq)))
@@ -110,12 +122,17 @@ export function useCook(start: CookStart, by: string): LiveCook {
   const refresh = useCallback(async () => {
     const response = await fetch(`${address}?since=${since.current}`).catch(() => undefined)
     if (!response?.ok) return setHeard(false)
-    const state = (await response.json()) as { entries: CookStart['entries']; readings: ProbeReading[] }
+    const state = (await response.json()) as {
+      entries: CookStart['entries']
+      readings: ProbeReading[]
+      now_s: number
+    }
     setHeard(true)
+    clock.heard(state.now_s)
     since.current = Math.max(since.current, ...state.entries.map(({ seq }) => seq))
     if (state.entries.length > 0) setKept((last) => [...last, ...state.entries.map(({ entry }) => entry)])
     setReadings((last) => mergeReadings(last, state.readings))
-  }, [address])
+  }, [address, clock])
   useEffect(() => {
     const events = new EventSource(`/api/k/${kitchen}/events`)
     let pending: ProbeReading[] = []
@@ -148,7 +165,10 @@ export function useCook(start: CookStart, by: string): LiveCook {
   }, [kitchen, cookId, refresh])
 
   const waiting = sending.waiting
-  const entries = useMemo(() => (hydrated ? [...kept, ...waiting] : kept), [kept, waiting, hydrated])
+  const entries = useMemo(
+    () => (hydrated ? eachOnce(recalled, kept, waiting) : kept),
+    [recalled, kept, waiting, hydrated],
+  )
   // The board is made anew each five seconds of cook time, not each tick.
   const board_s = Math.floor(now_s / 5) * 5
   const items = useMemo(() => boardOf(document, entries, readings, board_s), [document, entries, readings, board_s])
