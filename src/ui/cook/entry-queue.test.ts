@@ -1,8 +1,8 @@
 import { describe, expect, it } from 'vitest'
 import { type CookEntry, cookEntry } from '@/domain/cook/cook-document'
+import { mergeReadings } from '@/domain/cook/readings'
 import { EntryQueue } from './entry-queue'
 import { readCsv } from './read-csv'
-import { mergeReadings } from './use-cook'
 
 const entry = (n: number): CookEntry =>
   cookEntry.parse({
