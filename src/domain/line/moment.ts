@@ -67,7 +67,8 @@ export function readMoment(
   const led = words.slice(0, at).some((word) => word !== 'for')
   let day: TZDate | undefined
   let rolls: 'day' | 'week' | 'year' | undefined = 'day'
-  let clock = readClock(words[at], led)
+  const half = /^[ap]m$/
+  let clock = readClock(words[at], led || half.test(words[at + 1] ?? ''))
   if (clock) {
     at++
     if (words[at] === 'am' || words[at] === 'pm') {

@@ -1,0 +1,81 @@
+import { describe, expect, it } from 'vitest'
+import { DOMESTIC_OVEN } from '../heat/oven'
+import { HEAT_PARAMETERS } from '../heat/parameters'
+import { bodiesOf } from '../heat/piece'
+import { cook } from '../program/cook'
+import { findSchool, programOf, type School } from '../program/schools'
+import { CUTS, type Cut, findCut } from '../reference/cuts'
+import { buyFor, coldWaterThawSeconds, thawSeconds } from './buy'
+import { gravyFor } from './gravy'
+import { yieldOf } from './portions'
+
+const cut = (id: string) => findCut(id) as Cut
+const steady = findSchool('steady') as School
+const yieldAt = (id: string, mass_kg: number, set_c: number, pull_c: number) => {
+  const bodies = bodiesOf({ cut: cut(id), mass_kg }, HEAT_PARAMETERS)
+  const run = cook({
+    bodies,
+    program: programOf(steady, { ...steady.usual(cut(id)), set_c }, cut(id), mass_kg),
+    oven: { ...DOMESTIC_OVEN, swing_k: 0 },
+    start_c: 5,
+    pull_c: bodies.map(() => pull_c),
+    parameters: HEAT_PARAMETERS,
+  })
+  return yieldOf(cut(id), mass_kg, run)
+}
+
+describe('what to buy', () => {
+  it('feeds the heads, in pieces the cut comes in, for every cut', () => {
+    for (const each of CUTS)
+      for (const heads of [1, 6, 20, 75]) {
+        const { mass_kg, pieces } = buyFor(each, heads, undefined)
+        expect(mass_kg * pieces).toBeGreaterThanOrEqual(heads * each.perHead_kg - 1e-9)
+        expect(mass_kg * pieces).toBeLessThan(heads * each.perHead_kg + 0.05 * pieces + 1e-9)
+        expect(mass_kg).toBeLessThanOrEqual(each.mass_kg.most + 0.05)
+      }
+  })
+  it('costs what the kilos cost, and a head its share', () => {
+    const { mass_kg, pieces, price, pricePerHead } = buyFor(cut('beef-rib-bone-in'), 8, 32)
+    expect(price).toBeCloseTo(mass_kg * pieces * 32, 9)
+    expect(pricePerHead).toBeCloseTo((price as number) / 8, 9)
+    expect(buyFor(cut('turkey'), 8, undefined).price).toBeUndefined()
+  })
+  it('a 5 kg turkey thaws in two to three days in the fridge, and in about five hours in water (common practice)', () => {
+    expect(thawSeconds(5) / 86_400).toBeGreaterThan(2)
+    expect(thawSeconds(5) / 86_400).toBeLessThan(3)
+    expect(coldWaterThawSeconds(5) / 3600).toBeCloseTo(5, 6)
+    expect(thawSeconds(0.5)).toBe(86_400)
+  })
+})
+
+describe('gravy', () => {
+  it('grows with the guests in fixed proportion: as much fat as a roux takes', () => {
+    const few = gravyFor(4, false)
+    const many = gravyFor(12, false)
+    expect(many.stock_l).toBeCloseTo(3 * few.stock_l, 9)
+    expect(many.fat_g / many.flour_g).toBeCloseTo(14 / 8, 9)
+    expect(many.fat_g / many.stock_l).toBeCloseTo(few.fat_g / few.stock_l, 9)
+  })
+  it('says that a wet brine salts the drippings', () => {
+    expect([gravyFor(4, true).salty, gravyFor(4, false).salty]).toEqual([true, false])
+  })
+})
+
+describe('what comes to the table', () => {
+  it('a rib roasted medium-rare loses 10–25 % and a well-done pork loin more than a rosy one (common practice)', () => {
+    const rib = yieldAt('beef-rib-bone-in', 2.7, 140, 50)
+    expect(rib.lost).toBeGreaterThan(0.08)
+    expect(rib.lost).toBeLessThan(0.25)
+    expect(yieldAt('pork-loin', 1.8, 165, 75).lost).toBeGreaterThan(yieldAt('pork-loin', 1.8, 165, 58).lost + 0.03)
+  })
+  it('bones are not carved: cooked weighs more than carved, and a bird has most bone', () => {
+    const rib = yieldAt('beef-rib-bone-in', 2.7, 140, 50)
+    const bird = yieldAt('turkey', 6, 165, 70)
+    expect(rib.cooked_kg).toBeLessThan(2.7)
+    expect(rib.carved_kg).toBeLessThan(rib.cooked_kg)
+    expect(bird.carved_kg / bird.cooked_kg).toBeLessThan(rib.carved_kg / rib.cooked_kg)
+  })
+  it('a gentler oven leaves more on the plate', () => {
+    expect(yieldAt('beef-rib-bone-in', 2.7, 110, 52).lost).toBeLessThan(yieldAt('beef-rib-bone-in', 2.7, 200, 45).lost)
+  })
+})
