@@ -11,8 +11,8 @@ const LINE = 'pork loin 1.6 kg, rosy, oven 170, eat tomorrow 19:00'
 const SPEED = 120
 
 /** Plans a roast, begins its cook as a rehearsal, and answers what a station needs to know. */
-async function rehearsal(page: Page, speed = SPEED) {
-  await planByLine(page, LINE)
+async function rehearsal(page: Page, speed = SPEED, line = LINE) {
+  await planByLine(page, line)
   await saved(page)
   const [, , kitchen, , plan] = new URL(page.url()).pathname.split('/')
   const begun = await page.request.post(`/api/k/${kitchen}/cooks`, { data: { plan, speed } })
@@ -116,6 +116,49 @@ test('with the network gone the board counts and takes entries; back again each 
   await page.getByRole('button', { name: /^Undo/ }).click()
   await expect(page.getByTestId('core')).toHaveText('—')
   await other.close()
+})
+
+test('a bird of which the breast is done and the thigh is not: each way is said, and one is taken', async ({
+  page,
+}) => {
+  const { kitchen, cook } = await rehearsal(page, 1, 'turkey 5 kg, oven 165, eat tomorrow 19:00')
+  const item = cook.document.items[0].id
+  const now = Date.parse(cook.document.clock.origin)
+  const iso = (minutes: number) => new Date(now + minutes * 60_000).toISOString()
+  const made = await (await page.request.post(`/api/k/${kitchen}/devices`, { data: { name: 'Bird' } })).json()
+  const climb = (minute: number, to: number) => 5 + (to - 5) * Math.max(0, (minute + 135) / 135)
+  const entries = [
+    { kind: 'in', at: iso(-150) },
+    ...['breast', 'thigh'].map((point, channel) => ({
+      kind: 'assign',
+      at: iso(-149),
+      device: made.device.id,
+      channel,
+      point,
+    })),
+  ].map((entry, i) => ({ id: `bird-${now}-${i}`, item, ...entry }))
+  const kept = await page.request.post(`/api/k/${kitchen}/cooks/${cook.id}/entries`, { data: { entries } })
+  expect(kept.ok()).toBe(true)
+  const readings = Array.from({ length: 300 }, (_, i) => ({
+    channel: i % 2,
+    seq: i,
+    at: iso(-150 + (i >> 1)),
+    value: climb(-150 + (i >> 1), i % 2 === 0 ? 77 : 62),
+  }))
+  const sent = await page.request.post('/api/readings', {
+    headers: { authorization: `Bearer ${made.token}` },
+    data: { unit: 'c', readings },
+  })
+  expect(sent.status()).toBe(202)
+  await page.goto(`/k/${kitchen}/cooks/${cook.id}`)
+  const split = page.getByTestId('split')
+  await expect(split).toContainText('The breast is done, the thigh gets there about', { timeout: 30_000 })
+  await expect(split).toContainText(/left bare, to 8\d °C/)
+  if (process.env.PICTURE) await page.screenshot({ path: process.env.PICTURE, fullPage: true })
+  await split.getByRole('button', { name: /^Foil over the breast/ }).click()
+  await expect(page.getByTestId('connection')).toHaveText('All kept')
+  const log = await (await page.request.get(`/api/k/${kitchen}/cooks/${cook.id}`)).json()
+  expect(log.entries.at(-1).entry.kind).toBe('covered')
 })
 
 test('the board is accessible by day and night and fits a phone', async ({ page }) => {

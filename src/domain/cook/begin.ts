@@ -1,9 +1,11 @@
+import { HEAT_PARAMETERS } from '@/core/heat/parameters'
+import { bodiesOf } from '@/core/heat/piece'
 import { donenessScale } from '@/core/reference/doneness'
 import type { MealPlan } from '../meal/make-meal'
 import type { MealDocument } from '../meal/meal-document'
 import { makePlan } from '../plan/make-plan'
 import { fail, type Outcome, succeed } from '../problem/problem'
-import { cutOf } from '../roast/resolve'
+import { cutOf, pieceOf } from '../roast/resolve'
 import type { PlanDocument } from '../roast/roast-document'
 import { type CookDocument, type CookItem, cookDocument } from './cook-document'
 
@@ -64,7 +66,7 @@ export function cookFromMeal(meal: MealDocument, plan: MealPlan, now_s: number, 
         pull: placed.pull_c === undefined ? null : iso(placed.stays[0]?.to_s ?? placed.dish_s),
         carve: iso(placed.dish_s),
         pull_c: placed.pull_c ?? null,
-        points: ['core'],
+        points: bodiesOf(pieceOf(cut, roast.roast), HEAT_PARAMETERS).map(({ point }) => point),
       },
     ]
   })

@@ -92,6 +92,97 @@ describe('probes by point', () => {
   })
 })
 
+describe('changing ovens', () => {
+  const two = cookDocument.parse({
+    ...document,
+    items: [
+      { ...document.items[0], oven_name: 'left oven', program: { school: 'steady', set_c: 110 }, promise: iso(170) },
+      { ...document.items[1], oven_name: 'right oven', program: { school: 'steady', set_c: 170 } },
+    ],
+  })
+  const climb = (minute: number) => 5 + Math.max(0, minute - 40) * 0.25
+  const entries = [
+    entry('in', 10),
+    entry('in', 10, { item: 'pork' }),
+    entry('assign', 11, { device: 'd', channel: 0, point: 'core' }),
+    entry('assign', 11, { item: 'pork', device: 'd', channel: 1, point: 'core' }),
+  ]
+  const readings = [...probe(12, 90, climb), ...probe(12, 90, climb, 1)].sort((a, b) => a.at_s - b.at_s)
+  const boards = (more: CookEntry[] = []) => boardOf(two, [...entries, ...more], readings, T0 + 90 * 60)
+  const swapOf = () => {
+    const [late, other] = boards()
+    const forecast = late && other && forecastOf(late, T0 + 90 * 60, 7, [other])
+    return { forecast, swap: forecast?.advice.find(({ code }) => code === 'swap_ovens') }
+  }
+
+  it('is offered to a late roast beside a hotter oven, with what it does to both', () => {
+    const { forecast, swap } = swapOf()
+    expect(forecast?.late_s).toBeGreaterThan(300)
+    expect(swap).toMatchObject({ set_c: 170, swap: { item: 'pork', oven_name: 'right oven', set_c: 110 } })
+    expect(swap?.pull_s).toBeLessThan(T0 + 10 * 60 + (forecast?.estimate.pull_s.p50 ?? 0))
+    // Hotter outside rises more in the rest: it is pulled at a lower reading; the other way round for the other.
+    expect(swap?.pull_c).toBeLessThan(50)
+    expect(swap?.swap?.pull_c).toBeGreaterThan(58)
+  })
+
+  it('is not offered alone, nor towards a cooler oven', () => {
+    const [late, other] = boards()
+    if (!late || !other) throw new Error('no board')
+    expect(forecastOf(late, T0 + 90 * 60)?.advice.some(({ code }) => code === 'swap_ovens')).toBe(false)
+    expect(forecastOf(other, T0 + 90 * 60, 7, [late])?.advice.some(({ code }) => code === 'swap_ovens')).toBe(false)
+  })
+
+  it('once done the board says where each is', () => {
+    const moved = boards([entry('oven', 91, { value_c: 170, text: 'right oven' })])
+    expect(moved[0]).toMatchObject({ oven_name: 'right oven', settings: [{ set_c: 170 }] })
+    expect(moved[1]?.oven_name).toBe('right oven')
+  })
+})
+
+describe('a bird of which one part is done', () => {
+  const turkey = cookDocument.parse({
+    ...document,
+    items: [
+      {
+        ...document.items[0],
+        roast: { cut: 'turkey', mass_kg: 5 },
+        program: { school: 'steady', set_c: 165 },
+        serve_c: 74,
+        pull_c: 70,
+        points: ['breast', 'thigh'],
+      },
+    ],
+  })
+  const entries = [
+    entry('in', 10),
+    entry('assign', 11, { device: 'd', channel: 0, point: 'breast' }),
+    entry('assign', 11, { device: 'd', channel: 1, point: 'thigh' }),
+  ]
+  const climb = (minute: number, to: number) => 5 + ((to - 5) * Math.max(0, minute - 25)) / 135
+  const at = (breast_c: number, thigh_c: number) => {
+    const readings = [
+      ...probe(12, 160, (minute) => climb(minute, breast_c)),
+      ...probe(12, 160, (minute) => climb(minute, thigh_c), 1),
+    ].sort((a, b) => a.at_s - b.at_s)
+    const [board] = boardOf(turkey, entries, readings, T0 + 160 * 60)
+    return board && forecastOf(board, T0 + 160 * 60)?.split
+  }
+
+  it('says when the other gets there, and what the done part comes to, bare and under foil', () => {
+    const split = at(72, 62)
+    expect(split).toMatchObject({ done: 'breast', lacking: 'thigh' })
+    expect(split?.arrives_s).toBeGreaterThan(T0 + 160 * 60)
+    expect(split?.as_it_is_c).toBeGreaterThan(73)
+    expect(split?.foiled_c).toBeGreaterThanOrEqual(split?.now_c ?? 99)
+    // Foil this late spares the skin: the middle is already on its way.
+    expect(split?.foiled_c).toBeLessThanOrEqual(split?.as_it_is_c ?? 0)
+  })
+
+  it('is not said while neither is done', () => {
+    expect(at(64, 60)).toBeUndefined()
+  })
+})
+
 describe('odd readings are named, not averaged in', () => {
   const climbing = (minute: number) => 5 + (minute - 10) * 0.25
   const codes = (readings: ProbeReading[], minute: number, more: CookEntry[] = []) =>

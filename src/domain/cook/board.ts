@@ -12,6 +12,8 @@ export interface BoardItem {
   readonly promise_s: number
   /** Reading to pull at, °C: the plan's, or one set by hand. */
   readonly pull_c: number | undefined
+  /** Where it is: the plan's oven, or the one it was carried to. */
+  readonly oven_name: string
   /** Oven settings since it went in, by time. */
   readonly settings: readonly { readonly at_s: number; readonly set_c: number }[]
   /** Readings of its deciding point, oldest first, hand and probe together. */
@@ -19,8 +21,12 @@ export interface BoardItem {
   readonly air: readonly { readonly at_s: number; readonly value_c: number }[]
   /** The point those readings are of: the least-done one that has a probe. */
   readonly point: string
-  /** Every point with a probe, by its latest reading. */
-  readonly points: readonly { readonly point: string; readonly value_c: number }[]
+  /** Every point with a probe, by its latest reading, with its readings oldest first. */
+  readonly points: readonly {
+    readonly point: string
+    readonly value_c: number
+    readonly readings: readonly { readonly at_s: number; readonly value_c: number }[]
+  }[]
   readonly latest: { readonly at_s: number; readonly value_c: number } | undefined
   /** Rise of the last ten minutes, K/min. */
   readonly trend_k_per_min: number | undefined
@@ -147,6 +153,7 @@ export function boardOf(
       carve_s,
       promise_s: promise?.text ? secondsOf(promise.text) : secondsOf(item.promise),
       pull_c: pullAt?.value_c ?? item.pull_c ?? undefined,
+      oven_name: mine.findLast(({ kind, text }) => kind === 'oven' && text)?.text ?? item.oven_name,
       settings: mine
         .filter(({ kind, value_c }) => kind === 'oven' && value_c !== null)
         .map(({ at, value_c }) => ({ at_s: secondsOf(at), set_c: value_c as number })),
@@ -155,7 +162,7 @@ export function boardOf(
       point: deciding?.point ?? item.points[0] ?? 'core',
       points: probed
         .filter(({ last }) => Number.isFinite(last))
-        .map(({ point, last: value_c }) => ({ point, value_c })),
+        .map(({ point, last: value_c, series }) => ({ point, value_c, readings: series })),
       latest,
       trend_k_per_min:
         latest && before ? ((latest.value_c - before.value_c) / (latest.at_s - before.at_s)) * 60 : undefined,

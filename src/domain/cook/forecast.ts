@@ -1,4 +1,5 @@
 import { type Estimate, type EstimateSetup, estimate } from '@/core/estimate/assimilate'
+import type { OvenSpec } from '@/core/heat/oven'
 import { HEAT_PARAMETERS } from '@/core/heat/parameters'
 import { bodiesOf } from '@/core/heat/piece'
 import type { Stage } from '@/core/program/stage'
@@ -19,6 +20,7 @@ export interface Advice {
     | 'skip_finish'
     | 'pan_finish'
     | 'thin_end_first'
+    | 'swap_ovens'
   readonly set_c?: number | undefined
   /** Pull and plate, cook time, s. */
   readonly pull_s: number
@@ -27,6 +29,29 @@ export interface Advice {
   /** Reading to pull at then, °C: another oven climbs by another rise. */
   readonly pull_c?: number | undefined
   readonly promise_s?: number | undefined
+  /** The other roast of a swap, and what it does to that. */
+  readonly swap?:
+    | {
+        readonly item: string
+        readonly title: string
+        readonly oven_name: string
+        readonly set_c: number
+        readonly pull_c: number
+        readonly plate_s: number
+      }
+    | undefined
+}
+
+/** One part is done and another is not: what the done part comes to while the other gets there. */
+export interface Split {
+  readonly done: string
+  readonly lacking: string
+  /** The lacking part gets there, cook time, s. */
+  readonly arrives_s: number
+  /** The done part now, and by then left as it is, under foil, °C. */
+  readonly now_c: number
+  readonly as_it_is_c: number
+  readonly foiled_c: number
 }
 
 export interface Forecast {
@@ -34,11 +59,14 @@ export interface Forecast {
   readonly advice: readonly Advice[]
   /** The probe seems to sit this far from the centre, 0–1; undefined while that is not plain. */
   readonly shallow: number | undefined
+  readonly split: Split | undefined
   /** Against the promise: over nothing late, under nothing early, s. */
   readonly late_s: number
 }
 
 const REST_S = 20 * 60
+/** An oven must be this much hotter to be worth carrying hot tins across the kitchen, K. */
+const SWAP_LEAST_K = 15
 const MEMBERS = { arrival: 256, advice: 48 } as const
 
 const heatedStages = (program: { readonly stages: readonly Stage[] }): Stage[] => {
@@ -65,11 +93,19 @@ function stagesOf(board: BoardItem, stages: readonly Stage[], in_s: number): Est
   return rows.sort((a, b) => a.from_s - b.from_s)
 }
 
-/**
- * When one roast of a cook arrives, by its readings, and what could be done about it. Undefined while
- * it is not in, or its document has problems.
- */
-export function forecastOf(board: BoardItem, now_s: number, seed = 7): Forecast | undefined {
+interface Prepared {
+  readonly setup: EstimateSetup
+  readonly program: { readonly stages: readonly Stage[] }
+  readonly oven: OvenSpec
+  readonly last: Stage | undefined
+  /** What its oven is set to, °C; undefined where the heat is off. */
+  readonly set: number | undefined
+  readonly bodies: readonly { readonly point: string }[]
+  readonly lastJump: number | undefined
+}
+
+/** The estimator's setup of a roast that is in; undefined while it is not, or its document has problems. */
+function prepare(board: BoardItem, now_s: number, seed: number): Prepared | undefined {
   const { item, in_s, pull_c } = board
   if (in_s === undefined || board.state !== 'in') return undefined
   const resolved = resolveRoast({
@@ -118,51 +154,91 @@ export function forecastOf(board: BoardItem, now_s: number, seed = 7): Forecast 
     members: MEMBERS.arrival,
     seed,
   }
-  const main = estimate(setup)
-  const serve_s = (carve: string, promise: string) => (Date.parse(promise) - Date.parse(carve)) / 1000
-  const carving_s = serve_s(item.carve, item.promise)
-  const plate = (pull_s: number) => in_s + pull_s + REST_S + carving_s
-  const late_s = plate(main.pull_s.p50) - board.promise_s
-  const advice: Advice[] = []
   const set =
     board.settings.at(-1)?.set_c ??
     [...heated]
       .reverse()
       .map(settingOfStage)
       .find((value) => value !== undefined)
-  const tried = (set_c: number, pull_c = setup.pull_c): Estimate => {
-    const base = heated.at(-1) as Stage
-    return estimate({
-      ...setup,
-      pull_c,
-      air: setup.air?.filter(({ time_s }) => time_s <= setup.now_s),
-      members: MEMBERS.advice,
-      stages: [
-        ...setup.stages,
-        {
-          from_s: setup.now_s + 1,
-          stage: { ...base, environment: { kind: 'oven', heat: 'on', set_c: celsius(set_c) } },
-        },
-      ],
-    })
-  }
+  return { setup, program, oven, last: heated.at(-1), set, bodies, lastJump }
+}
+
+/** The roast cooked on with another setting from now. */
+function tried({ setup, last }: Prepared, set_c: number, pull_c = setup.pull_c): Estimate {
+  return estimate({
+    ...setup,
+    pull_c,
+    air: setup.air?.filter(({ time_s }) => time_s <= setup.now_s),
+    members: MEMBERS.advice,
+    stages: [
+      ...setup.stages,
+      {
+        from_s: setup.now_s + 1,
+        stage: { ...(last as Stage), environment: { kind: 'oven', heat: 'on', set_c: celsius(set_c) } },
+      },
+    ],
+  })
+}
+
+/** From the pull to the plate of a roast, s: rest and carving. */
+const afterPull = ({ item }: BoardItem): number => REST_S + (Date.parse(item.promise) - Date.parse(item.carve)) / 1000
+
+/** With another setting: when it is on the table, and the reading to pull at so that it peaks as wanted. */
+function withSetting(board: BoardItem, prepared: Prepared, set_c: number) {
+  const pull_c = prepared.setup.pull_c + board.item.serve_c - tried(prepared, set_c).peak_c.p50
+  const answer = tried(prepared, set_c, pull_c)
+  const pull_s = (board.in_s ?? 0) + answer.pull_s.p50
+  return { set_c, pull_c, pull_s, plate_s: pull_s + afterPull(board), peak_c: answer.peak_c.p50 }
+}
+
+/** Hotter ovens that others of this cook are in: changed places, each with its new time and reading. */
+function swaps(board: BoardItem, prepared: Prepared, others: readonly BoardItem[], now_s: number, seed: number) {
+  return others.flatMap((other): Advice[] => {
+    const theirs = other.oven_name === board.oven_name ? undefined : prepare(other, now_s, seed)
+    if (theirs?.set === undefined || prepared.set === undefined || theirs.oven.kind !== prepared.oven.kind) return []
+    if (theirs.set < prepared.set + SWAP_LEAST_K) return []
+    // The dial of one oven in terms of the other's: their means agree.
+    const between = theirs.oven.offset_k - prepared.oven.offset_k
+    const mine = withSetting(board, prepared, theirs.set + between)
+    const its = withSetting(other, theirs, prepared.set - between)
+    return [
+      {
+        ...mine,
+        code: 'swap_ovens',
+        swap: { item: other.item.id, title: other.item.title, oven_name: other.oven_name, ...its },
+      },
+    ]
+  })
+}
+
+/**
+ * When one roast of a cook arrives, by its readings, and what could be done about it. Undefined while
+ * it is not in, or its document has problems.
+ *
+ * @param others the other roasts of the cook: their ovens are a way out too
+ */
+export function forecastOf(
+  board: BoardItem,
+  now_s: number,
+  seed = 7,
+  others: readonly BoardItem[] = [],
+): Forecast | undefined {
+  const prepared = prepare(board, now_s, seed)
+  if (!prepared) return undefined
+  const { setup, program, oven, set, bodies, lastJump } = prepared
+  const { in_s = 0, latest } = board
+  const main = estimate(setup)
+  const plate = (pull_s: number) => in_s + pull_s + afterPull(board)
+  const late_s = plate(main.pull_s.p50) - board.promise_s
+  const advice: Advice[] = []
   if (set !== undefined && Math.abs(late_s) > 300) {
     const steps = late_s > 0 ? [20, 40] : [-15, -30]
     for (const step of steps) {
       const set_c = Math.min(oven.kind === 'fan' ? 230 : 250, Math.max(80, set + step))
       if (set_c === set) continue
-      const first = tried(set_c)
-      const wanted = setup.pull_c + item.serve_c - first.peak_c.p50
-      const answer = tried(set_c, wanted)
-      advice.push({
-        pull_c: wanted,
-        code: step > 0 ? 'oven_up' : 'oven_down',
-        set_c,
-        pull_s: in_s + answer.pull_s.p50,
-        plate_s: plate(answer.pull_s.p50),
-        peak_c: answer.peak_c.p50,
-      })
+      advice.push({ code: step > 0 ? 'oven_up' : 'oven_down', ...withSetting(board, prepared, set_c) })
     }
+    if (late_s > 0) advice.push(...swaps(board, prepared, others, now_s, seed))
     if (late_s > 0) advice.push(...shorterEnds(board, program, main, plate))
     const rounded = Math.ceil(plate(main.pull_s.p50) / 300) * 300
     advice.push({
@@ -177,11 +253,50 @@ export function forecastOf(board: BoardItem, now_s: number, seed = 7): Forecast 
   }
   if (latest && latest.value_c > 35) {
     const early = estimate({ ...setup, members: MEMBERS.advice, pull_c: Math.max(latest.value_c, 20) })
-    advice.push({ code: 'pull_now', pull_s: now_s, plate_s: now_s + REST_S + carving_s, peak_c: early.peak_c.p50 })
+    advice.push({ code: 'pull_now', pull_s: now_s, plate_s: now_s + afterPull(board), peak_c: early.peak_c.p50 })
   }
   const depth = main.inferred.find(({ name }) => name === (lastJump === undefined ? 'depth' : 'depth2'))
-  const shallow = readings.length > 40 && depth && depth.mean > SHALLOW ? depth.mean : undefined
-  return { estimate: main, advice, late_s, shallow }
+  const shallow = setup.readings.length > 40 && depth && depth.mean > SHALLOW ? depth.mean : undefined
+  return { estimate: main, advice, late_s, shallow, split: splitOf(board, setup, main, bodies) }
+}
+
+/** So far above its reading the done part is followed, K. */
+const SPLIT_SPAN_K = 25
+
+/**
+ * What the done part of a bird comes to while the other gets there: its own posterior cooked on from
+ * its reading, bare and under foil.
+ */
+function splitOf(
+  board: BoardItem,
+  setup: EstimateSetup,
+  main: Estimate,
+  bodies: readonly { readonly point: string }[],
+): Split | undefined {
+  const { latest, in_s = 0 } = board
+  const done = board.points
+    .filter(({ point, value_c }) => point !== board.point && value_c >= setup.pull_c)
+    .sort((a, b) => b.value_c - a.value_c)[0]
+  const body = bodies.findIndex(({ point }) => point === done?.point)
+  const last = setup.stages.at(-1)
+  if (!done || !latest || !last || latest.value_c >= setup.pull_c || body < 0) return undefined
+  const arrives_s = main.pull_s.p50
+  const readings = done.readings.map(({ at_s, value_c }) => ({ time_s: at_s - in_s, value_c }))
+  const reached = (stages: EstimateSetup['stages']): number => {
+    const pull_c = done.value_c + SPLIT_SPAN_K
+    const { course } = estimate({ ...setup, body, readings, stages, pull_c, members: MEMBERS.advice })
+    const at = (time_s: number) => (course.find((row) => row.time_s >= time_s) ?? course.at(-1))?.middle_c ?? 0
+    return done.value_c + Math.max(0, at(arrives_s) - at(setup.now_s))
+  }
+  const foiled = [...setup.stages, { from_s: setup.now_s + 1, stage: { ...last.stage, cover: 'foil' as const } }]
+  return {
+    done: done.point,
+    lacking: board.point,
+    arrives_s: in_s + arrives_s,
+    now_c: done.value_c,
+    as_it_is_c: reached(setup.stages),
+    foiled_c: reached(foiled),
+  }
 }
 
 /** Beyond this share of the way out a probe is said to be too shallow. */

@@ -4,7 +4,7 @@ import { boilingPoint, pressureAtAltitude } from '@/core/heat/vapour'
 import { celsiusToFahrenheit, fahrenheitToCelsius } from '@/core/units'
 import type { BoardItem } from '@/domain/cook/board'
 import { settingOf } from '@/domain/cook/board'
-import type { Advice, Forecast } from '@/domain/cook/forecast'
+import type { Advice, Forecast, Split } from '@/domain/cook/forecast'
 import { clock, temperature, type Units } from '../format/units'
 import { CookCurve } from './cook-curve'
 import { adviceWords, lateWords, oddWords } from './cook-words'
@@ -64,7 +64,7 @@ export function BoardRow({ board, forecast, now_s, units, add, channels, items }
         <h2 className="font-display text-3xl font-bold">{item.title}</h2>
         <p className="text-lg text-soft">
           {STATE_WORDS[state]}
-          {state === 'in' && `, ${item.oven_name}${set_c === undefined ? '' : ` at ${temperature(set_c, units)}`}`}
+          {state === 'in' && `, ${board.oven_name}${set_c === undefined ? '' : ` at ${temperature(set_c, units)}`}`}
           {state === 'waiting' && `, goes in ${clock(Date.parse(item.put_in) / 1000, units)}`}
         </p>
         <p className="ml-auto text-lg text-soft">on the table {clock(board.promise_s, units)}</p>
@@ -109,12 +109,9 @@ export function BoardRow({ board, forecast, now_s, units, add, channels, items }
       {board.points.length > 1 && (
         <p className="mt-1 text-lg">
           {board.points.map(({ point, value_c }) => `${point} ${temperature(value_c, units)}`).join(', ')}
-          {pull_c !== undefined &&
-            board.points.some(({ value_c }) => value_c >= pull_c) &&
-            board.points.some(({ value_c }) => value_c < pull_c) &&
-            `: the ${board.point} is not there yet. Foil over what is done, or turn the bird.`}
         </p>
       )}
+      {forecast?.split && state === 'in' && <SplitWays split={forecast.split} put={put} units={units} />}
       {[
         ...board.odd,
         ...(forecast?.shallow !== undefined && state === 'in' && board.odd.length === 0
@@ -154,6 +151,14 @@ export function BoardRow({ board, forecast, now_s, units, add, channels, items }
                         if (advice.pull_c !== undefined)
                           put('pull_at', { value_c: Math.round(advice.pull_c * 10) / 10 })
                         put('oven', { value_c: advice.set_c ?? null })
+                      } else if (advice.swap) {
+                        const { swap } = advice
+                        const tenth = (value: number | undefined) =>
+                          value === undefined ? null : Math.round(value * 10) / 10
+                        put('pull_at', { value_c: tenth(advice.pull_c) })
+                        put('oven', { value_c: tenth(advice.set_c), text: swap.oven_name })
+                        put('pull_at', { item: swap.item, value_c: tenth(swap.pull_c) })
+                        put('oven', { item: swap.item, value_c: tenth(swap.set_c), text: board.oven_name })
                       } else if (advice.code === 'pull_now') put('out', { value_c: latest?.value_c ?? null })
                       else if (NOTED[advice.code]) put('note', { text: NOTED[advice.code] ?? null })
                       else put('promise', { text: new Date((advice.promise_s ?? advice.plate_s) * 1000).toISOString() })
@@ -292,6 +297,65 @@ export function BoardRow({ board, forecast, now_s, units, add, channels, items }
         </details>
       )}
     </section>
+  )
+}
+
+/** US federal consumer guidance, from memory. */
+const STUFFING_SAFE_C = 74
+
+/** One part is done, another is not: what each way does to the done part. */
+function SplitWays({
+  split,
+  put,
+  units,
+}: {
+  readonly split: Split
+  readonly put: (kind: 'covered' | 'note', more?: { readonly text?: string }) => void
+  readonly units: Units
+}) {
+  const done = split.done.replace('_', ' ')
+  const lacking = split.lacking.replace('_', ' ')
+  const way = 'min-h-14 rounded-xl border-2 border-line px-3 py-1.5 text-left hover:border-copper'
+  return (
+    <div className="mt-2 rounded-lg border-l-4 border-copper px-3 py-2" data-testid="split">
+      <p className="text-lg">
+        The {done} is done, the {lacking} gets there about {clock(split.arrives_s, units)}.{' '}
+        {split.lacking === 'stuffing'
+          ? `Stuffing is safe at ${temperature(STUFFING_SAFE_C, units)} in its middle, not before.`
+          : 'Each part is safe at its own reading only.'}
+      </p>
+      <div className="mt-2 grid gap-2 sm:grid-cols-2">
+        <button type="button" className={way} onClick={() => put('covered')}>
+          <strong className="block text-lg">Foil over the {done}</strong>
+          <span className="text-base text-soft">
+            it comes to {temperature(split.foiled_c, units)} by then; left bare, to{' '}
+            {temperature(split.as_it_is_c, units)}
+          </span>
+        </button>
+        <button
+          type="button"
+          className={way}
+          onClick={() =>
+            put('note', {
+              text:
+                split.lacking === 'stuffing'
+                  ? `stuffing into a dish and back into the oven to ${temperature(STUFFING_SAFE_C, units)}`
+                  : `${done} off and resting, the rest goes back in`,
+            })
+          }
+        >
+          <strong className="block text-lg">
+            {split.lacking === 'stuffing'
+              ? 'Spoon the stuffing into a dish'
+              : `Take the ${done} off, the rest goes back`}
+          </strong>
+          <span className="text-base text-soft">
+            the {done} stays at {temperature(split.now_c, units)} and rests; the {lacking} needs until about{' '}
+            {clock(split.arrives_s, units)} or a little less. Hot juices: use a tray
+          </span>
+        </button>
+      </div>
+    </div>
   )
 }
 

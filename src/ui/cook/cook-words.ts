@@ -97,6 +97,14 @@ export function adviceWords(
       return { what: 'Leave out the hot finish', result: `${plate}, ${done}, a paler crust` }
     case 'pan_finish':
       return { what: 'Finish in the pan instead', result: `${plate}, ${done}. Hot fat spits: dry the meat first` }
+    case 'swap_ovens': {
+      const { swap } = advice
+      if (!swap) return { what: 'Change ovens', result: plate }
+      return {
+        what: `Change places with ${swap.title}, in ${swap.oven_name}`,
+        result: `${plate}${pull}; ${swap.title} then ${clock(swap.plate_s, units)}, pull at ${temperature(swap.pull_c, units)}. Hot tins: clear the way first`,
+      }
+    }
     case 'thin_end_first':
       return { what: 'Carve the thin end first', result: 'it is done already: serve it while the thick end catches up' }
     default:

@@ -167,7 +167,11 @@ export function useCook(start: CookStart, by: string): LiveCook {
         for (const board of boards) {
           if (!live) return
           if (board.state !== 'in') continue
-          const forecast = await worker.forecast(board, at)
+          const forecast = await worker.forecast(
+            board,
+            at,
+            boards.filter(({ item }) => item.id !== board.item.id),
+          )
           if (live) setForecasts((last) => ({ ...last, [board.item.id]: forecast }))
         }
         await new Promise((done) => setTimeout(done, FORECAST_EVERY_MS))

@@ -24,5 +24,5 @@ export interface MealWorker {
 
 /** Arrival and advice for one roast of a cook. */
 export interface CookWorker {
-  forecast(board: BoardItem, now_s: number): Promise<Forecast | undefined>
+  forecast(board: BoardItem, now_s: number, others: readonly BoardItem[]): Promise<Forecast | undefined>
 }
