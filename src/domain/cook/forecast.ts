@@ -65,6 +65,8 @@ export interface Forecast {
 }
 
 const REST_S = 20 * 60
+/** Held warm longer than this a roast dries and greys, s (common practice). */
+const LONGEST_HOLD_S = 4 * 3600
 /** An oven must be this much hotter to be worth carrying hot tins across the kitchen, K. */
 const SWAP_LEAST_K = 15
 const MEMBERS = { arrival: 256, advice: 48 } as const
@@ -248,7 +250,7 @@ export function forecastOf(
       peak_c: main.peak_c.p50,
       promise_s: rounded,
     })
-    if (late_s < -600)
+    if (late_s < -600 && late_s > -LONGEST_HOLD_S)
       advice.push({ code: 'hold', pull_s: in_s + main.pull_s.p50, plate_s: board.promise_s, peak_c: main.peak_c.p50 })
   }
   if (latest && latest.value_c > 35) {

@@ -328,8 +328,9 @@ function SplitWays({
         <button type="button" className={way} onClick={() => put('covered')}>
           <strong className="block text-lg">Foil over the {done}</strong>
           <span className="text-base text-soft">
-            it comes to {temperature(split.foiled_c, units)} by then; left bare, to{' '}
-            {temperature(split.as_it_is_c, units)}
+            {Math.abs(split.foiled_c - split.as_it_is_c) < 1.5
+              ? `the skin is spared; inside it comes to ${temperature(split.as_it_is_c, units)} by then either way`
+              : `it comes to ${temperature(split.foiled_c, units)} by then; left bare, to ${temperature(split.as_it_is_c, units)}`}
           </span>
         </button>
         <button
