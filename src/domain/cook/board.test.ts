@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest'
-import { boardOf, jumpsOf, nextActions, standing } from './board'
+import { boardOf, jumpsOf, nextActions, putInAt, sameOven, sameTable, standing } from './board'
 import { type CookEntry, cookDocument, cookEntry, cookTime, type ProbeReading } from './cook-document'
 import { forecastOf } from './forecast'
 
@@ -92,6 +92,29 @@ describe('probes by point', () => {
   })
 })
 
+describe('a promise that moves', () => {
+  const later = (item: string) => entry('promise', 20, { item, text: iso(270) })
+
+  it('takes the roasts of the same table with it, and one that waits goes in later by as much', () => {
+    const before = boardOf(document, [entry('in', 10)], [], T0 + 15 * 60)
+    const [rib] = before
+    if (!rib) throw new Error('no board')
+    const table = sameTable(rib, before).map(({ item }) => item.id)
+    expect(table).toEqual(['rib', 'pork'])
+    const after = boardOf(document, [entry('in', 10), ...table.map(later)], [], T0 + 25 * 60)
+    expect(after.map(({ promise_s }) => promise_s)).toEqual([T0 + 270 * 60, T0 + 270 * 60])
+    expect(putInAt(after[1] as (typeof after)[number])).toBe(T0 + 40 * 60)
+    expect(nextActions(after, {}, T0 + 25 * 60)[0]).toMatchObject({ item: 'pork', kind: 'put_in', at_s: T0 + 40 * 60 })
+  })
+
+  it('leaves another table and what is served alone', () => {
+    const apart = boardOf(document, [later('pork')], [], T0 + 25 * 60)
+    expect(sameTable(apart[0] as (typeof apart)[number], apart).map(({ item }) => item.id)).toEqual(['rib'])
+    const served = boardOf(document, [entry('served', 20, { item: 'pork' })], [], T0 + 25 * 60)
+    expect(sameTable(served[0] as (typeof served)[number], served).map(({ item }) => item.id)).toEqual(['rib'])
+  })
+})
+
 describe('changing ovens', () => {
   const two = cookDocument.parse({
     ...document,
@@ -130,6 +153,14 @@ describe('changing ovens', () => {
     if (!late || !other) throw new Error('no board')
     expect(forecastOf(late, T0 + 90 * 60)?.advice.some(({ code }) => code === 'swap_ovens')).toBe(false)
     expect(forecastOf(other, T0 + 90 * 60, 7, [late])?.advice.some(({ code }) => code === 'swap_ovens')).toBe(false)
+  })
+
+  it('a setting is noted for all that are in that oven, and for nothing beside it', () => {
+    const [left, right] = boards()
+    const [moved, still] = boards([entry('oven', 80, { value_c: 170, text: 'right oven' })])
+    if (!left || !right || !moved || !still) throw new Error('no board')
+    expect(sameOven(left, [left, right])).toEqual([left])
+    expect(sameOven(still, [moved, still])).toEqual([moved, still])
   })
 
   it('once done the board says where each is', () => {

@@ -248,6 +248,18 @@ export function settingOf(item: CookItem): number | undefined {
   return program.set_c
 }
 
+/** When a waiting roast goes in, cook time, s: its planned time, moved as its promise was. */
+export const putInAt = ({ item, promise_s }: Pick<BoardItem, 'item' | 'promise_s'>): number =>
+  secondsOf(item.put_in) + promise_s - secondsOf(item.promise)
+
+/** The roasts a moved promise moves: all of the same table that are not served yet, the one itself among them. */
+export const sameTable = (board: BoardItem, items: readonly BoardItem[]): BoardItem[] =>
+  items.filter(({ promise_s, state }) => Math.abs(promise_s - board.promise_s) < 60 && state !== 'served')
+
+/** The roasts in the same oven, the one itself among them. */
+export const sameOven = (board: BoardItem, items: readonly BoardItem[]): BoardItem[] =>
+  items.filter((each) => each === board || (each.state === 'in' && each.oven_name === board.oven_name))
+
 /** One thing to do, with when. */
 export interface NextAction {
   readonly item: string
@@ -268,7 +280,7 @@ export function nextActions(
       const planned = (iso: string) => secondsOf(iso)
       switch (state) {
         case 'waiting':
-          return [{ item: item.id, kind: 'put_in', at_s: planned(item.put_in), window: undefined }]
+          return [{ item: item.id, kind: 'put_in', at_s: putInAt(board), window: undefined }]
         case 'in': {
           if (board.odd.some(({ code }) => code !== 'door_open'))
             return [{ item: item.id, kind: 'look', at_s: now_s, window: undefined }]

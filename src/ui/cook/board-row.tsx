@@ -3,7 +3,7 @@ import { useState } from 'react'
 import { boilingPoint, pressureAtAltitude } from '@/core/heat/vapour'
 import { celsiusToFahrenheit, fahrenheitToCelsius } from '@/core/units'
 import type { BoardItem } from '@/domain/cook/board'
-import { settingOf } from '@/domain/cook/board'
+import { putInAt, sameOven, sameTable, settingOf } from '@/domain/cook/board'
 import type { Advice, Forecast, Split } from '@/domain/cook/forecast'
 import { clock, temperature, type Units } from '../format/units'
 import { CookCurve } from './cook-curve'
@@ -49,6 +49,10 @@ export function BoardRow({ board, forecast, now_s, units, add, channels, items }
     add(blank({ kind, item: item.id, ...more }))
   const button = 'min-h-12 rounded-full border-2 border-line px-4 text-lg font-semibold hover:border-copper'
   const set_c = board.settings.at(-1)?.set_c ?? settingOf(item)
+  /** An oven has one setting: it is noted for every roast that is in it. */
+  const setOven = (value_c: number | null) => {
+    for (const { item: inside } of sameOven(board, items)) put('oven', { item: inside.id, value_c })
+  }
   const taken = (device: string, channel: number) =>
     items.find((each) =>
       each.entries.findLast((entry) => entry.kind === 'assign' && entry.device === device && entry.channel === channel),
@@ -65,7 +69,7 @@ export function BoardRow({ board, forecast, now_s, units, add, channels, items }
         <p className="text-lg text-soft">
           {STATE_WORDS[state]}
           {state === 'in' && `, ${board.oven_name}${set_c === undefined ? '' : ` at ${temperature(set_c, units)}`}`}
-          {state === 'waiting' && `, goes in ${clock(Date.parse(item.put_in) / 1000, units)}`}
+          {state === 'waiting' && `, goes in ${clock(putInAt(board), units)}`}
         </p>
         <p className="ml-auto text-lg text-soft">on the table {clock(board.promise_s, units)}</p>
       </div>
@@ -140,7 +144,7 @@ export function BoardRow({ board, forecast, now_s, units, add, channels, items }
           <p className="text-base text-soft">Ways out, each simulated from these readings</p>
           <ul className="mt-1 grid gap-2 sm:grid-cols-2">
             {forecast.advice.map((advice) => {
-              const words = adviceWords(advice, item.serve_c, units)
+              const words = adviceWords(advice, item.serve_c, units, sameTable(board, items).length - 1)
               return (
                 <li key={`${advice.code}${advice.set_c ?? ''}`}>
                   <button
@@ -150,7 +154,7 @@ export function BoardRow({ board, forecast, now_s, units, add, channels, items }
                       if (advice.code === 'oven_up' || advice.code === 'oven_down') {
                         if (advice.pull_c !== undefined)
                           put('pull_at', { value_c: Math.round(advice.pull_c * 10) / 10 })
-                        put('oven', { value_c: advice.set_c ?? null })
+                        setOven(advice.set_c ?? null)
                       } else if (advice.swap) {
                         const { swap } = advice
                         const tenth = (value: number | undefined) =>
@@ -161,7 +165,12 @@ export function BoardRow({ board, forecast, now_s, units, add, channels, items }
                         put('oven', { item: swap.item, value_c: tenth(swap.set_c), text: board.oven_name })
                       } else if (advice.code === 'pull_now') put('out', { value_c: latest?.value_c ?? null })
                       else if (NOTED[advice.code]) put('note', { text: NOTED[advice.code] ?? null })
-                      else put('promise', { text: new Date((advice.promise_s ?? advice.plate_s) * 1000).toISOString() })
+                      else
+                        for (const { item: moved } of sameTable(board, items))
+                          put('promise', {
+                            item: moved.id,
+                            text: new Date((advice.promise_s ?? advice.plate_s) * 1000).toISOString(),
+                          })
                     }}
                   >
                     <strong className="block text-lg">{words.what}</strong>
@@ -216,10 +225,10 @@ export function BoardRow({ board, forecast, now_s, units, add, channels, items }
         )}
         {state === 'in' && set_c !== undefined && (
           <>
-            <button type="button" className={button} onClick={() => put('oven', { value_c: set_c - 10 })}>
+            <button type="button" className={button} onClick={() => setOven(set_c - 10)}>
               Oven −{fahrenheit ? '20 °F' : '10'}
             </button>
-            <button type="button" className={button} onClick={() => put('oven', { value_c: set_c + 10 })}>
+            <button type="button" className={button} onClick={() => setOven(set_c + 10)}>
               Oven +{fahrenheit ? '20 °F' : '10'}
             </button>
           </>

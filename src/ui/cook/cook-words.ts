@@ -60,6 +60,8 @@ export function adviceWords(
   advice: Advice,
   serve_c: number,
   units: Units,
+  /** Other roasts of the same table: a moved promise moves them too. */
+  others = 0,
 ): { readonly what: string; readonly result: string } {
   const pull = advice.pull_c === undefined ? '' : `, pull at ${temperature(advice.pull_c, units)}`
   const plate = `on the table ${clock(advice.plate_s, units)}`
@@ -85,7 +87,13 @@ export function adviceWords(
       return { what: 'Pull now and rest', result: `${plate}, ${done}` }
     case 'later_promise':
     case 'earlier_promise':
-      return { what: `Promise ${clock(advice.promise_s ?? advice.plate_s, units)}`, result: 'nothing else changes' }
+      return {
+        what: `Promise ${clock(advice.promise_s ?? advice.plate_s, units)}`,
+        result:
+          others > 0
+            ? `${others === 1 ? 'the other roast' : `the ${others} others`} of this table with it`
+            : 'nothing else changes',
+      }
     case 'hold':
       return {
         what: 'Hold it warm',
