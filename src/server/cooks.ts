@@ -91,10 +91,12 @@ export const addEntries = (slug: string, id: string, value: unknown): Promise<Ou
     const stray = asked.value.entries.find(({ item }) => item !== null && !items.has(item))
     if (stray) return fail({ code: 'not_found', path: ['entries', 'item'], what: stray.item ?? '' })
     const kept = await own.add(id, asked.value.entries)
-    const served = new Set(
-      (await own.entriesSince(id, 0)).filter(({ entry }) => entry.kind === 'served').map(({ entry }) => entry.item),
-    )
-    if (row.state === 'cooking' && row.document.items.every((item) => served.has(item.id))) await own.finish(id)
+    // Only a roast on the table can end a cook: the whole log is read for that alone.
+    if (row.state === 'cooking' && asked.value.entries.some(({ kind }) => kind === 'served')) {
+      const log = await own.entriesSince(id, 0)
+      const served = new Set(log.filter(({ entry }) => entry.kind === 'served').map(({ entry }) => entry.item))
+      if (row.document.items.every((item) => served.has(item.id))) await own.finish(id)
+    }
     return succeed(kept)
   })
 
