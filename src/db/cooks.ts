@@ -8,7 +8,7 @@ import {
 } from '@/domain/cook/cook-document'
 import type { Database } from './connection'
 import { newId } from './ids'
-import { CHANNEL, type KitchenRow } from './repositories'
+import { type KitchenRow, notice } from './repositories'
 import { cooks, devices, entries, readings } from './schema'
 
 export type CookRow = typeof cooks.$inferSelect
@@ -72,9 +72,7 @@ export function cookShelf(db: Database, kitchen: KitchenRow): CookShelf {
           .insert(entries)
           .values(added.map((entry) => ({ id: entry.id, kitchenId: kitchen.id, cookId: id, entry })))
           .onConflictDoNothing({ target: [entries.cookId, entries.id] })
-        await tx.execute(
-          sql`select pg_notify(${CHANNEL}, ${JSON.stringify({ kitchen: kitchen.id, what: 'entries', id, version: 0 })})`,
-        )
+        await tx.execute(sql`select ${notice({ kitchen: kitchen.id, what: 'entries', id, version: 0 })}`)
         const rows = await tx
           .select()
           .from(entries)
@@ -174,12 +172,12 @@ export async function keepReadings(
       update ${devices} set seen_at = now(), battery = coalesce(${battery ?? null}::real, battery) where id = ${device.id}
         and (seen_at is null or seen_at < now() - interval '5 seconds')
     )
-    select count(*)::int as count, pg_notify(${CHANNEL}, ${JSON.stringify({
+    select count(*)::int as count, ${notice({
       kitchen: device.kitchenId,
       what: 'readings',
       id: device.id,
       version: 0,
       latest,
-    })}) from kept`)
+    })} from kept`)
   return Number((rows[0] as { count?: number } | undefined)?.count ?? 0)
 }

@@ -1,4 +1,4 @@
-import { and, asc, desc, eq, isNull, sql } from 'drizzle-orm'
+import { and, asc, desc, eq, isNull, type SQL, sql } from 'drizzle-orm'
 import type { HouseItem, HouseItemDocument } from '@/domain/house/house-item'
 import { type Equipment, type MealDocument, mealDocument } from '@/domain/meal/meal-document'
 import { type PlanDocument, planDocument } from '@/domain/roast/roast-document'
@@ -84,6 +84,15 @@ export async function kitchenByCalendar(db: Database, token: string): Promise<Ki
 /** Tells every listener of the kitchen that something was saved: who listens asks again. */
 export const CHANNEL = 'pheasant_changes'
 
+/** The call that tells them, for a statement of its own or within one; sent when the transaction is kept. */
+export const notice = (change: {
+  readonly kitchen: string
+  readonly what: string
+  readonly id: string
+  readonly version: number
+  readonly latest?: readonly (readonly number[])[]
+}): SQL => sql`pg_notify(${CHANNEL}, ${JSON.stringify(change)})`
+
 interface Kind<Document> {
   readonly kind: AnyPlanRow['kind']
   /** A document kept by an earlier release takes the usual values for what it does not say. */
@@ -124,9 +133,7 @@ function shelfOf<Document extends PlanDocument | MealDocument>(
       .values({ id: newId('pvr'), kitchenId: kitchen.id, planId, version: number, state, document })
       .returning()
   const tell = (tx: Pick<Database, 'execute'>, planId: string, number: number) =>
-    tx.execute(
-      sql`select pg_notify(${CHANNEL}, ${JSON.stringify({ kitchen: kitchen.id, what: kind, id: planId, version: number })})`,
-    )
+    tx.execute(sql`select ${notice({ kitchen: kitchen.id, what: kind, id: planId, version: number })}`)
   return {
     list: async () =>
       (await db.select().from(plans).where(mine).orderBy(asc(plans.promiseAt), asc(plans.id))).map(typed),

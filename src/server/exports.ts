@@ -1,13 +1,13 @@
 import icalendar, { ICalCalendarMethod } from 'ical-generator'
 import Papa from 'papaparse'
-import { type KitchenRow, kitchenByCalendar } from '@/db/repositories'
+import { type KitchenRow, kitchenByCalendar, type MealRow } from '@/db/repositories'
 import type { MealPlan } from '@/domain/meal/make-meal'
 import type { MealDocument } from '@/domain/meal/meal-document'
 import { makePlan } from '@/domain/plan/make-plan'
 import { fail, type Outcome, succeed } from '@/domain/problem/problem'
 import { nowSeconds } from './environment'
 import { database } from './kitchen'
-import { mealInKitchen, savedMeal } from './meals'
+import { mealInKitchen, mealRowInKitchen, savedMeal } from './meals'
 
 /** The ways out: calendar, CSV, JSON. Words come from the caller, for sentences live at the edge. */
 
@@ -61,12 +61,22 @@ const entriesOf = (id: string, meal: MealDocument, plan: MealPlan, words: Export
     text: words.mealTask(task, plan, meal),
   }))
 
-/** One meal's tasks as an iCalendar file. */
-export async function mealCalendar(slug: string, id: string, words: ExportWords): Promise<Outcome<string>> {
+/** A meal that has a plan; its problems where it has none. */
+async function plannedMeal(
+  slug: string,
+  id: string,
+): Promise<Outcome<{ kitchen: KitchenRow; row: MealRow; plan: MealPlan }>> {
   const found = await mealInKitchen(slug, id)
   if (!found.ok) return found
-  const { row, plan, problems } = found.value
-  if (!plan) return fail(...problems)
+  const { kitchen, row, plan, problems } = found.value
+  return plan ? succeed({ kitchen, row, plan }) : fail(...problems)
+}
+
+/** One meal's tasks as an iCalendar file. */
+export async function mealCalendar(slug: string, id: string, words: ExportWords): Promise<Outcome<string>> {
+  const found = await plannedMeal(slug, id)
+  if (!found.ok) return found
+  const { row, plan } = found.value
   return succeed(calendarOf(row.document.title, entriesOf(row.id, row.document, plan, words)))
 }
 
@@ -109,10 +119,9 @@ const localOf = (at_s: number, { timeZone }: KitchenRow) =>
 
 /** One meal's tasks as CSV; times in the kitchen's zone. */
 export async function mealTasksCsv(slug: string, id: string, words: ExportWords): Promise<Outcome<string>> {
-  const found = await mealInKitchen(slug, id)
+  const found = await plannedMeal(slug, id)
   if (!found.ok) return found
-  const { kitchen, row, plan, problems } = found.value
-  if (!plan) return fail(...problems)
+  const { kitchen, row, plan } = found.value
   return succeed(
     Papa.unparse(
       plan.tasks.map((task) => ({
@@ -130,10 +139,9 @@ export async function mealTasksCsv(slug: string, id: string, words: ExportWords)
 
 /** One meal's shopping as CSV. */
 export async function mealShoppingCsv(slug: string, id: string): Promise<Outcome<string>> {
-  const found = await mealInKitchen(slug, id)
+  const found = await plannedMeal(slug, id)
   if (!found.ok) return found
-  const { row, plan, problems } = found.value
-  if (!plan) return fail(...problems)
+  const { row, plan } = found.value
   const { document } = row
   const none = { pieces: '', mass_kg: '', quantity: '', price: '', price_per_head: '' }
   return succeed(
@@ -159,6 +167,6 @@ export async function mealShoppingCsv(slug: string, id: string): Promise<Outcome
 
 /** The document alone, as it would be imported. */
 export async function mealJson(slug: string, id: string): Promise<Outcome<MealDocument>> {
-  const found = await mealInKitchen(slug, id)
-  return found.ok ? succeed(found.value.row.document) : found
+  const found = await mealRowInKitchen(slug, id)
+  return found.ok ? succeed(found.value.document) : found
 }

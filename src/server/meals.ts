@@ -30,6 +30,13 @@ export function savedMeal(kitchen: KitchenRow, row: MealRow): SavedMeal {
     : { kitchen, row, plan: undefined, problems: made.problems }
 }
 
+/** A meal's row alone: nothing is planned for it. */
+export const mealRowInKitchen = (slug: string, id: string): Promise<Outcome<MealRow>> =>
+  inKitchen(slug, async (scope) => {
+    const row = await scope.meals.find(id)
+    return row ? succeed(row) : noMeal(id)
+  })
+
 export const mealInKitchen = (slug: string, id: string): Promise<Outcome<SavedMeal>> =>
   inKitchen(slug, async (scope) => {
     const row = await scope.meals.find(id)
@@ -54,25 +61,25 @@ export const addMealFromWords = (slug: string, line: string): Promise<Outcome<Me
     return succeed(await scope.meals.add(mealFromWords(words.value, equipmentOf(scope))))
   })
 
+/** A document from outside with the plan it makes, or what is wrong with it. */
+function checkedMeal(value: unknown): Outcome<{ document: MealDocument; plan: MealPlan }> {
+  const document = parseWith(mealDocument, value)
+  if (!document.ok) return document
+  const made = makeMeal(document.value, undefined, 0)
+  return made.ok ? succeed({ document: document.value, plan: made.value }) : made
+}
+
 /** What an imported document would be, without keeping it. */
 export const previewMeal = (
   slug: string,
   value: unknown,
-): Promise<Outcome<{ document: MealDocument; plan: MealPlan }>> =>
-  inKitchen(slug, async () => {
-    const document = parseWith(mealDocument, value)
-    if (!document.ok) return document
-    const made = makeMeal(document.value, undefined, 0)
-    return made.ok ? succeed({ document: document.value, plan: made.value }) : made
-  })
+): Promise<Outcome<{ document: MealDocument; plan: MealPlan }>> => inKitchen(slug, async () => checkedMeal(value))
 
 /** Adds a meal from a document, whole or not at all. */
 export const addMealFromDocument = (slug: string, value: unknown): Promise<Outcome<MealRow>> =>
   inKitchen(slug, async (scope) => {
-    const document = parseWith(mealDocument, value)
-    if (!document.ok) return document
-    const made = makeMeal(document.value, undefined, 0)
-    return made.ok ? succeed(await scope.meals.add(document.value)) : made
+    const checked = checkedMeal(value)
+    return checked.ok ? succeed(await scope.meals.add(checked.value.document)) : checked
   })
 
 export type MealSaveAnswer =

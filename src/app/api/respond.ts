@@ -22,14 +22,50 @@ export async function bodyOf(request: Request): Promise<Outcome<unknown>> {
   return parseJson(await request.text())
 }
 
+const addition = z.union([z.strictObject({ line: z.string().max(400) }), z.strictObject({ document: z.unknown() })])
+
+/** Adds what a request asks for, from a typed line or from a document: 201 with what was added. */
+export async function addBy<Row>(
+  request: Request,
+  fromLine: (line: string) => Promise<Outcome<Row>>,
+  fromDocument: (document: unknown) => Promise<Outcome<Row>>,
+): Promise<Response> {
+  const body = await bodyOf(request)
+  const asked = body.ok ? parseWith(addition, body.value) : body
+  if (!asked.ok) return respond(asked)
+  return respond(
+    'line' in asked.value ? await fromLine(asked.value.line) : await fromDocument(asked.value.document),
+    201,
+  )
+}
+
 const change = z.strictObject({ base_version: z.int().min(1), document: z.unknown() })
 
-/** A save: the document, and the version it started from. */
-export const readChange = (body: Outcome<unknown>): Outcome<z.output<typeof change>> =>
-  body.ok ? parseWith(change, body.value) : body
+type Saved =
+  | { readonly outcome: 'saved'; readonly version: number }
+  | {
+      readonly outcome: 'stale'
+      readonly current: { readonly version: number; readonly document: unknown }
+      readonly setAside: { readonly id: string }
+    }
+
+/** Saves a changed document over the version it started from; a late save is refused with both texts. */
+export async function saveBy(
+  request: Request,
+  save: (base_version: number, document: unknown) => Promise<Outcome<Saved>>,
+): Promise<Response> {
+  const body = await bodyOf(request)
+  const asked = body.ok ? parseWith(change, body.value) : body
+  if (!asked.ok) return respond(asked)
+  const { base_version, document } = asked.value
+  const saved = await save(base_version, document)
+  return saved.ok && saved.value.outcome === 'stale'
+    ? refuseStale(base_version, saved.value.current, saved.value.setAside.id)
+    : respond(saved)
+}
 
 /** A save that came too late: both texts, and where the late one is kept. */
-export const refuseStale = (
+const refuseStale = (
   yours: number,
   current: { readonly version: number; readonly document: unknown },
   setAside: string,

@@ -1,5 +1,5 @@
 import { mealInKitchen, saveMeal } from '@/server/meals'
-import { bodyOf, readChange, refuseStale, respond } from '../../../../respond'
+import { respond, saveBy } from '../../../../respond'
 
 type Context = { params: Promise<{ kitchen: string; meal: string }> }
 
@@ -13,11 +13,5 @@ export async function GET(_request: Request, { params }: Context): Promise<Respo
 
 export async function PUT(request: Request, { params }: Context): Promise<Response> {
   const { kitchen, meal } = await params
-  const asked = readChange(await bodyOf(request))
-  if (!asked.ok) return respond(asked)
-  const { base_version, document } = asked.value
-  const saved = await saveMeal(kitchen, meal, base_version, document)
-  return saved.ok && saved.value.outcome === 'stale'
-    ? refuseStale(base_version, saved.value.current, saved.value.setAside.id)
-    : respond(saved)
+  return saveBy(request, (version, document) => saveMeal(kitchen, meal, version, document))
 }

@@ -1,5 +1,5 @@
 import { planInKitchen, savePlan } from '@/server/plans'
-import { bodyOf, readChange, refuseStale, respond } from '../../../../respond'
+import { respond, saveBy } from '../../../../respond'
 
 type Context = { params: Promise<{ kitchen: string; plan: string }> }
 
@@ -23,11 +23,5 @@ export async function GET(_request: Request, { params }: Context): Promise<Respo
 
 export async function PUT(request: Request, { params }: Context): Promise<Response> {
   const { kitchen, plan } = await params
-  const asked = readChange(await bodyOf(request))
-  if (!asked.ok) return respond(asked)
-  const { base_version, document } = asked.value
-  const saved = await savePlan(kitchen, plan, base_version, document)
-  return saved.ok && saved.value.outcome === 'stale'
-    ? refuseStale(base_version, saved.value.current, saved.value.setAside.id)
-    : respond(saved)
+  return saveBy(request, (version, document) => savePlan(kitchen, plan, version, document))
 }
