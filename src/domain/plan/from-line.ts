@@ -5,19 +5,23 @@ import { type PlanDocument, planDocument } from '../roast/roast-document'
 /** The next half hour that leaves a roast time to cook, for a line that names no promise. */
 const USUAL_LEAD_S = 5 * 3600
 
-/** The plan document that a typed line stands for. */
-export function planFromLine(line: Line, now_s: number): PlanDocument {
-  const promise_s = line.promise_s ?? Math.ceil((now_s + USUAL_LEAD_S) / 1800) * 1800
-  const program = {
-    school: line.school ?? 'steady',
-    ...(line.set_c === undefined ? {} : { set_c: line.set_c }),
-  }
+/** How a typed line wants it cooked and how done: the parts a plan and a meal's roast share. */
+export function wantsOfLine(line: Line) {
   const target =
     line.serve_c !== undefined
       ? { serve_c: line.serve_c }
       : line.doneness !== undefined
         ? { doneness: line.doneness }
         : undefined
+  return {
+    program: { school: line.school ?? 'steady', ...(line.set_c === undefined ? {} : { set_c: line.set_c }) },
+    ...(target ? { target } : {}),
+  }
+}
+
+/** The plan document that a typed line stands for. */
+export function planFromLine(line: Line, now_s: number): PlanDocument {
+  const promise_s = line.promise_s ?? Math.ceil((now_s + USUAL_LEAD_S) / 1800) * 1800
   return planDocument.parse({
     version: 1,
     title: findCut(line.cut)?.name ?? '',
@@ -30,8 +34,7 @@ export function planFromLine(line: Line, now_s: number): PlanDocument {
       surface: line.salted === false ? 'plain' : 'dry_salted',
     },
     oven: { kind: line.oven ?? 'still', offset_k: 0 },
-    program,
-    ...(target ? { target } : {}),
+    ...wantsOfLine(line),
     promise: new Date(promise_s * 1000).toISOString(),
     guests: line.guests ?? null,
   })

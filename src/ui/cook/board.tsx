@@ -4,6 +4,7 @@ import Link from 'next/link'
 import { useEffect, useState } from 'react'
 import { type NextAction, nextActions, standing } from '@/domain/cook/board'
 import { duration, temperature, type Units } from '../format/units'
+import { deviceStorage } from '../shell/device-storage'
 import { BoardRow } from './board-row'
 import { ACTION_WORDS, ENTRY_WORDS } from './cook-words'
 import { Countdown } from './countdown'
@@ -13,9 +14,7 @@ import { blank, type CookStart, useCook } from './use-cook'
 
 /** Cook mode: what is next and when; then what is off plan, and the ways out. */
 export function Board({ units, ...start }: CookStart & { readonly units: Units }) {
-  const [by] = useState(() =>
-    typeof localStorage === 'undefined' ? '' : (localStorage.getItem('pheasant-name') ?? ''),
-  )
+  const [by] = useState(() => deviceStorage.getItem('pheasant-name') ?? '')
   const cook = useCook(start, by)
   const { now_s, items, forecasts } = cook
   const [big, setBig] = useState(false)

@@ -6,6 +6,7 @@ import { type CookDocument, type CookEntry, cookTime, type ProbeReading } from '
 import type { Forecast } from '@/domain/cook/forecast'
 import { mergeReadings } from '@/domain/cook/readings'
 import type { CookWorker } from '@/workers/browser/protocol'
+import { deviceStorage } from '../shell/device-storage'
 import { useHydrated } from '../shell/use-hydrated'
 import { type DeviceWorld, eachOnce, KitchenClock, recallEntries, rememberEntries } from './device-memory'
 import { EntryQueue } from './entry-queue'
@@ -54,7 +55,7 @@ export const blank = (part: Partial<CookEntry> & Pick<CookEntry, 'kind'>): Omit<
 })
 
 const thisDevice = (): DeviceWorld => ({
-  storage: typeof window === 'undefined' ? { getItem: () => null, setItem: () => {} } : localStorage,
+  storage: deviceStorage,
   clock: () => Date.now() / 1000,
   fromKept: typeof window !== 'undefined' && window.document.documentElement.dataset.kept !== undefined,
 })

@@ -4,6 +4,7 @@ import { findCut } from '@/core/reference/cuts'
 import { readLine } from '@/domain/line/line'
 import { USUAL_SIDES } from '@/domain/meal/from-words'
 import { type MealDocument, mealRoast, mealSide } from '@/domain/meal/meal-document'
+import { wantsOfLine } from '@/domain/plan/from-line'
 import type { Problem } from '@/domain/problem/problem'
 import { problemSentence } from '../format/problems'
 import type { Units } from '../format/units'
@@ -35,12 +36,6 @@ export function AddToMeal({
     if (!read.ok) return setProblems(read.problems)
     const { value } = read
     const key = freshId(document, value.cut)
-    const target =
-      value.serve_c !== undefined
-        ? { serve_c: value.serve_c }
-        : value.doneness !== undefined
-          ? { doneness: value.doneness }
-          : undefined
     const roast = mealRoast.parse({
       id: key,
       title: findCut(value.cut)?.name ?? value.cut,
@@ -54,8 +49,7 @@ export function AddToMeal({
         temper_min: value.temper_min ?? 0,
         surface: 'dry_salted',
       },
-      program: { school: value.school ?? 'steady', ...(value.set_c === undefined ? {} : { set_c: value.set_c }) },
-      ...(target ? { target } : {}),
+      ...wantsOfLine(value),
     })
     change((last) => ({ ...last, roasts: [...last.roasts, roast], placed: null }))
     setLine('')

@@ -6,6 +6,16 @@ import { instantOfLocal } from '../plan/local-time'
 import { Choice } from '../plan/particulars'
 import { Heat, Num } from './item-panel'
 
+/** What a kitchen has, with the step it is counted in: what is counted singly is whole. */
+const EQUIPMENT = [
+  ['fire_places', 'Fire places', 1],
+  ['hob_rings', 'Hob rings', 1],
+  ['cabinet_places', 'Cabinet', 1],
+  ['bath_places', 'Water bath', 1],
+  ['fridge_litres', 'Fridge, l', 20],
+  ['probes', 'Probes', 1],
+] as const
+
 /** Who eats when, and what the kitchen has. What is said here is where the next meal of this kitchen starts. */
 export function KitchenPanel({
   document,
@@ -185,42 +195,15 @@ export function KitchenPanel({
           Another oven
         </button>
         <div className="mt-4 grid gap-x-6 text-lg sm:grid-cols-2">
-          <Num
-            label="Fire places"
-            value={kitchen.fire_places}
-            step={1}
-            onChange={(fire_places) => put({ fire_places: Math.round(fire_places) })}
-          />
-          <Num
-            label="Hob rings"
-            value={kitchen.hob_rings}
-            step={1}
-            onChange={(hob_rings) => put({ hob_rings: Math.round(hob_rings) })}
-          />
-          <Num
-            label="Cabinet"
-            value={kitchen.cabinet_places}
-            step={1}
-            onChange={(cabinet_places) => put({ cabinet_places: Math.round(cabinet_places) })}
-          />
-          <Num
-            label="Water bath"
-            value={kitchen.bath_places}
-            step={1}
-            onChange={(bath_places) => put({ bath_places: Math.round(bath_places) })}
-          />
-          <Num
-            label="Fridge, l"
-            value={kitchen.fridge_litres}
-            step={20}
-            onChange={(fridge_litres) => put({ fridge_litres })}
-          />
-          <Num
-            label="Probes"
-            value={kitchen.probes}
-            step={1}
-            onChange={(probes) => put({ probes: Math.round(probes) })}
-          />
+          {EQUIPMENT.map(([key, label, step]) => (
+            <Num
+              key={key}
+              label={label}
+              value={kitchen[key]}
+              step={step}
+              onChange={(value) => put({ [key]: step === 1 ? Math.round(value) : value })}
+            />
+          ))}
         </div>
         <label className="mt-2 block text-lg">
           <span className="text-base text-soft">Cooks, one a line</span>

@@ -9,6 +9,7 @@ import { BeginCook } from '../cook/begin-cook'
 import { changeWords, clashWords } from '../format/meal-words'
 import { problemSentence } from '../format/problems'
 import { clock, day, type Units } from '../format/units'
+import { SaveLine } from '../plan/save-state'
 import { useSaving } from '../plan/use-saving'
 import { AddToMeal } from './add-to-meal'
 import { CrewView } from './crew-view'
@@ -35,12 +36,6 @@ interface DeskProps {
 
 const VIEWS = { ovens: 'Ovens', crew: 'Crew', days: 'Days before', shopping: 'Shopping', kitchen: 'Kitchen' } as const
 type View = keyof typeof VIEWS
-const SAVE_WORDS = {
-  saved: 'Saved',
-  saving: 'Saving…',
-  offline: 'No connection: kept on this device, will be saved when it is back',
-  refused: 'Not saved: see what is marked',
-} as const
 
 /** A whole meal on the desk: ovens as lanes, what clashes and what would help, crew, days before. */
 export function MealDesk({
@@ -131,14 +126,7 @@ export function MealDesk({
             onChange={(event) => change((last) => ({ ...last, title: event.target.value }))}
           />
         </div>
-        <p
-          role="status"
-          className="text-base text-soft"
-          data-testid="save-state"
-          data-state={saving.clash ? 'clash' : saving.state}
-        >
-          {saving.clash ? 'Two versions: choose one' : SAVE_WORDS[saving.state]}
-        </p>
+        <SaveLine saving={saving} />
         <div className="flex gap-1">
           <button
             type="button"

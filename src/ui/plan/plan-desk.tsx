@@ -18,7 +18,7 @@ import { Why } from '../shell/why'
 import { ClashBanner } from './clash-banner'
 import { CutCard } from './cut-card'
 import { Particulars } from './particulars'
-import type { SaveState } from './saver'
+import { SaveLine } from './save-state'
 import { Sentence } from './sentence'
 import { StageEditor } from './stage-editor'
 import { TaskList } from './task-list'
@@ -37,12 +37,6 @@ interface DeskProps {
   readonly house: readonly HouseItem[]
 }
 
-const SAVE_WORDS: Readonly<Record<SaveState, string>> = {
-  saved: 'Saved',
-  saving: 'Saving…',
-  offline: 'No connection: kept on this device, will be saved when it is back',
-  refused: 'Not saved: see what is marked',
-}
 const WEIGHT_STYLE: Readonly<Record<Weight, { box: string; mark: string; word: string }>> = {
   danger: { box: 'border-wattle bg-wattle-ground', mark: '■', word: 'Danger' },
   choice: { box: 'border-copper bg-copper-ground', mark: '◆', word: 'Your choice' },
@@ -100,14 +94,7 @@ export function PlanDesk({
             onChange={(event) => change((last) => ({ ...last, title: event.target.value }))}
           />
         </div>
-        <p
-          className="text-base text-soft"
-          role="status"
-          data-testid="save-state"
-          data-state={saving.clash ? 'clash' : saving.state}
-        >
-          {saving.clash ? 'Two versions: choose one' : SAVE_WORDS[saving.state]}
-        </p>
+        <SaveLine saving={saving} />
         <BeginCook kitchen={kitchen} plan={planId} />
         <Link
           href={`/k/${kitchen}/plans/${planId}/run-sheet`}

@@ -1,6 +1,7 @@
 'use client'
 import { useEffect, useState, useSyncExternalStore } from 'react'
 import type { PlanDocument } from '@/domain/roast/roast-document'
+import { deviceStorage } from '../shell/device-storage'
 import { useHydrated } from '../shell/use-hydrated'
 import { draftKey, PlanSaver, type SaverSnapshot } from './saver'
 
@@ -23,10 +24,7 @@ export function useSaving<Document>(
     () =>
       new PlanSaver(address, planId, version, document, {
         fetch: (to, init) => fetch(to, init),
-        storage:
-          typeof window === 'undefined'
-            ? { getItem: () => null, setItem: () => {}, removeItem: () => {} }
-            : localStorage,
+        storage: deviceStorage,
         wait: (ms) => new Promise((done) => setTimeout(done, ms)),
       }),
   )
@@ -56,7 +54,7 @@ interface Draft {
 export function useDraft(planId: string, saved: PlanDocument): Draft {
   const hydrated = useHydrated()
   const [dismissed, setDismissed] = useState(false)
-  const [found] = useState(() => (typeof window === 'undefined' ? null : localStorage.getItem(draftKey(planId))))
+  const [found] = useState(() => deviceStorage.getItem(draftKey(planId)))
   const document =
     hydrated && !dismissed && found ? (JSON.parse(found) as { document: PlanDocument }).document : undefined
   return {
