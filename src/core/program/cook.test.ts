@@ -4,10 +4,10 @@ import { HEAT_PARAMETERS } from '../heat/parameters'
 import { bodiesOf, usualThickness } from '../heat/piece'
 import { CHART_ROWS } from '../reference/charts'
 import { CUTS, findCut } from '../reference/cuts'
-import { celsius, fahrenheitToCelsius, minutes, poundsToKilograms } from '../units'
+import { fahrenheitToCelsius, minutes, poundsToKilograms } from '../units'
 import { cook } from './cook'
 import { findPull } from './pull'
-import { findSchool, programOf, SCHOOLS } from './schools'
+import { findSchool, programOf, SCHOOLS, steadyProgram } from './schools'
 import type { Program, Stage } from './stage'
 
 const parameters = HEAT_PARAMETERS
@@ -17,27 +17,7 @@ const cut = (id: string) => {
   if (!found) throw new Error(id)
   return found
 }
-const roastAt = (set_c: number, rest_min = 40): Program => ({
-  school: 'steady',
-  stages: [
-    {
-      role: 'cook',
-      environment: { kind: 'oven', heat: 'on', set_c: celsius(set_c) },
-      cover: 'bare',
-      preheated: true,
-      until: { kind: 'pull' },
-      tending: [],
-    },
-    {
-      role: 'rest',
-      environment: { kind: 'counter' },
-      cover: 'tent',
-      preheated: false,
-      until: { kind: 'time', duration_s: minutes(rest_min) },
-      tending: [],
-    },
-  ],
-})
+const roastAt = (set_c: number, rest_min = 40) => steadyProgram(set_c, rest_min)
 const setup = (
   id: string,
   mass_kg: number,

@@ -7,10 +7,10 @@ import { findCut } from '../reference/cuts'
 import { houseCut } from '../reference/house-cut'
 import { cautionsOf, retailOvenLeast } from '../safety/cautions'
 import { poultryDecades } from '../safety/poultry'
-import { celsius, minutes } from '../units'
 import { coolingOf, warmthAfter } from './afterwards'
 import { cook } from './cook'
-import type { Program, Stage } from './stage'
+import { steadyProgram } from './schools'
+import type { Stage } from './stage'
 
 const cut = (id: string) => {
   const found = findCut(id)
@@ -19,28 +19,7 @@ const cut = (id: string) => {
 }
 const oven = { ...DOMESTIC_OVEN, swing_k: 0 }
 const parameters = HEAT_PARAMETERS
-const program = (set_c: number, more: Partial<Stage> = {}): Program => ({
-  school: 'steady',
-  stages: [
-    {
-      role: 'cook',
-      environment: { kind: 'oven', heat: 'on', set_c: celsius(set_c) },
-      cover: 'bare',
-      preheated: true,
-      until: { kind: 'pull' },
-      tending: [],
-      ...more,
-    },
-    {
-      role: 'rest',
-      environment: { kind: 'counter' },
-      cover: 'tent',
-      preheated: false,
-      until: { kind: 'time', duration_s: minutes(20) },
-      tending: [],
-    },
-  ],
-})
+const program = (set_c: number, more: Partial<Stage> = {}) => steadyProgram(set_c, 20, more)
 const run = (size: PieceSize, pull_c: number, more: Partial<Stage> = {}, start = 5, startCore_c?: number) => {
   const bodies = bodiesOf(size, parameters)
   return cook({

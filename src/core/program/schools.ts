@@ -54,6 +54,12 @@ const usual =
   (set_c: number, hot_c = 230, hot_min = 15) =>
   (cut: Cut): SchoolSettings => ({ set_c, hot_c, hot_min, rest_min: cut.rest_min.least })
 
+/** The simplest program there is: one setting to the pull, then a rest under a tent. */
+export const steadyProgram = (set_c: number, rest_min: number, more: Partial<Stage> = {}): Program => ({
+  school: 'steady',
+  stages: [stage('cook', on(set_c), toPull, more), rest(rest_min)],
+})
+
 /** The thirteen schools, as programs of stages. */
 export const SCHOOLS: readonly School[] = [
   {
@@ -62,7 +68,7 @@ export const SCHOOLS: readonly School[] = [
     why: 'One setting to the pull: the fewest actions.',
     suits: () => true,
     usual: (cut) => usual(isBird(cut) ? 165 : isTender(cut) ? 150 : cut.mass_kg.usual < 0.8 ? 200 : 160)(cut),
-    stages: (s) => [stage('cook', on(s.set_c), toPull), rest(s.rest_min)],
+    stages: (s) => steadyProgram(s.set_c, s.rest_min).stages,
     heat: 'oven',
     source: trade,
   },

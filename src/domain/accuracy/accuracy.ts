@@ -4,14 +4,13 @@ import { HEAT_PARAMETERS } from '@/core/heat/parameters'
 import { bodiesOf } from '@/core/heat/piece'
 import { cook } from '@/core/program/cook'
 import { findPull } from '@/core/program/pull'
-import { findSchool, programOf, type SchoolSettings } from '@/core/program/schools'
-import type { Program } from '@/core/program/stage'
+import { findSchool, programOf, type SchoolSettings, steadyProgram } from '@/core/program/schools'
 import { CHART_ROWS, type ChartRow } from '@/core/reference/charts'
 import { type Cut, findCut } from '@/core/reference/cuts'
 import { donenessScale } from '@/core/reference/doneness'
 import { HOLD_TABLE, integrateLethality } from '@/core/safety/lethality'
 import { poultryDecades } from '@/core/safety/poultry'
-import { celsius, fahrenheitToCelsius, minutes, poundsToKilograms } from '@/core/units'
+import { fahrenheitToCelsius, poundsToKilograms } from '@/core/units'
 
 /** One published row beside what the model says of it. Minutes; shares are of the published value. */
 export interface ChartCheck {
@@ -61,27 +60,7 @@ const mustFind = (id: string): Cut => {
   if (!cut) throw new RangeError(`no cut ${id}`)
   return cut
 }
-const steadyAt = (set_c: number, rest_min = 60): Program => ({
-  school: 'steady',
-  stages: [
-    {
-      role: 'cook',
-      environment: { kind: 'oven', heat: 'on', set_c: celsius(set_c) },
-      cover: 'bare',
-      preheated: true,
-      until: { kind: 'pull' },
-      tending: [],
-    },
-    {
-      role: 'rest',
-      environment: { kind: 'counter' },
-      cover: 'tent',
-      preheated: false,
-      until: { kind: 'time', duration_s: minutes(rest_min) },
-      tending: [],
-    },
-  ],
-})
+const steadyAt = (set_c: number, rest_min = 60) => steadyProgram(set_c, rest_min)
 
 function checkRow(row: ChartRow): ChartCheck {
   const cut = mustFind(row.cut)

@@ -6,8 +6,8 @@ import { USUAL_SIDES } from '@/domain/meal/from-words'
 import { type MealDocument, mealRoast, mealSide } from '@/domain/meal/meal-document'
 import { wantsOfLine } from '@/domain/plan/from-line'
 import type { Problem } from '@/domain/problem/problem'
-import { problemSentence } from '../format/problems'
 import type { Units } from '../format/units'
+import { ProblemList } from '../shell/problem-list'
 
 const freshId = (meal: MealDocument, word: string): string => {
   const taken = new Set([...meal.roasts, ...meal.sides].map(({ id }) => id))
@@ -83,13 +83,7 @@ export function AddToMeal({
           </button>
         </div>
       </form>
-      {problems.length > 0 && (
-        <ul role="alert" className="mt-2 rounded-lg border-l-4 border-wattle bg-wattle-ground px-3 py-1.5">
-          {problems.map((problem) => (
-            <li key={JSON.stringify(problem)}>{problemSentence(problem, units)}</li>
-          ))}
-        </ul>
-      )}
+      <ProblemList problems={problems} units={units} className="mt-2 px-3 py-1.5" />
       <div className="mt-3 flex flex-wrap items-center gap-2">
         <span className="text-base text-soft">Beside it:</span>
         {USUAL_SIDES.map((side) => (

@@ -6,9 +6,9 @@ import { celsiusToFahrenheit, fahrenheitToCelsius } from '@/core/units'
 import type { MealPlan } from '@/domain/meal/make-meal'
 import { type MealDocument, type MealRoast, type MealSide, PREPARATIONS } from '@/domain/meal/meal-document'
 import { cutOf } from '@/domain/roast/resolve'
-import { cautionWords } from '../format/cautions'
 import { clock, duration, length, temperature, type Units } from '../format/units'
 import { donenessName } from '../format/words'
+import { GraveCautions } from '../plan/grave-cautions'
 import { Choice } from '../plan/particulars'
 import { OneOrTwo } from './one-or-two'
 
@@ -165,15 +165,7 @@ export function ItemPanel({ document, plan, selected, units, change, onSelect }:
       {roast && <OneOrTwo key={roast.id} roast={roast} document={document} plan={plan} units={units} change={change} />}
       {placed && placed.cautions.length > 0 && (
         <ul className="space-y-1 text-base">
-          {placed.cautions
-            .map((caution) => ({ code: caution.code, ...cautionWords(caution, units) }))
-            .filter(({ weight }) => weight === 'danger' || weight === 'choice')
-            .map(({ code, weight, text }) => (
-              <li key={code} className={weight === 'danger' ? 'text-wattle' : 'text-soft'}>
-                <span aria-hidden>{weight === 'danger' ? '■ ' : '◆ '}</span>
-                {text}
-              </li>
-            ))}
+          <GraveCautions cautions={placed.cautions} units={units} />
         </ul>
       )}
     </section>

@@ -7,10 +7,10 @@ import type { MealDocument } from '@/domain/meal/meal-document'
 import type { Problem } from '@/domain/problem/problem'
 import { BeginCook } from '../cook/begin-cook'
 import { changeWords, clashWords } from '../format/meal-words'
-import { problemSentence } from '../format/problems'
 import { clock, day, type Units } from '../format/units'
 import { SaveLine } from '../plan/save-state'
 import { useSaving } from '../plan/use-saving'
+import { ProblemList } from '../shell/problem-list'
 import { AddToMeal } from './add-to-meal'
 import { CrewView } from './crew-view'
 import { DaysView } from './days-view'
@@ -179,13 +179,7 @@ export function MealDesk({
           </div>
         </section>
       )}
-      {live.problems.length > 0 && (
-        <ul role="alert" className="rounded-lg border-l-4 border-wattle bg-wattle-ground px-4 py-2">
-          {live.problems.map((problem) => (
-            <li key={JSON.stringify(problem)}>{problemSentence(problem, units)}</li>
-          ))}
-        </ul>
-      )}
+      <ProblemList problems={live.problems} units={units} className="px-4 py-2" />
 
       <nav aria-label="Views" className="flex flex-wrap items-center gap-1">
         {(Object.keys(VIEWS) as View[]).map((each) => (

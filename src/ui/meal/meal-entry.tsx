@@ -4,8 +4,8 @@ import { useRef, useState } from 'react'
 import type { MealPlan } from '@/domain/meal/make-meal'
 import type { MealDocument } from '@/domain/meal/meal-document'
 import type { Problem } from '@/domain/problem/problem'
-import { problemSentence } from '../format/problems'
 import { clock, shortDay, type Units } from '../format/units'
+import { ProblemList } from '../shell/problem-list'
 import { useHydrated } from '../shell/use-hydrated'
 
 /** A whole meal from who many and when, or from a file that is looked at before it is kept. */
@@ -79,13 +79,7 @@ export function MealEntry({ kitchen, units }: { readonly kitchen: string; readon
           }}
         />
       </form>
-      {problems.length > 0 && (
-        <ul role="alert" className="mt-2 rounded-lg border-l-4 border-wattle bg-wattle-ground px-3 py-1.5">
-          {problems.slice(0, 6).map((problem) => (
-            <li key={JSON.stringify(problem)}>{problemSentence(problem, units)}</li>
-          ))}
-        </ul>
-      )}
+      <ProblemList problems={problems.slice(0, 6)} units={units} className="mt-2 px-3 py-1.5" />
       {seen && (
         <section className="mt-2 rounded-xl border-2 border-copper bg-copper-ground p-3" data-testid="import-preview">
           <p className="text-lg">

@@ -10,6 +10,7 @@ import type { PlanDocument } from '@/domain/roast/roast-document'
 import type { PlanWorker } from '@/workers/browser/protocol'
 import { cautionWords } from '../format/cautions'
 import { clock, duration, length, temperature, type Units } from '../format/units'
+import { GraveCautions } from '../plan/grave-cautions'
 import { HeatRibbon } from '../ribbon/heat-ribbon'
 
 interface PageProps {
@@ -199,15 +200,7 @@ export function SchoolsPage({ kitchen, planId, version, document, units, now_s }
                     />
                   </dl>
                   <ul className="mt-3 min-h-24 space-y-1 text-base leading-snug">
-                    {answer.plan.cautions
-                      .map((caution) => ({ code: caution.code, ...cautionWords(caution, units) }))
-                      .filter(({ weight }) => weight === 'danger' || weight === 'choice')
-                      .map(({ code, weight, text }) => (
-                        <li key={code} className={weight === 'danger' ? 'text-wattle' : 'text-soft'}>
-                          <span aria-hidden>{weight === 'danger' ? '■ ' : '◆ '}</span>
-                          {text}
-                        </li>
-                      ))}
+                    <GraveCautions cautions={answer.plan.cautions} units={units} />
                   </ul>
                   <button
                     type="button"

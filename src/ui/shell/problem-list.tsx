@@ -1,0 +1,23 @@
+import type { Problem } from '@/domain/problem/problem'
+import { problemSentence } from '../format/problems'
+import type { Units } from '../format/units'
+
+/** What is wrong with what was given, a sentence each; nothing where all is well. */
+export function ProblemList({
+  problems,
+  units,
+  className,
+}: {
+  readonly problems: readonly Problem[]
+  readonly units: Units
+  readonly className: string
+}) {
+  if (problems.length === 0) return null
+  return (
+    <ul role="alert" className={`rounded-lg border-l-4 border-wattle bg-wattle-ground ${className}`}>
+      {problems.map((problem) => (
+        <li key={JSON.stringify(problem)}>{problemSentence(problem, units)}</li>
+      ))}
+    </ul>
+  )
+}
