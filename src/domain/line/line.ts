@@ -12,7 +12,7 @@ import {
 import { fail, type Outcome, type Problem, type Span, succeed } from '../problem/problem'
 import { nearestOf } from '../quantity/nearest'
 import { cutWords, nearestCuts } from '../roast/resolve'
-import { readMoment } from './moment'
+import { LONGEST_MOMENT, readMoment } from './moment'
 
 /** What one typed line says. Anything left out takes its usual value. */
 export interface Line {
@@ -31,6 +31,9 @@ export interface Line {
   /** Seconds since 1970; undefined when no time was said. */
   readonly promise_s?: number
 }
+
+/** Nobody types more than this to name one roast or one table; what is longer was pasted by mistake. Characters. */
+export const LONGEST_LINE = 400
 
 interface Word extends Span {
   readonly text: string
@@ -155,7 +158,7 @@ const readers: readonly Reader[] = [
   },
   (words, at, context) => {
     const moment = readMoment(
-      words.slice(at).map((word) => word.text),
+      words.slice(at, at + LONGEST_MOMENT).map((word) => word.text),
       context,
     )
     return moment && { count: moment.count, set: { promise_s: moment.at_s } }
@@ -178,15 +181,14 @@ const readers: readonly Reader[] = [
     return salted && { count: salted.count, set: { salted: true } }
   },
   (words, at) => {
-    for (const school of SCHOOLS) {
-      const names = [school.id.replaceAll('-', ' '), school.id, school.name.toLowerCase().replaceAll(',', '')]
-      const found = match(words, at, exact(names.map((name) => name.replaceAll('-', '[- ]')).join('|')), 5)
-      if (found) return { count: found.count, set: { school: school.id } }
+    for (const { school, pattern } of SCHOOL_PATTERNS) {
+      const found = match(words, at, pattern, 5)
+      if (found) return { count: found.count, set: { school } }
     }
     return undefined
   },
   (words, at) => {
-    const found = match(words, at, exact(DONENESS_WORDS.map((word) => word.replaceAll(' ', '[- ]')).join('|')), 3)
+    const found = match(words, at, DONENESS_PATTERN, 3)
     if (found) return { count: found.count, set: { doneness: found.groups[0].replaceAll(' ', '-') } }
     const serve = match(words, at, SERVE, 3)
     return (
@@ -208,17 +210,42 @@ const DONENESS_WORDS = [
     ),
   ),
 ].sort((a, b) => b.length - a.length)
+const DONENESS_PATTERN = exact(DONENESS_WORDS.map((word) => word.replaceAll(' ', '[- ]')).join('|'))
+const SCHOOL_PATTERNS = SCHOOLS.map(({ id, name }) => ({
+  school: id,
+  pattern: exact([id, name.toLowerCase().replaceAll(',', '')].map((each) => each.replaceAll('-', '[- ]')).join('|')),
+}))
+const SUGGESTED = [
+  ...DONENESS_WORDS,
+  ...SCHOOLS.map(({ id }) => id),
+  'bone-in',
+  'boneless',
+  'oven',
+  'fan',
+  'eat',
+  'gas',
+  'tomorrow',
+  'salted',
+]
+/** The first few words not understood are looked up; who wrote more of them did not misspell. */
+const MOST_SUGGESTIONS = 4
 const FILLER = new Set(['a', 'an', 'the', 'of', 'and', 'with', 'please', 'roast', 'in', 'on', 'whole', 'joint'])
 const BONE = { 'bone-in': 'in', boneless: 'out', boned: 'out', 'bone-out': 'out' } as const
+
+/** Cut ids by every run of words that names one. */
+const CUTS_BY_WORDS = new Map<string, string[]>()
+for (const cut of CUTS)
+  for (const word of cutWords(cut)) {
+    const text = word.replaceAll('-', ' ').replaceAll(',', '')
+    const ids = CUTS_BY_WORDS.get(text) ?? []
+    if (!ids.includes(cut.id)) CUTS_BY_WORDS.set(text, [...ids, cut.id])
+  }
 
 /** The cut a run of words names: longest first, then with the bone word taken into account. */
 function readCut(words: readonly Word[], at: number): { count: number; ids: string[] } | undefined {
   for (let count = Math.min(6, words.length - at); count >= 1; count--) {
-    const text = textOf(words, at, count).replaceAll('-', ' ')
-    const ids = CUTS.filter((cut) =>
-      cutWords(cut).some((word) => word.replaceAll('-', ' ').replaceAll(',', '') === text),
-    ).map(({ id }) => id)
-    if (ids.length > 0) return { count, ids }
+    const ids = CUTS_BY_WORDS.get(textOf(words, at, count).replaceAll('-', ' '))
+    if (ids) return { count, ids }
   }
   return undefined
 }
@@ -244,6 +271,7 @@ function withBone(id: string, bone: 'in' | 'out' | undefined): string {
  * @param timeZone IANA name of the kitchen's time zone
  */
 export function readLine(line: string, now_s: number, timeZone: string): Outcome<Line> {
+  if (line.length > LONGEST_LINE) return fail({ code: 'line_too_long', given: line.length, most: LONGEST_LINE })
   const words = wordsOf(line)
   const context = { now_s, timeZone }
   const draft: Draft = {}
@@ -283,12 +311,12 @@ export function readLine(line: string, now_s: number, timeZone: string): Outcome
     if (!FILLER.has(word.text)) unknown.push(word)
     at += 1
   }
-  for (const word of joinedRuns(unknown, line)) {
+  for (const [i, word] of joinedRuns(unknown, line).entries()) {
     problems.push({
       code: 'unknown_word',
       word: word.text,
       at: { from: word.from, to: word.to },
-      nearest: suggest(word.text, cut === undefined),
+      nearest: i < MOST_SUGGESTIONS ? suggest(word.text, cut === undefined) : [],
     })
   }
   if (cut === undefined && unknown.length === 0)
@@ -312,21 +340,6 @@ function joinedRuns(unknown: readonly Word[], line: string): Word[] {
 
 function suggest(word: string, cutMissing: boolean): string[] {
   const cuts = cutMissing ? nearestCuts(word).map((id) => id.replaceAll('-', ' ')) : []
-  const others = nearestOf(
-    word,
-    [
-      ...DONENESS_WORDS,
-      ...SCHOOLS.map(({ id }) => id),
-      'bone-in',
-      'boneless',
-      'oven',
-      'fan',
-      'eat',
-      'gas',
-      'tomorrow',
-      'salted',
-    ],
-    2,
-  )
+  const others = nearestOf(word, SUGGESTED, 2)
   return [...cuts, ...others].slice(0, 3)
 }

@@ -31,6 +31,11 @@ const LEADS = new Set([
   'by',
 ])
 
+/** No moment is said in more words than this: leads, day, month, clock, half of the day. */
+export const LONGEST_MOMENT = 12
+
+const NEAR_DAYS = new Set(['today', 'tonight', 'tomorrow'])
+
 const startsWith = (names: readonly string[], word: string | undefined) =>
   word && /^[a-z]{3,}$/.test(word) ? names.findIndex((name) => name.startsWith(word)) : -1
 
@@ -60,9 +65,8 @@ export function readMoment(
   words: readonly string[],
   { now_s, timeZone }: { readonly now_s: number; readonly timeZone: string },
 ): { readonly at_s: number; readonly count: number } | undefined {
-  const now = new TZDate(now_s * 1000, timeZone)
   let at = 0
-  while (LEADS.has(words[at] ?? '')) at++
+  while (at < LONGEST_MOMENT && LEADS.has(words[at] ?? '')) at++
   // "for 8" is a number of guests, not an hour.
   const led = words.slice(0, at).some((word) => word !== 'for')
   let day: TZDate | undefined
@@ -84,6 +88,10 @@ export function readMoment(
   const monthAfter = startsWith(MONTHS, words[at + 1])
   const monthHere = startsWith(MONTHS, word)
   const dayAfter = words[at + 1]?.match(/^(\d{1,2})(?:st|nd|rd|th)?$/)
+  const named = iso || weekday >= 0 || (dayNumber && monthAfter >= 0) || (monthHere >= 0 && dayAfter)
+  // Most words begin no moment: that is plain before any calendar is asked.
+  if (!clock && !named && !NEAR_DAYS.has(word ?? '')) return undefined
+  const now = new TZDate(now_s * 1000, timeZone)
   if (word === 'today' || word === 'tonight') {
     day = now
     rolls = undefined

@@ -1,6 +1,7 @@
 import { buyFor } from '@/core/portions/buy'
 import { findCut } from '@/core/reference/cuts'
-import { readMoment } from '../line/moment'
+import { LONGEST_LINE } from '../line/line'
+import { LONGEST_MOMENT, readMoment } from '../line/moment'
 import { fail, type Outcome, succeed } from '../problem/problem'
 import { type MealDocument, type MealSide, mealDocument } from './meal-document'
 
@@ -10,10 +11,13 @@ export interface MealWords {
   readonly at_s: number
 }
 
+/** As many as a meal document takes. */
+const MOST_GUESTS = 2000
 const PEOPLE = /(\d+)\s*(?:people|guests|heads?|covers)/i
 
 /** Reads "38 people on Saturday at 19:30". */
 export function readMealWords(line: string, now_s: number, timeZone: string): Outcome<MealWords> {
+  if (line.length > LONGEST_LINE) return fail({ code: 'line_too_long', given: line.length, most: LONGEST_LINE })
   const people = line.match(PEOPLE)
   const words = line
     .replace(PEOPLE, ' ')
@@ -21,24 +25,26 @@ export function readMealWords(line: string, now_s: number, timeZone: string): Ou
     .split(/[\s,]+/)
     .filter((word) => word && !['on', 'at', 'for', 'a', 'supper', 'dinner', 'lunch', 'eat'].includes(word))
   let at_s: number | undefined
-  let unknown: string | undefined
+  const unknown: string[] = []
   for (let i = 0; i < words.length; ) {
-    const moment = readMoment(words.slice(i), { now_s, timeZone })
-    if (moment) {
-      at_s = moment.at_s
-      i += moment.count
-    } else unknown ??= words[i++]
+    const moment = readMoment(words.slice(i, i + LONGEST_MOMENT), { now_s, timeZone })
+    if (moment) at_s = moment.at_s
+    else unknown.push(words[i] as string)
+    i += moment?.count ?? 1
   }
   if (!people) return fail({ code: 'malformed', path: ['line'], detail: 'Say how many eat, such as 38 people.' })
   if (at_s === undefined)
     return fail({ code: 'malformed', path: ['line'], detail: 'Say when they eat, such as Saturday 19:30.' })
-  if (unknown !== undefined)
+  if (unknown.length > 0)
     return fail({
       code: 'malformed',
       path: ['line'],
-      detail: `“${unknown}” is not understood. Say only how many and when; what they eat comes next.`,
+      detail: `“${unknown.join(' ')}” is not understood. Say only how many and when; what they eat comes next.`,
     })
-  return succeed({ guests: Number(people[1]), at_s })
+  const guests = Number(people[1])
+  if (!(guests >= 1 && guests <= MOST_GUESTS))
+    return fail({ code: 'out_of_range', path: ['guests'], quantity: 'count', value: guests, low: 1, high: MOST_GUESTS })
+  return succeed({ guests, at_s })
 }
 
 /** Sides most roasts come with: what they like and bear (common practice). */

@@ -6,6 +6,7 @@ export type Problem =
   | { readonly code: 'unknown_word'; readonly word: string; readonly at: Span; readonly nearest: readonly string[] }
   | { readonly code: 'missing_cut'; readonly nearest: readonly string[] }
   | { readonly code: 'missing_mass' }
+  | { readonly code: 'line_too_long'; readonly given: number; readonly most: number }
   | { readonly code: 'given_twice'; readonly what: string; readonly at: Span }
   | { readonly code: 'unknown_cut'; readonly path: Path; readonly given: string; readonly nearest: readonly string[] }
   | {

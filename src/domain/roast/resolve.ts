@@ -43,10 +43,9 @@ export const cutWords = (cut: Cut): readonly string[] => [
 
 /** The cuts most like a word, as ids. */
 export function nearestCuts(word: string): string[] {
-  const byWord = new Map<string, string>()
-  for (const cut of CUTS) for (const each of cutWords(cut)) byWord.set(each, cut.id)
-  return [...new Set(nearestOf(word, byWord.keys(), 6).map((each) => byWord.get(each) ?? each))].slice(0, 3)
+  return [...new Set(nearestOf(word, CUT_BY_WORD.keys(), 6).map((each) => CUT_BY_WORD.get(each) ?? each))].slice(0, 3)
 }
+const CUT_BY_WORD = new Map(CUTS.flatMap((cut) => cutWords(cut).map((word) => [word, cut.id] as const)))
 
 /** The heaviest and lightest a cut can believably be, kg. */
 export const massRange = (cut: Cut) => ({

@@ -38,6 +38,8 @@ export function problemSentence(problem: Problem, units: Units): string {
       return `Say which cut, such as ${list(problem.nearest.map(plain))}.`
     case 'missing_mass':
       return 'Say how much it weighs, such as 2.7 kg or 6 lb.'
+    case 'line_too_long':
+      return `That is ${problem.given} characters long; a line may have ${problem.most}. Say one roast, or one table, at a time.`
     case 'given_twice':
       return `The ${nameOf(problem.what)} is said twice. Keep one.`
     case 'unknown_cut':

@@ -1,0 +1,119 @@
+import { describe, expect, it } from 'vitest'
+import { seededRandom } from '@/core/estimate/random'
+import { CUTS } from '@/core/reference/cuts'
+import { mealFromWords, readMealWords } from '../meal/from-words'
+import { PLAIN_KITCHEN } from '../meal/meal-problem'
+import { planFromLine } from '../plan/from-line'
+import { nearestOf } from '../quantity/nearest'
+import { cutWords } from '../roast/resolve'
+import { LONGEST_LINE, readLine } from './line'
+import { readClock, readMoment } from './moment'
+
+const NOW = Date.UTC(2026, 10, 24, 9) / 1000
+const LINES = 100_000
+const LIMIT_MS = 10
+
+const WORDS = [
+  ...CUTS.flatMap((cut) => cutWords(cut).slice(0, 3)),
+  ...'roast beef one pregnant eat at on for by sunday monday 25 dec tomorrow tonight noon am pm 19:00 7pm 7.30'.split(
+    ' ',
+  ),
+  ...'oven fan gas mark fire bath bone in bone-in boneless medium rare pink well done salted people guests heads'.split(
+    ' ',
+  ),
+  ...'kg g lb lbs oz mm cm thick ½ 1/2 ¼ -1 0 00 1e9 999999999999999999999 1,5 2.7 -3,2 °C °F 325f 180c min h hours'.split(
+    ' ',
+  ),
+  ...['—', '"', '“', '\\', '/', '$', '^(', '[a-z]+', '%s', '\u0000', '\ud800', '\u202e', '\t', '\n', ',,,', ';', '°'],
+  ...[
+    'буженина',
+    'лопатка',
+    '烤牛肉',
+    'ローストビーフ',
+    'لحم',
+    'צלי',
+    'κρέας',
+    'भुना',
+    'เนื้อ',
+    '🍖',
+    'é',
+    'ß',
+    '٣ kg',
+    '２ｋｇ',
+  ],
+]
+
+/** A line of any words, numbers, signs and scripts in any order, the same for the same seed. */
+function lineOf(random: () => number): string {
+  const count = Math.floor(random() ** 2 * 24)
+  const parts = Array.from({ length: count }, () => {
+    const kind = random()
+    if (kind < 0.75) return WORDS[Math.floor(random() * WORDS.length)] as string
+    if (kind < 0.85) return String(Math.round((random() - 0.2) * 10 ** Math.floor(random() * 9)) / 10)
+    return String.fromCharCode(
+      ...Array.from({ length: 1 + Math.floor(random() * 9) }, () => Math.floor(random() * 0x3000)),
+    )
+  })
+  const glue = [' ', ', ', '', '-'][Math.floor(random() ** 3 * 4)] as string
+  return parts.join(glue)
+}
+
+/** Reads every line; answers the slowest, the best of five where one was slow: what counts is the reader, not the machine. */
+function slowest(read: (line: string) => unknown, seed: number): { readonly ms: number; readonly line: string } {
+  const random = seededRandom(seed)
+  let worst = { ms: 0, line: '' }
+  for (let i = 0; i < LINES; i++) {
+    const line = lineOf(random)
+    let ms = Number.POSITIVE_INFINITY
+    for (let attempt = 0; attempt < 5 && ms > LIMIT_MS; attempt++) {
+      const from = performance.now()
+      read(line)
+      ms = Math.min(ms, performance.now() - from)
+    }
+    if (ms > worst.ms) worst = { ms, line }
+  }
+  return worst
+}
+
+describe('any words at all', () => {
+  it('a line about a roast is answered at once, and what it becomes is a document', { timeout: 300_000 }, () => {
+    const worst = slowest((line) => {
+      const read = readLine(line, NOW, 'Europe/London')
+      if (read.ok) planFromLine(read.value, NOW)
+      else expect(read.problems.length).toBeGreaterThan(0)
+    }, 11)
+    expect(worst.ms, worst.line).toBeLessThan(LIMIT_MS)
+  })
+
+  it('a line about a meal is answered at once, and what it becomes is a document', { timeout: 300_000 }, () => {
+    const worst = slowest((line) => {
+      const read = readMealWords(`${line.slice(0, LONGEST_LINE - 40)} 12 people saturday 19:30`, NOW, 'Europe/London')
+      readMealWords(line, NOW, 'Europe/London')
+      if (read.ok) mealFromWords(read.value, PLAIN_KITCHEN)
+    }, 12)
+    expect(worst.ms, worst.line).toBeLessThan(LIMIT_MS)
+  })
+
+  it('a moment, a clock and the nearest words are found at once', { timeout: 300_000 }, () => {
+    const words = CUTS.flatMap((cut) => cutWords(cut))
+    const worst = slowest((line) => {
+      const moment = readMoment(line.toLowerCase().split(' '), { now_s: NOW, timeZone: 'Asia/Kathmandu' })
+      if (moment) expect(moment.count).toBeGreaterThan(0)
+      readClock(line, true)
+      nearestOf(line.slice(0, 60), words.slice(0, 60))
+    }, 13)
+    expect(worst.ms, worst.line).toBeLessThan(LIMIT_MS)
+  })
+
+  it('the sentences that once stopped the server', () => {
+    for (const line of ['10 people on Sunday at 18:00, one pregnant', 'roast beef', 'purple monkey dishwasher'])
+      expect(readMealWords(line, NOW, 'UTC').ok).toBe(false)
+  })
+
+  it('more than a line is refused with its length', () => {
+    const line = 'beef '.repeat(20_000)
+    const refused = { ok: false, problems: [{ code: 'line_too_long', given: line.length, most: LONGEST_LINE }] }
+    expect(readLine(line, NOW, 'UTC')).toEqual(refused)
+    expect(readMealWords(line, NOW, 'UTC')).toEqual(refused)
+  })
+})
