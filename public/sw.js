@@ -1,11 +1,23 @@
 // Keeps the boards that were opened on this device, so that one that was closed opens without the network.
 // Network first, always: what is kept is only shown when nothing answers, and says so (data-kept).
-const KEPT = 'pheasant-boards'
+const KEPT = 'pheasant-boards-2'
 const BOARD = /^\/k\/[^/]+\/cooks\/[^/]+$/
 const MOST_FILES = 400
 
 self.addEventListener('install', () => self.skipWaiting())
-self.addEventListener('activate', (event) => event.waitUntil(self.clients.claim()))
+self.addEventListener('activate', (event) =>
+  event.waitUntil(
+    (async () => {
+      for (const name of await caches.keys())
+        if (name.startsWith('pheasant-boards') && name !== KEPT) await caches.delete(name)
+      await self.clients.claim()
+    })(),
+  ),
+)
+
+// An answer takes the address it was first asked by, and a thread reads what it is to run from the part
+// behind the # of its address, which no cache tells apart: without an address of its own it takes the asker's.
+const unaddressed = ({ body, headers, status, statusText }) => new Response(body, { headers, status, statusText })
 
 async function board(request) {
   const cache = await caches.open(KEPT)
@@ -21,11 +33,12 @@ async function board(request) {
 }
 
 async function file(request) {
-  const kept = await caches.match(request)
-  if (kept) return kept
+  const cache = await caches.open(KEPT)
+  const kept = await cache.match(request)
+  if (kept) return unaddressed(kept)
   const answer = await fetch(request)
-  if (answer.ok) await (await caches.open(KEPT)).put(request, answer.clone())
-  return answer
+  if (answer.ok) await cache.put(request, answer.clone())
+  return unaddressed(answer)
 }
 
 self.addEventListener('fetch', (event) => {
