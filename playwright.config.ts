@@ -1,6 +1,8 @@
 import { defineConfig } from '@playwright/test'
 
 const port = 3191
+/** A name on the kitchen's network, without https: there a browser gives a page less than on the machine itself. */
+const TABLET_HOST = 'kitchen.test'
 
 /** The whole application in Debian's Chromium. Run through npm test, which makes the build, the database and the clock. */
 export default defineConfig({
@@ -27,9 +29,14 @@ export default defineConfig({
         '--disable-background-networking',
         '--disable-component-update',
         '--disable-sync',
+        `--host-resolver-rules=MAP ${TABLET_HOST} 127.0.0.1`,
       ],
     },
   },
+  projects: [
+    { name: 'machine' },
+    { name: 'tablet', testMatch: /cook\.spec\.ts/, use: { baseURL: `http://${TABLET_HOST}:${port}` } },
+  ],
   webServer: {
     command: `node node_modules/next/dist/bin/next start -H 127.0.0.1 -p ${port}`,
     url: `http://127.0.0.1:${port}/api/health`,

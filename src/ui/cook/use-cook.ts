@@ -1,5 +1,6 @@
 'use client'
 import * as Comlink from 'comlink'
+import { nanoid } from 'nanoid'
 import { useCallback, useEffect, useMemo, useRef, useState, useSyncExternalStore } from 'react'
 import { type BoardItem, boardOf } from '@/domain/cook/board'
 import { type CookDocument, type CookEntry, cookTime, type ProbeReading } from '@/domain/cook/cook-document'
@@ -189,7 +190,7 @@ export function useCook(start: CookStart, by: string): LiveCook {
     (part) => {
       const entry: CookEntry = {
         ...part,
-        id: crypto.randomUUID(),
+        id: nanoid(),
         at: part.at ?? new Date(cookTime(document.clock, wall()) * 1000).toISOString(),
         by,
       }
