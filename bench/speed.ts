@@ -8,9 +8,9 @@ import { DEFAULT_SHELLS, RoastKernel } from '@/core/heat/kernel'
 import { DOMESTIC_OVEN } from '@/core/heat/oven'
 import { HEAT_PARAMETERS } from '@/core/heat/parameters'
 import { bodiesOf, type PieceBody } from '@/core/heat/piece'
-import { cook } from '@/core/program/cook'
 import { findSchool, programOf, type School } from '@/core/program/schools'
 import { type Cut, findCut } from '@/core/reference/cuts'
+import { cook } from '@/core/simulate/cook'
 import { arrivalAt } from '@/domain/accuracy/arrival'
 import { trueCook } from '@/stand-ins/truth/truth'
 
@@ -38,8 +38,7 @@ const roast = (dt_s: number, shells: number) =>
     start_c: 5,
     pull_c: [53],
     parameters: HEAT_PARAMETERS,
-    dt_s,
-    shells,
+    resolution: { dt_s, shells },
   })
 
 const fine = roast(30 / 16, 60)

@@ -5,17 +5,15 @@ import type { MealPlan } from '@/domain/meal/make-meal'
 import type { MealDocument } from '@/domain/meal/meal-document'
 import { makePlan } from '@/domain/plan/make-plan'
 import { fail, type Outcome, succeed } from '@/domain/problem/problem'
+import { cutOf } from '@/domain/roast/resolve'
+import { sceneOf } from '@/words/meal-words'
+import { taskTitle } from '@/words/tasks'
+import { kitchenUnits, type Units } from '@/words/units'
 import { nowSeconds } from './environment'
 import { database } from './kitchen'
 import { mealInKitchen, mealRowInKitchen, savedMeal } from './meals'
 
 /** The ways out: calendar, CSV, JSON. Words come from the caller, for sentences live at the edge. */
-
-export interface ExportWords {
-  readonly mealTask: (task: MealPlan['tasks'][number], plan: MealPlan, meal: MealDocument) => string
-  readonly roastTask: (task: RoastTask, cutId: string) => string
-}
-type RoastTask = NonNullable<Extract<ReturnType<typeof makePlan>, { ok: true }>['value']>['plan']['tasks'][number]
 
 interface CalendarEntry {
   readonly id: string
@@ -52,13 +50,13 @@ const nth = (
     .filter((task) => task.kind === own?.kind && task.item === own?.item && task.source === own?.source).length
 }
 
-const entriesOf = (id: string, meal: MealDocument, plan: MealPlan, words: ExportWords): CalendarEntry[] =>
+const entriesOf = (id: string, meal: MealDocument, plan: MealPlan, units: Units): CalendarEntry[] =>
   plan.tasks.map((task, i) => ({
     // The same task keeps its name when its time moves, so that a subscribed calendar moves it.
     id: `${id}-${task.kind}-${task.item ?? ''}-${task.source ?? ''}-${nth(plan.tasks, i)}@pheasant`,
-    at_s: task.at_s,
+    at_s: task.at,
     minutes: Math.max(5, Math.round(task.hands_s / 60)),
-    text: words.mealTask(task, plan, meal),
+    text: taskTitle(task, sceneOf(task, plan, meal), units),
   }))
 
 /** A meal that has a plan; its problems where it has none. */
@@ -73,15 +71,15 @@ async function plannedMeal(
 }
 
 /** One meal's tasks as an iCalendar file. */
-export async function mealCalendar(slug: string, id: string, words: ExportWords): Promise<Outcome<string>> {
+export async function mealCalendar(slug: string, id: string): Promise<Outcome<string>> {
   const found = await plannedMeal(slug, id)
   if (!found.ok) return found
-  const { row, plan } = found.value
-  return succeed(calendarOf(row.document.title, entriesOf(row.id, row.document, plan, words)))
+  const { kitchen, row, plan } = found.value
+  return succeed(calendarOf(row.document.title, entriesOf(row.id, row.document, plan, kitchenUnits(kitchen))))
 }
 
 /** Everything ahead in a kitchen, for whoever has its calendar address. */
-export async function kitchenCalendar(token: string, words: ExportWords): Promise<Outcome<string>> {
+export async function kitchenCalendar(token: string): Promise<Outcome<string>> {
   const scope = await kitchenByCalendar(database(), token)
   if (!scope) return fail({ code: 'not_found', path: ['calendar'], what: token })
   const since_s = nowSeconds() - 7 * 86_400
@@ -91,7 +89,7 @@ export async function kitchenCalendar(token: string, words: ExportWords): Promis
     const { plan } = savedMeal(scope.kitchen, row)
     if (plan)
       entries.push(
-        ...entriesOf(row.id, row.document, plan, words).map((entry) => ({
+        ...entriesOf(row.id, row.document, plan, kitchenUnits(scope.kitchen)).map((entry) => ({
           ...entry,
           text: `${row.document.title}: ${entry.text}`,
         })),
@@ -101,13 +99,13 @@ export async function kitchenCalendar(token: string, words: ExportWords): Promis
     if (row.promiseAt.getTime() / 1000 < since_s) continue
     const made = makePlan(row.document, nowSeconds(), 16)
     if (!made.ok) continue
-    const cutId = row.document.roast.cut
+    const cut = cutOf(row.document.roast)
     entries.push(
       ...made.value.plan.tasks.map((task, i) => ({
         id: `${row.id}-${task.kind}-${nth(made.value.plan.tasks, i)}@pheasant`,
         at_s: task.at,
         minutes: 5,
-        text: `${row.document.title}: ${words.roastTask(task, cutId)}`,
+        text: `${row.document.title}: ${taskTitle(task, { cut }, kitchenUnits(scope.kitchen))}`,
       })),
     )
   }
@@ -118,16 +116,16 @@ const localOf = (at_s: number, { timeZone }: KitchenRow) =>
   new Intl.DateTimeFormat('sv-SE', { timeZone, dateStyle: 'short', timeStyle: 'short' }).format(at_s * 1000)
 
 /** One meal's tasks as CSV; times in the kitchen's zone. */
-export async function mealTasksCsv(slug: string, id: string, words: ExportWords): Promise<Outcome<string>> {
+export async function mealTasksCsv(slug: string, id: string): Promise<Outcome<string>> {
   const found = await plannedMeal(slug, id)
   if (!found.ok) return found
   const { kitchen, row, plan } = found.value
   return succeed(
     Papa.unparse(
       plan.tasks.map((task) => ({
-        local_time: localOf(task.at_s, kitchen),
-        utc: new Date(task.at_s * 1000).toISOString(),
-        task: words.mealTask(task, plan, row.document),
+        local_time: localOf(task.at, kitchen),
+        utc: new Date(task.at * 1000).toISOString(),
+        task: taskTitle(task, sceneOf(task, plan, row.document), kitchenUnits(kitchen)),
         cook: task.cook === undefined ? '' : (row.document.kitchen.cooks[task.cook] ?? ''),
         set_c: task.set_c ?? '',
         pull_c: task.pull_c === undefined ? '' : task.pull_c.toFixed(1),

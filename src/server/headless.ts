@@ -36,9 +36,9 @@ export async function planHeadless(value: unknown): Promise<Outcome<unknown>> {
       doors: item.doors,
       cautions: item.cautions,
     })),
-    tasks: plan.tasks.map(({ kind, at_s, item, source, set_c, pull_c, cook, hands_s }) => ({
+    tasks: plan.tasks.map(({ kind, at, item, source, set_c, pull_c, cook, hands_s }) => ({
       kind,
-      at: iso(at_s),
+      at: iso(at),
       item: item === undefined ? null : plan.itemIds[item],
       source: source === undefined ? null : plan.sources[source]?.id,
       set_c: set_c ?? null,

@@ -8,21 +8,33 @@ const root = resolve(import.meta.dirname, '../../src')
 const LAYERS: Readonly<Record<string, { readonly layers: readonly string[]; readonly packages: readonly string[] }>> = {
   core: { layers: ['core'], packages: [] },
   domain: { layers: ['core', 'domain'], packages: ['zod', 'date-fns', '@date-fns/tz', 'fastest-levenshtein'] },
+  // Every sentence, in the reader's units: for screens, sheets and exports alike.
+  words: { layers: ['core', 'domain', 'words'], packages: [] },
   db: { layers: ['core', 'domain', 'db'], packages: ['drizzle-orm', 'postgres', 'nanoid', 'node:url'] },
   // The solver is the one thing of workers that server asks: a plan made headless wants it too.
   server: {
-    layers: ['core', 'domain', 'db', 'server', 'workers'],
+    layers: ['core', 'domain', 'words', 'db', 'server', 'workers'],
     packages: ['zod', 'postgres', 'ical-generator', 'papaparse', 'node:crypto'],
   },
   workers: { layers: ['core', 'domain', 'db', 'server', 'workers'], packages: ['*'] },
   'stand-ins': { layers: ['core', 'domain', 'db', 'server', 'stand-ins'], packages: ['*'] },
   // ui may name the protocol of a worker, never its code: the worker is loaded by its address.
   ui: {
-    layers: ['core', 'domain', 'ui', 'workers'],
-    packages: ['react', 'radix-ui', 'recharts', 'lucide-react', 'comlink', 'next', 'papaparse', '@date-fns/tz'],
+    layers: ['core', 'domain', 'words', 'ui', 'workers'],
+    packages: [
+      'react',
+      'radix-ui',
+      'recharts',
+      'lucide-react',
+      'comlink',
+      'nanoid',
+      'next',
+      'papaparse',
+      '@date-fns/tz',
+    ],
   },
   app: {
-    layers: ['core', 'domain', 'db', 'server', 'ui', 'app'],
+    layers: ['core', 'domain', 'words', 'db', 'server', 'ui', 'app'],
     packages: ['next', 'react', 'zod', '@fontsource-variable'],
   },
 }
@@ -31,8 +43,10 @@ const CORE_ORDER = [
   ['reference'],
   ['heat'],
   ['program'],
+  ['simulate'],
   ['doneness', 'safety', 'portions'],
   ['estimate'],
+  ['roast'],
   ['schedule'],
 ]
 

@@ -1,8 +1,9 @@
 import type { OvenSpec } from '../heat/oven'
 import type { HeatParameters } from '../heat/parameters'
 import { bodiesOf, type PieceSize, usualThickness } from '../heat/piece'
-import { cook } from '../program/cook'
 import type { Program } from '../program/stage'
+import { cook } from '../simulate/cook'
+import { RESOLUTION } from '../simulate/stepper'
 import { quantile, seededRandom, stratifiedNormals } from './random'
 
 /** How unsure each input is: one standard deviation. */
@@ -102,8 +103,7 @@ export function cookEnsemble(setup: EnsembleSetup): EnsembleAnswer {
       startCore_c: setup.startCore_c,
       pull_c: setup.pull_c,
       parameters: drawn,
-      dt_s: 60,
-      shells: 14,
+      resolution: RESOLUTION.member,
     })
     if (run.outcome === 'time_limit') {
       lost++

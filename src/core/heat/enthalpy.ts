@@ -1,5 +1,6 @@
 import type { Composition } from '../reference/composition'
 import { conductivityOf, FUSION_J_PER_KG, heatCapacityOf, iceFraction } from './properties'
+import { vaporisationHeat } from './vapour'
 
 /**
  * Temperature and conductivity of a meat as tables over its enthalpy.
@@ -7,6 +8,9 @@ import { conductivityOf, FUSION_J_PER_KG, heatCapacityOf, iceFraction } from './
  * The solver carries enthalpy, not temperature: energy is then conserved to rounding whatever the
  * step, and thawing needs no special case, because the freezing plateau is only a place where
  * the temperature hardly moves while the enthalpy does.
+ *
+ * Water boils inside the meat as it does outside: at the boiling point the temperature stands still until
+ * all water has gone, which no roast lives to see, so no shell and no core passes it.
  *
  * Rows are equally spaced in enthalpy; between rows temperature and conductivity are linear.
  */
@@ -25,12 +29,18 @@ export interface EnthalpyTable {
 }
 
 const LOWEST_C = -40
-const HIGHEST_C = 180
-const ROWS = 2048
-const FINE_STEPS = 8800
+/** Boiling is spread over this, K, so that the curve has a slope to read. */
+const BOILING_SPAN_K = 0.5
+/** The table ends so far past boiling, K: dry meat. */
+const PAST_BOILING_K = 2
+const ROWS = 5120
+const FINE_STEP_K = 0.025
 
-function build(composition: Composition): EnthalpyTable {
-  const step = (HIGHEST_C - LOWEST_C) / FINE_STEPS
+function build(composition: Composition, boiling_c: number): EnthalpyTable {
+  const FINE_STEPS = Math.ceil((boiling_c + PAST_BOILING_K - LOWEST_C) / FINE_STEP_K)
+  const step = FINE_STEP_K
+  const vapour_j = composition.water * vaporisationHeat(boiling_c)
+  const boiled = (t: number) => Math.min(1, Math.max(0, (t - boiling_c) / BOILING_SPAN_K + 0.5))
   const temperature = new Float64Array(FINE_STEPS + 1)
   const enthalpy = new Float64Array(FINE_STEPS + 1)
   let sensible = 0
@@ -38,7 +48,10 @@ function build(composition: Composition): EnthalpyTable {
     const t = LOWEST_C + i * step
     if (i > 0) sensible += heatCapacityOf(composition, t - step / 2) * step
     temperature[i] = t
-    enthalpy[i] = sensible + FUSION_J_PER_KG * (iceFraction(composition, LOWEST_C) - iceFraction(composition, t))
+    enthalpy[i] =
+      sensible +
+      FUSION_J_PER_KG * (iceFraction(composition, LOWEST_C) - iceFraction(composition, t)) +
+      vapour_j * boiled(t)
   }
   const top = enthalpy[FINE_STEPS] as number
   const table = {
@@ -69,12 +82,12 @@ function build(composition: Composition): EnthalpyTable {
 
 const tables = new Map<string, EnthalpyTable>()
 
-/** The enthalpy table of a composition; made once and shared. */
-export function enthalpyTableOf(composition: Composition): EnthalpyTable {
-  const key = `${composition.water}/${composition.protein}/${composition.fat}/${composition.ash}`
+/** The enthalpy table of a composition where water boils at `boiling_c`, °C; made once and shared. */
+export function enthalpyTableOf(composition: Composition, boiling_c = 100): EnthalpyTable {
+  const key = `${composition.water}/${composition.protein}/${composition.fat}/${composition.ash}/${boiling_c}`
   let table = tables.get(key)
   if (!table) {
-    table = build(composition)
+    table = build(composition, boiling_c)
     tables.set(key, table)
   }
   return table

@@ -39,7 +39,6 @@ export function setSurroundings(
   oven: OvenKind,
   cover: Cover,
   parameters: HeatParameters,
-  pressure_pa = STANDARD_PRESSURE_PA,
 ): void {
   const covered =
     cover === 'tent'
@@ -63,7 +62,7 @@ export function setSurroundings(
   into.evaporation = kind === 'bath' ? 0 : covered.evaporation
   const vapour_pa =
     hot || kind === 'cabinet' ? parameters.oven_vapour_pa : kind === 'fridge' ? 600 : parameters.room_vapour_pa
-  into.vapour = evaporationTableOf(vapour_pa, pressure_pa)
+  into.vapour = evaporationTableOf(vapour_pa, parameters.pressure_pa)
 }
 
 /** Fresh surroundings to fill in. */

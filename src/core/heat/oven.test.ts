@@ -62,9 +62,7 @@ describe('an oven', () => {
 })
 
 describe('what the surface meets', () => {
-  const around = (
-    ...of: Parameters<typeof setSurroundings> extends [unknown, ...infer Rest, unknown?] ? Rest : never
-  ) => {
+  const around = (...of: Parameters<typeof setSurroundings> extends [unknown, ...infer Rest] ? Rest : never) => {
     const into = newSurroundings()
     setSurroundings(into, ...of)
     return { ...into }

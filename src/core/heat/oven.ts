@@ -1,3 +1,4 @@
+import { ROOM_C } from '../reference/standards'
 import type { OvenKind } from './environment'
 
 /** One oven as it really behaves. Defaults are common practice for a domestic oven. */
@@ -38,7 +39,6 @@ const SHED = 0.5
 
 /** Walls follow the air with this time constant, s. */
 const WALL_LAG_S = 480
-const ROOM_C = 21
 
 /** How long an oven takes from a temperature to a setting at full power, s. */
 export const preheatSeconds = (oven: OvenSpec, set_c: number, from_c: number = ROOM_C): number =>
@@ -49,7 +49,7 @@ export class OvenState {
   air_c = ROOM_C
   wall_c = ROOM_C
   private readonly spec: OvenSpec
-  private clock_s = 0
+  clock_s = 0
 
   constructor(spec: OvenSpec) {
     this.spec = spec

@@ -1,3 +1,5 @@
+import { pressureAtAltitude, STANDARD_PRESSURE_PA } from './vapour'
+
 /**
  * The one parameter set of the heat model, shared by every cut, school and oven.
  *
@@ -36,6 +38,8 @@ export interface HeatParameters {
   readonly tent_evaporation: number
   /** Vapour pressure of room air, Pa: 21 °C at 45 % relative humidity. */
   readonly room_vapour_pa: number
+  /** Pressure of the air, Pa: the kitchen's, not the model's. It decides where water boils. */
+  readonly pressure_pa: number
 }
 
 export const HEAT_PARAMETERS: HeatParameters = {
@@ -55,4 +59,9 @@ export const HEAT_PARAMETERS: HeatParameters = {
   tent_radiation: 0.9,
   tent_evaporation: 0.95,
   room_vapour_pa: 1100,
+  pressure_pa: STANDARD_PRESSURE_PA,
 }
+
+/** The parameters in a kitchen so high over the sea, m. */
+export const parametersAt = (altitude_m: number, parameters: HeatParameters = HEAT_PARAMETERS): HeatParameters =>
+  altitude_m === 0 ? parameters : { ...parameters, pressure_pa: pressureAtAltitude(altitude_m) }

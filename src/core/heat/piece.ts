@@ -4,6 +4,7 @@ import { enthalpyTableOf } from './enthalpy'
 import type { KernelBody } from './kernel'
 import type { HeatParameters } from './parameters'
 import { ellipsoid, ellipticCylinder, equivalentBall, type Solid } from './shape'
+import { boilingPoint } from './vapour'
 
 /** A point of a piece that is probed and must be done. */
 export type PointId = 'core' | 'thin_end' | 'breast' | 'thigh' | 'stuffing'
@@ -74,6 +75,13 @@ const BIRD_PARTS: Readonly<Record<'bird' | 'crown', readonly [BirdPart, ...BirdP
 const ellipsoidThickness = (volume_m3: number, width: number, length: number) =>
   2 * (volume_m3 / ((4 / 3) * Math.PI * width * length)) ** (1 / 3)
 
+/** Width over thickness and length, m, of a round piece: one whose length would come out the shorter way is rounder, not shorter. */
+function sectionOf(section_m: number, width: number, volume_m3: number): { width: number; length: number } {
+  const across = (Math.PI / 4) * section_m ** 2
+  const rounder = Math.max(1, Math.min(width, volume_m3 / (across * section_m)))
+  return { width: rounder, length: volume_m3 / (across * rounder) }
+}
+
 /** The usual thickness of a cut at a weight, m: what the catalogue says before anyone measures. */
 export function usualThickness(cut: Cut, mass_kg: number, parameters: HeatParameters): number {
   const { geometry } = cut
@@ -81,8 +89,7 @@ export function usualThickness(cut: Cut, mass_kg: number, parameters: HeatParame
   switch (geometry.family) {
     case 'round': {
       const section = geometry.thickness_m * (mass_kg / cut.mass_kg.usual) ** geometry.growth
-      const length = volume / ((Math.PI / 4) * section ** 2 * geometry.width)
-      return Math.min(section, length)
+      return Math.min(section, sectionOf(section, geometry.width, volume).length)
     }
     case 'plump':
       return ellipsoidThickness(volume, geometry.width, geometry.length)
@@ -112,6 +119,7 @@ export function bodiesOf(size: PieceSize, parameters: HeatParameters): PieceBody
   const { cut, mass_kg } = size
   const { geometry } = cut
   const composition = compositionOf(cut.composition)
+  const boiling_c = boilingPoint(parameters.pressure_pa)
   const meat_kg = mass_kg * (1 - (cut.boneShare ?? 0))
   const volume = meat_kg / parameters.density_kg_per_m3
   const usual = usualThickness(cut, mass_kg, parameters)
@@ -121,7 +129,7 @@ export function bodiesOf(size: PieceSize, parameters: HeatParameters): PieceBody
     point,
     mass_kg: mass,
     ball: equivalentBall(solid),
-    table: enthalpyTableOf(composition),
+    table: enthalpyTableOf(composition, boiling_c),
     water: composition.water,
     exposure,
     wetness: parameters.wetness * (size.wetness ?? 1) * (skin ? SKIN : 1),
@@ -132,13 +140,7 @@ export function bodiesOf(size: PieceSize, parameters: HeatParameters): PieceBody
   switch (geometry.family) {
     case 'round': {
       const section = geometry.thickness_m * (mass_kg / cut.mass_kg.usual) ** geometry.growth * (thickness / usual)
-      const across = (Math.PI / 4) * section ** 2
-      // A piece measured so thick that its length would come out the shorter way is rounder, not shorter.
-      const width =
-        size.thickness_m === undefined
-          ? geometry.width
-          : Math.max(1, Math.min(geometry.width, volume / (across * section)))
-      const length = volume / (across * width)
+      const { width, length } = sectionOf(section, geometry.width, volume)
       const whole = body(
         'core',
         ellipticCylinder(section / 2, (section * width) / 2, length),
@@ -206,7 +208,7 @@ export function bodiesOf(size: PieceSize, parameters: HeatParameters): PieceBody
         ...meat,
         {
           ...body('stuffing', ellipsoid(across, across * 1.1, across * 1.4), filling_kg, across * 2, 1),
-          table: enthalpyTableOf(filling),
+          table: enthalpyTableOf(filling, boiling_c),
           water: filling.water,
           wetness: 0,
         },

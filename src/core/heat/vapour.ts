@@ -38,6 +38,8 @@ export const vaporisationHeat = (temperature_c: number): number => 2_501_000 - 2
 
 /** Where water boils at a pressure, °C, by bisection. @example boilingPoint(101_325) // ≈ 100 */
 export function boilingPoint(pressure_pa: number): number {
+  const known = boilingPoints.get(pressure_pa)
+  if (known !== undefined) return known
   let low = 60
   let high = 130
   for (let i = 0; i < 60; i++) {
@@ -45,8 +47,10 @@ export function boilingPoint(pressure_pa: number): number {
     if (saturationPressure(middle) < pressure_pa) low = middle
     else high = middle
   }
+  boilingPoints.set(pressure_pa, (low + high) / 2)
   return (low + high) / 2
 }
+const boilingPoints = new Map<number, number>()
 
 /**
  * Pressure of the standard atmosphere at an altitude, Pa: p₀(1 − 2.25577e-5 z)^5.25588.

@@ -1,5 +1,5 @@
-import type { CookRun } from '../program/cook'
 import type { Cut } from '../reference/cuts'
+import type { CookRun } from '../simulate/cook'
 
 /** What comes to the table from one piece. */
 export interface Yield {

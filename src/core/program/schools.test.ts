@@ -1,8 +1,7 @@
 import { describe, expect, it } from 'vitest'
 import { CUTS } from '../reference/cuts'
-import { pullStageIndex } from './cook'
 import { SCHOOLS } from './schools'
-import { settingOf } from './stage'
+import { pullStageIndex, settingOf } from './stage'
 
 const suited = SCHOOLS.flatMap((school) => CUTS.filter((cut) => school.suits(cut)).map((cut) => ({ school, cut })))
 const stagesOf = ({ school, cut }: (typeof suited)[number], change: object = {}) =>

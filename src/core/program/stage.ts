@@ -1,4 +1,5 @@
 import type { Cover } from '../heat/environment'
+import { FRIDGE_C, ROOM_C } from '../reference/standards'
 import type { Celsius, Seconds } from '../units'
 
 /** What surrounds the meat, with its setting where it has one. */
@@ -55,16 +56,23 @@ export interface Program {
 /** The longest any one stage may run before the simulator gives up. */
 export const STAGE_LIMIT_S = 36 * 3600
 
-/** The temperature a stage asks of its surroundings, °C; 21 on the counter, 4 in the fridge, undefined with the heat off. */
+/** The temperature a stage asks of its surroundings, °C; the room on the counter, undefined with the heat off. */
 export function settingOf(environment: StageEnvironment): number | undefined {
   switch (environment.kind) {
     case 'oven':
       return environment.heat === 'on' ? environment.set_c : undefined
     case 'counter':
-      return 21
+      return ROOM_C
     case 'fridge':
-      return 4
+      return FRIDGE_C
     default:
       return environment.set_c
   }
+}
+
+/** The stage whose end is the pull: the last that waits for a reading, else the last heated one. */
+export function pullStageIndex(program: Program): number {
+  const waits = program.stages.findLastIndex((stage) => stage.until.kind === 'pull' || stage.until.kind === 'core')
+  if (waits >= 0) return waits
+  return program.stages.findLastIndex((stage) => stage.role === 'cook')
 }

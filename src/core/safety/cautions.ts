@@ -1,12 +1,13 @@
 import type { OvenKind } from '../heat/environment'
-import type { CookRun } from '../program/cook'
 import { settingOf } from '../program/stage'
 import type { Cut } from '../reference/cuts'
 import { donenessScale } from '../reference/doneness'
+import { DANGER_ZONE_C, retailOvenLeast, STANDARDS, TEMPER_LIMIT_S } from '../reference/standards'
+import type { CookRun } from '../simulate/cook'
 import { integrateLethality, type Lethality } from './lethality'
 import { POULTRY_DECADES, poultryDecades } from './poultry'
 
-/** A caution as data: what it is about and the numbers behind it. Sentences live in ui/format. */
+/** A caution as data: what it is about and the numbers behind it. Sentences live in words. */
 export type Caution =
   | {
       readonly code: 'below_consumer_minimum'
@@ -33,15 +34,6 @@ export type Caution =
   | { readonly code: 'poultry_decades_short'; readonly decades: number; readonly wanted: number }
   | { readonly code: 'cabinet_too_cool'; readonly set_c: number; readonly least_c: number }
 
-/** Consumer advice for birds: no oven below 325 °F, °C (US federal consumer guidance, from memory). */
-const BIRD_OVEN_MINIMUM_C = 162
-/** Never an oven below 200 °F without a time–temperature check, °C (US federal consumer guidance, from memory). */
-const OVEN_MINIMUM_C = 93
-/** Tempering cap: the two-hour rule for the danger zone (US federal consumer guidance, from memory), s. */
-export const TEMPER_LIMIT_S = 7200
-/** Time of the core in the danger zone that deserves a word, s: the four-hour rule of thumb of professional kitchens. */
-const LONG_DANGER_S = 4 * 3600
-
 /** Who eats, and what was done to the piece. */
 export interface TableContext {
   /** Someone very young, old, pregnant or with a weak immune system. */
@@ -54,15 +46,6 @@ export interface TableContext {
 }
 
 export const isBird = (cut: Cut): boolean => cut.geometry.family === 'bird' || cut.geometry.family === 'crown'
-
-/**
- * The least dry oven with which the hold table may be used: still 177 °C, fan 163 °C under 4.5 kg;
- * 121 °C from 4.5 kg. @see US model Food Code 3-401.11(B)(1) (from memory).
- */
-export const retailOvenLeast = (mass_kg: number, oven: OvenKind): number =>
-  mass_kg >= 4.5 ? 121 : oven === 'fan' ? 163 : 177
-/** Food held hot stays at or over 135 °F, °C. @see US model Food Code 3-501.16 (from memory). */
-const HOLD_LEAST_C = 57
 
 /** The cautions of one cook, gravest first, with the lethality they rest on. */
 export function cautionsOf(
@@ -109,11 +92,11 @@ export function cautionsOf(
   }
   const cabinet = run.stages.find(({ stage }) => stage.environment.kind === 'cabinet')?.stage
   const held_c = cabinet && settingOf(cabinet.environment)
-  if (held_c !== undefined && held_c < HOLD_LEAST_C)
-    cautions.push({ code: 'cabinet_too_cool', set_c: held_c, least_c: HOLD_LEAST_C })
+  if (held_c !== undefined && held_c < DANGER_ZONE_C.high)
+    cautions.push({ code: 'cabinet_too_cool', set_c: held_c, least_c: DANGER_ZONE_C.high })
   if (table.coldest_c < 0) cautions.push({ code: 'frozen_start', core_c: table.coldest_c })
   if (stuffing >= 0) cautions.push({ code: 'stuffed_bird' })
-  const limit_c = bird ? BIRD_OVEN_MINIMUM_C : OVEN_MINIMUM_C
+  const limit_c = bird ? STANDARDS.birdOvenLeast.value : STANDARDS.ovenLeast.value
   for (const { stage } of run.stages) {
     const set_c = settingOf(stage.environment)
     if (stage.environment.kind === 'oven' && stage.role === 'cook' && set_c !== undefined && set_c < limit_c) {
@@ -123,7 +106,7 @@ export function cautionsOf(
   }
   const off = run.stages.find(({ stage }) => stage.environment.kind === 'oven' && stage.environment.heat === 'off')
   if (off) cautions.push({ code: 'heat_off', core_c: off.core_c })
-  if (lethality.dangerZone_s > LONG_DANGER_S)
+  if (lethality.dangerZone_s > STANDARDS.longDanger.value)
     cautions.push({ code: 'long_danger_zone', hours: lethality.dangerZone_s / 3600 })
   if (temper_s > TEMPER_LIMIT_S) {
     cautions.push({ code: 'long_temper', minutes: temper_s / 60, limit_minutes: TEMPER_LIMIT_S / 60 })

@@ -1,3 +1,5 @@
+import { DANGER_ZONE_C } from '../reference/standards'
+
 /**
  * Hold times at core temperature for whole-muscle beef, pork and lamb roasts.
  *
@@ -56,9 +58,6 @@ export interface Lethality {
   readonly dangerZone_s: number
   readonly highest_c: number
 }
-
-/** The professional danger zone, °C: 41–135 °F. */
-export const DANGER_ZONE_C = { low: 5, high: 57 } as const
 
 /**
  * Integrates the hold table over the coldest point's course, rest included, by the trapezium rule.

@@ -1,3 +1,5 @@
+import { STANDARDS } from '../reference/standards'
+
 /**
  * Reduction of Salmonella in poultry, in decades, over a course of temperatures.
  *
@@ -27,7 +29,7 @@ export function poultryDecades(time_s: ArrayLike<number>, core_c: ArrayLike<numb
 
 const SEVEN_AT_60_S = 1512
 const Z_K = 5.44
-const LOWEST_C = 54.4
+const LOWEST_C = STANDARDS.poultryCounts.value
 /** What is asked of poultry. */
 export const POULTRY_DECADES = 7
 

@@ -1,188 +1,166 @@
-import type { EnsembleAnswer } from '../estimate/ensemble'
+import type { Spread } from '../estimate/ensemble'
 import { type OvenSpec, preheatSeconds } from '../heat/oven'
-import { type CookRun, pullStageIndex } from '../program/cook'
-import type { PullAnswer } from '../program/pull'
-import { type Program, type Stage, settingOf } from '../program/stage'
-import { type EpochSeconds, epochSeconds, minutes, type Seconds } from '../units'
+import { type Program, pullStageIndex, type Stage, settingOf } from '../program/stage'
+import { PREHEAT_SLACK_S, STANDARDS } from '../reference/standards'
+import type { RoastAnswer } from '../roast/answer'
+import { epochSeconds } from '../units'
+import { carveSeconds } from './carving'
+import type { PlanRequest, TimedStage } from './plan'
+import { because, byClock, HANDS_S, type Task, type TaskKind } from './task'
 
-export type TaskKind =
-  | 'salt'
-  | 'take_out'
-  | 'preheat'
-  | 'put_in'
-  | 'tend'
-  | 'watch'
-  | 'pull'
-  | 'rest'
-  | 'change'
-  | 'preheat_finish'
-  | 'finish'
-  | 'carve'
-  | 'serve'
-
-/** One thing to do, at a time. Why it is then and not otherwise stands in `because`. */
-export interface Task {
-  readonly kind: TaskKind
-  readonly at: EpochSeconds
-  /** Where the time has doubt: the window, p10 to p90. */
-  readonly window?: { readonly from: EpochSeconds; readonly to: EpochSeconds } | undefined
-  readonly because: Because
-  readonly stage?: Stage | undefined
-  readonly act?: string | undefined
-}
-
-/** Where a number comes from, as data. */
-export interface Because {
-  readonly basis: 'model' | 'common_practice' | 'house_rule' | 'standard' | 'promise'
-  readonly numbers: Readonly<Record<string, number>>
-}
-
-/** Carving takes a few minutes, and longer for a larger piece (common practice). */
-export const carveSeconds = (mass_kg: number): Seconds => minutes(Math.min(20, 5 + 2 * mass_kg))
-/** Slack before an oven is needed hot: dials click off before the walls are warm (common practice). */
-export const PREHEAT_SLACK_S = 300
-/** Dry salting: a day ahead is best, three quarters of an hour the least that is not worse than none (common practice). */
-const SALT_AHEAD_S = 24 * 3600
-const SALT_LEAST_S = 45 * 60
-/** Someone should stand there before the window opens. */
-const WATCH_AHEAD_S = 15 * 60
-/** Of two tasks at the same minute, which is said first. */
-const ORDER: Readonly<Record<TaskKind, number>> = {
-  salt: 0,
-  take_out: 1,
-  preheat: 2,
-  put_in: 3,
-  change: 4,
-  tend: 5,
-  watch: 6,
-  pull: 7,
-  rest: 8,
-  preheat_finish: 9,
-  finish: 10,
-  carve: 11,
-  serve: 12,
-}
-
-/** What the tasks of a roast need to know of its request. */
-export interface TaskRequest {
-  readonly mass_kg: number
-  readonly temper_s: number
-  readonly drySalted: boolean
+/** A cooked roast on the clock, as its tasks see it: by a plan's own times, or by the places a meal gave it. */
+export interface RoastOnClock {
+  readonly program: Program
+  readonly stages: readonly TimedStage[]
   readonly oven: OvenSpec
+  readonly mass_kg: number
   readonly serve_c: number
-  readonly promise: EpochSeconds
-  readonly now: EpochSeconds
+  readonly pull_c: number
+  readonly peak_c: number
+  /** Peak after the pull, s. */
+  readonly peakAfter_s: number
+  /** Time to pull by the ensemble, s; undefined where it says nothing or nothing is waited for. */
+  readonly window_s: Spread | undefined
+  /** Whether a reading is waited for. */
+  readonly waits: boolean
+  /** When the knife begins, and how long it takes, s. */
+  readonly carve: { readonly at: number; readonly hands_s: number }
 }
 
-/** Every task of one roast, in the order of the clock. */
-export function tasksOf(
-  request: TaskRequest,
-  program: Program,
-  run: CookRun,
-  answer: PullAnswer,
-  ensemble: EnsembleAnswer,
-  putIn: EpochSeconds,
-  hasSpread: boolean,
-): Task[] {
-  const at = (offset_s: number) => epochSeconds(putIn + offset_s)
-  const because = (basis: Because['basis'], numbers: Record<string, number> = {}): Because => ({ basis, numbers })
+/** Steps closer together than this to the end of a stage fall away, s. */
+const TEND_LEAST_S = 60
+
+/** What to do with one roast from the oven door to the knife: the one place where stages become steps. */
+export function roastTasks(roast: RoastOnClock): Task[] {
+  const { program, stages, window_s } = roast
   const tasks: Task[] = []
-  const ahead_s = SALT_AHEAD_S
+  const add = (kind: TaskKind, at: number, why: Task['because'], more: Partial<Task> = {}) =>
+    tasks.push({ kind, at: epochSeconds(at), hands_s: HANDS_S[kind], because: why, ...more })
+  const pullIndex = pullStageIndex(program)
+  const first = stages[0]
+  const pulled = stages[pullIndex]
+  if (!first) return tasks
+  const last = stages.at(-1) as TimedStage
+  add(
+    'put_in',
+    first.from,
+    because('model', {
+      cook_min: ((pulled ?? last).to - first.from) / 60,
+      rest_min: (roast.carve.at - (pulled ?? last).to) / 60,
+    }),
+    { stage: first.stage, set_c: settingOf(first.stage.environment) },
+  )
+  stages.forEach(({ stage, from, to }, index) => {
+    const set_c = settingOf(stage.environment)
+    for (const { act, at_s, every_s } of stage.tending) {
+      const times = [at_s as number]
+      if (every_s !== undefined && every_s >= TEND_LEAST_S)
+        for (let t = at_s + every_s; t < to - from - TEND_LEAST_S; t += every_s) times.push(t)
+      for (const t of times) if (from + t < to) add('tend', from + t, because('common_practice'), { act, stage })
+    }
+    if (index > 0) {
+      const kind: TaskKind = stage.role === 'rest' ? 'rest' : stage.role === 'finish' ? 'finish' : 'change'
+      add(
+        kind,
+        from,
+        because(kind === 'rest' ? 'common_practice' : 'model', {
+          minutes: (to - from) / 60,
+          ...(set_c === undefined ? {} : { set_c }),
+        }),
+        { stage, set_c },
+      )
+    }
+    if (index === pullIndex && roast.waits) {
+      const window = window_s && {
+        from: epochSeconds(to + window_s.p10 - window_s.p50),
+        to: epochSeconds(to + window_s.p90 - window_s.p50),
+      }
+      if (window)
+        add('watch', window.from - STANDARDS.watchAhead.value, because('model', { pull_c: roast.pull_c }), {
+          pull_c: roast.pull_c,
+        })
+      add(
+        'pull',
+        to,
+        because('model', {
+          pull_c: roast.pull_c,
+          serve_c: roast.serve_c,
+          rise_k: roast.peak_c - roast.pull_c,
+          peak_after_min: roast.peakAfter_s / 60,
+        }),
+        { window, pull_c: roast.pull_c },
+      )
+    }
+  })
+  add('carve', roast.carve.at, because('common_practice', { minutes: roast.carve.hands_s / 60 }), {
+    hands_s: roast.carve.hands_s,
+  })
+  return tasks
+}
+
+/** The ovens that must be hot in time: before the meat first goes in, and before it goes back. */
+function heatUps(stages: readonly TimedStage[], oven: OvenSpec): Task[] {
+  return stages.flatMap(({ stage, from }, index): Task[] => {
+    const set_c = settingOf(stage.environment)
+    const before: Stage | undefined = stages[index - 1]?.stage
+    const comes = before === undefined || before.environment.kind !== stage.environment.kind
+    const heated = ['oven', 'fire', 'pan', 'bath'].includes(stage.environment.kind)
+    if (!heated || !stage.preheated || set_c === undefined || !comes) return []
+    const preheat_s = preheatSeconds(oven, set_c) + PREHEAT_SLACK_S
+    // The same heat is needed by the meat itself until it comes off it.
+    const free = stages.slice(0, index).findLast((earlier) => earlier.stage.environment.kind === stage.environment.kind)
+    return [
+      {
+        kind: 'heat_up',
+        at: epochSeconds(Math.max(from - preheat_s, free?.to ?? Number.NEGATIVE_INFINITY)),
+        hands_s: HANDS_S.heat_up,
+        stage,
+        set_c,
+        because: because('common_practice', { minutes: preheat_s / 60, set_c }),
+      },
+    ]
+  })
+}
+
+/** Every task of one planned roast, in the order of the clock. */
+export function tasksOf(request: PlanRequest, answer: RoastAnswer, stages: readonly TimedStage[]): Task[] {
+  const putIn = stages[0]?.from ?? request.promise
+  const carve_s = carveSeconds(request.piece.mass_kg)
+  const tasks: Task[] = [
+    ...heatUps(stages, request.oven),
+    ...roastTasks({
+      program: answer.program,
+      stages,
+      oven: request.oven,
+      mass_kg: request.piece.mass_kg,
+      serve_c: request.serve_c,
+      pull_c: answer.pull_c,
+      peak_c: answer.peak_c,
+      peakAfter_s: answer.peakAfter_s,
+      window_s: answer.hasSpread ? answer.ensemble.pull_s : undefined,
+      waits: answer.pull.outcome !== 'fixed_program',
+      carve: { at: request.promise - carve_s, hands_s: carve_s },
+    }),
+    { kind: 'serve', at: request.promise, hands_s: 0, because: because('promise') },
+  ]
   if (request.drySalted) {
-    const wanted = putIn - ahead_s
-    const saltAt = Math.min(Math.max(wanted, request.now), putIn - SALT_LEAST_S)
+    const at = Math.min(
+      Math.max(putIn - STANDARDS.saltAhead.value, request.now),
+      putIn - Math.max(STANDARDS.saltLeast.value, request.temper_s),
+    )
     tasks.push({
       kind: 'salt',
-      at: epochSeconds(saltAt),
-      because: because('common_practice', { ahead_h: (putIn - saltAt) / 3600 }),
+      at: epochSeconds(at),
+      hands_s: HANDS_S.salt,
+      because: because('common_practice', { ahead_h: (putIn - at) / 3600 }),
     })
   }
   if (request.temper_s > 0)
     tasks.push({
       kind: 'take_out',
-      at: at(-request.temper_s),
+      at: epochSeconds(putIn - request.temper_s),
+      hands_s: HANDS_S.take_out,
       because: because('house_rule', { minutes: request.temper_s / 60 }),
     })
-  const firstStage = program.stages[0] as Stage
-  const firstSetting = settingOf(firstStage.environment)
-  const needsHeat = firstStage.preheated && firstSetting !== undefined && firstStage.environment.kind !== 'counter'
-  if (needsHeat && firstSetting !== undefined) {
-    const preheat_s = preheatSeconds(request.oven, firstSetting) + PREHEAT_SLACK_S
-    tasks.push({
-      kind: 'preheat',
-      at: at(-preheat_s),
-      stage: firstStage,
-      because: because('common_practice', { minutes: preheat_s / 60, set_c: firstSetting }),
-    })
-  }
-  tasks.push({
-    kind: 'put_in',
-    at: putIn,
-    stage: firstStage,
-    because: because('model', { cook_min: run.pull_s / 60, rest_min: (run.carve_s - run.pull_s) / 60 }),
-  })
-  const pullIndex = pullStageIndex(program)
-  run.stages.forEach(({ stage, start_s, end_s }, index) => {
-    for (const tending of stage.tending) {
-      const times = [tending.at_s as number]
-      if (tending.every_s)
-        for (let t = tending.at_s + tending.every_s; t < end_s - start_s - 60; t += tending.every_s) times.push(t)
-      for (const t of times)
-        tasks.push({ kind: 'tend', act: tending.act, at: at(start_s + t), stage, because: because('common_practice') })
-    }
-    if (index > 0 && start_s < run.carve_s) {
-      const kind: TaskKind = stage.role === 'rest' ? 'rest' : stage.role === 'finish' ? 'finish' : 'change'
-      const setting = settingOf(stage.environment)
-      if (
-        kind === 'finish' &&
-        stage.environment.kind === 'oven' &&
-        setting !== undefined &&
-        run.stages[index - 1]?.stage.environment.kind !== 'oven'
-      ) {
-        const preheat_s = preheatSeconds(request.oven, setting) + PREHEAT_SLACK_S
-        tasks.push({
-          kind: 'preheat_finish',
-          at: at(Math.max(start_s - preheat_s, run.pull_s)),
-          stage,
-          because: because('common_practice', { minutes: preheat_s / 60, set_c: setting }),
-        })
-      }
-      tasks.push({
-        kind,
-        at: at(start_s),
-        stage,
-        because: because(kind === 'rest' ? 'common_practice' : 'model', {
-          minutes: (end_s - start_s) / 60,
-          ...(setting === undefined ? {} : { set_c: setting }),
-        }),
-      })
-    }
-    if (index === pullIndex && answer.outcome !== 'fixed_program') {
-      const window = hasSpread ? { from: at(ensemble.pull_s.p10), to: at(ensemble.pull_s.p90) } : undefined
-      if (window)
-        tasks.push({
-          kind: 'watch',
-          at: epochSeconds(window.from - WATCH_AHEAD_S),
-          because: because('model', { pull_c: answer.pull_c[0] as number }),
-        })
-      tasks.push({
-        kind: 'pull',
-        at: at(run.pull_s),
-        window,
-        because: because('model', {
-          pull_c: answer.pull_c[0] as number,
-          serve_c: request.serve_c,
-          rise_k: Math.min(...run.peak_c) - (answer.pull_c[0] as number),
-          peak_after_min: ((run.peak_s[0] as number) - run.pull_s) / 60,
-        }),
-      })
-    }
-  })
-  tasks.push({
-    kind: 'carve',
-    at: at(run.carve_s),
-    because: because('common_practice', { minutes: carveSeconds(request.mass_kg) / 60 }),
-  })
-  tasks.push({ kind: 'serve', at: request.promise, because: because('promise') })
-  return tasks.sort((a, b) => a.at - b.at || ORDER[a.kind] - ORDER[b.kind])
+  return tasks.sort(byClock)
 }

@@ -3,10 +3,9 @@ import { RoastKernel } from '../heat/kernel'
 import type { HeatParameters } from '../heat/parameters'
 import type { PieceBody } from '../heat/piece'
 import { equivalentBall, plate } from '../heat/shape'
+import { COOLING, ROOM_C, SERVING_WARMTH_C, STANDARDS } from '../reference/standards'
 import type { CookRun } from './cook'
 
-/** Below this the eater calls it lukewarm, °C at the mean (common practice). */
-export const SERVING_WARMTH_C = 48
 const STEP_S = 60
 const LONGEST_S = 6 * 3600
 
@@ -17,8 +16,8 @@ const LONGEST_S = 6 * 3600
 export function warmthAfter(run: CookRun, parameters: HeatParameters): number {
   const around = newSurroundings()
   setSurroundings(around, 'counter', 'still', 'tent', parameters)
-  around.air_c = 21
-  around.wall_c = 21
+  around.air_c = ROOM_C
+  around.wall_c = ROOM_C
   let shortest = LONGEST_S
   for (const kernel of run.kernels) {
     kernel.save()
@@ -41,26 +40,23 @@ export interface Cooling {
   readonly inTime: boolean
 }
 
-const COOL_FROM_C = 57
 const COOL_STEP_S = 120
-export const COOL_FIRST_S = 2 * 3600
-export const COOL_WHOLE_S = 6 * 3600
 
 function cooled(kernel: RoastKernel, parameters: HeatParameters): Cooling {
   const around = newSurroundings()
   setSurroundings(around, 'fridge', 'still', 'bare', parameters)
-  around.air_c = 3
-  around.wall_c = 3
+  around.air_c = STANDARDS.coldFridge.value
+  around.wall_c = STANDARDS.coldFridge.value
   around.evaporation = 0.3
   let time = 0
   let to21_s = Number.POSITIVE_INFINITY
-  while (time < 48 * 3600 && kernel.core_c > 5) {
+  while (time < 48 * 3600 && kernel.core_c > COOLING.to_c) {
     kernel.step(COOL_STEP_S, around)
     time += COOL_STEP_S
-    if (to21_s === Number.POSITIVE_INFINITY && kernel.core_c <= 21) to21_s = time
+    if (to21_s === Number.POSITIVE_INFINITY && kernel.core_c <= COOLING.middle_c) to21_s = time
   }
-  const to5_s = kernel.core_c <= 5 ? time : Number.POSITIVE_INFINITY
-  return { to21_s, to5_s, inTime: to21_s <= COOL_FIRST_S && to5_s <= COOL_WHOLE_S }
+  const to5_s = kernel.core_c <= COOLING.to_c ? time : Number.POSITIVE_INFINITY
+  return { to21_s, to5_s, inTime: to21_s <= COOLING.first_s && to5_s <= COOLING.whole_s }
 }
 
 export interface CoolingAdvice {
@@ -77,13 +73,13 @@ const SLAB_FACE_M2 = 0.02
 
 /** Cooling of what is left, whole and cut, in a refrigerator at 3 °C, from 57 °C at the middle. */
 export function coolingOf(body: PieceBody, parameters: HeatParameters): CoolingAdvice {
-  const whole = cooled(new RoastKernel({ ...body, exposure: 1 }, parameters, COOL_FROM_C, 14), parameters)
+  const whole = cooled(new RoastKernel({ ...body, exposure: 1 }, parameters, COOLING.from_c, 14), parameters)
   let slab = whole
   for (const thickness of SLABS_M) {
     const half = thickness / 2
     const mass_kg = thickness * SLAB_FACE_M2 * parameters.density_kg_per_m3
     const ball = equivalentBall(plate(half, SLAB_FACE_M2))
-    slab = cooled(new RoastKernel({ ...body, ball, mass_kg, exposure: 1 }, parameters, COOL_FROM_C, 14), parameters)
+    slab = cooled(new RoastKernel({ ...body, ball, mass_kg, exposure: 1 }, parameters, COOLING.from_c, 14), parameters)
     if (slab.inTime) return { whole, slab_m: thickness, slab }
   }
   return { whole, slab_m: undefined, slab }

@@ -2,13 +2,13 @@ import { describe, expect, it } from 'vitest'
 import { DOMESTIC_OVEN } from '../heat/oven'
 import { HEAT_PARAMETERS } from '../heat/parameters'
 import { bodiesOf, usualThickness } from '../heat/piece'
+import { findSchool, programOf, SCHOOLS, steadyProgram } from '../program/schools'
+import type { Program, Stage } from '../program/stage'
 import { CHART_ROWS } from '../reference/charts'
 import { CUTS, findCut } from '../reference/cuts'
 import { fahrenheitToCelsius, minutes, poundsToKilograms } from '../units'
 import { cook } from './cook'
 import { findPull } from './pull'
-import { findSchool, programOf, SCHOOLS, steadyProgram } from './schools'
-import type { Program, Stage } from './stage'
 
 const parameters = HEAT_PARAMETERS
 const oven = { ...DOMESTIC_OVEN, swing_k: 0 }
@@ -186,7 +186,7 @@ describe('schools', () => {
   it('the step of 30 s is within a minute of one sixteen times finer', () => {
     const made = setup('beef-rib-bone-in', 2.7, 140)
     const coarse = cook({ ...made, pull_c: [52] }).pull_s
-    const fine = cook({ ...made, pull_c: [52], dt_s: 30 / 16, shells: 40 }).pull_s
+    const fine = cook({ ...made, pull_c: [52], resolution: { dt_s: 30 / 16, shells: 40 } }).pull_s
     expect(Math.abs(coarse - fine)).toBeLessThan(60)
   })
 })

@@ -3,14 +3,15 @@ import { servingsOf } from '../doneness/servings'
 import { DOMESTIC_OVEN } from '../heat/oven'
 import { HEAT_PARAMETERS } from '../heat/parameters'
 import { bodiesOf, type PieceSize } from '../heat/piece'
+import { steadyProgram } from '../program/schools'
+import type { Stage } from '../program/stage'
 import { findCut } from '../reference/cuts'
 import { houseCut } from '../reference/house-cut'
-import { cautionsOf, retailOvenLeast } from '../safety/cautions'
+import { retailOvenLeast } from '../reference/standards'
+import { cautionsOf } from '../safety/cautions'
 import { poultryDecades } from '../safety/poultry'
 import { coolingOf, warmthAfter } from './afterwards'
 import { cook } from './cook'
-import { steadyProgram } from './schools'
-import type { Stage } from './stage'
 
 const cut = (id: string) => {
   const found = findCut(id)

@@ -9,7 +9,8 @@ import { othersOpen } from '@/core/schedule/meal/doors'
 import { greedySchedule, type Prepared, prepare } from '@/core/schedule/meal/greedy'
 import { DROP_COST, GRID_S, type MealSchedule, type Option } from '@/core/schedule/meal/problem'
 import { type MealAnswer, type MipSolver, solveMeal } from '@/core/schedule/meal/solve'
-import { type MealTask, mealTasks, type TaskNeeds } from '@/core/schedule/meal/tasks'
+import { mealTasks, type TaskNeeds } from '@/core/schedule/meal/tasks'
+import type { Task } from '@/core/schedule/task'
 import { type Outcome, succeed } from '../problem/problem'
 import { cutOf } from '../roast/resolve'
 import type { MealDocument, PlacedPart } from './meal-document'
@@ -54,7 +55,7 @@ export interface MealPlan {
   readonly items: readonly PlacedItem[]
   readonly dropped: readonly { readonly id: string; readonly clash: MealClash; readonly against: readonly string[] }[]
   readonly sources: readonly MealSource[]
-  readonly tasks: readonly MealTask[]
+  readonly tasks: readonly Task[]
   /** Item ids by the indices that tasks name. */
   readonly itemIds: readonly string[]
   readonly faults: readonly MealFault[]
@@ -124,14 +125,14 @@ function planOf(resolved: ResolvedMeal, answer: MealAnswer): MealPlan {
     const cook = name ? document.kitchen.cooks.indexOf(name) : -1
     const cut = roast && cutOf(roast.roast)
     return {
-      roast: roast !== undefined,
+      cooked,
+      oven: resolved.ovens[cooked?.oven ?? 0],
+      serve_c: resolved.serve_c[item] ?? 0,
       mass_kg: roast?.roast.mass_kg ?? 0,
       thaw_s: roast?.frozen ? thawSeconds(roast.roast.mass_kg) : 0,
       preparation: roast?.preparation ?? 'none',
       shape: cut !== undefined && (cut.geometry.family === 'bird' || cut.geometry.family === 'round'),
       temper_s: (roast?.roast.temper_min ?? 0) * 60,
-      pull_c: cooked?.outcome === 'fixed_program' ? undefined : cooked?.pull_c,
-      window_s: cooked?.window_s,
       owner: cook >= 0 ? cook : undefined,
     }
   })

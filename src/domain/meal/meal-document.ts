@@ -1,5 +1,5 @@
 import { z } from 'zod'
-import { ovenPart, programPart, roastPart } from '../roast/roast-document'
+import { altitudePart, ovenPart, programPart, roastPart } from '../roast/roast-document'
 
 const finite = z.number().finite()
 const id = z.string().min(1).max(60)
@@ -25,6 +25,7 @@ export const equipmentPart = z.strictObject({
   cooks: z.array(title).min(1).max(20).default(['Cook']),
   probes: z.int().min(0).max(40).default(1),
   fridge_litres: finite.min(0).max(20_000).default(200),
+  altitude_m: altitudePart,
 })
 export type Equipment = z.output<typeof equipmentPart>
 

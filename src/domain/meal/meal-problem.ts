@@ -1,10 +1,12 @@
 import { DOMESTIC_OVEN, type OvenSpec, preheatSeconds } from '@/core/heat/oven'
+import { STANDARDS } from '@/core/reference/standards'
+import { carveSeconds } from '@/core/schedule/carving'
 import type { HeatSource, Leg, LegChoice, MealItem, MealProblem, SourceKind } from '@/core/schedule/meal/problem'
 import { type CookedRoast, cookForMeal, type MealRoastRequest } from '@/core/schedule/meal/roast-times'
-import { carveSeconds } from '@/core/schedule/tasks'
-import { celsius, minutes } from '@/core/units'
+import type { Hindrance } from '@/core/simulate/hindrance'
 import { fail, type Outcome, type Problem, succeed } from '../problem/problem'
-import { ovenOf, pieceOf, resolveRoast } from '../roast/resolve'
+import { questionOf } from '../roast/question'
+import { ovenOf } from '../roast/resolve'
 import type { MealDocument, MealRoast, MealSide } from './meal-document'
 
 /** A meal document worked out: what the scheduler needs, and what stands behind each of its items. */
@@ -14,13 +16,15 @@ export interface ResolvedMeal {
   readonly roasts: readonly { readonly roast: MealRoast; readonly cooked: readonly CookedRoast[] }[]
   /** For each item of the problem: the roast or side of the document it is. */
   readonly owners: readonly { readonly kind: 'roast' | 'side'; readonly index: number }[]
+  /** The kitchen's ovens as the model knows them. */
+  readonly ovens: readonly OvenSpec[]
+  /** Wanted at the core by item, °C; undefined for a side. */
+  readonly serve_c: readonly (number | undefined)[]
 }
 
 const DAY_S = 12 * 3600
 /** Sides are dished up by one cook in this time, s. */
 const DISH_SIDE_S = 60
-/** A carved roast keeps covered this long before the plate suffers, s (common practice). */
-const KEEPS_CARVED_S = 1200
 /** Heat flux into a tray goes about as the oven above this, °C: what a crust does at (common practice for converting oven times). */
 const FLUX_ZERO_C = 85
 
@@ -173,41 +177,43 @@ export function resolveMeal(document: MealDocument): Outcome<ResolvedMeal> {
   const owners: { kind: 'roast' | 'side'; index: number }[] = []
   const roasts: { roast: MealRoast; cooked: CookedRoast[] }[] = []
   const settings: number[] = []
+  const wanted: (number | undefined)[] = []
   document.roasts.forEach((roast, index) => {
     const cooked: CookedRoast[] = []
+    let hindered: Hindrance | undefined
     document.kitchen.ovens.forEach((oven, ovenIndex) => {
-      const resolved = resolveRoast({
-        roast: roast.roast,
-        oven: { ...oven },
-        program: roast.program,
-        ...(roast.target ? { target: roast.target } : {}),
-      })
-      if (!resolved.ok) {
+      const asked = questionOf(
+        {
+          roast: roast.roast,
+          oven,
+          program: roast.program,
+          ...(roast.target ? { target: roast.target } : {}),
+          altitude_m: document.kitchen.altitude_m,
+          vulnerable: document.vulnerable,
+        },
+        { rest: 'takes_doubt', members: 0, seed: 0 },
+      )
+      if (!asked.ok) {
         if (ovenIndex === 0)
           problems.push(
-            ...resolved.problems.map((problem) =>
+            ...asked.problems.map((problem) =>
               'path' in problem ? { ...problem, path: ['roasts', index, ...problem.path] } : problem,
             ),
           )
         return
       }
-      const { cut, program, target } = resolved.value
-      if (target.kind !== 'serve') return
-      cooked.push(
-        remembered({
-          oven: ovenIndex,
-          piece: pieceOf(cut, roast.roast),
-          program,
-          spec: resolved.value.oven,
-          start_c: celsius(roast.roast.start_c),
-          temper_s: minutes(roast.roast.temper_min),
-          serve_c: target.serve_c,
-          vulnerable: document.vulnerable,
-        }),
-      )
+      const { target } = asked.value.question
+      wanted[index] = target.kind === 'serve' ? target.serve_c : target.pull_c
+      const { rest: _, members: __, seed: ___, ...question } = asked.value.question
+      const answer = remembered({ ...question, oven_index: ovenIndex })
+      if (answer.outcome === 'cannot') hindered ??= answer.hindrances[0]
+      else cooked.push(answer)
     })
     roasts.push({ roast, cooked })
-    if (cooked.length === 0) return
+    if (cooked.length === 0) {
+      if (hindered) problems.push({ code: 'cannot_be', path: ['roasts', index, 'program'], because: hindered })
+      return
+    }
     const { legs, missing } = legsOf(cooked, sources, document)
     if (missing)
       problems.push({
@@ -222,7 +228,7 @@ export function resolveMeal(document: MealDocument): Outcome<ResolvedMeal> {
       serve_s: at(document.servings.find(({ id }) => id === roast.serving)?.at ?? ''),
       legs,
       dish_s: carveSeconds(roast.roast.mass_kg),
-      early_s: cooked[0]?.carvesAtOnce ? 0 : KEEPS_CARVED_S,
+      early_s: cooked[0]?.carvesAtOnce ? 0 : STANDARDS.keepsCarved.value,
       ...pinOf(roast.pin, sources),
     })
     owners.push({ kind: 'roast', index })
@@ -238,6 +244,8 @@ export function resolveMeal(document: MealDocument): Outcome<ResolvedMeal> {
     problem: { sources, items, cooks: document.kitchen.cooks.length, earliest_s },
     roasts,
     owners,
+    ovens: document.kitchen.ovens.map(ovenOf),
+    serve_c: owners.map(({ kind, index }) => (kind === 'roast' ? wanted[index] : undefined)),
   })
 }
 
@@ -251,4 +259,5 @@ export const PLAIN_KITCHEN: MealDocument['kitchen'] = {
   cooks: ['Cook'],
   probes: 1,
   fridge_litres: 200,
+  altitude_m: 0,
 }

@@ -24,7 +24,7 @@ describe('a plan for tonight', () => {
     expect(plan.tasks.map(({ kind }) => kind)).toEqual([
       'salt',
       'take_out',
-      'preheat',
+      'heat_up',
       'put_in',
       'watch',
       'pull',
@@ -58,12 +58,12 @@ describe('a plan for tonight', () => {
     expect(plan.tasks.map(({ kind }) => kind)).toEqual([
       'salt',
       'take_out',
-      'preheat',
+      'heat_up',
       'put_in',
       'watch',
       'pull',
       'rest',
-      'preheat_finish',
+      'heat_up',
       'finish',
       'carve',
       'serve',

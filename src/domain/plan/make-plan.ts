@@ -1,7 +1,8 @@
 import { type Plan, planRoast } from '@/core/schedule/plan'
-import { celsius, epochSeconds, minutes } from '@/core/units'
+import { celsius, epochSeconds } from '@/core/units'
 import { fail, type Outcome, succeed } from '../problem/problem'
-import { pieceOf, type ResolvedRoast, resolveRoast } from '../roast/resolve'
+import { questionOf } from '../roast/question'
+import type { ResolvedRoast } from '../roast/resolve'
 import type { PlanDocument } from '../roast/roast-document'
 
 /** A plan document, what it was understood as, and the plan the model makes of it. */
@@ -24,33 +25,20 @@ export function makePlan(document: PlanDocument, now_s: number, members: number)
   if (promise_s - now_s > FARTHEST_DAYS * 86_400) {
     return fail({ code: 'promise_too_far', path: ['promise'], days: Math.round((promise_s - now_s) / 86_400) })
   }
-  const resolved = resolveRoast(document)
-  if (!resolved.ok) return resolved
-  const { cut, oven, program, target } = resolved.value
-  const { roast } = document
+  const asked = questionOf(document, { rest: 'takes_doubt', members, seed: SEED })
+  if (!asked.ok) return asked
+  const { question, resolved } = asked.value
+  const { target } = resolved
   if (target.kind !== 'serve')
     return fail({ code: 'malformed', path: ['target'], detail: 'a plan needs a wanted doneness' })
   const plan = planRoast({
-    piece: pieceOf(cut, roast),
-    startCore_c: roast.icy_core_c === null ? undefined : celsius(roast.icy_core_c),
-    table: {
-      vulnerable: document.vulnerable,
-      coldest_c: roast.icy_core_c ?? roast.start_c,
-      mass_kg: roast.mass_kg,
-      oven: oven.kind,
-    },
-    start_c: celsius(document.roast.start_c),
-    temper_s: minutes(document.roast.temper_min),
+    ...question,
     drySalted: document.roast.surface === 'dry_salted',
-    oven,
-    program,
     serve_c: celsius(target.serve_c),
     promise: epochSeconds(promise_s),
     now: epochSeconds(now_s),
-    members,
-    seed: SEED,
   })
-  return succeed({ document, resolved: resolved.value, plan })
+  return succeed({ document, resolved, plan })
 }
 
 /** A new plan may not be promised for the past; an old one may be looked at afterwards. */

@@ -1,6 +1,8 @@
+import type { Hindrance } from '@/core/simulate/hindrance'
+
 /**
  * Something wrong with what was asked, as data: a code, where it is, and the numbers behind it.
- * No sentences here: ui/format turns problems into words, in the reader's units.
+ * No sentences here: words turns problems into words, in the reader's units.
  */
 export type Problem =
   | { readonly code: 'unknown_word'; readonly word: string; readonly at: Span; readonly nearest: readonly string[] }
@@ -45,6 +47,7 @@ export type Problem =
       readonly low_mm: number
       readonly high_mm: number
     }
+  | { readonly code: 'cannot_be'; readonly path: Path; readonly because: Hindrance }
   | { readonly code: 'heat_below_target'; readonly path: Path; readonly set_c: number; readonly serve_c: number }
   | { readonly code: 'start_above_target'; readonly path: Path; readonly start_c: number; readonly serve_c: number }
   | { readonly code: 'promise_passed'; readonly path: Path; readonly promise: string; readonly now: string }

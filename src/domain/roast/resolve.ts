@@ -6,8 +6,7 @@ import type { Program } from '@/core/program/stage'
 import { CUTS, type Cut, findCut } from '@/core/reference/cuts'
 import { donenessScale } from '@/core/reference/doneness'
 import { houseCut } from '@/core/reference/house-cut'
-import { TEMPER_LIMIT_S } from '@/core/safety/cautions'
-import { SALTED_WETNESS } from '@/core/schedule/plan'
+import { TEMPER_LIMIT_S } from '@/core/reference/standards'
 import { type Metres, metres } from '@/core/units'
 import { fail, type Outcome, type Path, type Problem, type QuantityKind, succeed } from '../problem/problem'
 import { nearestOf } from '../quantity/nearest'
@@ -113,8 +112,8 @@ export const pieceOf = (cut: Cut, roast: SimulateDocument['roast']): PieceSize =
   legs: roast.legs,
   thinEnd: roast.thin_end ?? undefined,
 })
-/** Wetness relative to a fresh surface: salted and left open it has dried; butter seals it (sizes from memory). */
-const SURFACE_WETNESS = { plain: 1, dry_salted: SALTED_WETNESS, buttered: 0.7 } as const
+/** Salted and left open it has dried; butter seals it (sizes from memory): wetness relative to a fresh surface */
+const SURFACE_WETNESS = { plain: 1, dry_salted: 0.8, buttered: 0.7 } as const
 
 /** Looks up and checks a document. All that is wrong comes back at once. */
 export function resolveRoast(
@@ -244,17 +243,20 @@ export function resolveRoast(
       return { kind: 'pull', pull_c: wanted.pull_c }
     }
     if ('serve_c' in wanted) {
-      range(['target', 'serve_c'], 'temperature_c', wanted.serve_c, SERVE_RANGE_C.low, SERVE_RANGE_C.high)
+      // A bird is never pulled below its floor, so less than that cannot be promised.
+      const low = Math.max(SERVE_RANGE_C.low, scale.pullFloor_c ?? 0)
+      range(['target', 'serve_c'], 'temperature_c', wanted.serve_c, low, SERVE_RANGE_C.high, of.id)
       return { kind: 'serve', serve_c: wanted.serve_c }
     }
     const word = wanted.doneness.toLowerCase()
     const degree = scale.degrees.find(({ id, words }) => id === word || words.includes(word))
-    if (degree) return { kind: 'serve', serve_c: degree.serve_c }
+    const promised = scale.degrees.filter(({ serve_c }) => serve_c >= (scale.pullFloor_c ?? 0))
+    if (degree && promised.includes(degree)) return { kind: 'serve', serve_c: degree.serve_c }
     into.push({
       code: 'unknown_doneness',
       path: ['target', 'doneness'],
       given: wanted.doneness,
-      nearest: scale.degrees.map(({ id }) => id),
+      nearest: promised.map(({ id }) => id),
     })
     return { kind: 'serve', serve_c: usual }
   }

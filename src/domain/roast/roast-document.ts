@@ -126,6 +126,13 @@ export const targetPart = z.union([
   z.strictObject({ pull_c: finite.describe('Pull at this reading, whatever comes of it, °C') }),
 ])
 
+/** Height of the kitchen over the sea: water boils sooner up there. From below the Dead Sea's shore to the highest towns. */
+export const altitudePart = finite.min(-450).max(5500).default(0).describe('Height of the kitchen over the sea, m')
+const vulnerablePart = z
+  .boolean()
+  .default(false)
+  .describe('Someone at the table is very young, old, pregnant or has a weak immune system')
+
 /** What `simulate` reads. */
 export const simulateDocument = z.strictObject({
   version: z.literal(1).default(1),
@@ -133,6 +140,8 @@ export const simulateDocument = z.strictObject({
   oven: ovenPart.prefault({}),
   program: programPart.default({ school: 'steady' }),
   target: targetPart.optional().describe('The usual doneness of the cut by default'),
+  altitude_m: altitudePart,
+  vulnerable: vulnerablePart,
   members: z.int().min(8).max(1024).default(128).describe('Size of the ensemble'),
   seed: z.int().min(0).max(4294967295).default(1),
 })
@@ -149,10 +158,8 @@ export const planDocument = z.strictObject({
   promise: z.iso.datetime({ offset: true }).describe('Plates on the table'),
   guests: z.int().min(1).max(2000).nullable().default(null),
   wishes: z.record(z.string(), z.int().min(0).max(2000)).default({}).describe('Guests by wanted doneness'),
-  vulnerable: z
-    .boolean()
-    .default(false)
-    .describe('Someone at the table is very young, old, pregnant or has a weak immune system'),
+  vulnerable: vulnerablePart,
+  altitude_m: altitudePart,
 })
 export type PlanDocument = z.output<typeof planDocument>
 export type PlanDocumentInput = z.input<typeof planDocument>
@@ -162,12 +169,13 @@ const spread = z.object({ p10: finite.nullable(), p50: finite.nullable(), p90: f
 /** What `simulate` answers. */
 export const simulateAnswer = z.object({
   version: z.literal(1),
-  outcome: z.enum(['reached', 'time_limit', 'fixed_program']),
+  outcome: z.enum(['reached', 'fixed_program', 'time_limit', 'cannot']),
+  because: z.array(z.looseObject({ code: z.string() })).describe('Why it cannot be; empty where it can'),
   pull_min: spread.describe('Minutes from the oven door to the pull'),
-  pull_c: finite,
-  peak_c: finite,
-  peak_after_min: finite,
-  carve_min: finite,
+  pull_c: finite.nullable().describe('null where it cannot be'),
+  peak_c: finite.describe('Where it cannot be: as far as it gets'),
+  peak_after_min: finite.nullable(),
+  carve_min: finite.nullable(),
   thickness_mm: finite,
   points: z.array(z.string()),
   curve: z.array(

@@ -1,6 +1,6 @@
 import { fahrenheitToCelsius } from '@/core/units'
 import type { Accuracy, ChartCheck } from '@/domain/accuracy/accuracy'
-import { mass, temperature, type Units } from '../format/units'
+import { mass, temperature, type Units } from '@/words/units'
 
 const percent = (value: number) => `${value > 0 ? '+' : ''}${Math.round(100 * value)} %`
 

@@ -12,8 +12,8 @@ import {
 } from 'recharts'
 import type { Plan } from '@/core/schedule/plan'
 import { celsiusToFahrenheit } from '@/core/units'
-import { clock, temperature, type Units } from '../format/units'
-import { POINT_NAMES } from '../format/words'
+import { clock, temperature, type Units } from '@/words/units'
+import { POINT_NAMES } from '@/words/words'
 
 const DASHES = ['7 4', '2 3'] as const
 

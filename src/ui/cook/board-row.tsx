@@ -5,9 +5,9 @@ import { celsiusToFahrenheit, fahrenheitToCelsius } from '@/core/units'
 import type { BoardItem } from '@/domain/cook/board'
 import { putInAt, sameOven, sameTable, settingOf } from '@/domain/cook/board'
 import type { Advice, Forecast, Split } from '@/domain/cook/forecast'
-import { clock, temperature, type Units } from '../format/units'
+import { adviceWords, lateWords, oddWords } from '@/words/cook-words'
+import { clock, temperature, type Units } from '@/words/units'
 import { CookCurve } from './cook-curve'
-import { adviceWords, lateWords, oddWords } from './cook-words'
 import { blank, type LiveCook } from './use-cook'
 
 /** Ways out that change what is done later, not what is set now: they are written down. */

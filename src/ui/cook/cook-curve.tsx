@@ -2,7 +2,7 @@
 import { useRef } from 'react'
 import type { Estimate } from '@/core/estimate/assimilate'
 import type { BoardItem } from '@/domain/cook/board'
-import { clock, temperature, type Units } from '../format/units'
+import { clock, temperature, type Units } from '@/words/units'
 import { useWidth } from '../shell/use-width'
 
 const HEIGHT = 150

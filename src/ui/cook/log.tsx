@@ -2,8 +2,8 @@
 import { useState } from 'react'
 import { type BoardItem, standing } from '@/domain/cook/board'
 import type { CookEntry } from '@/domain/cook/cook-document'
-import { clock, temperature, type Units } from '../format/units'
-import { ENTRY_WORDS } from './cook-words'
+import { ENTRY_WORDS } from '@/words/cook-words'
+import { clock, temperature, type Units } from '@/words/units'
 import { type CsvReading, readCsv } from './read-csv'
 import { blank, type LiveCook } from './use-cook'
 

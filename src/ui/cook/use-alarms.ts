@@ -2,8 +2,8 @@
 import { useEffect, useRef, useState } from 'react'
 import type { BoardItem } from '@/domain/cook/board'
 import type { Forecast } from '@/domain/cook/forecast'
-import { temperature, type Units } from '../format/units'
-import { oddWords } from './cook-words'
+import { oddWords } from '@/words/cook-words'
+import { temperature, type Units } from '@/words/units'
 
 export interface Alarm {
   readonly key: string

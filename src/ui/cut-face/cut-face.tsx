@@ -2,8 +2,8 @@ import { useId } from 'react'
 import { type DonenessServing, servingsOf } from '@/core/doneness/servings'
 import { findCut } from '@/core/reference/cuts'
 import type { Plan } from '@/core/schedule/plan'
-import { length, type Units } from '../format/units'
-import { donenessName } from '../format/words'
+import { length, type Units } from '@/words/units'
+import { donenessName } from '@/words/words'
 import { meatColour } from '../ramp'
 
 /** The predicted slice, coloured by how hot each layer has been, and the meat by doneness. */

@@ -4,9 +4,9 @@ import { useRouter } from 'next/navigation'
 import { useId, useState } from 'react'
 import { readLine } from '@/domain/line/line'
 import type { Problem } from '@/domain/problem/problem'
-import { problemSentence } from '../format/problems'
-import { clock, mass, shortDay, temperature, type Units } from '../format/units'
-import { cutName, donenessName, schoolName } from '../format/words'
+import { problemSentence } from '@/words/problems'
+import { clock, mass, shortDay, temperature, type Units } from '@/words/units'
+import { cutName, donenessName, schoolName } from '@/words/words'
 import { useHydrated } from '../shell/use-hydrated'
 
 const EXAMPLES = [

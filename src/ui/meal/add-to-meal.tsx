@@ -6,7 +6,7 @@ import { USUAL_SIDES } from '@/domain/meal/from-words'
 import { type MealDocument, mealRoast, mealSide } from '@/domain/meal/meal-document'
 import { wantsOfLine } from '@/domain/plan/from-line'
 import type { Problem } from '@/domain/problem/problem'
-import type { Units } from '../format/units'
+import type { Units } from '@/words/units'
 import { ProblemList } from '../shell/problem-list'
 
 const freshId = (meal: MealDocument, word: string): string => {

@@ -1,7 +1,8 @@
 import type { MealPlan } from '@/domain/meal/make-meal'
 import type { MealDocument } from '@/domain/meal/meal-document'
-import { mealTaskTitle } from '../format/meal-words'
-import { clock, type Units } from '../format/units'
+import { sceneOf } from '@/words/meal-words'
+import { taskTitle } from '@/words/tasks'
+import { clock, type Units } from '@/words/units'
 
 /** Who does what when, on the day: a column for each cook. */
 export function CrewView({
@@ -17,18 +18,18 @@ export function CrewView({
   return (
     <div className="grid grid-cols-[minmax(0,1fr)] gap-4 md:grid-cols-2 xl:grid-cols-3" data-testid="crew">
       {document.kitchen.cooks.map((cook, index) => {
-        const tasks = plan.tasks.filter((task) => task.cook === index && task.at_s >= from)
+        const tasks = plan.tasks.filter((task) => task.cook === index && task.at >= from)
         return (
           <section key={cook} className="rounded-2xl border border-line bg-sheet p-4">
             <h2 className="font-display text-2xl font-semibold">{cook}</h2>
             <ol className="mt-2 divide-y divide-line">
               {tasks.map((task) => (
                 <li
-                  key={`${task.kind}${task.at_s}${task.item ?? ''}${task.source ?? ''}`}
+                  key={`${task.kind}${task.at}${task.item ?? ''}${task.source ?? ''}`}
                   className="grid grid-cols-[4.2rem_1fr] gap-2 py-1.5 text-lg leading-snug"
                 >
-                  <span className="font-semibold">{clock(task.at_s, units)}</span>
-                  <span>{mealTaskTitle(task, plan, document, units)}</span>
+                  <span className="font-semibold">{clock(task.at, units)}</span>
+                  <span>{taskTitle(task, sceneOf(task, plan, document), units)}</span>
                 </li>
               ))}
               {tasks.length === 0 && <li className="py-2 text-soft">Nothing: give this cook an item.</li>}

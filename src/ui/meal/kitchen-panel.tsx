@@ -1,7 +1,7 @@
 'use client'
 import { Trash2 } from 'lucide-react'
 import { type MealDocument, mealOven } from '@/domain/meal/meal-document'
-import { localInput, type Units } from '../format/units'
+import { localInput, type Units } from '@/words/units'
 import { instantOfLocal } from '../plan/local-time'
 import { Choice } from '../plan/particulars'
 import { Heat, Num } from './item-panel'

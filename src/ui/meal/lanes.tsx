@@ -1,7 +1,7 @@
 'use client'
 import { type PointerEvent, useRef, useState } from 'react'
 import type { MealPlan, MealSource, PlacedItem } from '@/domain/meal/make-meal'
-import { clock, temperature, type Units } from '../format/units'
+import { clock, temperature, type Units } from '@/words/units'
 import { heatColour } from '../ramp'
 import { tickStep } from '../ribbon/scale'
 import { useWidth } from '../shell/use-width'

@@ -4,7 +4,7 @@ import { useRef, useState } from 'react'
 import type { MealPlan } from '@/domain/meal/make-meal'
 import type { MealDocument } from '@/domain/meal/meal-document'
 import type { Problem } from '@/domain/problem/problem'
-import { clock, shortDay, type Units } from '../format/units'
+import { clock, shortDay, type Units } from '@/words/units'
 import { ProblemList } from '../shell/problem-list'
 import { useHydrated } from '../shell/use-hydrated'
 

@@ -1,8 +1,11 @@
-import type { MealTask } from '@/core/schedule/meal/tasks'
+import { DANGER_ZONE_C } from '@/core/reference/standards'
+import type { Task } from '@/core/schedule/task'
 import type { MealPlan } from '@/domain/meal/make-meal'
 import type { MealDocument } from '@/domain/meal/meal-document'
-import { mealTaskHelp, mealTaskTitle } from '../format/meal-words'
-import { clock, day, mass, shortDay, temperature, type Units } from '../format/units'
+import { sceneOf } from '@/words/meal-words'
+import { coolingRule } from '@/words/tasks'
+import { clock, day, mass, temperature, type Units } from '@/words/units'
+import { RunSheet } from '../sheets/run-sheet'
 
 export const SHEETS = { whole: 'Whole', oven: 'By oven', cook: 'By cook', labels: 'Tray labels' } as const
 export type SheetKind = keyof typeof SHEETS
@@ -54,69 +57,26 @@ function Sheet({
   plan,
   units,
   version,
-}: SheetsProps & { readonly title: string; readonly tasks: readonly MealTask[] }) {
+}: SheetsProps & { readonly title: string; readonly tasks: readonly Task[] }) {
   return (
-    <article className="mb-10 break-after-page text-[12pt] leading-snug last:break-after-auto">
-      <header className="flex items-end justify-between gap-6 border-b-4 border-black pb-2">
-        <div>
-          <p>
-            {kitchen} · {document.title} · {document.guests} guests
-          </p>
-          <h1 className="font-display text-3xl font-bold">{title}</h1>
-        </div>
-        <p className="text-right">
-          {day(plan.end_s, units)}
-          <strong className="block font-display text-3xl leading-none">
-            {document.servings.map(({ at }) => clock(Date.parse(at) / 1000, units)).join(' · ')}
-          </strong>
+    <RunSheet
+      kicker={`${kitchen} · ${document.title} · ${document.guests} guests`}
+      title={title}
+      day={day(plan.end_s, units)}
+      time={document.servings.map(({ at }) => clock(Date.parse(at) / 1000, units)).join(' · ')}
+      units={units}
+      rows={tasks.map((task) => ({
+        task,
+        scene: sceneOf(task, plan, document),
+        who: task.cook === undefined ? '' : document.kitchen.cooks[task.cook],
+      }))}
+      foot={
+        <p>
+          Version {version}. Hot tin, hot fat: dry cloths, clear way. Hold hot food above{' '}
+          {temperature(DANGER_ZONE_C.high, units)}. {coolingRule(units)} Your local code comes before this sheet.
         </p>
-      </header>
-      <table className="mt-3 w-full border-collapse">
-        <thead>
-          <tr className="border-b-2 border-black text-left">
-            <th className="w-24 py-1">When</th>
-            <th className="py-1">What</th>
-            <th className="w-24 py-1">Who</th>
-            <th className="w-32 py-1">Done / reading</th>
-          </tr>
-        </thead>
-        <tbody>
-          {tasks.map((task, i) => {
-            const today = shortDay(task.at_s, units)
-            const before = tasks[i - 1]
-            const help = mealTaskHelp(task, plan, document)
-            return (
-              <tr
-                key={`${task.kind}${task.at_s}${task.item ?? ''}${task.source ?? ''}`}
-                className="break-inside-avoid border-b border-neutral-500 align-top"
-              >
-                <td className="py-1">
-                  {(!before || shortDay(before.at_s, units) !== today) && <div className="text-[10pt]">{today}</div>}
-                  <strong className="text-[14pt] leading-none">{clock(task.at_s, units)}</strong>
-                  {task.window && (
-                    <div className="text-[9.5pt]">
-                      {clock(task.window.from_s, units)}–{clock(task.window.to_s, units)}
-                    </div>
-                  )}
-                </td>
-                <td className="py-1 pr-2">
-                  <strong>{mealTaskTitle(task, plan, document, units)}</strong>
-                  {help && <div className="text-[10pt]">{help}</div>}
-                </td>
-                <td className="py-1">{task.cook === undefined ? '' : document.kitchen.cooks[task.cook]}</td>
-                <td className="py-1">
-                  <div className="mt-4 border-b border-neutral-500" />
-                </td>
-              </tr>
-            )
-          })}
-        </tbody>
-      </table>
-      <p className="mt-2 text-[10pt]">
-        Version {version}. Hot tin, hot fat: dry cloths, clear way. Hold hot food above 57 °C (135 °F); leftovers from
-        57 to 21 °C within 2 h, to 5 °C within 4 h more. Your local code comes before this sheet.
-      </p>
-    </article>
+      }
+    />
   )
 }
 

@@ -2,8 +2,8 @@
 import { useState } from 'react'
 import type { MealPlan } from '@/domain/meal/make-meal'
 import type { MealDocument } from '@/domain/meal/meal-document'
-import { itemTitle } from '../format/meal-words'
-import { clock, type Units } from '../format/units'
+import { itemTitle } from '@/words/meal-words'
+import { clock, type Units } from '@/words/units'
 import { tryMeal } from './use-meal-plan'
 
 const shifted = (meal: MealDocument, minutes: number): MealDocument => {

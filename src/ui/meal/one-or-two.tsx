@@ -4,7 +4,7 @@ import { inTwo } from '@/domain/meal/changes'
 import type { MealPlan, PlacedItem } from '@/domain/meal/make-meal'
 import type { MealDocument, MealRoast } from '@/domain/meal/meal-document'
 import { cutOf } from '@/domain/roast/resolve'
-import { clock, duration, length, mass, type Units } from '../format/units'
+import { clock, duration, length, mass, type Units } from '@/words/units'
 import { tryMeal } from './use-meal-plan'
 
 const heat = (item: PlacedItem) => item.stays.reduce((sum, { from_s, to_s }) => sum + to_s - from_s, 0)

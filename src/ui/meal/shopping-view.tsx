@@ -1,8 +1,8 @@
 'use client'
 import type { MealPlan } from '@/domain/meal/make-meal'
 import type { MealDocument } from '@/domain/meal/meal-document'
-import { itemTitle } from '../format/meal-words'
-import { mass, type Units } from '../format/units'
+import { itemTitle } from '@/words/meal-words'
+import { mass, type Units } from '@/words/units'
 
 /** What to buy, what it costs a head, what the fridge must take, and the ways out of the application. */
 export function ShoppingView({

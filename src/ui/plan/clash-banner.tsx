@@ -1,7 +1,7 @@
 'use client'
 import type { PlanDocument } from '@/domain/roast/roast-document'
-import { clock, mass, shortDay, temperature, type Units } from '../format/units'
-import { cutName, programName } from '../format/words'
+import { clock, mass, shortDay, temperature, type Units } from '@/words/units'
+import { cutName, programName } from '@/words/words'
 import type { Clash } from './saver'
 
 const heatOf = (program: PlanDocument['program'], units: Units) =>

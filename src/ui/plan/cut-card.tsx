@@ -3,7 +3,7 @@ import { useState } from 'react'
 import type { HouseItem } from '@/domain/house/house-item'
 import { cutOf } from '@/domain/roast/resolve'
 import type { HouseCutPart, PlanDocument } from '@/domain/roast/roast-document'
-import { mass, type Units } from '../format/units'
+import { mass, type Units } from '@/words/units'
 
 const SOURCE_WORDS = {
   published: 'published',

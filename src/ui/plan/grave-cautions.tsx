@@ -1,6 +1,6 @@
 import type { Caution } from '@/core/safety/cautions'
-import { cautionWords } from '../format/cautions'
-import type { Units } from '../format/units'
+import { cautionWords } from '@/words/cautions'
+import type { Units } from '@/words/units'
 
 /** Of a cook's cautions those that are a danger or a choice, a line each. */
 export const GraveCautions = ({ cautions, units }: { readonly cautions: readonly Caution[]; readonly units: Units }) =>

@@ -3,7 +3,7 @@ import type { ReactNode } from 'react'
 import { donenessScale } from '@/core/reference/doneness'
 import { cutOf } from '@/domain/roast/resolve'
 import { HANDLINGS, type PlanDocument, type ROAST_SURFACES } from '@/domain/roast/roast-document'
-import { donenessName } from '../format/words'
+import { donenessName } from '@/words/words'
 
 type Change = (apply: (last: PlanDocument) => PlanDocument) => void
 

@@ -8,9 +8,9 @@ import { readClock } from '@/domain/line/moment'
 import type { Problem } from '@/domain/problem/problem'
 import { cutOf } from '@/domain/roast/resolve'
 import { type PlanDocument, ROAST_SURFACES, type SchoolPart } from '@/domain/roast/roast-document'
-import { problemSentence } from '../format/problems'
-import { clock, localInput, temperature, type Units } from '../format/units'
-import { donenessName, programName } from '../format/words'
+import { problemSentence } from '@/words/problems'
+import { clock, localInput, temperature, type Units } from '@/words/units'
+import { donenessName, programName } from '@/words/words'
 import { useHydrated } from '../shell/use-hydrated'
 import { instantOfLocal } from './local-time'
 import { SURFACE_NAMES } from './particulars'
@@ -380,6 +380,7 @@ function changedCut(document: PlanDocument, id: string): PlanDocument {
     guests: document.guests,
     wishes: {},
     vulnerable: document.vulnerable,
+    altitude_m: document.altitude_m,
     title: document.title === findCut(document.roast.cut)?.name ? cut.name : document.title,
     roast: {
       ...document.roast,

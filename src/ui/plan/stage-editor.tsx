@@ -4,7 +4,7 @@ import { useState } from 'react'
 import { celsiusToFahrenheit, fahrenheitToCelsius } from '@/core/units'
 import type { HouseItem } from '@/domain/house/house-item'
 import type { PlanDocument, StagePart } from '@/domain/roast/roast-document'
-import type { Units } from '../format/units'
+import type { Units } from '@/words/units'
 import { heatColour } from '../ramp'
 
 const ENVIRONMENTS = {

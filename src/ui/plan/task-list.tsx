@@ -1,8 +1,9 @@
 'use client'
 import { findCut } from '@/core/reference/cuts'
 import type { Plan } from '@/core/schedule/plan'
-import { clock, shortDay, type Units } from '../format/units'
-import { BASIS_NAMES, taskHelp, taskTitle, taskWhy } from '../format/words'
+import { taskHelp, taskTitle, taskWhy } from '@/words/tasks'
+import { clock, shortDay, type Units } from '@/words/units'
+import { BASIS_NAMES } from '@/words/words'
 import { Why } from '../shell/why'
 
 const LOUD = new Set(['put_in', 'pull', 'serve'])
@@ -25,7 +26,7 @@ export function TaskList({
         const today = shortDay(task.at, units)
         const before = plan.tasks[i - 1]
         const newDay = !before || today !== shortDay(before.at, units)
-        const help = taskHelp(task, cut)
+        const help = taskHelp(task, { cut }, units)
         const loud = LOUD.has(task.kind)
         return (
           <li
@@ -39,7 +40,7 @@ export function TaskList({
                 className={loud ? 'font-display text-2xl font-bold leading-none' : 'text-lg font-semibold leading-none'}
               >
                 <Why
-                  label={`${taskTitle(task, cut, units)} at ${clock(task.at, units)}`}
+                  label={`${taskTitle(task, { cut }, units)} at ${clock(task.at, units)}`}
                   basis={BASIS_NAMES[task.because.basis]}
                   note={taskWhy(task, units)}
                 >
@@ -54,7 +55,7 @@ export function TaskList({
             </div>
             <div>
               <div className={loud ? 'font-display text-xl font-semibold leading-tight' : 'text-lg leading-tight'}>
-                {taskTitle(task, cut, units)}
+                {taskTitle(task, { cut }, units)}
               </div>
               {help && <p className="mt-0.5 text-base leading-snug text-soft">{help}</p>}
             </div>

@@ -3,9 +3,10 @@ import { type PointerEvent, useId, useRef, useState } from 'react'
 import { settingOf } from '@/core/program/stage'
 import { findCut } from '@/core/reference/cuts'
 import type { CoursePoint, Plan } from '@/core/schedule/plan'
-import type { Task } from '@/core/schedule/tasks'
-import { clock, shortDay, temperature, type Units } from '../format/units'
-import { POINT_NAMES, surroundings, taskTitle } from '../format/words'
+import type { Task } from '@/core/schedule/task'
+import { taskTitle } from '@/words/tasks'
+import { clock, shortDay, temperature, type Units } from '@/words/units'
+import { POINT_NAMES, surroundings } from '@/words/words'
 import { heatColour } from '../ramp'
 import { useWidth } from '../shell/use-width'
 import { Handle } from './handles'
@@ -28,23 +29,12 @@ export interface RibbonEdit {
   readonly promise: (later_min: number) => void
 }
 
-const MARKS: readonly Task['kind'][] = [
-  'take_out',
-  'preheat',
-  'put_in',
-  'tend',
-  'change',
-  'pull',
-  'preheat_finish',
-  'finish',
-  'carve',
-]
+const MARKS: readonly Task['kind'][] = ['take_out', 'heat_up', 'put_in', 'tend', 'change', 'pull', 'finish', 'carve']
 const SHORT: Partial<Record<Task['kind'], string>> = {
   take_out: 'Out of the fridge',
-  preheat: 'Heat up',
+  heat_up: 'Heat up',
   put_in: 'In',
   carve: 'Carve',
-  preheat_finish: 'Heat up',
   finish: 'Finish',
 }
 
@@ -115,7 +105,7 @@ export function HeatRibbon({ plan, cutId, units, slim = false, edit }: RibbonPro
     (task) => MARKS.includes(task.kind) && task.at >= plan.begin && task.at <= plan.promise,
   )
   const labels = marks.map((task) => {
-    const text = `${SHORT[task.kind] ?? (cut ? taskTitle(task, cut, units) : task.kind)} ${clock(task.at, units)}`
+    const text = `${SHORT[task.kind] ?? taskTitle(task, { cut }, units)} ${clock(task.at, units)}`
     const w = text.length * 6.9 + 8
     const x = Math.min(scale.x(task.at), frame.right - w)
     return { task, text, x: Math.max(frame.left, x), width: w }

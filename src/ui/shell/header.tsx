@@ -3,7 +3,7 @@ import { Moon, Sun } from 'lucide-react'
 import Link from 'next/link'
 import { useRouter } from 'next/navigation'
 import { DropdownMenu } from 'radix-ui'
-import type { Units } from '../format/units'
+import type { Units } from '@/words/units'
 
 interface HeaderProps {
   readonly kitchen: { readonly slug: string; readonly name: string }

@@ -1,6 +1,6 @@
 import type { Problem } from '@/domain/problem/problem'
-import { problemSentence } from '../format/problems'
-import type { Units } from '../format/units'
+import { problemSentence } from '@/words/problems'
+import type { Units } from '@/words/units'
 
 /** What is wrong with what was given, a sentence each; nothing where all is well. */
 export function ProblemList({

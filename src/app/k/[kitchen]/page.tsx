@@ -7,12 +7,12 @@ import { nowSeconds } from '@/server/environment'
 import { kitchensOfHouse } from '@/server/kitchen'
 import { mealsOfKitchen } from '@/server/meals'
 import { plansOfKitchen } from '@/server/plans'
-import { clock, mass, shortDay, temperature } from '@/ui/format/units'
-import { cutName, programName } from '@/ui/format/words'
 import { LineEntry } from '@/ui/line/line-entry'
 import { MealEntry } from '@/ui/meal/meal-entry'
 import { HeatRibbon } from '@/ui/ribbon/heat-ribbon'
 import { Header } from '@/ui/shell/header'
+import { clock, mass, shortDay, temperature } from '@/words/units'
+import { cutName, programName } from '@/words/words'
 
 /** Cooks behind the small ribbons of a list: enough for their window. */
 const LIST_MEMBERS = 16

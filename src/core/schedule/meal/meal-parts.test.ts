@@ -1,5 +1,7 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
+import { DOMESTIC_OVEN } from '../../heat/oven'
+import { steadyProgram } from '../../program/schools'
 import { checkSchedule } from './check'
 import { clashesOf } from './clash'
 import { openingsOf, othersOpen } from './doors'
@@ -7,6 +9,7 @@ import { greedySchedule, Occupancy, prepare } from './greedy'
 import { buildModel } from './model'
 import { handUses, optionsOf, settingName, slotsOf, usesOf } from './options'
 import { GRID_S, type Leg, type MealItem, type MealProblem, sameOption } from './problem'
+import type { CookedRoast } from './roast-times'
 import { gapOf, solveMeal } from './solve'
 import { mealTasks, type TaskNeeds } from './tasks'
 
@@ -200,15 +203,32 @@ describe('the exact model', () => {
 })
 
 describe('tasks of a meal', () => {
+  const steady = steadyProgram(160, 20)
+  const run = (index: number, start_s: number, end_s: number) => ({
+    stage: steady.stages[index] as (typeof steady.stages)[number],
+    start_s,
+    end_s,
+    core_c: 50,
+    ended: true,
+  })
+  const cooked = {
+    program: steady,
+    stages: [run(0, 0, 3600), run(1, 3600, 4800)],
+    pull_c: 50,
+    peak_c: 55,
+    peakAfter_s: 600,
+    outcome: 'reached',
+    window_s: { p10: 3000, p50: 3600, p90: 4500 },
+  } as unknown as CookedRoast
   const need = (more: Partial<TaskNeeds> = {}): TaskNeeds => ({
-    roast: true,
+    cooked,
+    oven: DOMESTIC_OVEN,
+    serve_c: 55,
     mass_kg: 3,
     thaw_s: 0,
     preparation: 'dry_salt',
     shape: false,
     temper_s: 1800,
-    pull_c: 50,
-    window_s: { p10: 3000, p50: 3600, p90: 4500 },
     owner: undefined,
     ...more,
   })
@@ -218,7 +238,7 @@ describe('tasks of a meal', () => {
   it('the window of a pull is as wide as its doubt, about the pull', () => {
     const of = problem([item('a', [leg(60, 160)])])
     const pull = tasksFor(of, [need()]).find(({ kind }) => kind === 'pull')
-    expect(pull?.window).toEqual({ from_s: (pull?.at_s ?? 0) - 600, to_s: (pull?.at_s ?? 0) + 900 })
+    expect(pull?.window).toEqual({ from: (pull?.at ?? 0) - 600, to: (pull?.at ?? 0) + 900 })
   })
 
   it('one heat-up for two that share an oven, two for two heats', () => {
@@ -235,9 +255,7 @@ describe('tasks of a meal', () => {
     const of = problem([item('a', [leg(60, 160)]), item('b', [leg(60, 160)])])
     const tasks = tasksFor(of, [need(), need()]).filter(({ cook }) => cook !== undefined)
     for (const task of tasks) {
-      const busy = tasks.filter(
-        (other) => other !== task && other.at_s <= task.at_s && other.at_s + other.hands_s > task.at_s,
-      )
+      const busy = tasks.filter((other) => other !== task && other.at <= task.at && other.at + other.hands_s > task.at)
       if (busy.length === 1) expect(busy[0]?.cook).not.toBe(task.cook)
     }
   })

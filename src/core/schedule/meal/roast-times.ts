@@ -1,15 +1,12 @@
-import { type Slice, sliceOf } from '../../doneness/slice'
-import { cookEnsemble, usualDoubt } from '../../estimate/ensemble'
-import type { OvenSpec } from '../../heat/oven'
-import { HEAT_PARAMETERS } from '../../heat/parameters'
-import { bodiesOf, type PieceSize, usualThickness } from '../../heat/piece'
-import { type CookRun, pullStageIndex } from '../../program/cook'
-import { findPull, type PullAnswer } from '../../program/pull'
+import type { Slice } from '../../doneness/slice'
+import type { Spread } from '../../estimate/ensemble'
 import { type Program, type Stage, settingOf } from '../../program/stage'
-import { donenessScale } from '../../reference/doneness'
-import { type Caution, cautionsOf } from '../../safety/cautions'
-import type { Celsius, Seconds } from '../../units'
-import { temperedStart } from '../plan'
+import { STANDARDS } from '../../reference/standards'
+import { answerRoast, type RoastAnswer, type RoastQuestion } from '../../roast/answer'
+import { restStageIndex } from '../../roast/rest'
+import type { Caution } from '../../safety/cautions'
+import type { StageRun } from '../../simulate/cook'
+import type { Hindrance } from '../../simulate/hindrance'
 import type { Phase, SourceKind } from './problem'
 
 /** A roast as the scheduler sees it in one oven: its stays on heat, found by simulation. */
@@ -17,17 +14,23 @@ export interface CookedRoast {
   /** Index of the oven it was simulated in. */
   readonly oven: number
   readonly stays: readonly Stay[]
+  /** As it was cooked, stage by stage, s from put-in. */
+  readonly program: Program
+  readonly stages: readonly StageRun[]
   readonly pull_c: number
   readonly peak_c: number
+  /** Peak after the pull, s. */
+  readonly peakAfter_s: number
   /** How much later the slowest of ten pulls, s. */
   readonly slack_s: number
-  readonly window_s: { readonly p10: number; readonly p50: number; readonly p90: number }
+  readonly window_s: Spread | undefined
   /** Straight to the knife after the heat: no rest to stretch. */
   readonly carvesAtOnce: boolean
   readonly slice: Slice
   readonly cautions: readonly Caution[]
   readonly course: readonly { readonly time_s: number; readonly air_c: number; readonly core_c: number }[]
-  readonly outcome: PullAnswer['outcome']
+  readonly outcome: RoastAnswer['outcome']
+  readonly hindrances: readonly Hindrance[]
 }
 
 /** A stretch on one kind of heat, with the rest that may follow it. */
@@ -38,24 +41,16 @@ export interface Stay {
   readonly gap: { readonly least_s: number; readonly most_s: number }
 }
 
-export interface MealRoastRequest {
-  readonly oven: number
-  readonly piece: PieceSize
-  readonly program: Program
-  readonly spec: OvenSpec
-  readonly start_c: Celsius
-  readonly temper_s: Seconds
-  readonly serve_c: number
-  readonly vulnerable: boolean
+export interface MealRoastRequest extends Omit<RoastQuestion, 'rest' | 'members' | 'seed'> {
+  readonly oven_index: number
 }
 
-/** Between a gentle roast and its hot finish it may wait this long, tented (common practice: 30–90 min), s. */
-const FINISH_WAITS_S = 90 * 60
-const MEMBERS = 24
+const MEMBERS = 48
 const SEED = 20_261
 const COURSE_POINTS = 60
 
-const sourceOf = (stage: Stage): SourceKind | undefined => {
+/** What a stage needs of the kitchen; undefined where nothing is heated. */
+export const sourceOf = (stage: Stage): SourceKind | undefined => {
   switch (stage.environment.kind) {
     case 'oven':
     case 'fire':
@@ -68,50 +63,28 @@ const sourceOf = (stage: Stage): SourceKind | undefined => {
       return undefined
   }
 }
+const toMinute = (s: number) => Math.round(s / 60) * 60
 
-/** Simulates a roast in one oven and cuts the cook into stays on heat and gaps between them. */
-export function cookForMeal(request: MealRoastRequest): CookedRoast {
-  const parameters = HEAT_PARAMETERS
-  const { piece, program, spec } = request
-  const { cut } = piece
-  const scale = donenessScale(cut.doneness)
-  const bodies = bodiesOf(piece, parameters)
-  const start_c = temperedStart({ piece, start_c: request.start_c, temper_s: request.temper_s, oven: spec }, parameters)
-  const answer = findPull(
-    { bodies, program, oven: spec, start_c, parameters },
-    request.serve_c,
-    undefined,
-    scale.pullFloor_c,
-  )
-  const { run } = answer
-  const ensemble = cookEnsemble({
-    piece,
-    program,
-    oven: spec,
-    start_c,
-    pull_c: answer.pull_c,
-    parameters,
-    doubt: usualDoubt(piece.thickness_m !== undefined),
-    members: MEMBERS,
-    seed: SEED,
-  })
-  const spread = Number.isFinite(ensemble.pull_s.p50)
-    ? ensemble.pull_s
-    : { p10: run.pull_s, p50: run.pull_s, p90: run.pull_s }
-  const slack_s = answer.outcome === 'fixed_program' ? 0 : Math.max(0, Math.round((spread.p90 - spread.p50) / 60) * 60)
-  const pull = pullStageIndex(program)
+/** Cooks a roast in one oven and cuts the cook into stays on heat and gaps between them. */
+export function cookForMeal({ oven_index, ...request }: MealRoastRequest): CookedRoast {
+  const answer = answerRoast({ ...request, rest: 'takes_doubt', members: MEMBERS, seed: SEED })
+  const { run, program, deciding, hasSpread } = answer
+  const { cut } = request.piece
+  const slack_s = toMinute(answer.slack_s)
+  const rest = restStageIndex(program)
   const stays: { kind: SourceKind; phases: Phase[]; preheated: boolean; gap: { least_s: number; most_s: number } }[] =
     []
   run.stages.forEach(({ stage, start_s, end_s }, index) => {
     const kind = sourceOf(stage)
-    const duration_s = Math.round((end_s - start_s) / 60) * 60
+    const duration_s = toMinute(end_s - start_s)
     const last = stays.at(-1)
     if (kind === undefined) {
       if (!last) return
+      const slack = index === rest ? slack_s : 0
+      const least = Math.max(0, duration_s - slack)
       const finishing = run.stages.slice(index + 1).some((later) => sourceOf(later.stage) !== undefined)
-      const slack = index > pull && index - 1 <= pull ? slack_s : 0
-      const most = finishing ? FINISH_WAITS_S : Math.max(cut.rest_min.most * 60, duration_s) + slack
-      last.gap = { least_s: last.gap.least_s + duration_s, most_s: last.gap.most_s + Math.max(duration_s, most) }
+      const most = finishing ? STANDARDS.finishWaits.value : Math.max(cut.rest_min.most * 60, least) + slack
+      last.gap = { least_s: last.gap.least_s + least, most_s: last.gap.most_s + Math.max(duration_s, most) }
       return
     }
     if (duration_s <= 0) return
@@ -120,14 +93,6 @@ export function cookForMeal(request: MealRoastRequest): CookedRoast {
     if (last && before && sourceOf(before) === kind) last.phases.push(phase)
     else stays.push({ kind, phases: [phase], preheated: stage.preheated, gap: { least_s: 0, most_s: 0 } })
   })
-  const table = {
-    vulnerable: request.vulnerable,
-    coldest_c: request.start_c,
-    mass_kg: piece.mass_kg,
-    oven: spec.kind,
-  }
-  const deciding = run.peak_c.indexOf(Math.min(...run.peak_c))
-  const thickness = piece.thickness_m ?? usualThickness(cut, piece.mass_kg, parameters)
   const { curve } = run
   const stride = Math.max(1, Math.floor(curve.length / COURSE_POINTS))
   const course = Array.from({ length: Math.ceil(curve.length / stride) }, (_, k) => {
@@ -139,16 +104,20 @@ export function cookForMeal(request: MealRoastRequest): CookedRoast {
     }
   })
   return {
-    oven: request.oven,
+    oven: oven_index,
     stays,
-    pull_c: answer.pull_c[deciding] as number,
-    peak_c: run.peak_c[deciding] as number,
+    program,
+    stages: run.stages,
+    pull_c: answer.pull_c,
+    peak_c: answer.peak_c,
+    peakAfter_s: answer.peakAfter_s,
     slack_s,
-    window_s: spread,
+    window_s: hasSpread && answer.pull.outcome !== 'fixed_program' ? answer.ensemble.pull_s : undefined,
     carvesAtOnce: (stays.at(-1)?.gap.most_s ?? 0) === 0,
-    slice: sliceOf(run.kernels[0] as CookRun['kernels'][number], scale, thickness),
-    cautions: cautionsOf(cut, run, request.temper_s, table).cautions,
+    slice: answer.slice,
+    cautions: answer.cautions,
     course,
     outcome: answer.outcome,
+    hindrances: answer.hindrances,
   }
 }

@@ -1,68 +1,37 @@
+import type { OvenSpec } from '../../heat/oven'
+import { STANDARDS } from '../../reference/standards'
+import { epochSeconds } from '../../units'
+import type { TimedStage } from '../plan'
+import { because, byClock, HANDS_S, type Task, type TaskKind } from '../task'
+import { roastTasks } from '../tasks'
 import type { MealProblem, Option } from './problem'
-
-export type MealTaskKind =
-  | 'buy'
-  | 'thaw'
-  | 'salt'
-  | 'brine'
-  | 'unbrine'
-  | 'marinate'
-  | 'shape'
-  | 'dress'
-  | 'set_out'
-  | 'take_out'
-  | 'heat_up'
-  | 'put_in'
-  | 'change'
-  | 'off'
-  | 'pull'
-  | 'rest'
-  | 'take_off'
-  | 'dish'
-  | 'gravy'
-  | 'serve'
-
-/** One dated thing to do. Items and sources by index; words are made at the edge. */
-export interface MealTask {
-  readonly kind: MealTaskKind
-  readonly at_s: number
-  /** How long it takes a cook's hands, s. */
-  readonly hands_s: number
-  readonly item?: number | undefined
-  readonly source?: number | undefined
-  readonly set_c?: number | undefined
-  /** Reading at which to pull, °C, and its window. */
-  readonly pull_c?: number | undefined
-  readonly window?: { readonly from_s: number; readonly to_s: number } | undefined
-  readonly cook?: number | undefined
-}
+import { type CookedRoast, sourceOf } from './roast-times'
 
 /** What the tasks of one item need beyond its option. */
 export interface TaskNeeds {
-  readonly roast: boolean
+  /** The roast as it was cooked in the oven it got; undefined for a side. */
+  readonly cooked: CookedRoast | undefined
+  readonly oven: OvenSpec | undefined
   readonly mass_kg: number
+  readonly serve_c: number
   readonly thaw_s: number
   readonly preparation: 'none' | 'dry_salt' | 'wet_brine' | 'marinade' | 'acid_marinade'
   readonly shape: boolean
   readonly temper_s: number
-  readonly pull_c: number | undefined
-  readonly window_s: { readonly p10: number; readonly p90: number; readonly p50: number } | undefined
   /** Cook the document names, or undefined for whoever is free. */
   readonly owner: number | undefined
 }
 
 const HOUR_S = 3600
-/** Salted a day ahead; a wet brine 12 h; a marinade overnight; one with acid six hours at the most (common practice). */
+/** How long ahead each preparation is wanted, s. */
 const AHEAD_S = {
   none: 0,
-  dry_salt: 24 * HOUR_S,
-  wet_brine: 12 * HOUR_S,
-  marinade: 12 * HOUR_S,
-  acid_marinade: 5 * HOUR_S,
+  dry_salt: STANDARDS.saltAhead.value,
+  wet_brine: STANDARDS.brineAhead.value,
+  marinade: STANDARDS.marinateAhead.value,
+  acid_marinade: STANDARDS.acidAhead.value,
 }
-export const ACID_LIMIT_S = 6 * HOUR_S
-/** A brined piece dries open in the fridge before it goes in, s (common practice). */
-const DRIES_S = 4 * HOUR_S
+const DRIES_S = STANDARDS.brinedDries.value
 const MORNING_S = 10 * HOUR_S
 
 const DAY_S = 24 * HOUR_S
@@ -72,6 +41,41 @@ function beforeBed(at_s: number, serving_s: number): number {
   return after > 4 * HOUR_S && after < 12 * HOUR_S ? at_s - (after - 3.5 * HOUR_S) : at_s
 }
 
+/**
+ * A cooked roast on the clock of the schedule: each heated stage in the phase it got, what lies between
+ * in the gaps, so that a rest the schedule made longer is longer.
+ */
+export function stagesOnClock(cooked: CookedRoast, option: Option): TimedStage[] {
+  const { blocks } = option
+  const timed: TimedStage[] = []
+  let leg = 0
+  let phase = 0
+  let now = option.start_s
+  cooked.stages.forEach(({ stage, start_s, end_s, core_c }, index) => {
+    const heated = sourceOf(stage) !== undefined
+    if (heated && Math.round((end_s - start_s) / 60) <= 0) return
+    const here = heated ? blocks[leg]?.phases[phase] : undefined
+    if (here) {
+      timed.push({ stage, from: epochSeconds(here.from_s), to: epochSeconds(here.to_s), core_c })
+      now = here.to_s
+      phase++
+      if (phase >= (blocks[leg]?.phases.length ?? 0)) {
+        leg++
+        phase = 0
+      }
+      return
+    }
+    // Unheated: until the next stay begins, or the knife; the last of several takes what the others leave.
+    const more = cooked.stages.slice(index + 1).findIndex((later) => sourceOf(later.stage) !== undefined)
+    const between = more < 0 ? cooked.stages.length - index - 1 : more
+    const until = blocks[leg]?.from_s ?? option.dish_s
+    const to = between > 0 ? Math.min(until, now + (end_s - start_s)) : until
+    timed.push({ stage, from: epochSeconds(now), to: epochSeconds(Math.max(now, to)), core_c })
+    now = Math.max(now, to)
+  })
+  return timed
+}
+
 /** Every task of the meal in the order of the clock, each with a cook. */
 export function mealTasks(
   problem: MealProblem,
@@ -79,98 +83,103 @@ export function mealTasks(
   needs: readonly TaskNeeds[],
   gravyAt_s: number | undefined,
   servings: readonly number[],
-): MealTask[] {
-  const tasks: MealTask[] = []
+): Task[] {
+  const tasks: Task[] = []
   const last = Math.max(...servings)
   const awake = (at_s: number) => beforeBed(at_s, last)
+  const add = (kind: TaskKind, at_s: number, more: Partial<Task> = {}) =>
+    tasks.push({ kind, at: epochSeconds(at_s), hands_s: HANDS_S[kind], because: because('common_practice'), ...more })
   for (const option of options) {
     const need = needs[option.item]
     const { item } = option
     if (!need) continue
-    const first = option.blocks[0]
+    const { cooked } = need
     const in_s = option.start_s
-    if (need.roast) {
+    if (cooked) {
       const ready = in_s - need.temper_s
       const ahead = AHEAD_S[need.preparation]
       const wanted = ready - ahead - (need.preparation === 'wet_brine' ? DRIES_S : 0)
       // Acid bears no longer than its hours: that one is done when it must be.
       const prepared = need.preparation === 'acid_marinade' ? wanted : awake(wanted)
-      if (need.preparation === 'dry_salt') tasks.push({ kind: 'salt', at_s: prepared, hands_s: 600, item })
+      const hours = { because: because('common_practice', { ahead_h: (in_s - prepared) / HOUR_S }) }
+      if (need.preparation === 'dry_salt') add('salt', prepared, { item, ...hours })
       if (need.preparation === 'wet_brine') {
-        tasks.push({ kind: 'brine', at_s: prepared, hands_s: 900, item })
-        tasks.push({ kind: 'unbrine', at_s: ready - DRIES_S, hands_s: 600, item })
+        add('brine', prepared, { item, ...hours })
+        add('unbrine', ready - DRIES_S, { item })
       }
       if (need.preparation === 'marinade' || need.preparation === 'acid_marinade')
-        tasks.push({ kind: 'marinate', at_s: prepared, hands_s: 900, item })
-      if (need.thaw_s > 0) tasks.push({ kind: 'thaw', at_s: awake(prepared - need.thaw_s), hands_s: 300, item })
-      if (need.shape) tasks.push({ kind: 'shape', at_s: Math.min(prepared, ready - HOUR_S), hands_s: 900, item })
-      tasks.push({ kind: 'dress', at_s: ready - 2 * HOUR_S, hands_s: 600, item })
-      if (need.temper_s > 0) tasks.push({ kind: 'take_out', at_s: ready, hands_s: 300, item })
+        add('marinate', prepared, { item, ...hours })
+      if (need.thaw_s > 0) add('thaw', awake(prepared - need.thaw_s), { item })
+      if (need.shape) add('shape', Math.min(prepared, ready - HOUR_S), { item })
+      add('dress', ready - 2 * HOUR_S, { item })
+      if (need.temper_s > 0)
+        add('take_out', ready, { item, because: because('house_rule', { minutes: need.temper_s / 60 }) })
+      const stages = stagesOnClock(cooked, option)
+      const sourceAt = (at: number) =>
+        option.blocks.find(({ from_s, to_s }) => at >= from_s && at <= to_s)?.source ?? option.blocks[0]?.source
+      if (need.oven)
+        for (const task of roastTasks({
+          program: cooked.program,
+          stages,
+          oven: need.oven,
+          mass_kg: need.mass_kg,
+          serve_c: need.serve_c,
+          pull_c: cooked.pull_c,
+          peak_c: cooked.peak_c,
+          peakAfter_s: cooked.peakAfter_s,
+          window_s: cooked.window_s,
+          waits: cooked.outcome !== 'fixed_program',
+          carve: { at: option.dish_s, hands_s: option.done_s - option.dish_s },
+        }))
+          tasks.push({
+            ...task,
+            item,
+            ...(task.kind === 'carve' || task.kind === 'rest' ? {} : { source: sourceAt(task.at) }),
+          })
+      // A cook by the clock alone still has to be taken out.
+      const end = option.blocks.at(-1)
+      if (end && (cooked.outcome === 'fixed_program' || option.blocks.length > 1))
+        add('take_off', end.to_s, { item, source: end.source })
+    } else {
+      for (const block of option.blocks) {
+        add('put_in', block.from_s, { item, source: block.source, set_c: block.phases[0]?.set_c })
+        add('take_off', block.to_s, { item, source: block.source })
+      }
+      add('dish', option.dish_s, { item, hands_s: option.done_s - option.dish_s })
     }
-    option.blocks.forEach((block, leg) => {
-      const setting = block.phases[0]?.set_c
-      tasks.push({ kind: 'put_in', at_s: block.from_s, hands_s: 300, item, source: block.source, set_c: setting })
-      block.phases.slice(1).forEach((phase) => {
-        tasks.push({
-          kind: phase.set_c === undefined ? 'off' : 'change',
-          at_s: phase.from_s,
-          hands_s: 60,
-          item,
-          source: block.source,
-          set_c: phase.set_c,
-        })
-      })
-      const pulls = need.roast && leg === 0 && need.pull_c !== undefined
-      const early = need.window_s ? need.window_s.p10 - need.window_s.p50 : 0
-      const late = need.window_s ? need.window_s.p90 - need.window_s.p50 : 0
-      tasks.push({
-        kind: pulls ? 'pull' : 'take_off',
-        at_s: block.to_s,
-        hands_s: 300,
-        item,
-        source: block.source,
-        ...(pulls ? { pull_c: need.pull_c, window: { from_s: block.to_s + early, to_s: block.to_s + late } } : {}),
-      })
-    })
-    if (need.roast && first) {
-      const end = option.blocks.at(-1)?.to_s ?? option.dish_s
-      if (option.dish_s > end + 300) tasks.push({ kind: 'rest', at_s: end, hands_s: 0, item })
-    }
-    tasks.push({ kind: 'dish', at_s: option.dish_s, hands_s: option.done_s - option.dish_s, item })
   }
   tasks.push(...heatUps(problem, options))
-  if (gravyAt_s !== undefined) tasks.push({ kind: 'gravy', at_s: gravyAt_s, hands_s: 900 })
-  for (const at_s of servings) tasks.push({ kind: 'serve', at_s, hands_s: 0 })
-  if (needs.some(({ roast }) => roast)) {
-    const start = Math.min(...tasks.map(({ at_s }) => at_s), last)
-    tasks.push({ kind: 'buy', at_s: last - (Math.ceil((last - start) / DAY_S) * 24 + 8) * HOUR_S, hands_s: 0 })
-    tasks.push({
-      kind: 'set_out',
-      at_s: Math.min(last - MORNING_S, ...options.map(({ start_s }) => start_s - HOUR_S)),
-      hands_s: 1200,
-    })
+  if (gravyAt_s !== undefined) add('gravy', gravyAt_s)
+  for (const at_s of servings) add('serve', at_s, { because: because('promise') })
+  if (needs.some(({ cooked }) => cooked)) {
+    const start = Math.min(...tasks.map(({ at }) => at), last)
+    add('buy', last - (Math.ceil((last - start) / DAY_S) * 24 + 8) * HOUR_S)
+    add('set_out', Math.min(last - MORNING_S, ...options.map(({ start_s }) => start_s - HOUR_S)))
   }
-  return assign(
-    problem.cooks,
-    tasks.sort((a, b) => a.at_s - b.at_s),
-    needs,
-  )
+  return assign(problem.cooks, tasks.sort(byClock), needs)
 }
 
 /** One heat-up each time a source comes to another setting. */
-function heatUps(problem: MealProblem, options: readonly Option[]): MealTask[] {
+function heatUps(problem: MealProblem, options: readonly Option[]): Task[] {
   return problem.sources.flatMap((source, index) => {
     if (source.kind === 'hob' || source.kind === 'fire') return []
     const stays = options
       .flatMap((option) => option.blocks.filter((block) => block.source === index))
       .sort((a, b) => a.from_s - b.from_s)
-    const tasks: MealTask[] = []
+    const tasks: Task[] = []
     let until = Number.NEGATIVE_INFINITY
     let setting: number | undefined
     for (const stay of stays) {
       const set_c = stay.phases[0]?.set_c
       if (set_c !== undefined && stay.lead_s > 0 && (stay.from_s > until + 900 || set_c !== setting))
-        tasks.push({ kind: 'heat_up', at_s: stay.from_s - stay.lead_s, hands_s: 60, source: index, set_c })
+        tasks.push({
+          kind: 'heat_up',
+          at: epochSeconds(stay.from_s - stay.lead_s),
+          hands_s: HANDS_S.heat_up,
+          source: index,
+          set_c,
+          because: because('common_practice', { minutes: stay.lead_s / 60, set_c }),
+        })
       if (stay.to_s >= until) {
         until = stay.to_s
         setting = stay.phases.at(-1)?.set_c
@@ -181,17 +190,17 @@ function heatUps(problem: MealProblem, options: readonly Option[]): MealTask[] {
 }
 
 /** Gives each task to its owner, or to the cook who is free and has done least. */
-function assign(cooks: number, tasks: readonly MealTask[], needs: readonly TaskNeeds[]): MealTask[] {
+function assign(cooks: number, tasks: readonly Task[], needs: readonly TaskNeeds[]): Task[] {
   const free = Array.from({ length: cooks }, () => Number.NEGATIVE_INFINITY)
   const done = Array.from({ length: cooks }, () => 0)
   return tasks.map((task) => {
     if (task.hands_s <= 0) return task
     const owner = task.item === undefined ? undefined : needs[task.item]?.owner
-    const idle = free.flatMap((until, cook) => (until <= task.at_s ? [cook] : []))
+    const idle = free.flatMap((until, cook) => (until <= task.at ? [cook] : []))
     const pool = idle.length > 0 ? idle : free.map((_, cook) => cook)
     const least = Math.min(...pool.map((cook) => done[cook] as number))
     const cook = owner ?? (pool.find((each) => done[each] === least) as number)
-    free[cook] = task.at_s + task.hands_s
+    free[cook] = task.at + task.hands_s
     done[cook] = (done[cook] as number) + task.hands_s
     return { ...task, cook }
   })

@@ -3,12 +3,12 @@ import Link from 'next/link'
 import { notFound } from 'next/navigation'
 import { unitsOf } from '@/app/reader'
 import { planInKitchen } from '@/server/plans'
-import { RunSheet } from '@/ui/plan/run-sheet'
+import { PlanSheet } from '@/ui/plan/plan-sheet'
 import { PrintButton } from '@/ui/shell/print-button'
 
 export const metadata: Metadata = { title: 'Run sheet' }
 
-export default async function RunSheetPage({ params }: { params: Promise<{ kitchen: string; plan: string }> }) {
+export default async function PlanSheetPage({ params }: { params: Promise<{ kitchen: string; plan: string }> }) {
   const { kitchen: slug, plan: id } = await params
   const found = await planInKitchen(slug, id)
   if (!found.ok) notFound()
@@ -25,7 +25,7 @@ export default async function RunSheetPage({ params }: { params: Promise<{ kitch
         </Link>
         <PrintButton />
       </nav>
-      <RunSheet kitchen={kitchen.name} document={row.document} plan={made.plan} units={units} version={row.version} />
+      <PlanSheet kitchen={kitchen.name} document={row.document} plan={made.plan} units={units} version={row.version} />
     </main>
   )
 }

@@ -1,4 +1,4 @@
-import { exportWords, fileOf } from '@/app/export-words'
+import { fileOf } from '@/app/file-of'
 import { mealCalendar } from '@/server/exports'
 import { respond } from '../../../../../respond'
 
@@ -6,6 +6,6 @@ type Context = { params: Promise<{ kitchen: string; meal: string }> }
 
 export async function GET(_request: Request, { params }: Context): Promise<Response> {
   const { kitchen, meal } = await params
-  const text = await mealCalendar(kitchen, meal, exportWords)
+  const text = await mealCalendar(kitchen, meal)
   return text.ok ? fileOf(text.value, 'text/calendar', 'meal.ics') : respond(text)
 }

@@ -1,4 +1,4 @@
-import { fileOf } from '@/app/export-words'
+import { fileOf } from '@/app/file-of'
 import { mealJson } from '@/server/exports'
 import { respond } from '../../../../../respond'
 

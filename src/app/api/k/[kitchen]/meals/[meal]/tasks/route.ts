@@ -1,4 +1,4 @@
-import { exportWords, fileOf } from '@/app/export-words'
+import { fileOf } from '@/app/file-of'
 import { mealTasksCsv } from '@/server/exports'
 import { respond } from '../../../../../respond'
 
@@ -6,6 +6,6 @@ type Context = { params: Promise<{ kitchen: string; meal: string }> }
 
 export async function GET(_request: Request, { params }: Context): Promise<Response> {
   const { kitchen, meal } = await params
-  const text = await mealTasksCsv(kitchen, meal, exportWords)
+  const text = await mealTasksCsv(kitchen, meal)
   return text.ok ? fileOf(text.value, 'text/csv', 'tasks.csv') : respond(text)
 }

@@ -1,12 +1,14 @@
 import { describe, expect, it } from 'vitest'
-import type { MealTaskKind } from '@/core/schedule/meal/tasks'
+import { because, TASK_KINDS, type Task } from '@/core/schedule/task'
+import { epochSeconds } from '@/core/units'
 import type { OddReading } from '@/domain/cook/board'
 import type { Advice } from '@/domain/cook/forecast'
 import type { ChangeKind } from '@/domain/meal/changes'
 import { makeMeal } from '@/domain/meal/make-meal'
 import { reunion } from '@/stand-ins/demo/meals'
-import { adviceWords, lateWords, oddWords } from '../cook/cook-words'
-import { changeWords, clashWords, itemTitle, mealTaskHelp, mealTaskTitle } from './meal-words'
+import { adviceWords, lateWords, oddWords } from './cook-words'
+import { changeWords, clashWords, itemTitle, sceneOf } from './meal-words'
+import { taskHelp, taskTitle, taskWhy } from './tasks'
 import type { Units } from './units'
 
 const units: Units = { temperature: 'c', mass: 'kg', clock: '24h', timeZone: 'UTC' }
@@ -18,44 +20,30 @@ const BLANK = /undefined|NaN|\[object/
 
 describe('a meal in words', () => {
   it('every task of the demo has a title, and no two at one minute are alike', () => {
-    const titles = plan.tasks.map((task) => `${task.at_s} ${mealTaskTitle(task, plan, meal, units)}`)
+    const titles = plan.tasks.map((task) => `${task.at} ${taskTitle(task, sceneOf(task, plan, meal), units)}`)
     for (const title of titles) expect(title).not.toMatch(BLANK)
     expect(new Set(titles).size).toBe(titles.length)
   })
 
   it('every kind of task has words even where it stands alone', () => {
-    const kinds: readonly MealTaskKind[] = [
-      'buy',
-      'thaw',
-      'salt',
-      'brine',
-      'unbrine',
-      'marinate',
-      'shape',
-      'dress',
-      'set_out',
-      'take_out',
-      'heat_up',
-      'put_in',
-      'change',
-      'off',
-      'pull',
-      'rest',
-      'take_off',
-      'dish',
-      'gravy',
-      'serve',
-    ]
-    for (const kind of kinds) {
-      const task = { kind, at_s: plan.end_s, hands_s: 60, item: 0, source: 0, set_c: 150, pull_c: 60 }
-      expect(mealTaskTitle(task, plan, meal, units).length).toBeGreaterThan(3)
-      expect(mealTaskTitle(task, plan, meal, units)).not.toMatch(BLANK)
-      expect(mealTaskHelp(task, plan, meal) ?? '').not.toMatch(BLANK)
-    }
-    expect(mealTaskHelp({ kind: 'gravy', at_s: 0, hands_s: 0 }, plan, meal)).toContain('unsalted')
-    expect(
-      mealTaskHelp({ kind: 'dress', at_s: 0, hands_s: 0, item: plan.itemIds.indexOf('duck') }, plan, meal),
-    ).toContain('Giblet')
+    const alone = (kind: Task['kind'], more: Partial<Task> = {}): Task => ({
+      kind,
+      at: epochSeconds(plan.end_s),
+      hands_s: 60,
+      because: because('common_practice'),
+      ...more,
+    })
+    const help = (task: Task) => taskHelp(task, sceneOf(task, plan, meal), units) ?? ''
+    for (const kind of TASK_KINDS)
+      for (const more of [{}, { item: 0, source: 0, set_c: 150, pull_c: 60 }]) {
+        const task = alone(kind, more)
+        expect(taskTitle(task, sceneOf(task, plan, meal), units).length).toBeGreaterThan(3)
+        expect(taskTitle(task, sceneOf(task, plan, meal), units)).not.toMatch(BLANK)
+        expect(taskWhy(task, units)).not.toMatch(BLANK)
+        expect(help(task)).not.toMatch(BLANK)
+      }
+    expect(help(alone('gravy'))).toContain('unsalted')
+    expect(help(alone('dress', { item: plan.itemIds.indexOf('duck') }))).toContain('Giblet')
   })
 
   it('a clash names the items, a change what it does', () => {

@@ -1,6 +1,9 @@
+import { DANGER_ZONE_C, STANDARDS } from '@/core/reference/standards'
 import type { Caution } from '@/core/safety/cautions'
 import type { Trouble } from '@/core/schedule/plan'
-import { clock, duration, shortDay, temperature, type Units } from './units'
+import type { Hindrance } from '@/core/simulate/hindrance'
+import { coolingRule } from './tasks'
+import { clock, duration, rise, shortDay, temperature, type Units } from './units'
 
 /** How loud a caution is: danger stops, choice is the cook's, note informs. */
 export type Weight = 'danger' | 'choice' | 'good' | 'note'
@@ -46,7 +49,7 @@ export function cautionWords(caution: Caution, units: Units): CautionWords {
     case 'long_danger_zone':
       return {
         weight: 'choice',
-        text: `The core is ${caution.hours.toFixed(1)} hours between 5 and 57 °C. Professional kitchens allow four. Use an intact piece, start it colder for less time out, or roast hotter.`,
+        text: `The core is ${caution.hours.toFixed(1)} hours between ${temperature(DANGER_ZONE_C.low, units)} and ${temperature(DANGER_ZONE_C.high, units)}. Professional kitchens allow four. Use an intact piece, start it colder for less time out, or roast hotter.`,
       }
     case 'long_temper':
       return {
@@ -67,7 +70,7 @@ export function cautionWords(caution: Caution, units: Units): CautionWords {
     case 'chill_leftovers':
       return {
         weight: 'note',
-        text: 'Leftovers from 57 to 21 °C within 2 hours and to 5 °C within 4 more: slice or cut small first. Your local code comes before this page.',
+        text: `${coolingRule(units)} Slice or cut small first. Your local code comes before this page.`,
       }
     case 'vulnerable_guest':
       return {
@@ -116,13 +119,27 @@ export function troubleWords(trouble: Trouble, units: Units): string {
       return `This should have started ${duration(trouble.late_s)} ago. From now the earliest honest promise is ${clock(trouble.earliestPromise, units)} on ${shortDay(trouble.earliestPromise, units)}.`
     case 'promise_passed':
       return `This promise was ${duration(trouble.late_s)} ago.`
-    case 'never_reached':
-      return `It never gets to ${temperature(trouble.wanted_c, units)}: after a day and a half it is at ${temperature(trouble.highest_c, units)}. Set the heat higher.`
     case 'rest_too_long':
-      return `The doubt is wide: a quick one could rest ${duration(trouble.longest_s)}, longer than the ${duration(trouble.most_s)} it keeps well. Have a warm place at 60 °C ready, or measure the thickness to narrow it.`
+      return `The doubt is wide: a quick one could rest ${duration(trouble.longest_s)}, longer than the ${duration(trouble.most_s)} it keeps well. Have a warm place at ${temperature(STANDARDS.cabinet.value, units)} ready, or measure the thickness to narrow it.`
     case 'clock_misses_doneness':
       return `This school goes by the clock, and for this piece it ends at ${temperature(trouble.peak_c, units)}, not ${temperature(trouble.wanted_c, units)}. Take another weight or another school.`
     default:
-      return trouble satisfies never
+      return hindranceWords(trouble, units)
+  }
+}
+
+/** Why something cannot be, and what would help. */
+export function hindranceWords(hindrance: Hindrance, units: Units): string {
+  switch (hindrance.code) {
+    case 'never_reached':
+      return `It cannot be reached: it never gets to ${temperature(hindrance.wanted_c, units)}, for after a day and a half it is at ${temperature(hindrance.highest_c, units)}. Set the heat higher.`
+    case 'stage_never_ends':
+      return `Stage ${hindrance.stage + 1} never ends: it is at ${temperature(hindrance.highest_c, units)} and what it waits for does not come. Set its heat higher, or end it by the clock.`
+    case 'passed_before_pull':
+      return `It cannot be stopped at ${temperature(hindrance.wanted_c, units)}: what comes before the reading takes it to ${temperature(hindrance.peak_c, units)} by itself. Shorten the hot part or turn it down.`
+    case 'rise_too_great':
+      return `It cannot be stopped by a reading: it would climb ${rise(hindrance.rise_k, units)} after the pull, and over ${rise(hindrance.most_k, units)} nobody can rely on it. Thaw it first, or turn the heat down.`
+    default:
+      return hindrance satisfies never
   }
 }

@@ -1,7 +1,7 @@
 import type { NextAction, OddReading } from '@/domain/cook/board'
 import type { CookEntry } from '@/domain/cook/cook-document'
 import type { Advice } from '@/domain/cook/forecast'
-import { clock, duration, temperature, type Units } from '../format/units'
+import { clock, duration, temperature, type Units } from '@/words/units'
 
 export const ACTION_WORDS: Readonly<Record<NextAction['kind'], string>> = {
   put_in: 'Put in',

@@ -3,13 +3,14 @@ import type { Stage } from '@/core/program/stage'
 import { findCut } from '@/core/reference/cuts'
 import type { Caution } from '@/core/safety/cautions'
 import type { Trouble } from '@/core/schedule/plan'
-import type { Task, TaskKind } from '@/core/schedule/tasks'
+import { TASK_KINDS, type Task, type TaskKind } from '@/core/schedule/task'
 import { celsius, epochSeconds, minutes } from '@/core/units'
 import type { Problem } from '@/domain/problem/problem'
 import { cautionWords, troubleWords } from './cautions'
 import { problemSentence } from './problems'
+import { taskHelp, taskTitle, taskWhy } from './tasks'
 import { clock, duration, length, localInput, mass, rise, shortDay, temperature, type Units } from './units'
-import { donenessName, programName, surroundings, taskHelp, taskTitle, taskWhy } from './words'
+import { donenessName, programName, surroundings } from './words'
 
 const metric: Units = { temperature: 'c', mass: 'kg', clock: '24h', timeZone: 'Europe/London' }
 const imperial: Units = { temperature: 'f', mass: 'lb', clock: '12h', timeZone: 'America/New_York' }
@@ -86,21 +87,6 @@ describe('surroundings and programs', () => {
 })
 
 describe('tasks', () => {
-  const kinds: readonly TaskKind[] = [
-    'salt',
-    'take_out',
-    'preheat',
-    'put_in',
-    'tend',
-    'watch',
-    'pull',
-    'rest',
-    'change',
-    'preheat_finish',
-    'finish',
-    'carve',
-    'serve',
-  ]
   const numbers = {
     ahead_h: 24,
     minutes: 20,
@@ -115,29 +101,42 @@ describe('tasks', () => {
   const task = (kind: TaskKind, more: Partial<Task> = {}): Task => ({
     kind,
     at: epochSeconds(T),
+    hands_s: 60,
+    set_c: 150,
+    pull_c: 50,
     because: { basis: 'model', numbers },
     ...more,
   })
 
-  for (const kind of kinds)
+  for (const kind of TASK_KINDS)
     it(`${kind} has a title, a reason and nothing left blank, for a roast and a bird`, () => {
       for (const cut of [rib, turkey])
-        for (const more of [{}, { stage: stage({ kind: 'oven', heat: 'on', set_c: celsius(150) }) }, { act: 'turn' }]) {
-          expect(taskTitle(task(kind, more), cut, metric)).not.toMatch(NOTHING_LEFT)
-          expect(taskTitle(task(kind, more), cut, metric).length).toBeGreaterThan(1)
+        for (const more of [
+          {},
+          { stage: stage({ kind: 'oven', heat: 'on', set_c: celsius(150) }) },
+          { act: 'turn' as const },
+        ]) {
+          expect(taskTitle(task(kind, more), { cut }, metric)).not.toMatch(NOTHING_LEFT)
+          expect(taskTitle(task(kind, more), { cut }, metric).length).toBeGreaterThan(1)
           expect(taskWhy(task(kind, more), imperial)).not.toMatch(NOTHING_LEFT)
-          expect(taskHelp(task(kind, more), cut) ?? '').not.toMatch(NOTHING_LEFT)
+          expect(taskHelp(task(kind, more), { cut }, imperial) ?? '').not.toMatch(NOTHING_LEFT)
         }
     })
 
   it('the caution stands at the step where it bites', () => {
-    expect(taskHelp(task('put_in', { stage: stage({ kind: 'pan', set_c: celsius(230) }) }), rib)).toContain('Hot fat')
-    expect(taskHelp(task('put_in', { stage: stage({ kind: 'fire', set_c: celsius(170) }) }), rib)).toContain('Outdoors')
-    expect(taskHelp(task('take_out'), turkey)).toContain('giblet')
-    expect(taskHelp(task('salt'), turkey)).toContain('wash')
-    expect(taskHelp(task('serve'), rib)).toContain('57')
-    expect(taskHelp(task('rest', { stage: stage({ kind: 'cabinet', set_c: celsius(60) }) }), rib)).toContain('57')
-    expect(taskHelp(task('pull'), turkey)).toContain('inner thigh')
+    expect(
+      taskHelp(task('put_in', { stage: stage({ kind: 'pan', set_c: celsius(230) }) }), { cut: rib }, metric),
+    ).toContain('Hot fat')
+    expect(
+      taskHelp(task('put_in', { stage: stage({ kind: 'fire', set_c: celsius(170) }) }), { cut: rib }, metric),
+    ).toContain('Outdoors')
+    expect(taskHelp(task('take_out'), { cut: turkey }, metric)).toContain('giblet')
+    expect(taskHelp(task('salt'), { cut: turkey }, metric)).toContain('wash')
+    expect(taskHelp(task('serve'), { cut: rib }, metric)).toContain('57')
+    expect(
+      taskHelp(task('rest', { stage: stage({ kind: 'cabinet', set_c: celsius(60) }) }), { cut: rib }, metric),
+    ).toContain('57')
+    expect(taskHelp(task('pull'), { cut: turkey }, metric)).toContain('inner thigh')
   })
 })
 
@@ -192,6 +191,9 @@ describe('cautions, troubles and problems in words', () => {
       { code: 'start_passed', late_s: 600, earliestPromise: epochSeconds(T), hotter: undefined },
       { code: 'promise_passed', late_s: 600, earliestPromise: epochSeconds(T) },
       { code: 'never_reached', highest_c: 48, wanted_c: 55, setting_c: 50 },
+      { code: 'stage_never_ends', stage: 1, highest_c: 48 },
+      { code: 'passed_before_pull', peak_c: 68, wanted_c: 55 },
+      { code: 'rise_too_great', rise_k: 40, most_k: 25 },
       { code: 'rest_too_long', longest_s: 5400, most_s: 3600 },
       { code: 'clock_misses_doneness', peak_c: 66, wanted_c: 55 },
     ]
@@ -213,6 +215,8 @@ describe('cautions, troubles and problems in words', () => {
       { code: 'out_of_range', path, quantity: 'mass_kg', value: -2, low: 0.6, high: 14, cut: 'beef-rib-bone-in' },
       { code: 'out_of_range', path: ['program', 'set_c'], quantity: 'temperature_c', value: 900, low: 60, high: 300 },
       { code: 'thickness_contradicts_mass', path, thickness_mm: 300, mass_kg: 2, low_mm: 60, high_mm: 140 },
+      { code: 'line_too_long', given: 900, most: 400 },
+      { code: 'cannot_be', path, because: { code: 'passed_before_pull', peak_c: 68, wanted_c: 55 } },
       { code: 'heat_below_target', path, set_c: 50, serve_c: 55 },
       { code: 'start_above_target', path, start_c: 60, serve_c: 55 },
       { code: 'promise_passed', path, promise: '2026-01-01T12:00:00Z', now: '2026-01-02T12:00:00Z' },

@@ -8,6 +8,19 @@ export interface Units {
   readonly timeZone: string
 }
 
+/** A kitchen's own units, as its row keeps them. */
+export const kitchenUnits = (kitchen: {
+  readonly temperatureUnit: string
+  readonly massUnit: Units['mass']
+  readonly clock: Units['clock']
+  readonly timeZone: string
+}): Units => ({
+  temperature: kitchen.temperatureUnit === 'f' ? 'f' : 'c',
+  mass: kitchen.massUnit,
+  clock: kitchen.clock,
+  timeZone: kitchen.timeZone,
+})
+
 export const temperature = (value_c: number, units: Units, digits = 0): string =>
   units.temperature === 'f' ? `${celsiusToFahrenheit(value_c).toFixed(0)} °F` : `${value_c.toFixed(digits)} °C`
 

@@ -1,6 +1,7 @@
 import { findSchool } from '@/core/program/schools'
 import { findCut } from '@/core/reference/cuts'
 import type { Problem } from '@/domain/problem/problem'
+import { hindranceWords } from './cautions'
 import { clock, length, mass, shortDay, temperature, type Units } from './units'
 
 const list = (words: readonly string[]) =>
@@ -67,6 +68,8 @@ export function problemSentence(problem: Problem, units: Units): string {
     }
     case 'thickness_contradicts_mass':
       return `${length(problem.thickness_mm / 1000, units)} thick does not go with ${mass(problem.mass_kg, units)}: a piece of that weight is ${length(problem.low_mm / 1000, units)} to ${length(problem.high_mm / 1000, units)} through. Measure the shortest way, or check the weight.`
+    case 'cannot_be':
+      return hindranceWords(problem.because, units)
     case 'heat_below_target':
       return `At ${temperature(problem.set_c, units)} it never gets to ${temperature(problem.serve_c, units)} inside. Set it at least ${temperature(problem.serve_c + 8, units)}.`
     case 'start_above_target':

@@ -1,0 +1,170 @@
+import { type Slice, sliceOf } from '../doneness/slice'
+import { cookEnsemble, type EnsembleAnswer, type Spread, usualDoubt } from '../estimate/ensemble'
+import type { RoastKernel } from '../heat/kernel'
+import type { PointId } from '../heat/piece'
+import { type Yield, yieldOf } from '../portions/portions'
+import type { Program } from '../program/stage'
+import { donenessScale } from '../reference/doneness'
+import { type Caution, cautionsOf, isBird } from '../safety/cautions'
+import type { Lethality } from '../safety/lethality'
+import { poultryDecades } from '../safety/poultry'
+import { type CookRun, cook } from '../simulate/cook'
+import type { Hindrance } from '../simulate/hindrance'
+import { findPull, type PullAnswer } from '../simulate/pull'
+import { RESOLUTION } from '../simulate/stepper'
+import { hindrancesOf } from './check'
+import { type PreparedRoast, prepareRoast, type RoastStart } from './prepare'
+import { restSeconds, withRest } from './rest'
+
+/** One roast, one oven, one way of cooking it, and how done. */
+export interface RoastQuestion extends RoastStart {
+  readonly program: Program
+  readonly target:
+    | { readonly kind: 'serve'; readonly serve_c: number }
+    | { readonly kind: 'pull'; readonly pull_c: number }
+  /** Someone very young, old, pregnant or with a weak immune system eats of it. */
+  readonly vulnerable: boolean
+  /** Whether the rest is as the program says, or made longer by what the slowest of ten needs, so that a slow one has its least. */
+  readonly rest: 'as_said' | 'takes_doubt'
+  readonly members: number
+  readonly seed: number
+}
+
+/** One probed point of a roast. */
+export interface PointAnswer {
+  readonly point: PointId
+  readonly pull_c: number
+  readonly peak_c: number
+  readonly thickness_m: number
+}
+
+/** What the model says of one roast; plans, meals, simulations and boards all read this. */
+export interface RoastAnswer {
+  readonly prepared: PreparedRoast
+  readonly outcome: PullAnswer['outcome'] | 'cannot'
+  /** Why it cannot be done so; empty where it can. */
+  readonly hindrances: readonly Hindrance[]
+  /** As it was cooked: with the rest it was given. */
+  readonly program: Program
+  readonly pull: PullAnswer
+  readonly run: CookRun
+  readonly ensemble: EnsembleAnswer
+  /** The ensemble says something: most of its members arrive. */
+  readonly hasSpread: boolean
+  /** By how much the rest was made longer, s. */
+  readonly slack_s: number
+  /** Index of the point that decides: the least done. */
+  readonly deciding: number
+  readonly pull_c: number
+  readonly peak_c: number
+  /** Peak after the pull, s. */
+  readonly peakAfter_s: number
+  readonly points: readonly PointAnswer[]
+  /** Hottest less least-heated point at the pull, K; 0 with one point. */
+  readonly gap_k: number
+  readonly slice: Slice
+  readonly yield: Yield
+  readonly lethality: Lethality
+  readonly cautions: readonly Caution[]
+  /** Decades of Salmonella killed at the least-heated point, for birds. */
+  readonly poultryDecades: number | undefined
+  /** Minutes at 150 °C on the surface, or their like, in s. */
+  readonly browning_s: number
+}
+
+const NO_SPREAD: Spread = { p10: Number.NaN, p50: Number.NaN, p90: Number.NaN }
+const moved = ({ p10, p50, p90 }: Spread, by_s: number): Spread => ({
+  p10: p10 + by_s,
+  p50: p50 + by_s,
+  p90: p90 + by_s,
+})
+
+/** An ensemble that says nothing: for a roast that does not arrive even when all is as told. */
+const nothing = (members: number): EnsembleAnswer => ({
+  pull_s: NO_SPREAD,
+  peak_c: NO_SPREAD,
+  band: [],
+  matters: [],
+  lost: members,
+  members,
+})
+
+/**
+ * Cooks a roast: finds its pull reading, its doubt, what comes to the plate and what is to be minded.
+ *
+ * The one home of these: a plan, a meal's roast, `simulate` and `estimate` differ in what they ask of
+ * the answer, never in the physics or the cautions. What the checks say cannot be comes back with the
+ * outcome `cannot` and its reasons.
+ */
+export function answerRoast(question: RoastQuestion): RoastAnswer {
+  const { target, members, seed } = question
+  const prepared = prepareRoast(question)
+  const { piece, oven, bodies, parameters, start_c, startCore_c, floor_c, thickness_m } = prepared
+  const { cut } = piece
+  const setup = { bodies, oven, start_c, startCore_c, parameters }
+  const pullOf = (program: Program, guess_c?: number): PullAnswer => {
+    if (target.kind === 'serve') return findPull({ ...setup, program }, target.serve_c, guess_c, floor_c)
+    const pull_c = bodies.map(() => target.pull_c)
+    const run = cook({ ...setup, program, pull_c })
+    return { outcome: run.outcome === 'reached' ? 'reached' : 'time_limit', pull_c, run, residual_k: 0 }
+  }
+  const first = pullOf(question.program)
+  const arrives = first.outcome !== 'time_limit'
+  const ask = { piece, program: question.program, oven, start_c, startCore_c, pull_c: first.pull_c, parameters }
+  const drawn = arrives
+    ? cookEnsemble({ ...ask, doubt: usualDoubt(piece.thickness_m !== undefined), members, seed })
+    : nothing(members)
+  // Members are cooked more coarsely than the answer: what that alone is worth is taken out.
+  const coarse = arrives ? cook({ ...ask, bodies, resolution: RESOLUTION.member }) : undefined
+  const finer_s = coarse?.outcome === 'reached' ? first.run.pull_s - coarse.pull_s : 0
+  const hasSpread = Number.isFinite(drawn.pull_s.p50) && drawn.lost < drawn.members / 4
+  const slack_s =
+    hasSpread && question.rest === 'takes_doubt' ? Math.max(0, drawn.pull_s.p90 + finer_s - first.run.pull_s) : 0
+  const program = slack_s > 0 ? withRest(question.program, restSeconds(question.program) + slack_s) : question.program
+  const pull = slack_s > 0 ? pullOf(program, first.pull_c[0]) : first
+  const { run } = pull
+  // The longer rest lets the peak come higher, so the reading and its time move a little: the window with them.
+  const ensemble = hasSpread
+    ? { ...drawn, pull_s: moved(drawn.pull_s, finer_s + run.pull_s - first.run.pull_s) }
+    : { ...drawn, pull_s: NO_SPREAD }
+  const deciding = run.peak_c.indexOf(Math.min(...run.peak_c))
+  const { cautions, lethality } = cautionsOf(cut, run, question.temper_s, {
+    vulnerable: question.vulnerable,
+    coldest_c: startCore_c ?? question.start_c,
+    mass_kg: piece.mass_kg,
+    oven: oven.kind,
+  })
+  const { curve, pullCore_c } = run
+  const reached_c = (i: number) => (run.pulled ? (run.peak_c[i] as number) : (run.kernels[i] as RoastKernel).core_c)
+  const hindrances = hindrancesOf(pull, target, program)
+  return {
+    prepared,
+    outcome: hindrances.length > 0 ? 'cannot' : pull.outcome,
+    hindrances,
+    program,
+    pull,
+    run,
+    ensemble,
+    hasSpread,
+    slack_s,
+    deciding,
+    pull_c: pull.pull_c[deciding] as number,
+    peak_c: reached_c(deciding),
+    peakAfter_s: run.pulled ? (run.peak_s[deciding] as number) - run.pull_s : 0,
+    points: bodies.map((body, i) => ({
+      point: body.point,
+      pull_c: pullCore_c[i] as number,
+      peak_c: reached_c(i),
+      thickness_m: body.thickness_m,
+    })),
+    gap_k: Math.max(...pullCore_c) - Math.min(...pullCore_c),
+    slice: sliceOf(run.kernels[0] as RoastKernel, donenessScale(cut.doneness), thickness_m),
+    yield: yieldOf(cut, piece.mass_kg, run),
+    lethality,
+    cautions,
+    poultryDecades: isBird(cut)
+      ? poultryDecades(curve.time_s, curve.core_c[deciding] as Float64Array, curve.length)
+      : undefined,
+    browning_s: run.kernels[0]?.browning_s ?? 0,
+  }
+}

@@ -1,0 +1,312 @@
+import { CAVITY_W_PER_M2K, COVERS, type Cover, newSurroundings, setSurroundings } from '../heat/environment'
+import { RoastKernel } from '../heat/kernel'
+import { type OvenSpec, OvenState } from '../heat/oven'
+import type { HeatParameters } from '../heat/parameters'
+import type { PieceBody, PointId } from '../heat/piece'
+import { type BirdPosition, type Program, type Stage, settingOf } from '../program/stage'
+
+/** How finely a roast is simulated. */
+export interface Resolution {
+  /** Time step, s. */
+  readonly dt_s: number
+  /** Shells of each body. */
+  readonly shells: number
+}
+/** One answer shown to a cook; one member of a plan's ensemble; one member of an estimate, run three times a round. */
+export const RESOLUTION = {
+  answer: { dt_s: 30, shells: 20 },
+  member: { dt_s: 60, shells: 14 },
+  estimate: { dt_s: 120, shells: 12 },
+} as const satisfies Readonly<Record<string, Resolution>>
+
+/** Something done in mid-cook that the program did not foresee; holds until the next stage begins. */
+export interface StageChange {
+  /** Since put-in, s. */
+  readonly time_s: number
+  /** New dial, °C. */
+  readonly set_c?: number | undefined
+  readonly cover?: Cover | undefined
+  readonly position?: BirdPosition | undefined
+  readonly foil?: Stage['foil'] | 'none'
+  /** The door was opened once. */
+  readonly door?: boolean | undefined
+}
+
+/** A reading of the air around the meat. */
+export interface AirReading {
+  /** Since put-in, s. */
+  readonly time_s: number
+  readonly value_c: number
+}
+
+/** Everything one simulated roast starts from. Same set-up, same answer, on any machine. */
+export interface CookSetup {
+  readonly bodies: readonly PieceBody[]
+  readonly program: Program
+  readonly oven: OvenSpec
+  /** Mean temperature of the meat at put-in, °C. */
+  readonly start_c: number
+  /** Centre still colder than the rest, °C: part-frozen. */
+  readonly startCore_c?: number | undefined
+  /** Reading that ends stages marked "pull", °C, one for each body. */
+  readonly pull_c: readonly number[]
+  readonly parameters: HeatParameters
+  readonly resolution?: Resolution | undefined
+  /** What was done, or is tried, outside the program; by time. */
+  readonly changes?: readonly StageChange[] | undefined
+  /** An air probe: while it reads, the oven is known and not guessed. By time. */
+  readonly air?: readonly AirReading[] | undefined
+  /** Factor on what the surface takes, by time: the doubt about the model itself. */
+  readonly flux?: ((time_s: number) => number) | undefined
+}
+
+/** How turning a bird moves heat between its two bodies: factor on what the surface receives. */
+const POSITION = {
+  breast_up: { core: 1, thin_end: 1, breast: 1, thigh: 1, stuffing: 1 },
+  breast_down: { core: 1, thin_end: 1, breast: 0.72, thigh: 1.18, stuffing: 1 },
+} as const
+/** Share of the evaporation that what is on the surface lets through (sizes from memory). */
+const SURFACE = { plain: 1, fat: 0.6, glaze: 0.8 } as const
+const FOILED: Readonly<Record<'breast' | 'legs', PointId>> = { breast: 'breast', legs: 'thigh' }
+/** Walls follow a measured air with this time constant, s. */
+const WALL_LAG_S = 480
+/** Tending is looked for this far into a stage, s. */
+const TENDED_S = 12 * 3600
+/** Steps shorter than this move nothing, s. */
+const INSTANT_S = 1e-6
+
+/** Times inside a stage at which the door opens, s from its start, in order; those past the end simply never come. */
+function doorTimes(stage: Stage): number[] {
+  const times: number[] = []
+  for (const { at_s, every_s } of stage.tending) {
+    times.push(at_s)
+    if (every_s !== undefined && every_s > 0)
+      for (let t = at_s + every_s; t < TENDED_S; t += Math.max(60, every_s)) times.push(t)
+  }
+  return times.sort((a, b) => a - b)
+}
+
+/**
+ * The one stepper: bodies of meat and their oven, moved through stages.
+ *
+ * Plans, ensembles, estimates, advice, the headless core and the accuracy checks all drive it, so that
+ * what one knows (the cavity of a stuffed bird, foil over its breast, a baste that costs heat, an oven that
+ * was preheated or not) all know. Units: s, °C, W.
+ */
+export class RoastStepper {
+  readonly kernels: readonly RoastKernel[]
+  readonly points: readonly PointId[]
+  /** Since put-in, s. */
+  time_s = 0
+  steps = 0
+  stage: Stage
+  stageStart_s = 0
+
+  private readonly around = newSurroundings()
+  private readonly ovenState: OvenState
+  private readonly stuffing: number
+  private readonly dt_s: number
+  private inOven = false
+  private isOven = false
+  private setting: number | undefined
+  private cover: Cover = 'bare'
+  private position: BirdPosition = 'breast_up'
+  private foil: Stage['foil']
+  private doors: readonly number[] = []
+  private nextDoor = 0
+  private nextChange = 0
+  private nextAir = 0
+  private contact = 0
+  private emissivity = 0
+  private evaporation = 0
+  private savedAir = 0
+  private savedWall = 0
+  private savedClock = 0
+
+  constructor(private readonly setup: CookSetup) {
+    const { shells, dt_s } = setup.resolution ?? RESOLUTION.answer
+    this.dt_s = dt_s
+    this.kernels = setup.bodies.map((body) => new RoastKernel(body, setup.parameters, setup.start_c, shells))
+    if (setup.startCore_c !== undefined)
+      for (const kernel of this.kernels) kernel.resetFrom(setup.startCore_c, setup.start_c)
+    this.points = setup.bodies.map(({ point }) => point)
+    this.stuffing = this.points.indexOf('stuffing')
+    this.ovenState = new OvenState(setup.oven)
+    this.stage = setup.program.stages[0] as Stage
+  }
+
+  /** Air around the meat, °C. */
+  get air_c(): number {
+    return this.around.air_c
+  }
+
+  /** What the stage that has begun is set to, °C: shown before the first step. */
+  get begun_c(): number {
+    return this.setting ?? this.ovenState.air_c
+  }
+
+  /** Lowest core of all bodies, °C. */
+  get core_c(): number {
+    let least = Number.POSITIVE_INFINITY
+    for (const kernel of this.kernels) if (kernel.core_c < least) least = kernel.core_c
+    return least
+  }
+
+  /** The meat goes from where it was into a stage. */
+  begin(stage: Stage): void {
+    const { environment } = stage
+    this.stage = stage
+    this.stageStart_s = this.time_s
+    this.setting = settingOf(environment)
+    this.isOven = environment.kind === 'oven'
+    if (this.isOven && !this.inOven) {
+      if (stage.preheated && this.setting !== undefined) {
+        this.ovenState.preheated(this.setting)
+        this.ovenState.openDoor()
+      } else this.ovenState.cold()
+    }
+    this.inOven = this.isOven
+    this.cover = stage.cover
+    this.position = stage.position ?? 'breast_up'
+    this.foil = stage.foil
+    this.doors = this.isOven ? doorTimes(stage) : []
+    this.nextDoor = 0
+    this.surround()
+  }
+
+  private surround(): void {
+    const { around, setup, stage } = this
+    setSurroundings(around, stage.environment.kind, setup.oven.kind, this.cover, setup.parameters)
+    this.contact = around.convection_w_per_m2k
+    this.emissivity = around.emissivity
+    this.evaporation = around.evaporation * SURFACE[stage.surface ?? 'plain']
+  }
+
+  /** What was due by now: doors of the stage, and changes the program did not foresee. */
+  private attend(): void {
+    while (
+      this.nextDoor < this.doors.length &&
+      this.stageStart_s + (this.doors[this.nextDoor] as number) <= this.time_s + INSTANT_S
+    ) {
+      this.ovenState.openDoor()
+      this.nextDoor++
+    }
+    const changes = this.setup.changes
+    if (!changes) return
+    while (this.nextChange < changes.length) {
+      const change = changes[this.nextChange] as StageChange
+      if (change.time_s > this.time_s + INSTANT_S) break
+      this.nextChange++
+      // What was done before this stage began ended with the stage it was done in.
+      if (change.time_s < this.stageStart_s - INSTANT_S) continue
+      if (change.set_c !== undefined && this.isOven) this.setting = change.set_c
+      if (change.position) this.position = change.position
+      if (change.foil) this.foil = change.foil === 'none' ? undefined : change.foil
+      if (change.door && this.isOven) this.ovenState.openDoor()
+      if (change.cover) {
+        this.cover = change.cover
+        this.surround()
+      }
+    }
+  }
+
+  /** The longest step from here that ends no later than `end_s` and skips no change. */
+  stepTo(end_s: number): number {
+    this.attend()
+    const next = this.setup.changes?.[this.nextChange]?.time_s ?? Number.POSITIVE_INFINITY
+    return Math.max(INSTANT_S, Math.min(this.dt_s, end_s - this.time_s, next - this.time_s))
+  }
+
+  /** Moves everything on by a step, s, without the clock: {@link settle} moves that, {@link restore} takes it back. */
+  advance(step_s: number): void {
+    const { around, kernels, points, setup, stuffing } = this
+    if (this.isOven) this.heat(step_s)
+    else {
+      around.air_c = this.setting as number
+      around.wall_c = this.setting as number
+    }
+    const flux = setup.flux ? setup.flux(this.time_s) : 1
+    const position = POSITION[this.position]
+    for (let i = 0; i < kernels.length; i++) {
+      if (i === stuffing) continue
+      const point = points[i] as PointId
+      const share = position[point] * flux
+      const foil = this.foil && FOILED[this.foil] === point ? COVERS.foil : COVERS.bare
+      around.convection_w_per_m2k = this.contact * share * foil.contact
+      around.emissivity = this.emissivity * share * foil.radiation
+      around.evaporation = this.evaporation * foil.evaporation
+      ;(kernels[i] as RoastKernel).step(step_s, around)
+    }
+    if (stuffing >= 0) {
+      // The cavity's walls are the inner sides of breast and thigh, which nothing heats but the meat.
+      const wall = ((kernels[0] as RoastKernel).mean_c + (kernels[1] as RoastKernel).mean_c) / 2
+      const air = around.air_c
+      around.convection_w_per_m2k = CAVITY_W_PER_M2K
+      around.emissivity = 0
+      around.evaporation = 0
+      around.air_c = wall
+      ;(kernels[stuffing] as RoastKernel).step(step_s, around)
+      around.air_c = air
+    }
+    this.steps++
+  }
+
+  private heat(step_s: number): void {
+    const { around, ovenState } = this
+    const known = this.setup.air
+    const last = known?.at(-1)
+    if (known && last && this.time_s <= last.time_s) {
+      while (this.nextAir + 1 < known.length && (known[this.nextAir + 1] as AirReading).time_s <= this.time_s)
+        this.nextAir++
+      const air = (known[this.nextAir] as AirReading).value_c
+      ovenState.air_c = air
+      ovenState.wall_c += -Math.expm1(-step_s / WALL_LAG_S) * (air - ovenState.wall_c)
+    } else {
+      let drawn = 0
+      for (let i = 0; i < this.kernels.length; i++) drawn += (this.kernels[i] as RoastKernel).drawn_w
+      ovenState.step(step_s, this.setting, drawn)
+    }
+    around.air_c = ovenState.air_c
+    around.wall_c = ovenState.wall_c
+  }
+
+  /** The step just advanced stands: the clock goes on by it. */
+  settle(step_s: number): void {
+    this.time_s += step_s
+  }
+
+  /** Remembers meat and oven, for {@link restore}. */
+  save(): void {
+    for (const kernel of this.kernels) kernel.save()
+    this.savedAir = this.ovenState.air_c
+    this.savedWall = this.ovenState.wall_c
+    this.savedClock = this.ovenState.clock_s
+  }
+
+  /** Goes back to what was last saved. */
+  restore(): void {
+    for (const kernel of this.kernels) kernel.restore()
+    this.ovenState.air_c = this.savedAir
+    this.ovenState.wall_c = this.savedWall
+    this.ovenState.clock_s = this.savedClock
+  }
+
+  /** How far the stage's condition is from being met, in its own unit: ≤ 0 when it is; Infinity where only time ends it. */
+  lacking(): number {
+    const { until } = this.stage
+    let most = Number.NEGATIVE_INFINITY
+    for (let i = 0; i < this.kernels.length; i++) {
+      const kernel = this.kernels[i] as RoastKernel
+      const gap =
+        until.kind === 'pull'
+          ? (this.setup.pull_c[i] as number) - kernel.core_c
+          : until.kind === 'core'
+            ? until.core_c - kernel.core_c
+            : until.kind === 'colour'
+              ? until.browning_s - kernel.browning_s
+              : Number.POSITIVE_INFINITY
+      if (gap > most) most = gap
+    }
+    return most
+  }
+}

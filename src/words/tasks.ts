@@ -1,0 +1,207 @@
+import type { Stage } from '@/core/program/stage'
+import type { Cut } from '@/core/reference/cuts'
+import { COOLING, DANGER_ZONE_C, STANDARDS } from '@/core/reference/standards'
+import { isBird } from '@/core/safety/cautions'
+import type { Task } from '@/core/schedule/task'
+import { duration, rise, temperature, type Units } from './units'
+import { surroundings } from './words'
+
+/** What stands around a task and gives it its names: nothing for one roast, the item and its oven for one of many. */
+export interface TaskScene {
+  readonly cut?: Cut | undefined
+  /** Which of several items it is. */
+  readonly title?: string | undefined
+  readonly source?: { readonly name: string; readonly kind: string } | undefined
+  /** What comes on the table then. */
+  readonly servings?: string | undefined
+  /** A wet brine makes the juice too salty for gravy. */
+  readonly salty?: boolean | undefined
+  /** A marinade with acid in it. */
+  readonly acid?: boolean | undefined
+}
+
+export const lower = (text: string): string => text.charAt(0).toLowerCase() + text.slice(1)
+const heatOf = (stage: Stage | undefined) => stage?.environment.kind ?? 'oven'
+const NAMES = {
+  oven: 'the oven',
+  fire: 'the fire',
+  pan: 'the pan',
+  bath: 'the bath',
+  cabinet: 'the cabinet',
+  counter: 'the board',
+  fridge: 'the fridge',
+} as const
+
+/** A task in the imperative, as a cook would say it; of several items it begins with which. */
+export function taskTitle(task: Task, scene: TaskScene, units: Units): string {
+  const text = imperative(task, scene, units)
+  return scene.title && task.item !== undefined ? `${scene.title}: ${lower(text)}` : text
+}
+
+function imperative(task: Task, { cut, source, servings }: TaskScene, units: Units): string {
+  const { numbers } = task.because
+  const where = source ? lower(source.name) : NAMES[heatOf(task.stage)]
+  const heat = task.set_c === undefined ? '' : temperature(task.set_c, units)
+  switch (task.kind) {
+    case 'buy':
+      return 'Buy or fetch everything on the shopping list'
+    case 'thaw':
+      return 'Out of the freezer, into the fridge on a tray'
+    case 'shape':
+      return 'Trim, tie, make it even'
+    case 'salt':
+      return 'Salt all over, leave open in the fridge'
+    case 'brine':
+      return 'Into the brine, in the fridge'
+    case 'unbrine':
+      return 'Out of the brine, dry, leave open'
+    case 'marinate':
+      return 'Into the marinade, in the fridge'
+    case 'dress':
+      return 'On its rack in the tin, surface dried'
+    case 'set_out':
+      return 'Sharpen knives, set out boards, probes, tins, foil'
+    case 'take_out':
+      return 'Take out of the fridge, pat dry'
+    case 'heat_up':
+      return heatOf(task.stage) === 'fire' || source?.kind === 'fire'
+        ? 'Light the fire, coals to one side'
+        : `Heat ${where} to ${heat}`
+    case 'put_in':
+      if (source?.kind === 'hob' || heatOf(task.stage) === 'pan')
+        return task.stage ? 'Into the hot pan' : `On the ${where.replace(/^the /, '')}`
+      if (heatOf(task.stage) === 'fire') return 'On, beside the coals, lid down'
+      if (task.stage?.preheated === false) return `Into ${where}, cold, and set it${heat ? ` to ${heat}` : ''}`
+      return `Into ${where}${heat && source ? ` at ${heat}` : ''}`
+    case 'change':
+      if (task.stage && task.set_c !== undefined && !source) return `Now ${surroundings(task.stage, units)}`
+      return task.set_c === undefined
+        ? `${where.charAt(0).toUpperCase()}${where.slice(1)} off. Do not open the door`
+        : `${where.charAt(0).toUpperCase()}${where.slice(1)} to ${heat}`
+    case 'tend':
+      return task.act === 'turn'
+        ? cut && isBird(cut)
+          ? 'Turn breast up'
+          : 'Turn'
+        : task.act === 'baste'
+          ? 'Baste'
+          : task.act === 'glaze'
+            ? 'Glaze'
+            : 'Take off the foil'
+    case 'watch':
+      return 'Stand by: first look with the probe'
+    case 'pull':
+      return `Pull at ${temperature(task.pull_c ?? 0, units)}`
+    case 'take_off':
+      return source?.kind === 'hob' ? 'Off the hob, drain' : `Out of ${where}`
+    case 'rest':
+      return task.stage
+        ? task.stage.environment.kind === 'cabinet'
+          ? `Hold in the ${surroundings(task.stage, units)}`
+          : `Rest ${surroundings(task.stage, units)}`
+        : 'Rest, loosely tented'
+    case 'finish':
+      return task.stage
+        ? `Finish: ${source && task.stage.environment.kind === 'oven' ? `${where} at ${heat}` : surroundings(task.stage, units)}, ${duration((numbers.minutes ?? 0) * 60)}`
+        : 'Finish'
+    case 'gravy':
+      return 'Gravy: skim, roux, stock, strain, taste before salting'
+    case 'carve':
+      return 'Carve'
+    case 'dish':
+      return 'Dish up'
+    case 'serve':
+      return servings ? `On the table: ${servings}` : 'On the table'
+    default:
+      return task.kind satisfies never
+  }
+}
+
+const keepHot = (units: Units) => `Keep above ${temperature(DANGER_ZONE_C.high, units)} or eat.`
+/** How leftovers are cooled, in the reader's degrees. */
+export const coolingRule = (units: Units): string =>
+  `Leftovers: from ${temperature(COOLING.from_c, units)} to ${temperature(COOLING.middle_c, units)} within ${duration(COOLING.first_s)}, to ${temperature(COOLING.to_c, units)} within ${duration(COOLING.whole_s - COOLING.first_s)} more.`
+
+/** A line of help under the task: how, and the caution that bites here. */
+export function taskHelp(task: Task, scene: TaskScene, units: Units): string | undefined {
+  const { cut, source } = scene
+  const bird = cut !== undefined && isBird(cut)
+  switch (task.kind) {
+    case 'thaw':
+      return 'In the fridge, never on the bench; lowest shelf, over a tray.'
+    case 'salt':
+      return bird
+        ? 'About 8 g a kilo. Raw juice carries germs: wash hands, board and sink after; do not rinse the bird.'
+        : 'About 8 g a kilo, on a rack over a tin. The surface dries, and a dry surface browns.'
+    case 'marinate':
+      return scene.acid ? `With acid, ${duration(STANDARDS.acidLimit.value)} at the most.` : undefined
+    case 'dress':
+      return bird ? 'Giblet bag out. Raw juice on nothing eaten raw; wash hands and board.' : undefined
+    case 'take_out':
+      return bird
+        ? 'Check the cavity: giblet bag out.'
+        : `Never more than ${duration(STANDARDS.temperLimit.value)} on the bench.`
+    case 'put_in':
+      if (!cut) return source?.kind === 'hob' ? 'Hot fat spits: dry it first, lay it in away from you.' : undefined
+      return task.stage?.environment.kind === 'pan'
+        ? 'Hot fat spits: dry the meat, lay it in away from you.'
+        : task.stage?.environment.kind === 'fire'
+          ? 'Outdoors only, clear of walls; never leave the fire.'
+          : `Probe in: ${lower(cut.probe)}.`
+    case 'watch':
+      return 'Push through and draw back: the lowest reading is the centre.'
+    case 'pull':
+      return bird
+        ? 'Every point must be there: inner thigh and thick breast. Hot tin: dry cloths, clear way.'
+        : 'Hot tin, hot fat: dry cloths, clear way. Push through and draw back: the lowest reading counts.'
+    case 'rest':
+      return task.stage?.environment.kind === 'cabinet'
+        ? `Keep it above ${temperature(DANGER_ZONE_C.high, units)}.`
+        : 'Out of the wind. The oven is free: potatoes, puddings.'
+    case 'finish':
+      return 'Straight to the knife after this: no second rest.'
+    case 'gravy':
+      return scene.salty ? 'The brined roast gives salty juice: stretch it with unsalted stock.' : undefined
+    case 'carve':
+      return `${cut?.bone === 'in' ? 'Bones off first, then across the grain.' : bird ? 'Legs off, each breast off whole, then sliced.' : 'Across the grain, about 12 mm. End slices are more done.'} ${keepHot(units)}`
+    case 'serve':
+      return coolingRule(units)
+    default:
+      return undefined
+  }
+}
+
+/** Why a task is when and what it is; undefined where the trade says so and no more can be said. */
+export function taskWhy(task: Task, units: Units): string {
+  const n = task.because.numbers
+  const minutes = Math.round(n.minutes ?? 0)
+  switch (task.kind) {
+    case 'salt':
+    case 'brine':
+    case 'marinate':
+      return `${Math.round(n.ahead_h ?? STANDARDS.saltAhead.value / 3600)} hours ahead: salt goes in and the surface dries. A day is best, four days the most, three quarters of an hour the least worth doing.`
+    case 'take_out':
+      return `${minutes} minutes on the bench. It gains the core little; the two-hour rule caps it.`
+    case 'heat_up':
+      return `${minutes} minutes for this oven to reach ${temperature(task.set_c ?? 0, units)}, five of them slack: the light goes out before the walls are hot.`
+    case 'put_in':
+      return `${duration((n.cook_min ?? 0) * 60)} to the pull and ${duration((n.rest_min ?? 0) * 60)} from there to the knife, counted back from the plate. Nine times in ten it has had its least rest by then; a quick roast rests longer.`
+    case 'watch':
+      return 'A quarter of an hour before the earliest likely pull (one roast in ten is quicker than that).'
+    case 'pull':
+      return `It climbs ${rise(n.rise_k ?? 0, units)} after it leaves the heat and peaks ${Math.round(n.peak_after_min ?? 0)} minutes later at ${temperature((n.pull_c ?? 0) + (n.rise_k ?? 0), units)}. You asked for ${temperature(n.serve_c ?? 0, units)}. Found by simulating this roast, not by a rule.`
+    case 'rest':
+      return `${duration((n.minutes ?? 0) * 60)}: the least rest for this cut, and the slack that takes up the doubt in the oven.`
+    case 'carve':
+      return `${minutes} minutes for the knife, by the size of the piece.`
+    case 'serve':
+      return 'Your promise. Everything hangs from here.'
+    case 'change':
+    case 'finish':
+      return `${duration((n.minutes ?? 0) * 60)}: a stage of this school, simulated with the rest of the cook.`
+    case 'tend':
+      return 'Part of this school. The door loses heat each time; the simulation counts it.'
+    default:
+      return 'As kitchens do it.'
+  }
+}
