@@ -1,5 +1,5 @@
 import { z } from 'zod'
-import { estimateDocument, estimateFrom } from '@/domain/cook/estimate-document'
+import { estimateAnswer, estimateDocument, estimateFrom } from '@/domain/cook/estimate-document'
 import { mealDocument } from '@/domain/meal/meal-document'
 import { parseJson, parseWith } from '@/domain/problem/parse'
 import { fail, type Outcome } from '@/domain/problem/problem'
@@ -8,7 +8,7 @@ import { simulate } from '@/domain/roast/simulate'
 import { planHeadless } from '@/server/headless'
 
 const USAGE = 'usage: node bin/pheasant.mjs simulate | plan | estimate | schema NAME'
-const SCHEMAS = { ...DOCUMENTS, meal: mealDocument, estimate: estimateDocument }
+const SCHEMAS = { ...DOCUMENTS, meal: mealDocument, estimate: estimateDocument, 'estimate-answer': estimateAnswer }
 
 async function readAll(stream: NodeJS.ReadableStream): Promise<string> {
   let text = ''
@@ -37,7 +37,7 @@ async function answer(words: readonly string[]): Promise<Outcome<unknown>> {
       return document.ok ? estimateFrom(document.value) : document
     }
     case 'schema': {
-      const schema = SCHEMAS[name as keyof typeof SCHEMAS]
+      const schema = Object.hasOwn(SCHEMAS, name ?? '') ? SCHEMAS[name as keyof typeof SCHEMAS] : undefined
       if (!schema)
         return fail({
           code: 'malformed',

@@ -1,7 +1,8 @@
+import { DANGER_ZONE_C, STANDARDS } from '@/core/reference/standards'
 import type { NextAction, OddReading } from '@/domain/cook/board'
 import type { CookEntry } from '@/domain/cook/cook-document'
 import type { Advice } from '@/domain/cook/forecast'
-import { clock, duration, temperature, type Units } from '@/words/units'
+import { clock, duration, rise, temperature, type Units } from './units'
 
 export const ACTION_WORDS: Readonly<Record<NextAction['kind'], string>> = {
   put_in: 'Put in',
@@ -47,9 +48,11 @@ export function oddWords(odd: OddReading, units: Units): string {
     case 'too_shallow':
       return 'The curve is that of a probe far from the centre. Push it deeper, or aim again.'
     case 'door_open':
-      return `The oven fell ${Math.round(odd.drop_k)} K: the door is open, or was just now.`
+      return `The oven fell ${rise(odd.drop_k, units)}: the door is open, or was just now.`
     case 'oven_falling':
       return `The oven is at ${temperature(odd.air_c, units)} and should be at ${temperature(odd.set_c, units)}: is it on, is the door shut?`
+    case 'impossible':
+      return `${temperature(odd.value_c, units)} is no reading of meat: it is left out. Look at the probe, or read again.`
     default:
       return odd satisfies never
   }
@@ -73,6 +76,8 @@ export function adviceWords(
         ? `more done: peaks at ${temperature(advice.peak_c, units)}`
         : `less done: peaks at ${temperature(advice.peak_c, units)}`
   switch (advice.code) {
+    case 'leave_it':
+      return { what: 'Leave it as it is', result: `${plate}, ${done}` }
     case 'oven_up':
       return {
         what: `Oven up to ${temperature(advice.set_c ?? 0, units)}`,
@@ -97,7 +102,7 @@ export function adviceWords(
     case 'hold':
       return {
         what: 'Hold it warm',
-        result: `out about ${clock(advice.pull_s, units)}, then a cabinet at 60 °C until the promise; above 57 °C it is safe`,
+        result: `out about ${clock(advice.pull_s, units)}, then a cabinet at ${temperature(STANDARDS.cabinet.value, units)} until the promise; above ${temperature(DANGER_ZONE_C.high, units)} it is safe`,
       }
     case 'short_rest':
       return { what: 'Rest only ten minutes', result: `${plate}, ${done}; more juice on the board` }

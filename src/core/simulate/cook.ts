@@ -92,18 +92,21 @@ export function cook(setup: CookSetup, watcher?: Watcher): CookRun {
     const fixed_s = until.kind === 'time' ? until.duration_s : until.kind === 'clock' ? until.least_s : undefined
     const end = start + (fixed_s ?? STAGE_LIMIT_S)
     if (index === 0) recorder.add(start, stepper.begun_c, kernels)
+    // Whatever the model says, what is known to be in has not been pulled.
+    const still_s = index === pullIndex && fixed_s === undefined ? (setup.stillIn_s ?? 0) : 0
+    const lacking = () => (stepper.time_s < still_s - 1e-6 ? Number.POSITIVE_INFINITY : stepper.lacking())
     let ended = fixed_s !== undefined
-    let gap = stepper.lacking()
+    let gap = lacking()
     if (gap <= 0) ended = true
     else
       while (stepper.time_s < end - 1e-6 && !enough) {
         const from = stepper.time_s
-        const step = stepper.stepTo(end)
+        const step = stepper.stepTo(from < still_s - 1e-6 ? Math.min(end, still_s) : end)
         const near = gap < NEAR_END || until.kind === 'colour'
         if (near) stepper.save()
         stepper.advance(step)
-        const after = stepper.lacking()
-        if (after <= 0 && near) {
+        const after = near ? stepper.lacking() : Number.POSITIVE_INFINITY
+        if (after <= 0) {
           const part = Math.max(1e-3, Math.min(1, gap / (gap - after))) * step
           stepper.restore()
           stepper.advance(part)
@@ -112,9 +115,13 @@ export function cook(setup: CookSetup, watcher?: Watcher): CookRun {
           seen(from)
           break
         }
-        gap = after
         stepper.settle(step)
+        gap = lacking()
         seen(from)
+        if (gap <= 0) {
+          ended = true
+          break
+        }
       }
     if (!ended) outcome = enough ? 'watched' : 'time_limit'
     stages.push({ stage, start_s: start, end_s: stepper.time_s, core_c: stepper.core_c, ended })

@@ -56,7 +56,9 @@ export interface CookSetup {
   readonly changes?: readonly StageChange[] | undefined
   /** An air probe: while it reads, the oven is known and not guessed. By time. */
   readonly air?: readonly AirReading[] | undefined
-  /** Factor on what the surface takes, by time: the doubt about the model itself. */
+  /** Known to be in still at this time, s: the pull has not come before it. */
+  readonly stillIn_s?: number | undefined
+  /** Factor on what the surface takes, by time, while it cooks: the doubt about the model itself. */
   readonly flux?: ((time_s: number) => number) | undefined
 }
 
@@ -225,7 +227,7 @@ export class RoastStepper {
       around.air_c = this.setting as number
       around.wall_c = this.setting as number
     }
-    const flux = setup.flux ? setup.flux(this.time_s) : 1
+    const flux = setup.flux && this.stage.role === 'cook' ? setup.flux(this.time_s) : 1
     const position = POSITION[this.position]
     for (let i = 0; i < kernels.length; i++) {
       if (i === stuffing) continue

@@ -1,8 +1,9 @@
-import { estimate, straightLine } from '@/core/estimate/assimilate'
+import { estimate } from '@/core/estimate/estimate'
+import { straightLine } from '@/core/estimate/reading'
 import { DOMESTIC_OVEN } from '@/core/heat/oven'
-import { HEAT_PARAMETERS } from '@/core/heat/parameters'
+import { steadyProgram } from '@/core/program/schools'
 import { findCut } from '@/core/reference/cuts'
-import { celsius } from '@/core/units'
+import { prepareRoast } from '@/core/roast/prepare'
 
 /** A cook whose end is known, told to the estimator only so far. */
 export interface KnownCook {
@@ -34,30 +35,20 @@ export function arrivalAt(cook: KnownCook, at: number, members: number, seed = 5
   if (!cut) throw new RangeError(`no cut ${cook.told.cut}`)
   const now_s = at * cook.pull_s
   const readings = cook.readings.filter(({ time_s }) => time_s <= now_s)
-  const { pull_s } = estimate({
+  const start = prepareRoast({
     piece: { cut, mass_kg: cook.told.mass_kg },
-    body: 0,
-    stages: [
-      {
-        from_s: 0,
-        stage: {
-          role: 'cook',
-          environment: { kind: 'oven', heat: 'on', set_c: celsius(cook.told.set_c) },
-          cover: 'bare',
-          preheated: true,
-          until: { kind: 'pull' },
-          tending: [],
-        },
-      },
-    ],
     oven: { ...DOMESTIC_OVEN, kind: cook.told.fan ? 'fan' : 'still' },
     start_c: cook.told.start_c,
+    temper_s: 0,
+    altitude_m: 0,
+  })
+  const { pull_s } = estimate({
+    ...start,
+    program: steadyProgram(cook.told.set_c, 30),
     readings,
     now_s,
-    pull_c: cook.told.pull_c,
-    rest_s: 1800,
+    pull_c: [cook.told.pull_c],
     measured: false,
-    parameters: HEAT_PARAMETERS,
     members,
     seed,
   })

@@ -33,10 +33,17 @@ export function cookFromPlan(plan: PlanDocument, now_s: number, speed: number): 
     pull: pull ? iso(pull.at) : null,
     carve: iso(carve?.at ?? planned.promise),
     pull_c: pull ? planned.pull_c : null,
+    rest_min: planned.rest_s / 60,
+    altitude_m: plan.altitude_m,
+    vulnerable: plan.vulnerable,
     points: [...planned.points],
   }
   return succeed(begun(item.title, [item], now_s, speed, Date.parse(item.put_in) / 1000))
 }
+
+/** The rest a schedule gave a roast: between its first stay and the next, or the knife, s. */
+const restOfPlaced = ({ stays, dish_s }: MealPlan['items'][number]): number =>
+  Math.max(0, (stays[1]?.from_s ?? dish_s) - (stays[0]?.to_s ?? dish_s))
 
 /** A cook of a whole meal, by the schedule that was kept. */
 export function cookFromMeal(meal: MealDocument, plan: MealPlan, now_s: number, speed: number): Outcome<CookDocument> {
@@ -66,6 +73,9 @@ export function cookFromMeal(meal: MealDocument, plan: MealPlan, now_s: number, 
         pull: placed.pull_c === undefined ? null : iso(placed.stays[0]?.to_s ?? placed.dish_s),
         carve: iso(placed.dish_s),
         pull_c: placed.pull_c ?? null,
+        rest_min: restOfPlaced(placed) / 60,
+        altitude_m: meal.kitchen.altitude_m,
+        vulnerable: meal.vulnerable,
         points: bodiesOf(pieceOf(cut, roast.roast), HEAT_PARAMETERS).map(({ point }) => point),
       },
     ]

@@ -1,5 +1,8 @@
 import type { CookDocument, CookEntry, CookItem, ProbeReading } from './cook-document'
 
+/** Readings of one probe, oldest first; cook time, s, and °C. */
+export type Series = readonly { readonly at_s: number; readonly value_c: number }[]
+
 export type ItemState = 'waiting' | 'in' | 'resting' | 'carving' | 'served'
 
 /** One roast on the board: where it stands, by what was entered and read. */
@@ -17,15 +20,15 @@ export interface BoardItem {
   /** Oven settings since it went in, by time. */
   readonly settings: readonly { readonly at_s: number; readonly set_c: number }[]
   /** Readings of its deciding point, oldest first, hand and probe together. */
-  readonly readings: readonly { readonly at_s: number; readonly value_c: number }[]
-  readonly air: readonly { readonly at_s: number; readonly value_c: number }[]
+  readonly readings: Series
+  readonly air: Series
   /** The point those readings are of: the least-done one that has a probe. */
   readonly point: string
   /** Every point with a probe, by its latest reading, with its readings oldest first. */
   readonly points: readonly {
     readonly point: string
     readonly value_c: number
-    readonly readings: readonly { readonly at_s: number; readonly value_c: number }[]
+    readonly readings: Series
   }[]
   readonly latest: { readonly at_s: number; readonly value_c: number } | undefined
   /** Rise of the last ten minutes, K/min. */
@@ -42,15 +45,20 @@ export type OddReading =
   | { readonly code: 'moved'; readonly at_s: number; readonly from_c: number; readonly to_c: number }
   | { readonly code: 'swapped'; readonly at_s: number; readonly with: string }
   | { readonly code: 'too_shallow'; readonly at_s: number; readonly depth: number }
+  | { readonly code: 'impossible'; readonly at_s: number; readonly value_c: number }
   | { readonly code: 'door_open'; readonly at_s: number; readonly drop_k: number }
   | { readonly code: 'oven_falling'; readonly at_s: number; readonly air_c: number; readonly set_c: number }
 
+/** No meat reads less or more than this, °C: a freezer’s core, and water that boils, with a probe’s error. */
+const MEAT_C = { low: -30, high: 105 } as const
 const LOST_S = 180
 const JUMP_K = 6
 const JUMP_SPAN_S = 120
 const JUMP_WINDOW_S = 90
 const SWAP_K = 3
 const OUT_BELOW_C = 32
+/** What was odd is said for so long, s. */
+const STILL_SAID_S = 1800
 
 /** Entries that still stand: what was undone, and the undoing, are gone. Duplicates by id count once. */
 export function standing(entries: readonly CookEntry[]): CookEntry[] {
@@ -64,7 +72,7 @@ export function standing(entries: readonly CookEntry[]): CookEntry[] {
 const secondsOf = (iso: string) => Date.parse(iso) / 1000
 
 /** Jumps in a series that no meat makes: each splits it in two sittings. */
-export function jumpsOf(series: readonly { readonly at_s: number; readonly value_c: number }[]): number[] {
+export function jumpsOf(series: Series): number[] {
   const jumps: number[] = []
   for (let i = 1; i < series.length; i++) {
     const to = series[i] as (typeof series)[number]
@@ -114,12 +122,14 @@ export function boardOf(
             .filter(({ at_s }) => at_s >= (in_s ?? 0) - 60 && at_s <= now_s + 5)
             .map(({ at_s, value_c }) => ({ at_s, value_c: value_c - offset(entry.device, entry.channel) }))
         : []
+    const possible = ({ value_c }: { readonly value_c: number }) => value_c >= MEAT_C.low && value_c <= MEAT_C.high
+    const meatOf = (entry: CookEntry | undefined) => seriesOf(entry).filter(possible)
     const byHand = mine
       .filter(({ kind, point, value_c }) => kind === 'reading' && point !== 'air' && value_c !== null)
       .map(({ at, value_c }) => ({ at_s: secondsOf(at), value_c: value_c as number }))
     const probed = [...new Set([...item.points, 'core'])].flatMap((point) => {
       const entry = assigned(point)
-      const series = seriesOf(entry)
+      const series = meatOf(entry)
       return entry ? [{ point, entry, series, last: series.at(-1)?.value_c ?? Number.POSITIVE_INFINITY }] : []
     })
     const deciding = probed.reduce<(typeof probed)[number] | undefined>(
@@ -127,7 +137,7 @@ export function boardOf(
       undefined,
     )
     const meat = deciding?.entry
-    const readings = [...(deciding?.series ?? []), ...byHand].sort((a, b) => a.at_s - b.at_s)
+    const readings = [...(deciding?.series ?? []), ...byHand.filter(possible)].sort((a, b) => a.at_s - b.at_s)
     const air = seriesOf(airAssigned)
     const latest = readings.at(-1)
     const before = latest && readings.findLast(({ at_s }) => at_s <= latest.at_s - 540)
@@ -166,7 +176,17 @@ export function boardOf(
       latest,
       trend_k_per_min:
         latest && before ? ((latest.value_c - before.value_c) / (latest.at_s - before.at_s)) * 60 : undefined,
-      odd: state === 'in' ? oddOf(readings, air, meat !== undefined, item, now_s, mine) : [],
+      odd:
+        state === 'in'
+          ? [
+              ...impossibleOf(
+                [...seriesOf(meat), ...byHand].filter((reading) => !possible(reading)),
+                now_s,
+                mine,
+              ),
+              ...oddOf(readings, air, meat !== undefined, item, now_s, mine),
+            ]
+          : [],
       entries: mine,
     }
   })
@@ -199,6 +219,14 @@ function withSwaps(items: readonly BoardItem[]): BoardItem[] {
   })
 }
 
+/** The last reading that no meat gives, until somebody has looked or half an hour has gone. */
+function impossibleOf(wrong: Series, now_s: number, entries: readonly CookEntry[]): OddReading[] {
+  const last = [...wrong].sort((a, b) => a.at_s - b.at_s).at(-1)
+  if (!last || now_s - last.at_s > STILL_SAID_S) return []
+  const seen = entries.some(({ kind, at }) => (kind === 'note' || kind === 'assign') && secondsOf(at) > last.at_s)
+  return seen ? [] : [{ code: 'impossible', ...last }]
+}
+
 function oddOf(
   readings: BoardItem['readings'],
   air: BoardItem['air'],
@@ -219,7 +247,7 @@ function oddOf(
       readings[jump]) as (typeof readings)[number]
     // A later hand on the board says that somebody has looked.
     const seen = entries.some(({ kind, at }) => (kind === 'note' || kind === 'assign') && secondsOf(at) > to.at_s)
-    if (!seen && now_s - to.at_s < 1800) {
+    if (!seen && now_s - to.at_s < STILL_SAID_S) {
       const cold = to.value_c < OUT_BELOW_C && from.value_c - to.value_c > JUMP_K
       const hot = to.value_c > from.value_c + 25
       odd.push({ code: cold || hot ? 'pulled_out' : 'moved', at_s: to.at_s, from_c: from.value_c, to_c: to.value_c })

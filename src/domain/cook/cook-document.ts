@@ -1,5 +1,5 @@
 import { z } from 'zod'
-import { ovenPart, programPart, roastPart } from '../roast/roast-document'
+import { altitudePart, ovenPart, programPart, roastPart } from '../roast/roast-document'
 
 const finite = z.number().finite()
 const instant = z.iso.datetime({ offset: true })
@@ -32,6 +32,14 @@ export const cookItem = z.strictObject({
   pull: instant.nullable(),
   carve: instant,
   pull_c: finite.nullable(),
+  /** The rest the plan gave it, minutes; null: its program's least. */
+  rest_min: finite
+    .min(0)
+    .max(24 * 60)
+    .nullable()
+    .default(null),
+  altitude_m: altitudePart,
+  vulnerable: z.boolean().default(false),
   points: z.array(z.string()).default(['core']),
 })
 export type CookItem = z.output<typeof cookItem>

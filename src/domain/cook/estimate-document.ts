@@ -1,12 +1,9 @@
 import { z } from 'zod'
-import { estimate } from '@/core/estimate/assimilate'
-import { HEAT_PARAMETERS } from '@/core/heat/parameters'
-import { bodiesOf } from '@/core/heat/piece'
-import { donenessScale } from '@/core/reference/doneness'
-import { findPull } from '@/core/simulate/pull'
-import { celsius } from '@/core/units'
+import type { Spread } from '@/core/estimate/ensemble'
+import { answerRoast } from '@/core/roast/answer'
+import { carveSeconds } from '@/core/schedule/carving'
 import { type Outcome, succeed } from '../problem/problem'
-import { pieceOf, resolveRoast } from '../roast/resolve'
+import { questionOf } from '../roast/question'
 import { simulateDocument } from '../roast/roast-document'
 import { boardOf } from './board'
 import { cookDocument, cookEntry } from './cook-document'
@@ -14,48 +11,81 @@ import { forecastOf } from './forecast'
 
 const finite = z.number().finite()
 
+/** Where a probe may be; `core` of a bird is its first point. */
+export const PROBED = ['core', 'thin_end', 'breast', 'thigh', 'stuffing', 'air'] as const
+
 /** What `estimate` reads: a roast as for `simulate`, its readings so far, and how long it has been in. */
 export const estimateDocument = simulateDocument.omit({ members: true }).extend({
   readings: z
     .array(
       z.strictObject({
-        minute: finite.describe('Since put-in'),
-        c: finite,
-        probe: z.enum(['core', 'air']).default('core'),
+        minute: finite.min(-1440).max(4320).describe('Since put-in'),
+        c: finite.min(-60).max(500),
+        probe: z.enum(PROBED).default('core'),
         note: z.string().max(400).optional(),
       }),
     )
     .max(20_000),
-  now_min: finite.min(0).describe('Minutes since put-in'),
-  plate_min: finite.min(0).optional().describe('Promised minutes since put-in; for options'),
-  members: z.int().min(32).max(1024).default(256),
+  now_min: finite.min(0).max(4320).describe('Minutes since put-in'),
+  plate_min: finite.min(0).max(10_000).optional().describe('Promised minutes since put-in; for options'),
+  members: z.int().min(32).max(1024).default(256).describe('Size of the ensemble'),
 })
 export type EstimateDocument = z.output<typeof estimateDocument>
+
+const spread = z.object({ p10: finite.nullable(), p50: finite.nullable(), p90: finite.nullable() })
+
+/** What `estimate` answers. */
+export const estimateAnswer = z.object({
+  version: z.literal(1),
+  outcome: z.enum(['arriving', 'cannot']),
+  because: z.array(z.looseObject({ code: z.string() })).describe('Why it cannot be; empty where it can'),
+  pull_c: finite.nullable(),
+  pull_min: spread.describe('Minutes since put-in'),
+  left_min: spread.describe('Minutes from now to the pull'),
+  carve_min: spread.describe('When the knife begins, minutes since put-in'),
+  plate_min: finite.nullable().describe('On the table, minutes since put-in'),
+  peak_c: spread,
+  points: z.array(z.object({ point: z.string(), at_pull_c: finite.nullable(), peak_c: finite.nullable() })),
+  inferred: z.array(z.object({ name: z.string(), mean: finite, spread: finite, before: finite })),
+  misfit_k: finite,
+  members: finite,
+  odd: z.array(z.looseObject({ code: z.string(), minute: finite })),
+  options: z.array(
+    z.object({
+      code: z.string(),
+      set_c: finite.nullable(),
+      pull_c: finite.nullable(),
+      pull_min: finite,
+      plate_min: finite,
+      peak_c: finite,
+    }),
+  ),
+})
+export type EstimateAnswer = z.output<typeof estimateAnswer>
 
 const EPOCH_S = 1_700_000_000
 const iso = (minute: number) => new Date((EPOCH_S + minute * 60) * 1000).toISOString()
 const minutesOf = (seconds: number) => Math.round((seconds / 60) * 10) / 10
+const orNull = (value: number, of: (value: number) => number) => (Number.isFinite(value) ? of(value) : null)
+const spreadOf = ({ p10, p50, p90 }: Spread, of: (value: number) => number) => ({
+  p10: orNull(p10, of),
+  p50: orNull(p50, of),
+  p90: orNull(p90, of),
+})
+const hundredth = (value: number) => Math.round(value * 100) / 100
+/** Where nobody said when they eat, this is late enough for no way out to matter, minutes. */
+const SOME_DAY_MIN = 10_000
 
-/** The whole of the headless `estimate`. */
-export function estimateFrom(document: EstimateDocument): Outcome<unknown> {
-  const resolved = resolveRoast(document)
-  if (!resolved.ok) return resolved
-  const { cut, program, oven, target } = resolved.value
-  const piece = pieceOf(cut, document.roast)
-  const scale = donenessScale(cut.doneness)
-  const setup = {
-    bodies: bodiesOf(piece, HEAT_PARAMETERS),
-    program,
-    oven,
-    start_c: document.roast.start_c,
-    parameters: HEAT_PARAMETERS,
-  }
-  const pull_c =
-    target.kind === 'pull'
-      ? target.pull_c
-      : Math.min(...findPull(setup, target.serve_c, undefined, scale.pullFloor_c).pull_c)
-  const serve_c = target.kind === 'serve' ? target.serve_c : target.pull_c + 4
-  const promise = iso(document.plate_min ?? document.now_min + 240)
+/** The whole of the headless `estimate`: a board of one roast, with the entries and readings of the document. */
+export function estimateFrom(document: EstimateDocument): Outcome<EstimateAnswer> {
+  const asked = questionOf(document, { rest: 'as_said', members: 8, seed: document.seed })
+  if (!asked.ok) return asked
+  const { question, resolved } = asked.value
+  const answer = answerRoast(question)
+  const points = answer.run.points
+  const { target, cut } = resolved
+  const promise = iso(document.plate_min ?? SOME_DAY_MIN)
+  const carving_min = carveSeconds(document.roast.mass_kg) / 60
   const cook = cookDocument.parse({
     title: cut.name,
     clock: { origin: iso(0), real: iso(0) },
@@ -66,12 +96,15 @@ export function estimateFrom(document: EstimateDocument): Outcome<unknown> {
         roast: document.roast,
         oven: document.oven,
         program: document.program,
-        serve_c,
+        serve_c: target.kind === 'serve' ? target.serve_c : target.pull_c,
         promise,
         put_in: iso(0),
         pull: null,
-        carve: promise,
-        pull_c,
+        carve: iso((document.plate_min ?? SOME_DAY_MIN) - carving_min),
+        pull_c: answer.pull_c,
+        altitude_m: document.altitude_m,
+        vulnerable: document.vulnerable,
+        points: [...points],
       },
     ],
   })
@@ -83,67 +116,58 @@ export function estimateFrom(document: EstimateDocument): Outcome<unknown> {
       item: 'roast',
       ...more,
     })
+  const pointOf = (probe: (typeof PROBED)[number]) =>
+    probe === 'core' && !points.includes('core') ? (points[0] as string) : probe
+  const probes = [...new Set(document.readings.map(({ probe }) => pointOf(probe)))]
   const now_s = EPOCH_S + document.now_min * 60
   const [board] = boardOf(
     cook,
-    [
-      entry('in'),
-      entry('assign', { device: 'd', channel: 0, point: 'core' }),
-      entry('assign', { device: 'd', channel: 1, point: 'air' }),
-    ],
+    [entry('in'), ...probes.map((point, channel) => entry('assign', { device: 'd', channel, point }))],
     document.readings.map(({ minute, c, probe }) => ({
       device: 'd',
-      channel: probe === 'air' ? 1 : 0,
+      channel: probes.indexOf(pointOf(probe)),
       at_s: EPOCH_S + minute * 60,
       value_c: c,
     })),
     now_s,
   )
   if (!board) throw new RangeError('a cook has an item')
-  const forecast = forecastOf(board, now_s, document.seed)
-  const main =
-    forecast?.estimate ??
-    estimate({
-      piece,
-      body: 0,
-      stages: [{ stage: program.stages[0] as (typeof program.stages)[number], from_s: 0 }],
-      oven,
-      start_c: celsius(document.roast.start_c),
-      readings: [],
-      now_s: 0,
-      pull_c,
-      rest_s: 1200,
-      measured: document.roast.thickness_mm !== null,
-      parameters: HEAT_PARAMETERS,
-      members: document.members,
-      seed: document.seed,
-    })
-  const span = ({ p10, p50, p90 }: typeof main.pull_s, of: (value: number) => number) => ({
-    p10: of(p10),
-    p50: of(p50),
-    p90: of(p90),
-  })
+  const forecast = forecastOf(board, now_s, document.seed, [], document.members)
+  if (!forecast) throw new RangeError('a roast that is in has a forecast')
+  const { estimate } = forecast
+  const arrives = Number.isFinite(estimate.pull_s.p50) && answer.outcome !== 'cannot'
+  const promised = document.plate_min !== undefined
   return succeed({
     version: 1,
-    pull_c: Math.round(pull_c * 100) / 100,
-    pull_min: span(main.pull_s, minutesOf),
-    left_min: span(main.pull_s, (value) => minutesOf(Math.max(0, value - document.now_min * 60))),
-    peak_c: span(main.peak_c, (value) => Math.round(value * 100) / 100),
-    inferred: main.inferred.map(({ name, mean, spread, prior }) => ({
+    outcome: arrives ? 'arriving' : 'cannot',
+    because: [...answer.hindrances],
+    pull_c: arrives ? hundredth(answer.pull_c) : null,
+    pull_min: spreadOf(estimate.pull_s, minutesOf),
+    left_min: spreadOf(estimate.pull_s, (value) => minutesOf(Math.max(0, value - document.now_min * 60))),
+    carve_min: spreadOf(estimate.carve_s, minutesOf),
+    plate_min: orNull(promised ? forecast.plate_s - EPOCH_S : estimate.carve_s.p50 + carving_min * 60, minutesOf),
+    peak_c: spreadOf(estimate.peak_c, hundredth),
+    points: estimate.points.map(({ pull_c, peak_c }, i) => ({
+      point: points[i] as string,
+      at_pull_c: orNull(pull_c, hundredth),
+      peak_c: orNull(peak_c, hundredth),
+    })),
+    inferred: estimate.inferred.map(({ name, mean, spread: deviation, prior }) => ({
       name,
       mean: Math.round(mean * 1000) / 1000,
-      spread: Math.round(spread * 1000) / 1000,
+      spread: Math.round(deviation * 1000) / 1000,
       before: prior,
     })),
-    misfit_k: Math.round(main.misfit_k * 100) / 100,
+    misfit_k: hundredth(estimate.misfit_k),
+    members: estimate.members,
     odd: board.odd.map((odd) => ({ ...odd, minute: minutesOf(odd.at_s - EPOCH_S) })),
-    options: (document.plate_min === undefined ? [] : (forecast?.advice ?? [])).map((advice) => ({
+    options: (promised && arrives ? forecast.advice : []).map((advice) => ({
       code: advice.code,
       set_c: advice.set_c ?? null,
-      pull_c: advice.pull_c ?? null,
+      pull_c: advice.pull_c === undefined ? null : hundredth(advice.pull_c),
       pull_min: minutesOf(advice.pull_s - EPOCH_S),
       plate_min: minutesOf(advice.plate_s - EPOCH_S),
-      peak_c: Math.round(advice.peak_c * 100) / 100,
+      peak_c: hundredth(advice.peak_c),
     })),
   })
 }

@@ -1,6 +1,6 @@
 'use client'
 import { useRef } from 'react'
-import type { Estimate } from '@/core/estimate/assimilate'
+import type { Estimate } from '@/core/estimate/estimate'
 import type { BoardItem } from '@/domain/cook/board'
 import { clock, temperature, type Units } from '@/words/units'
 import { useWidth } from '../shell/use-width'

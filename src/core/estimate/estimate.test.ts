@@ -1,12 +1,13 @@
 import { describe, expect, it } from 'vitest'
 import { DOMESTIC_OVEN } from '../heat/oven'
 import { HEAT_PARAMETERS } from '../heat/parameters'
-import { bodiesOf } from '../heat/piece'
+import { bodiesOf, usualThickness } from '../heat/piece'
 import type { Stage } from '../program/stage'
 import { findCut } from '../reference/cuts'
 import { cook } from '../simulate/cook'
-import { celsius } from '../units'
-import { type EstimateSetup, estimate, straightLine } from './assimilate'
+import { celsius, minutes } from '../units'
+import { type EstimateSetup, estimate } from './estimate'
+import { straightLine } from './reading'
 
 const cut = findCut('beef-rib-bone-in') as NonNullable<ReturnType<typeof findCut>>
 const stage: Stage = {
@@ -15,6 +16,14 @@ const stage: Stage = {
   cover: 'bare',
   preheated: true,
   until: { kind: 'pull' },
+  tending: [],
+}
+const rest: Stage = {
+  role: 'rest',
+  environment: { kind: 'counter' },
+  cover: 'tent',
+  preheated: false,
+  until: { kind: 'time', duration_s: minutes(30) },
   tending: [],
 }
 /** A cook by the planner's own model, but thicker and in a hotter oven than it was told. */
@@ -34,14 +43,13 @@ const until = (share: number, change = (value: number) => value) =>
 const ask = (share: number, more: Partial<EstimateSetup> = {}) =>
   estimate({
     piece: { cut, mass_kg: 2.7 },
-    body: 0,
-    stages: [{ stage, from_s: 0 }],
+    thickness_m: usualThickness(cut, 2.7, HEAT_PARAMETERS),
+    program: { school: 'steady', stages: [stage, rest] },
     oven: DOMESTIC_OVEN,
     start_c: 5,
     readings: until(share),
     now_s: share * truth.pull_s,
-    pull_c: 52,
-    rest_s: 1800,
+    pull_c: [52],
     measured: false,
     parameters: HEAT_PARAMETERS,
     members: 128,
@@ -73,7 +81,7 @@ describe('an arrival that learns', () => {
   })
 
   it('an arrival is never in the past, and without readings it is the plan’s', () => {
-    const late = ask(0.98, { pull_c: 40 })
+    const late = ask(0.98, { pull_c: [40] })
     expect(late.pull_s.p10).toBeGreaterThanOrEqual(0.98 * truth.pull_s)
     expect(Math.abs(ask(0, { readings: [] }).pull_s.p50 / truth.pull_s - 1)).toBeLessThan(0.25)
   })

@@ -1,0 +1,239 @@
+import { type Spread, spreadOf } from './ensemble'
+import { COURSE_STEP_S, cookMember, type EstimateSetup, tracksOf } from './member'
+import { pacedPull } from './pace'
+import { quantile, seededRandom, stratifiedNormals } from './random'
+import { levelOf, type Reading, recentOf } from './reading'
+import { smooth } from './smoother'
+import { type Drawn, depthOf, NAMES, UNKNOWNS, type Unknown } from './unknowns'
+
+export type { EstimateSetup } from './member'
+
+export interface Estimate {
+  /** Time of the pull since put-in, s; NaN where most members never get there. */
+  readonly pull_s: Spread
+  /** When the knife begins, with the rest and finish of the program, s since put-in. */
+  readonly carve_s: Spread
+  /** Highest core of the least-done point from the pull to the knife, °C. */
+  readonly peak_c: Spread
+  /** Each point now and at the pull, middle, °C: true centres, not readings. */
+  readonly points: readonly { readonly pull_c: number; readonly peak_c: number }[]
+  /** Share of members that get there. */
+  readonly arriving: number
+  /** What the readings have taught: posterior mean and spread of each unknown, in its own unit. */
+  readonly inferred: readonly {
+    readonly name: Unknown
+    readonly mean: number
+    readonly spread: number
+    readonly prior: number
+  }[]
+  /** Root mean square of reading less prediction, K. */
+  readonly misfit_k: number
+  /** Readings no member could explain, by their index: set aside. */
+  readonly aside: readonly number[]
+  /** Predicted core (true centre) of the point shown through time: median and band, each five minutes. */
+  readonly course: readonly {
+    readonly time_s: number
+    readonly low_c: number
+    readonly middle_c: number
+    readonly high_c: number
+  }[]
+  readonly members: number
+}
+
+/** Members after the readings: what a cook in progress is believed to be. Plain numbers. */
+export interface Posterior {
+  readonly theta: readonly Float64Array[]
+  readonly members: number
+  readonly aside: readonly number[]
+}
+
+/** Most readings used of each probe: spread evenly, the last always among them. More teach nothing new, for errors are correlated. */
+const MOST_READINGS = 18
+/** Error of one reading, K: noise of the probe and of the model between readings. */
+const READING_K = 1.5
+/** A reading is set aside where it is farther from every belief than this many deviations, and this far, K. */
+const ASIDE = { deviations: 6, least_k: 15 } as const
+/** Rounds of the smoother; each takes 1/ROUNDS of the evidence. */
+const ROUNDS = 2
+/** Doubt about the future that no reading can take away, as a share of the time still to go. Set on unlike truth models (`npm run validate`). */
+const FUTURE_DOUBT = 0.05
+/** And as a share of the whole cook, fading over its last fifth. */
+const MODEL_DOUBT = 0.03
+
+interface Wanted extends Reading {
+  readonly index: number
+}
+
+/** Readings until now, thinned evenly in time, each probe by itself. */
+function thinned(readings: readonly Reading[], now_s: number): Wanted[] {
+  const all = readings.map((reading, index) => ({ ...reading, index }))
+  const own = all.filter(({ time_s, value_c }) => time_s > 0 && time_s <= now_s && Number.isFinite(value_c))
+  const groups = new Map<string, Wanted[]>()
+  for (const reading of own) {
+    const key = `${reading.body ?? 0}`
+    groups.set(key, [...(groups.get(key) ?? []), reading])
+  }
+  const most = groups.size > 1 ? Math.ceil((1.5 * MOST_READINGS) / groups.size) : MOST_READINGS
+  return [...groups.values()]
+    .flatMap((group) =>
+      group.length <= most
+        ? group
+        : Array.from({ length: most }, (_, i) => group[Math.round((i * (group.length - 1)) / (most - 1))] as Wanted),
+    )
+    .sort((a, b) => a.time_s - b.time_s || a.index - b.index)
+}
+
+const drawnOf =
+  (theta: readonly Float64Array[], member: number): Drawn =>
+  (name) =>
+    (theta[NAMES.indexOf(name)] as Float64Array)[member] as number
+
+/**
+ * Sharpens the belief about a cook by its readings: an ensemble smoother with multiple data
+ * assimilation. Members stay whole cooks of the one stepper, so what comes out is physically one
+ * piece; what the model cannot say is in `late`, in the error of a reading, and in a share of the time
+ * to go that no reading takes away.
+ */
+export function assimilate(setup: EstimateSetup): Posterior {
+  if (setup.certain) return { theta: NAMES.map(() => new Float64Array(1)), members: 1, aside: [] }
+  const { members, seed } = setup
+  const random = seededRandom(seed)
+  const theta = NAMES.map((name) => {
+    const spread = UNKNOWNS[name] * (name === 'thickness' && setup.measured ? 0.5 : 1)
+    return stratifiedNormals(members, random).map((value) => value * spread)
+  })
+  let wanted = thinned(setup.readings, setup.now_s)
+  const aside: number[] = []
+  for (let round = 0; round < ROUNDS && wanted.length > 0; round++) {
+    const tracks = tracksOf(wanted)
+    const said = Array.from(
+      { length: members },
+      (_, m) => cookMember(setup, drawnOf(theta, m), wanted, tracks, false).predicted,
+    )
+    const fits = wanted.map((reading, k) => round > 0 || explained(reading.value_c, said, k))
+    if (round === 0) for (const [k, { index }] of wanted.entries()) if (!fits[k]) aside.push(index)
+    const kept = wanted.flatMap((_, k) => (fits[k] ? [k] : []))
+    if (kept.length === 0) break
+    const predictions = new Float64Array(kept.length * members)
+    kept.forEach((k, row) => {
+      for (let m = 0; m < members; m++) predictions[row * members + m] = said[m]?.[k] as number
+    })
+    smooth(
+      theta,
+      predictions,
+      kept.map((k) => wanted[k]?.value_c as number),
+      members,
+      ROUNDS * READING_K ** 2,
+      random,
+    )
+    wanted = kept.map((k) => wanted[k] as Wanted)
+  }
+  return { theta, members, aside }
+}
+
+/** Whether any belief comes near a reading. */
+function explained(value_c: number, said: readonly Float64Array[], k: number): boolean {
+  let sum = 0
+  let square = 0
+  for (const predicted of said) {
+    sum += predicted[k] as number
+    square += (predicted[k] as number) ** 2
+  }
+  const mean = sum / said.length
+  const deviation = Math.sqrt(Math.max(0, square / said.length - mean ** 2) + READING_K ** 2)
+  return Math.abs(value_c - mean) <= Math.max(ASIDE.least_k, ASIDE.deviations * deviation)
+}
+
+/**
+ * What a belief says of a cook from now to the knife, or of another way of going on with it.
+ *
+ * @param most members to ask, taken evenly; all by default. Two ways asked of the same members are compared pair by pair.
+ */
+export function foresee(setup: EstimateSetup, posterior: Posterior, most = posterior.members): Estimate {
+  const { theta } = posterior
+  const count = Math.min(most, posterior.members)
+  const stride = posterior.members / count
+  const aside = new Set(posterior.aside)
+  const usable = setup.readings.map((reading, i) => ({ ...reading, i })).filter(({ i }) => !aside.has(i))
+  const wanted = thinned(usable, setup.now_s)
+  const tracks = tracksOf(wanted)
+  const recent = recentOf(usable, setup.now_s)
+  const times = recent.map(({ time_s }) => time_s)
+  const level = levelOf(
+    times,
+    recent.map(({ value_c }) => value_c),
+    setup.now_s,
+  )
+  const future = setup.certain ? new Float64Array(1) : stratifiedNormals(count, seededRandom(setup.seed + 1))
+  const pulls: number[] = []
+  const carves: number[] = []
+  const peaks: number[] = []
+  const points: { pull: number[]; peak: number[] }[] = []
+  const courses: (readonly number[])[] = []
+  let misfit = 0
+  for (let m = 0; m < count; m++) {
+    const member = cookMember(setup, drawnOf(theta, Math.floor(m * stride)), wanted, tracks, true)
+    const { run } = member
+    courses.push(member.course)
+    for (let k = 0; k < wanted.length; k++)
+      misfit += ((wanted[k] as Reading).value_c - (member.predicted[k] as number)) ** 2
+    if (run.outcome !== 'reached') continue
+    const left = Math.max(0, run.pull_s - setup.now_s)
+    const paced = level ? pacedPull(member, level, times, setup.now_s) : run.pull_s
+    const ahead = Math.max(left, paced - setup.now_s)
+    const whole = Math.max(paced, setup.now_s)
+    const doubt = FUTURE_DOUBT * ahead + MODEL_DOUBT * whole * Math.min(1, ahead / (0.2 * Math.max(1, whole)))
+    const pull = Math.max(setup.now_s, paced + doubt * (future[m] as number))
+    pulls.push(pull)
+    carves.push(Math.max(setup.now_s, pull + run.carve_s - run.pull_s))
+    peaks.push(Math.min(...run.peak_c))
+    run.pullCore_c.forEach((value, i) => {
+      points[i] ??= { pull: [], peak: [] }
+      points[i].pull.push(value)
+      points[i].peak.push(run.peak_c[i] as number)
+    })
+  }
+  const arriving = pulls.length / count
+  const some = arriving > 0.5
+  return {
+    pull_s: spreadOf(some ? pulls : []),
+    carve_s: spreadOf(some ? carves : []),
+    peak_c: spreadOf(some ? peaks : []),
+    points: points.map(({ pull, peak }) => ({ pull_c: spreadOf(pull).p50, peak_c: spreadOf(peak).p50 })),
+    arriving,
+    inferred: NAMES.map((name, p) => {
+      const column = theta[p] as Float64Array
+      const mean = column.reduce((sum, value) => sum + value, 0) / column.length
+      const variance = column.reduce((sum, value) => sum + (value - mean) ** 2, 0) / column.length
+      return {
+        name,
+        mean: name === 'depth' || name === 'depth2' ? depthOf(mean) : mean,
+        spread: Math.sqrt(variance),
+        prior: UNKNOWNS[name],
+      }
+    }),
+    misfit_k: wanted.length > 0 ? Math.sqrt(misfit / (wanted.length * count)) : 0,
+    aside: posterior.aside,
+    course: courseOf(courses, some ? Math.max(...pulls) : 0),
+    members: count,
+  }
+}
+
+/** The belief of a cook by its readings so far, and what it says of the rest. Same set-up, same answer. */
+export const estimate = (setup: EstimateSetup): Estimate => foresee(setup, assimilate(setup))
+
+function courseOf(courses: readonly (readonly number[])[], until_s: number): Estimate['course'] {
+  const rows: { time_s: number; low_c: number; middle_c: number; high_c: number }[] = []
+  for (let slot = 1; slot * COURSE_STEP_S <= until_s; slot++) {
+    const values = courses.map((course) => course[slot] ?? Number.NaN).filter(Number.isFinite)
+    if (values.length === 0 || values.length < courses.length / 4) break
+    const sorted = Float64Array.from(values).sort()
+    rows.push({
+      time_s: slot * COURSE_STEP_S,
+      low_c: quantile(sorted, 0.1),
+      middle_c: quantile(sorted, 0.5),
+      high_c: quantile(sorted, 0.9),
+    })
+  }
+  return rows
+}

@@ -1,0 +1,71 @@
+/** One reading of a probe in the meat. */
+export interface Reading {
+  /** Since put-in, s. */
+  readonly time_s: number
+  readonly value_c: number
+  /** Which of the piece's bodies it is in; 0 where none is said. */
+  readonly body?: number
+  /** After the probe was moved it sits at another depth: readings of one sitting share a number, 0 or 1. */
+  readonly sitting?: number
+}
+
+/** Where readings stand at a moment and how fast they climb, by a straight line through the last of them. */
+export interface Level {
+  readonly value_c: number
+  readonly slope_per_s: number
+  /** Standard error of the slope, relative. */
+  readonly doubt: number
+}
+
+const LEVEL_SPAN_S = 1500
+const LEVEL_LEAST = 8
+/** A rise under this is no pace, K/h. */
+const LEAST_K_PER_H = 0.2
+
+/** The readings of the sitting the last one belongs to, in the last 25 minutes before a moment. */
+export function recentOf(readings: readonly Reading[], now_s: number): Reading[] {
+  const last = readings.at(-1)
+  if (!last) return []
+  return readings.filter(
+    ({ time_s, sitting, body }) =>
+      time_s > now_s - LEVEL_SPAN_S &&
+      time_s <= now_s &&
+      (sitting ?? 0) === (last.sitting ?? 0) &&
+      (body ?? 0) === (last.body ?? 0),
+  )
+}
+
+/** A straight line through some values at some times, read at `now_s`; undefined where it would say nothing. */
+export function levelOf(times: readonly number[], values: ArrayLike<number>, now_s: number): Level | undefined {
+  const n = times.length
+  if (n < LEVEL_LEAST) return undefined
+  let middle = 0
+  let mean = 0
+  for (let i = 0; i < n; i++) {
+    middle += (times[i] as number) / n
+    mean += (values[i] as number) / n
+  }
+  let cross = 0
+  let square = 0
+  for (let i = 0; i < n; i++) {
+    cross += ((times[i] as number) - middle) * ((values[i] as number) - mean)
+    square += ((times[i] as number) - middle) ** 2
+  }
+  if (square < 3600 * n) return undefined
+  const slope = cross / square
+  if (!(slope > LEAST_K_PER_H / 3600)) return undefined
+  let error = 0
+  for (let i = 0; i < n; i++) error += ((values[i] as number) - mean - slope * ((times[i] as number) - middle)) ** 2
+  const doubt = Math.sqrt(error / Math.max(1, n - 2) / square) / slope
+  return { value_c: mean + slope * (now_s - middle), slope_per_s: slope, doubt }
+}
+
+const LINE_S = 1200
+/** The cook's usual tool: a straight line through the last twenty minutes, s. Infinity while it does not rise. */
+export function straightLine(readings: readonly Reading[], pull_c: number): number {
+  const last = readings.at(-1)
+  if (!last) return Number.POSITIVE_INFINITY
+  const from = readings.find(({ time_s }) => time_s >= last.time_s - LINE_S) ?? last
+  const slope = (last.value_c - from.value_c) / (last.time_s - from.time_s)
+  return slope > 0 ? last.time_s + (pull_c - last.value_c) / slope : Number.POSITIVE_INFINITY
+}

@@ -1,0 +1,93 @@
+import { stratifiedNormals } from './random'
+
+/** Solves A X = B for symmetric positive A by Cholesky's method; B has `columns` columns. In place on copies. */
+function solveSymmetric(a: Float64Array, b: Float64Array, size: number, columns: number): Float64Array {
+  const l = Float64Array.from(a)
+  for (let i = 0; i < size; i++)
+    for (let j = 0; j <= i; j++) {
+      let sum = l[i * size + j] as number
+      for (let k = 0; k < j; k++) sum -= (l[i * size + k] as number) * (l[j * size + k] as number)
+      l[i * size + j] = i === j ? Math.sqrt(Math.max(1e-12, sum)) : sum / (l[j * size + j] as number)
+    }
+  const x = Float64Array.from(b)
+  for (let c = 0; c < columns; c++) {
+    for (let i = 0; i < size; i++) {
+      let sum = x[i * columns + c] as number
+      for (let k = 0; k < i; k++) sum -= (l[i * size + k] as number) * (x[k * columns + c] as number)
+      x[i * columns + c] = sum / (l[i * size + i] as number)
+    }
+    for (let i = size - 1; i >= 0; i--) {
+      let sum = x[i * columns + c] as number
+      for (let k = i + 1; k < size; k++) sum -= (l[k * size + i] as number) * (x[k * columns + c] as number)
+      x[i * columns + c] = sum / (l[i * size + i] as number)
+    }
+  }
+  return x
+}
+
+/**
+ * One round of the ensemble smoother with multiple data assimilation: members are moved towards the readings by
+ *
+ *   θ ← θ + C_θd (C_dd + α R)⁻¹ (d + √α ε − d(θ))
+ *
+ * | symbol | argument | meaning |
+ * |---|---|---|
+ * | θ | theta | unknowns, one array of members each; moved in place |
+ * | d(θ) | predictions | what each member says each reading is, row by reading |
+ * | d | readings | what was read |
+ * | α R | noise | variance of one reading's error, already times the number of rounds |
+ *
+ * @see A. A. Emerick and A. C. Reynolds, Computers & Geosciences 55 (2013) 3–15 (from memory).
+ */
+export function smooth(
+  theta: readonly Float64Array[],
+  predictions: Float64Array,
+  readings: readonly number[],
+  members: number,
+  noise: number,
+  random: () => number,
+): void {
+  const size = readings.length
+  const mean = new Float64Array(size)
+  for (let k = 0; k < size; k++) {
+    let sum = 0
+    for (let m = 0; m < members; m++) sum += predictions[k * members + m] as number
+    mean[k] = sum / members
+  }
+  const cdd = new Float64Array(size * size)
+  for (let i = 0; i < size; i++)
+    for (let j = 0; j <= i; j++) {
+      let sum = 0
+      for (let m = 0; m < members; m++)
+        sum +=
+          ((predictions[i * members + m] as number) - (mean[i] as number)) *
+          ((predictions[j * members + m] as number) - (mean[j] as number))
+      cdd[i * size + j] = sum / (members - 1) + (i === j ? noise : 0)
+      cdd[j * size + i] = cdd[i * size + j] as number
+    }
+  const innovation = new Float64Array(size * members)
+  for (let k = 0; k < size; k++) {
+    const jitter = stratifiedNormals(members, random)
+    for (let m = 0; m < members; m++)
+      innovation[k * members + m] =
+        (readings[k] as number) + Math.sqrt(noise) * (jitter[m] as number) - (predictions[k * members + m] as number)
+  }
+  const weights = solveSymmetric(cdd, innovation, size, members)
+  for (const column of theta) {
+    let average = 0
+    for (let m = 0; m < members; m++) average += column[m] as number
+    average /= members
+    const cross = new Float64Array(size)
+    for (let k = 0; k < size; k++) {
+      let sum = 0
+      for (let m = 0; m < members; m++)
+        sum += ((column[m] as number) - average) * ((predictions[k * members + m] as number) - (mean[k] as number))
+      cross[k] = sum / (members - 1)
+    }
+    for (let m = 0; m < members; m++) {
+      let shift = 0
+      for (let k = 0; k < size; k++) shift += (cross[k] as number) * (weights[k * members + m] as number)
+      column[m] = (column[m] as number) + shift
+    }
+  }
+}

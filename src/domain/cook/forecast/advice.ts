@@ -1,0 +1,39 @@
+/** The ways out a cook is offered, in no order. */
+export const ADVICE_CODES = [
+  'leave_it',
+  'oven_up',
+  'oven_down',
+  'pull_now',
+  'later_promise',
+  'earlier_promise',
+  'hold',
+  'short_rest',
+  'skip_finish',
+  'pan_finish',
+  'thin_end_first',
+  'swap_ovens',
+] as const
+
+/** One way out, simulated: what it does to the time and the meat. Times in s since 1970. */
+export interface Advice {
+  readonly code: (typeof ADVICE_CODES)[number]
+  readonly set_c?: number | undefined
+  /** Pull and plate, cook time, s. */
+  readonly pull_s: number
+  readonly plate_s: number
+  readonly peak_c: number
+  /** Reading to pull at then, °C: another oven climbs by another rise. */
+  readonly pull_c?: number | undefined
+  readonly promise_s?: number | undefined
+  /** The other roast of a swap, and what it does to that. */
+  readonly swap?:
+    | {
+        readonly item: string
+        readonly title: string
+        readonly oven_name: string
+        readonly set_c: number
+        readonly pull_c: number
+        readonly plate_s: number
+      }
+    | undefined
+}

@@ -1,0 +1,167 @@
+import { assimilate, type EstimateSetup, type Posterior } from '@/core/estimate/estimate'
+import type { Reading } from '@/core/estimate/reading'
+import type { OvenSpec } from '@/core/heat/oven'
+import type { PointId } from '@/core/heat/piece'
+import { type Program, type Stage, settingOf } from '@/core/program/stage'
+import { prepareRoast } from '@/core/roast/prepare'
+import { restSeconds, restStageIndex, withRest } from '@/core/roast/rest'
+import type { StageChange } from '@/core/simulate/stepper'
+import { questionOf } from '../../roast/question'
+import { type BoardItem, jumpsOf, type Series } from '../board'
+import type { CookItem } from '../cook-document'
+
+/** Size of the ensemble behind an arrival, and behind each way out. */
+export const MEMBERS = { arrival: 256, ways: 48 } as const
+
+/** A roast that is in, as the estimator takes it, with what its readings have taught. */
+export interface Belief {
+  readonly board: BoardItem
+  readonly in_s: number
+  readonly setup: EstimateSetup
+  readonly posterior: Posterior
+  readonly points: readonly PointId[]
+  readonly oven: OvenSpec
+  /** The stage it is pulled from. */
+  readonly last: Stage | undefined
+  /** What its oven is set to, °C; undefined where the heat is off. */
+  readonly set_c: number | undefined
+  readonly lastJump: number | undefined
+  /** Never pulled below this reading, °C. */
+  readonly floor_c: number | undefined
+  /** How far the rest may shrink and stretch, s; all alike where there is none. */
+  readonly rest: { readonly least_s: number; readonly planned_s: number; readonly most_s: number }
+  /** From the knife to the plates, s. */
+  readonly carving_s: number
+}
+
+const secondsOf = (iso: string) => Date.parse(iso) / 1000
+
+/** The question a cook's item puts to the model: the same as its plan did. */
+export const questionOfItem = (item: CookItem) =>
+  questionOf(
+    {
+      roast: item.roast,
+      oven: item.oven,
+      program: item.program,
+      target: { serve_c: item.serve_c },
+      altitude_m: item.altitude_m,
+      vulnerable: item.vulnerable,
+    },
+    { rest: 'as_said', members: 0, seed: 0 },
+  )
+
+/** The stages it is heated in, the pull's the last. */
+const heatedOf = (program: Program): readonly Stage[] => {
+  const pull = program.stages.findIndex(({ until }) => until.kind === 'pull')
+  return program.stages.slice(0, pull < 0 ? program.stages.length : pull + 1)
+}
+
+const FOILED: Readonly<Record<string, Stage['foil']>> = { breast: 'breast', thigh: 'legs' }
+
+/** What was done outside the program since it went in, by time. Planned bastings are in the program already. */
+function changesOf(board: BoardItem, program: Program, in_s: number): StageChange[] {
+  const planned = new Set(program.stages.flatMap(({ tending }) => tending.map(({ act }) => act)))
+  const done = board.entries.flatMap((entry): StageChange[] => {
+    const time_s = secondsOf(entry.at) - in_s
+    if (time_s <= 0) return []
+    switch (entry.kind) {
+      case 'covered': {
+        const foil = FOILED[entry.point ?? '']
+        return [foil ? { time_s, foil, door: true } : { time_s, cover: 'foil', door: true }]
+      }
+      case 'uncovered':
+        return [{ time_s, cover: 'bare', foil: 'none', door: true }]
+      case 'turned':
+        return planned.has('turn') ? [] : [{ time_s, position: 'breast_up', door: true }]
+      case 'basted':
+        return planned.has('baste') ? [] : [{ time_s, door: true }]
+      case 'glazed':
+        return planned.has('glaze') ? [] : [{ time_s, door: true }]
+      case 'door':
+        return [{ time_s, door: true }]
+      default:
+        return []
+    }
+  })
+  const settings = board.settings.map(({ at_s, set_c }) => ({ time_s: at_s - in_s, set_c }))
+  return [...done, ...settings].filter(({ time_s }) => time_s > 0).sort((a, b) => a.time_s - b.time_s)
+}
+
+/** A probe's readings as the estimator takes them: of more than one jump only the last sitting is believed. */
+function readingsOf(series: Series, body: number, in_s: number, lying: boolean): Reading[] {
+  const jumps = jumpsOf(series)
+  const last = jumps.at(-1)
+  return series
+    .map(({ at_s, value_c }, i) => ({
+      time_s: at_s - in_s,
+      value_c,
+      body,
+      sitting: last !== undefined && i >= last ? 1 : 0,
+    }))
+    .filter((_, i) => jumps.length < 2 || i >= (last ?? 0))
+    .filter(({ time_s, sitting }) => time_s > 60 && !(lying && sitting === 1))
+}
+
+/** What is believed of a roast that is in; undefined while it is not, or its document has problems. */
+export function beliefOf(board: BoardItem, now_s: number, seed: number, members: number): Belief | undefined {
+  const { item, in_s, pull_c } = board
+  if (in_s === undefined || board.state !== 'in') return undefined
+  const asked = questionOfItem(item)
+  if (!asked.ok) return undefined
+  const { question } = asked.value
+  const prepared = prepareRoast(question)
+  const points = prepared.bodies.map(({ point }) => point)
+  const least_s = restSeconds(question.program)
+  const planned_s = item.rest_min === null ? least_s : Math.max(least_s, item.rest_min * 60)
+  const has = restStageIndex(question.program) >= 0
+  const program = withRest(question.program, planned_s)
+  const bodyOf = (point: string) => Math.max(0, points.indexOf(point as PointId))
+  const lying = board.odd.some(({ code }) => code === 'pulled_out')
+  const others = board.points
+    .filter(({ point }) => point !== board.point)
+    .flatMap(({ point, readings }) => readingsOf(readings, bodyOf(point), in_s, false))
+  const own = readingsOf(board.readings, bodyOf(board.point), in_s, lying)
+  // By time, the deciding point's own last: it is the one that is shown.
+  const readings = [...others.filter(({ time_s }) => time_s <= (own.at(-1)?.time_s ?? 0)), ...own].sort(
+    (a, b) => a.time_s - b.time_s,
+  )
+  const heated = heatedOf(program)
+  const setup: EstimateSetup = {
+    ...prepared,
+    program,
+    changes: changesOf(board, program, in_s),
+    pull_c: prepared.bodies.map(() => pull_c ?? item.serve_c - 4),
+    readings,
+    air:
+      board.air.length > 5
+        ? board.air.map(({ at_s, value_c }) => ({ time_s: at_s - in_s, value_c })).filter(({ time_s }) => time_s >= 0)
+        : undefined,
+    now_s: now_s - in_s,
+    measured: item.roast.thickness_mm !== null,
+    members,
+    seed,
+  }
+  return {
+    board,
+    in_s,
+    setup,
+    posterior: assimilate(setup),
+    points,
+    oven: prepared.oven,
+    last: heated.at(-1),
+    set_c:
+      board.settings.at(-1)?.set_c ??
+      heated
+        .filter(({ environment }) => environment.kind === 'oven')
+        .map(({ environment }) => settingOf(environment))
+        .findLast((value) => value !== undefined),
+    lastJump: jumpsOf(board.readings).at(-1),
+    floor_c: prepared.floor_c,
+    rest: {
+      least_s,
+      planned_s: has ? planned_s : least_s,
+      most_s: has ? Math.max(question.piece.cut.rest_min.most * 60, planned_s) : least_s,
+    },
+    carving_s: Math.max(0, secondsOf(item.promise) - secondsOf(item.carve)),
+  }
+}

@@ -1,0 +1,57 @@
+import { type Estimate, foresee } from '@/core/estimate/estimate'
+import type { BoardItem } from '../board'
+import type { Advice } from './advice'
+import { beliefOf, MEMBERS } from './belief'
+import { type Split, splitOf } from './split'
+import { plateOf, waysOut } from './ways'
+
+export { ADVICE_CODES, type Advice } from './advice'
+export { questionOfItem } from './belief'
+export type { Split } from './split'
+
+export interface Forecast {
+  readonly estimate: Estimate
+  readonly advice: readonly Advice[]
+  /** The probe seems to sit this far from the centre, 0–1; undefined while that is not plain. */
+  readonly shallow: number | undefined
+  readonly split: Split | undefined
+  /** When the plates will be on the table, s since 1970; NaN where it never gets there. */
+  readonly plate_s: number
+  /** Against the promise: over nothing late, under nothing early, s; the rest gives way within its range first. */
+  readonly late_s: number
+}
+
+/** Beyond this share of the way out a probe is said to be too shallow. */
+const SHALLOW = 0.3
+/** Fewer readings do not tell where a probe sits. */
+const TELLING_READINGS = 40
+
+/**
+ * When one roast of a cook arrives, by its readings, and what could be done about it. Undefined while
+ * it is not in, or its document has problems.
+ *
+ * @param now_s cook time, s since 1970
+ * @param others the other roasts of the cook: their ovens are a way out too
+ */
+export function forecastOf(
+  board: BoardItem,
+  now_s: number,
+  seed = 7,
+  others: readonly BoardItem[] = [],
+  members: number = MEMBERS.arrival,
+): Forecast | undefined {
+  const belief = beliefOf(board, now_s, seed, members)
+  if (!belief) return undefined
+  const main = foresee(belief.setup, belief.posterior)
+  const { plate_s } = plateOf(belief, main.carve_s.p50)
+  const late_s = Number.isFinite(plate_s) ? plate_s - board.promise_s : 0
+  const depth = main.inferred.find(({ name }) => name === (belief.lastJump === undefined ? 'depth' : 'depth2'))
+  return {
+    estimate: main,
+    advice: waysOut(belief, main, late_s, others, now_s, seed),
+    plate_s,
+    late_s,
+    shallow: belief.setup.readings.length > TELLING_READINGS && depth && depth.mean > SHALLOW ? depth.mean : undefined,
+    split: splitOf(belief, main),
+  }
+}

@@ -1,0 +1,218 @@
+import { type Estimate, type EstimateSetup, foresee } from '@/core/estimate/estimate'
+import { type Program, pullStageIndex, type Stage } from '@/core/program/stage'
+import { STANDARDS } from '@/core/reference/standards'
+import { withRest } from '@/core/roast/rest'
+import { celsius, minutes, seconds } from '@/core/units'
+import type { BoardItem } from '../board'
+import type { Advice } from './advice'
+import { type Belief, beliefOf, MEMBERS } from './belief'
+import { isSound } from './sound'
+
+/** Earlier or later than this a cook wants to know what could be done, s. */
+export const WORTH_SAYING_S = 300
+/** An oven must be this much hotter to be worth carrying hot tins across the kitchen, K. */
+const SWAP_LEAST_K = 15
+/** A heavy pan does on all sides what the hottest oven does, in about this time, s (common practice). */
+const PAN_FINISH = { set_c: 230, s: 5 * 60 } as const
+const OVEN_STEPS_K = { late: [20, 40], early: [-15, -30] } as const
+const OVEN_C = { least: 80, still: 250, fan: 230 } as const
+/** Below this the inside is raw: nobody pulls it now, °C. */
+const PULL_NOW_FROM_C = 35
+const PROMISE_GRID_S = 300
+
+/** When the plates can be on the table if the knife begins then, and when they will be: the rest gives way. */
+export function plateOf(belief: Belief, carve_s: number): { earliest_s: number; plate_s: number } {
+  const { rest, carving_s, board, in_s } = belief
+  const planned_s = in_s + carve_s + carving_s
+  const earliest_s = planned_s - (rest.planned_s - rest.least_s)
+  const latest_s = planned_s + (rest.most_s - rest.planned_s)
+  return { earliest_s, plate_s: Math.min(Math.max(board.promise_s, earliest_s), latest_s) }
+}
+
+/** The ways of going on with one roast, each asked of the same members as leaving it is. */
+class Ways {
+  private readonly base: Estimate
+
+  constructor(
+    private readonly belief: Belief,
+    private readonly main: Estimate,
+  ) {
+    this.base = foresee(belief.setup, belief.posterior, MEMBERS.ways)
+  }
+
+  /** Another way of going on, its times set against the whole ensemble's. */
+  tried(change: Partial<EstimateSetup>): { pull_s: number; carve_s: number; peak_c: number } {
+    const { belief, main, base } = this
+    const found = foresee({ ...belief.setup, ...change }, belief.posterior, MEMBERS.ways)
+    const now_s = belief.setup.now_s
+    return {
+      pull_s: Math.max(now_s, main.pull_s.p50 + found.pull_s.p50 - base.pull_s.p50),
+      carve_s: Math.max(now_s, main.carve_s.p50 + found.carve_s.p50 - base.carve_s.p50),
+      peak_c: main.peak_c.p50 + found.peak_c.p50 - base.peak_c.p50,
+    }
+  }
+
+  /** Cooked on with another setting from now, and pulled so that it peaks as wanted. */
+  withSetting(set_c: number): { set_c: number; pull_c: number; pull_s: number; plate_s: number; peak_c: number } {
+    const { belief } = this
+    const { setup, in_s, floor_c = Number.NEGATIVE_INFINITY } = belief
+    const wanted_c = belief.board.item.serve_c
+    const changes = [...(setup.changes ?? []), { time_s: setup.now_s + 1, set_c }]
+    const air = setup.air?.filter(({ time_s }) => time_s <= setup.now_s)
+    const least = Math.max(floor_c, Math.min(wanted_c, belief.board.latest?.value_c ?? setup.start_c))
+    let pull_c = setup.pull_c[0] as number
+    let found = this.tried({ changes, air })
+    for (let attempt = 0; attempt < 2 && Number.isFinite(found.peak_c); attempt++) {
+      const next = Math.min(wanted_c, Math.max(least, pull_c + wanted_c - found.peak_c))
+      if (Math.abs(next - pull_c) < 0.1) break
+      pull_c = next
+      found = this.tried({ changes, air, pull_c: setup.pull_c.map(() => pull_c) })
+    }
+    return {
+      set_c,
+      pull_c,
+      pull_s: in_s + found.pull_s,
+      plate_s: plateOf(belief, found.carve_s).earliest_s,
+      peak_c: found.peak_c,
+    }
+  }
+
+  /** The same pull, another end. */
+  withEnd(code: Advice['code'], program: Program): Advice {
+    const { belief, main } = this
+    const found = this.tried({ program })
+    return {
+      code,
+      pull_s: belief.in_s + main.pull_s.p50,
+      plate_s: belief.in_s + found.carve_s + belief.carving_s,
+      peak_c: found.peak_c,
+    }
+  }
+}
+
+/** What the end of a cook can give up: rest, the hot finish, waiting for the thick end. */
+function shorterEnds(ways: Ways, belief: Belief, main: Estimate): Advice[] {
+  const { program } = belief.setup
+  const { board, rest, in_s } = belief
+  const found: Advice[] = []
+  const shortest = withRest(program, Math.min(rest.least_s, STANDARDS.shortRest.value))
+  if (rest.least_s > STANDARDS.shortRest.value) found.push(ways.withEnd('short_rest', shortest))
+  const least = withRest(program, rest.least_s)
+  const finish = least.stages.findIndex(
+    ({ role, until }, i) => i > pullStageIndex(program) && role === 'finish' && until.kind === 'time',
+  )
+  const stage = least.stages[finish]
+  if (stage?.until.kind === 'time') {
+    found.push(ways.withEnd('skip_finish', { ...least, stages: least.stages.filter((_, i) => i !== finish) }))
+    if (stage.environment.kind !== 'pan' && stage.until.duration_s > PAN_FINISH.s) {
+      const pan: Stage = {
+        ...stage,
+        environment: { kind: 'pan', set_c: celsius(PAN_FINISH.set_c) },
+        until: { kind: 'time', duration_s: seconds(PAN_FINISH.s) },
+        tending: [],
+      }
+      found.push(
+        ways.withEnd('pan_finish', { ...least, stages: least.stages.map((each, i) => (i === finish ? pan : each)) }),
+      )
+    }
+  }
+  if (board.item.roast.thin_end !== null)
+    found.push({
+      code: 'thin_end_first',
+      pull_s: in_s + main.pull_s.p50,
+      plate_s: Math.max(board.promise_s, in_s + main.pull_s.p50),
+      peak_c: main.peak_c.p50,
+    })
+  return found
+}
+
+/** Hotter ovens that others of this cook are in: changed places, each with its new time and reading. */
+function swaps(ways: Ways, belief: Belief, others: readonly BoardItem[], now_s: number, seed: number): Advice[] {
+  return others.flatMap((other): Advice[] => {
+    if (other.oven_name === belief.board.oven_name) return []
+    const theirs = beliefOf(other, now_s, seed, MEMBERS.ways)
+    if (theirs?.set_c === undefined || belief.set_c === undefined || theirs.oven.kind !== belief.oven.kind) return []
+    if (theirs.set_c < belief.set_c + SWAP_LEAST_K) return []
+    // The dial of one oven in terms of the other's: their means agree.
+    const between = theirs.oven.offset_k - belief.oven.offset_k
+    const mine = ways.withSetting(theirs.set_c + between)
+    const its = new Ways(theirs, foresee(theirs.setup, theirs.posterior)).withSetting(belief.set_c - between)
+    return [
+      {
+        ...mine,
+        code: 'swap_ovens',
+        swap: { item: other.item.id, title: other.item.title, oven_name: other.oven_name, ...its },
+      },
+    ]
+  })
+}
+
+/** Held in a warm cabinet from the rest's end until the promise. */
+const heldUntil = (program: Program, hold_s: number): Program => ({
+  ...program,
+  stages: [
+    ...program.stages,
+    {
+      role: 'rest',
+      environment: { kind: 'cabinet', set_c: celsius(STANDARDS.cabinet.value) },
+      cover: 'tent',
+      preheated: true,
+      tending: [],
+      until: { kind: 'time', duration_s: minutes(Math.max(1, hold_s / 60)) },
+    },
+  ],
+})
+
+/** Everything that could be done, each simulated from the readings; what could not be printed is left out. */
+export function waysOut(
+  belief: Belief,
+  main: Estimate,
+  late_s: number,
+  others: readonly BoardItem[],
+  now_s: number,
+  seed: number,
+): Advice[] {
+  const { board, in_s, oven, set_c, setup, carving_s } = belief
+  if (!Number.isFinite(main.pull_s.p50)) return []
+  const ways = new Ways(belief, main)
+  const pull_s = in_s + main.pull_s.p50
+  const left: Advice = {
+    code: 'leave_it',
+    pull_s,
+    plate_s: plateOf(belief, main.carve_s.p50).plate_s,
+    peak_c: main.peak_c.p50,
+  }
+  const found: Advice[] = [left]
+  if (Math.abs(late_s) > WORTH_SAYING_S) {
+    if (set_c !== undefined)
+      for (const step of late_s > 0 ? OVEN_STEPS_K.late : OVEN_STEPS_K.early) {
+        const next_c = Math.min(OVEN_C[oven.kind], Math.max(OVEN_C.least, set_c + step))
+        if (next_c !== set_c) found.push({ code: step > 0 ? 'oven_up' : 'oven_down', ...ways.withSetting(next_c) })
+      }
+    if (late_s > 0) found.push(...swaps(ways, belief, others, now_s, seed), ...shorterEnds(ways, belief, main))
+    const rounded = Math.ceil(left.plate_s / PROMISE_GRID_S) * PROMISE_GRID_S
+    found.push({
+      ...left,
+      code: late_s > 0 ? 'later_promise' : 'earlier_promise',
+      plate_s: rounded,
+      promise_s: rounded,
+    })
+    const hold_s = board.promise_s - left.plate_s
+    if (late_s < -2 * WORTH_SAYING_S && hold_s > 0 && hold_s < STANDARDS.longestHold.value)
+      found.push({ ...ways.withEnd('hold', heldUntil(setup.program, hold_s)), plate_s: board.promise_s })
+  }
+  if (board.latest && board.latest.value_c > PULL_NOW_FROM_C && board.latest.value_c < (setup.pull_c[0] as number)) {
+    const pull_c = setup.pull_c.map(() => board.latest?.value_c as number)
+    const early = ways.tried({ pull_c })
+    found.push({
+      code: 'pull_now',
+      pull_s: now_s,
+      plate_s: Math.max(
+        now_s,
+        in_s + early.carve_s - early.pull_s + setup.now_s + carving_s - (belief.rest.planned_s - belief.rest.least_s),
+      ),
+      peak_c: early.peak_c,
+    })
+  }
+  return found.filter((advice) => isSound(advice, belief, now_s))
+}
