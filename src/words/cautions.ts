@@ -133,6 +133,8 @@ export function hindranceWords(hindrance: Hindrance, units: Units): string {
   switch (hindrance.code) {
     case 'never_reached':
       return `It cannot be reached: it never gets to ${temperature(hindrance.wanted_c, units)}, for after a day and a half it is at ${temperature(hindrance.highest_c, units)}. Set the heat higher.`
+    case 'water_boils':
+      return `It cannot be reached: up here water boils at ${temperature(hindrance.boiling_c, units)}, and no core gets over that. Choose less than ${temperature(hindrance.boiling_c - 1, units)} and cook it longer.`
     case 'stage_never_ends':
       return `Stage ${hindrance.stage + 1} never ends: it is at ${temperature(hindrance.highest_c, units)} and what it waits for does not come. Set its heat higher, or end it by the clock.`
     case 'passed_before_pull':

@@ -192,6 +192,7 @@ describe('cautions, troubles and problems in words', () => {
       { code: 'promise_passed', late_s: 600, earliestPromise: epochSeconds(T) },
       { code: 'never_reached', highest_c: 48, wanted_c: 55, setting_c: 50 },
       { code: 'stage_never_ends', stage: 1, highest_c: 48 },
+      { code: 'water_boils', boiling_c: 91.3, wanted_c: 93 },
       { code: 'passed_before_pull', peak_c: 68, wanted_c: 55 },
       { code: 'rise_too_great', rise_k: 40, most_k: 25 },
       { code: 'rest_too_long', longest_s: 5400, most_s: 3600 },

@@ -1,3 +1,4 @@
+import { pullStageIndex } from '../program/stage'
 import { type Spread, spreadOf } from './ensemble'
 import { COURSE_STEP_S, cookMember, type EstimateSetup, tracksOf } from './member'
 import { pacedPull } from './pace'
@@ -164,6 +165,9 @@ export function foresee(setup: EstimateSetup, posterior: Posterior, most = poste
     recent.map(({ value_c }) => value_c),
     setup.now_s,
   )
+  // A pull by the clock comes when the clock says; nothing is to be foreseen.
+  const byClock = endsByClock(setup)
+  const finer = setup.certain || byClock ? 0 : finerShare(setup)
   const future = setup.certain ? new Float64Array(1) : stratifiedNormals(count, seededRandom(setup.seed + 1))
   const pulls: number[] = []
   const carves: number[] = []
@@ -179,11 +183,13 @@ export function foresee(setup: EstimateSetup, posterior: Posterior, most = poste
       misfit += ((wanted[k] as Reading).value_c - (member.predicted[k] as number)) ** 2
     if (run.outcome !== 'reached') continue
     const left = Math.max(0, run.pull_s - setup.now_s)
-    const paced = level ? pacedPull(member, level, times, setup.now_s) : run.pull_s
+    const paced = level && !byClock ? pacedPull(member, level, times, setup.now_s) : run.pull_s
     const ahead = Math.max(left, paced - setup.now_s)
     const whole = Math.max(paced, setup.now_s)
     const doubt = FUTURE_DOUBT * ahead + MODEL_DOUBT * whole * Math.min(1, ahead / (0.2 * Math.max(1, whole)))
-    const pull = Math.max(setup.now_s, paced + doubt * (future[m] as number))
+    const pull = byClock
+      ? run.pull_s
+      : Math.max(setup.now_s, paced + finer * Math.max(0, paced - setup.now_s) + doubt * (future[m] as number))
     pulls.push(pull)
     carves.push(Math.max(setup.now_s, pull + run.carve_s - run.pull_s))
     peaks.push(Math.min(...run.peak_c))
@@ -217,6 +223,22 @@ export function foresee(setup: EstimateSetup, posterior: Posterior, most = poste
     course: courseOf(courses, some ? Math.max(...pulls) : 0),
     members: count,
   }
+}
+
+const NOTHING_DRAWN: Drawn = () => 0
+const endsByClock = ({ program }: EstimateSetup): boolean => {
+  const until = program.stages[pullStageIndex(program)]?.until.kind
+  return until === 'time' || until === 'clock'
+}
+
+/** Members are cooked coarsely, to be many: by what share of its time a roast as told pulls later when it is cooked finely. */
+function finerShare(setup: EstimateSetup): number {
+  const told = { ...setup, now_s: 0, readings: [], changes: [], air: undefined }
+  const coarse = cookMember(told, NOTHING_DRAWN, [], [], true).run
+  const fine = cookMember({ ...told, certain: true }, NOTHING_DRAWN, [], [], true).run
+  return coarse.outcome === 'reached' && fine.outcome === 'reached' && coarse.pull_s > 0
+    ? fine.pull_s / coarse.pull_s - 1
+    : 0
 }
 
 /** The belief of a cook by its readings so far, and what it says of the rest. Same set-up, same answer. */

@@ -1,5 +1,6 @@
 import type { Cover } from '../heat/environment'
 import type { Cut } from '../reference/cuts'
+import { donenessScale } from '../reference/doneness'
 import { commonPractice, type Source } from '../reference/source'
 import { celsius, minutes, type Seconds, seconds } from '../units'
 import type { Program, Stage, StageEnd, StageEnvironment, Tending } from './stage'
@@ -46,6 +47,8 @@ const tend = (act: Tending['act'], at_min: number, every_s?: Seconds): Tending =
   every_s,
 })
 
+const usualServe = (cut: Cut): number =>
+  donenessScale(cut.doneness).degrees.find(({ id }) => id === cut.usualDoneness)?.serve_c ?? 55
 const isBird = (cut: Cut) => cut.geometry.family === 'bird'
 const isTender = (cut: Cut) => cut.doneness === 'tender'
 const isRed = (cut: Cut) => cut.doneness === 'red'
@@ -194,7 +197,13 @@ export const SCHOOLS: readonly School[] = [
     name: 'Water bath, then hot',
     why: 'Held at the wanted temperature for hours, then dried and browned: the same all through.',
     suits: (cut) => isRed(cut) && cut.bone !== 'bird',
-    usual: (cut) => ({ set_c: 56, hot_c: 240, hot_min: 10, rest_min: Math.min(10, cut.rest_min.least) }),
+    // A degree over what is wanted: the core comes to a little under the bath.
+    usual: (cut) => ({
+      set_c: usualServe(cut) + 1,
+      hot_c: 240,
+      hot_min: 10,
+      rest_min: Math.min(10, cut.rest_min.least),
+    }),
     stages: (s) => [
       stage('cook', { kind: 'bath', set_c: celsius(s.set_c) }, toPull, { cover: 'bag' }),
       rest(s.rest_min, 'bare'),

@@ -2,6 +2,7 @@ import { type Slice, sliceOf } from '../doneness/slice'
 import { cookEnsemble, type EnsembleAnswer, type Spread, usualDoubt } from '../estimate/ensemble'
 import type { RoastKernel } from '../heat/kernel'
 import type { PointId } from '../heat/piece'
+import { boilingPoint } from '../heat/vapour'
 import { type Yield, yieldOf } from '../portions/portions'
 import type { Program } from '../program/stage'
 import { donenessScale } from '../reference/doneness'
@@ -136,7 +137,7 @@ export function answerRoast(question: RoastQuestion): RoastAnswer {
   })
   const { curve, pullCore_c } = run
   const reached_c = (i: number) => (run.pulled ? (run.peak_c[i] as number) : (run.kernels[i] as RoastKernel).core_c)
-  const hindrances = hindrancesOf(pull, target, program)
+  const hindrances = hindrancesOf(pull, target, program, boilingPoint(parameters.pressure_pa))
   return {
     prepared,
     outcome: hindrances.length > 0 ? 'cannot' : pull.outcome,

@@ -4,6 +4,8 @@ import type { Hindrance } from '../simulate/hindrance'
 import type { PullAnswer } from '../simulate/pull'
 
 const MOST_RISE_K = STANDARDS.mostRise.value
+/** A core comes this near to boiling and no nearer while there is water in it, K. */
+const BOILS_SHORT_K = 0.5
 /** Past the wanted by more than this the reading was of no use, K. */
 const PASSED_K = 1.5
 
@@ -15,10 +17,12 @@ export function hindrancesOf(
   pull: PullAnswer,
   target: { readonly kind: 'serve'; readonly serve_c: number } | { readonly kind: 'pull'; readonly pull_c: number },
   program: Program,
+  boiling_c: number,
 ): Hindrance[] {
   const { run } = pull
   const wanted_c = target.kind === 'serve' ? target.serve_c : target.pull_c
   const highest_c = Math.min(...run.kernels.map((kernel) => kernel.core_c))
+  if (wanted_c > boiling_c - BOILS_SHORT_K) return [{ code: 'water_boils', boiling_c, wanted_c }]
   if (run.outcome !== 'reached') {
     const index = run.stages.length - 1
     const stage = run.stages[index]?.stage

@@ -7,6 +7,8 @@ export type Hindrance =
       readonly wanted_c: number
       readonly setting_c: number | undefined
     }
+  /** Water boils below what is wanted, so high over the sea: no core gets over it. */
+  | { readonly code: 'water_boils'; readonly boiling_c: number; readonly wanted_c: number }
   /** A stage that waits for a core or a colour waits for ever. */
   | { readonly code: 'stage_never_ends'; readonly stage: number; readonly highest_c: number }
   /** What comes before the reading is waited for takes it past the wanted by itself. */

@@ -46,6 +46,7 @@ export const estimateAnswer = z.object({
   plate_min: finite.nullable().describe('On the table, minutes since put-in'),
   peak_c: spread,
   points: z.array(z.object({ point: z.string(), at_pull_c: finite.nullable(), peak_c: finite.nullable() })),
+  cautions: z.array(z.looseObject({ code: z.string() })),
   inferred: z.array(z.object({ name: z.string(), mean: finite, spread: finite, before: finite })),
   misfit_k: finite,
   members: finite,
@@ -152,6 +153,7 @@ export function estimateFrom(document: EstimateDocument): Outcome<EstimateAnswer
       at_pull_c: orNull(pull_c, hundredth),
       peak_c: orNull(peak_c, hundredth),
     })),
+    cautions: [...answer.cautions],
     inferred: estimate.inferred.map(({ name, mean, spread: deviation, prior }) => ({
       name,
       mean: Math.round(mean * 1000) / 1000,

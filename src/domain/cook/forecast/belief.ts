@@ -3,6 +3,7 @@ import type { Reading } from '@/core/estimate/reading'
 import type { OvenSpec } from '@/core/heat/oven'
 import type { PointId } from '@/core/heat/piece'
 import { type Program, type Stage, settingOf } from '@/core/program/stage'
+import { STANDARDS } from '@/core/reference/standards'
 import { prepareRoast } from '@/core/roast/prepare'
 import { restSeconds, restStageIndex, withRest } from '@/core/roast/rest'
 import type { StageChange } from '@/core/simulate/stepper'
@@ -115,6 +116,8 @@ export function beliefOf(board: BoardItem, now_s: number, seed: number, members:
   const planned_s = item.rest_min === null ? least_s : Math.max(least_s, item.rest_min * 60)
   const has = restStageIndex(question.program) >= 0
   const program = withRest(question.program, planned_s)
+  // Between a gentle roast and its hot finish it may wait, tented, longer than a rest before the knife.
+  const finishes = program.stages.some(({ role }, i) => role === 'finish' && i > restStageIndex(program))
   const bodyOf = (point: string) => Math.max(0, points.indexOf(point as PointId))
   const lying = board.odd.some(({ code }) => code === 'pulled_out')
   const others = board.points
@@ -160,7 +163,9 @@ export function beliefOf(board: BoardItem, now_s: number, seed: number, members:
     rest: {
       least_s,
       planned_s: has ? planned_s : least_s,
-      most_s: has ? Math.max(question.piece.cut.rest_min.most * 60, planned_s) : least_s,
+      most_s: has
+        ? Math.max(finishes ? STANDARDS.finishWaits.value : question.piece.cut.rest_min.most * 60, planned_s)
+        : least_s,
     },
     carving_s: Math.max(0, secondsOf(item.promise) - secondsOf(item.carve)),
   }
