@@ -31,8 +31,8 @@ export interface EnthalpyTable {
 const LOWEST_C = -40
 /** Boiling is spread over this, K, so that the curve has a slope to read. */
 const BOILING_SPAN_K = 0.5
-/** The table ends so far past boiling, K: dry meat. */
-const PAST_BOILING_K = 2
+/** The table ends so far past boiling, K: meat that has lost all its water is no roast. */
+const PAST_BOILING_K = 0.4
 const ROWS = 5120
 const FINE_STEP_K = 0.025
 
