@@ -26,7 +26,7 @@ export interface CookShelf {
   readonly list: () => Promise<CookRow[]>
   readonly find: (id: string) => Promise<CookRow | undefined>
   readonly begin: (document: CookDocument) => Promise<CookRow>
-  readonly finish: (id: string) => Promise<void>
+  readonly setState: (id: string, state: CookRow['state']) => Promise<void>
   /** Keeps each entry once; answers what of them is now kept. */
   readonly add: (id: string, added: readonly CookEntry[]) => Promise<readonly KeptEntry[]>
   readonly entriesSince: (id: string, seq: number) => Promise<readonly KeptEntry[]>
@@ -60,10 +60,10 @@ export function cookShelf(db: Database, kitchen: KitchenRow): CookShelf {
       if (!row) throw new Error('a cook came back empty')
       return row
     },
-    finish: async (id) => {
+    setState: async (id, state) => {
       await db
         .update(cooks)
-        .set({ state: 'done' })
+        .set({ state })
         .where(and(mine, eq(cooks.id, id)))
     },
     add: (id, added) =>

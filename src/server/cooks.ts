@@ -4,7 +4,8 @@ import { fahrenheitToCelsius } from '@/core/units'
 import { type CookRow, cookShelf, type DeviceRow, deviceByToken, type KeptEntry, keepReadings } from '@/db/cooks'
 import type { KitchenRow, KitchenScope } from '@/db/repositories'
 import { cookFromMeal, cookFromPlan } from '@/domain/cook/begin'
-import { cookEntry, cookTime, type ProbeReading, readingsBatch } from '@/domain/cook/cook-document'
+import { type CookEntry, cookEntry, cookTime, type ProbeReading, readingsBatch } from '@/domain/cook/cook-document'
+import { foldLog, isOver } from '@/domain/cook/entry/fold'
 import { parseWith } from '@/domain/problem/parse'
 import { fail, type Outcome, succeed } from '@/domain/problem/problem'
 import { nowSeconds } from './environment'
@@ -77,6 +78,8 @@ export const cookInKitchen = (slug: string, id: string, since: number): Promise<
 export const cooksOfKitchen = (slug: string): Promise<Outcome<readonly CookRow[]>> =>
   inKitchen(slug, async (scope) => succeed(await shelf(scope).list()))
 
+/** Kinds that can end a cook, or take its end back. */
+const ENDING: ReadonlySet<CookEntry['kind']> = new Set(['served', 'undo', 'in', 'out', 'carve'])
 const entryList = z.strictObject({ entries: z.array(cookEntry).min(1).max(500) })
 
 /** Keeps entries, each once; what is answered is what is safe. */
@@ -91,11 +94,11 @@ export const addEntries = (slug: string, id: string, value: unknown): Promise<Ou
     const stray = asked.value.entries.find(({ item }) => item !== null && !items.has(item))
     if (stray) return fail({ code: 'not_found', path: ['entries', 'item'], what: stray.item ?? '' })
     const kept = await own.add(id, asked.value.entries)
-    // Only a roast on the table can end a cook: the whole log is read for that alone.
-    if (row.state === 'cooking' && asked.value.entries.some(({ kind }) => kind === 'served')) {
-      const log = await own.entriesSince(id, 0)
-      const served = new Set(log.filter(({ entry }) => entry.kind === 'served').map(({ entry }) => entry.item))
-      if (row.document.items.every((item) => served.has(item.id))) await own.finish(id)
+    // What is done to a roast may end the cook, or take its end back: the log is folded for that.
+    if (asked.value.entries.some(({ kind }) => ENDING.has(kind))) {
+      const log = (await own.entriesSince(id, 0)).map(({ entry }) => entry)
+      const state = isOver(foldLog(row.document, log)) ? 'done' : 'cooking'
+      if (state !== row.state) await own.setState(id, state)
     }
     return succeed(kept)
   })

@@ -4,6 +4,7 @@ import { type OvenSpec, OvenState } from '../heat/oven'
 import type { HeatParameters } from '../heat/parameters'
 import type { PieceBody, PointId } from '../heat/piece'
 import { type BirdPosition, type Program, type Stage, settingOf } from '../program/stage'
+import { ROOM_C } from '../reference/standards'
 
 /** How finely a roast is simulated. */
 export interface Resolution {
@@ -30,6 +31,8 @@ export interface StageChange {
   readonly foil?: Stage['foil'] | 'none'
   /** The door was opened once. */
   readonly door?: boolean | undefined
+  /** Taken out into the room by mistake, or back in. */
+  readonly away?: boolean | undefined
 }
 
 /** A reading of the air around the meat. */
@@ -110,6 +113,7 @@ export class RoastStepper {
   private readonly dt_s: number
   private inOven = false
   private isOven = false
+  private away = false
   private setting: number | undefined
   private cover: Cover = 'bare'
   private position: BirdPosition = 'breast_up'
@@ -168,6 +172,7 @@ export class RoastStepper {
       } else this.ovenState.cold()
     }
     this.inOven = this.isOven
+    this.away = false
     this.cover = stage.cover
     this.position = stage.position ?? 'breast_up'
     this.foil = stage.foil
@@ -178,7 +183,8 @@ export class RoastStepper {
 
   private surround(): void {
     const { around, setup, stage } = this
-    setSurroundings(around, stage.environment.kind, setup.oven.kind, this.cover, setup.parameters)
+    const where = this.away ? 'counter' : stage.environment.kind
+    setSurroundings(around, where, setup.oven.kind, this.cover, setup.parameters)
     this.contact = around.convection_w_per_m2k
     this.emissivity = around.emissivity
     this.evaporation = around.evaporation * SURFACE[stage.surface ?? 'plain']
@@ -205,10 +211,9 @@ export class RoastStepper {
       if (change.position) this.position = change.position
       if (change.foil) this.foil = change.foil === 'none' ? undefined : change.foil
       if (change.door && this.isOven) this.ovenState.openDoor()
-      if (change.cover) {
-        this.cover = change.cover
-        this.surround()
-      }
+      if (change.cover) this.cover = change.cover
+      if (change.away !== undefined) this.away = change.away
+      if (change.cover || change.away !== undefined) this.surround()
     }
   }
 
@@ -222,8 +227,12 @@ export class RoastStepper {
   /** Moves everything on by a step, s, without the clock: {@link settle} moves that, {@link restore} takes it back. */
   advance(step_s: number): void {
     const { around, kernels, points, setup, stuffing } = this
-    if (this.isOven) this.heat(step_s)
-    else {
+    if (this.isOven && !this.away) this.heat(step_s)
+    else if (this.away) {
+      this.ovenState.step(step_s, this.setting, 0)
+      around.air_c = ROOM_C
+      around.wall_c = ROOM_C
+    } else {
       around.air_c = this.setting as number
       around.wall_c = this.setting as number
     }

@@ -1,6 +1,7 @@
 import { describe, expect, it } from 'vitest'
-import { boardOf, jumpsOf, nextActions, putInAt, sameOven, sameTable, standing } from './board'
+import { boardOf, jumpsOf, nextActions, putInAt, sameOven, sameTable } from './board'
 import { type CookEntry, cookDocument, cookEntry, cookTime, type ProbeReading } from './cook-document'
+import { standing } from './entry/fold'
 import { forecastOf } from './forecast'
 
 const T0 = Date.UTC(2026, 10, 25, 12) / 1000

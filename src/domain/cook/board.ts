@@ -1,9 +1,9 @@
 import type { CookDocument, CookEntry, CookItem, ProbeReading } from './cook-document'
+import { foldLog, standing } from './entry/fold'
+import { freshItem, type ItemState, probeKey, type Series } from './entry/kind'
+import { secondsOf } from './entry/time'
 
-/** Readings of one probe, oldest first; cook time, s, and °C. */
-export type Series = readonly { readonly at_s: number; readonly value_c: number }[]
-
-export type ItemState = 'waiting' | 'in' | 'resting' | 'carving' | 'served'
+export type { ItemState, Series } from './entry/kind'
 
 /** One roast on the board: where it stands, by what was entered and read. */
 export interface BoardItem {
@@ -12,6 +12,8 @@ export interface BoardItem {
   readonly in_s: number | undefined
   readonly out_s: number | undefined
   readonly carve_s: number | undefined
+  /** Spells outside the oven in mid-cook, s. */
+  readonly away: readonly { readonly from_s: number; readonly to_s: number }[]
   readonly promise_s: number
   /** Reading to pull at, °C: the plan's, or one set by hand. */
   readonly pull_c: number | undefined
@@ -51,6 +53,8 @@ export type OddReading =
 
 /** No meat reads less or more than this, °C: a freezer’s core, and water that boils, with a probe’s error. */
 const MEAT_C = { low: -30, high: 105 } as const
+/** The trend is over the last nine minutes or a little more, s. */
+const TREND_S = 540
 const LOST_S = 180
 const JUMP_K = 6
 const JUMP_SPAN_S = 120
@@ -59,17 +63,6 @@ const SWAP_K = 3
 const OUT_BELOW_C = 32
 /** What was odd is said for so long, s. */
 const STILL_SAID_S = 1800
-
-/** Entries that still stand: what was undone, and the undoing, are gone. Duplicates by id count once. */
-export function standing(entries: readonly CookEntry[]): CookEntry[] {
-  const byId = new Map(entries.map((entry) => [entry.id, entry]))
-  const undone = new Set([...byId.values()].filter(({ kind }) => kind === 'undo').map(({ of }) => of))
-  return [...byId.values()]
-    .filter(({ id, kind }) => kind !== 'undo' && !undone.has(id))
-    .sort((a, b) => Date.parse(a.at) - Date.parse(b.at) || (a.id < b.id ? -1 : 1))
-}
-
-const secondsOf = (iso: string) => Date.parse(iso) / 1000
 
 /** Jumps in a series that no meat makes: each splits it in two sittings. */
 export function jumpsOf(series: Series): number[] {
@@ -99,74 +92,45 @@ export function boardOf(
   now_s: number,
 ): BoardItem[] {
   const entries = standing(allEntries)
+  const log = foldLog(document, entries)
   const items = document.items.map((item): BoardItem => {
-    const mine = entries.filter((entry) => entry.item === item.id)
-    const last = (kind: CookEntry['kind']) => mine.findLast((entry) => entry.kind === kind)
-    const time = (kind: CookEntry['kind']) => {
-      const entry = last(kind)
-      return entry && secondsOf(entry.at)
+    const own = log.items.get(item.id) ?? freshItem()
+    const { state, in_s, out_s, carve_s, looked_s } = own
+    const seriesOf = (point: string): Series => {
+      const probe = own.probes.get(point)
+      if (!probe) return []
+      const offset = log.offsets.get(probeKey(probe.device, probe.channel)) ?? 0
+      return probes
+        .filter(({ device, channel }) => device === probe.device && channel === probe.channel)
+        .filter(({ at_s }) => at_s >= (in_s ?? 0) - 60 && at_s <= now_s + 5)
+        .map(({ at_s, value_c }) => ({ at_s, value_c: value_c - offset }))
     }
-    const in_s = time('in')
-    const out_s = time('out')
-    const carve_s = time('carve')
-    const served = time('served')
-    const assigned = (point: string) => mine.findLast(({ kind, point: name }) => kind === 'assign' && name === point)
-    const offset = (device: string | null, channel: number | null) =>
-      entries.findLast((entry) => entry.kind === 'calibrate' && entry.device === device && entry.channel === channel)
-        ?.value_c ?? 0
-    const airAssigned = assigned('air')
-    const seriesOf = (entry: CookEntry | undefined) =>
-      entry
-        ? probes
-            .filter(({ device, channel }) => device === entry.device && channel === entry.channel)
-            .filter(({ at_s }) => at_s >= (in_s ?? 0) - 60 && at_s <= now_s + 5)
-            .map(({ at_s, value_c }) => ({ at_s, value_c: value_c - offset(entry.device, entry.channel) }))
-        : []
     const possible = ({ value_c }: { readonly value_c: number }) => value_c >= MEAT_C.low && value_c <= MEAT_C.high
-    const meatOf = (entry: CookEntry | undefined) => seriesOf(entry).filter(possible)
-    const byHand = mine
-      .filter(({ kind, point, value_c }) => kind === 'reading' && point !== 'air' && value_c !== null)
-      .map(({ at, value_c }) => ({ at_s: secondsOf(at), value_c: value_c as number }))
     const probed = [...new Set([...item.points, 'core'])].flatMap((point) => {
-      const entry = assigned(point)
-      const series = meatOf(entry)
-      return entry ? [{ point, entry, series, last: series.at(-1)?.value_c ?? Number.POSITIVE_INFINITY }] : []
+      if (!own.probes.has(point)) return []
+      const whole = seriesOf(point)
+      const series = whole.filter(possible)
+      return [{ point, whole, series, last: series.at(-1)?.value_c ?? Number.POSITIVE_INFINITY }]
     })
     const deciding = probed.reduce<(typeof probed)[number] | undefined>(
       (least, each) => (least === undefined || each.last < least.last ? each : least),
       undefined,
     )
-    const meat = deciding?.entry
-    const readings = [...(deciding?.series ?? []), ...byHand.filter(possible)].sort((a, b) => a.at_s - b.at_s)
-    const air = seriesOf(airAssigned)
+    const readings = [...(deciding?.series ?? []), ...own.hand.filter(possible)].sort((a, b) => a.at_s - b.at_s)
+    const air = seriesOf('air')
     const latest = readings.at(-1)
-    const before = latest && readings.findLast(({ at_s }) => at_s <= latest.at_s - 540)
-    const promise =
-      mine.findLast(({ kind }) => kind === 'promise') ??
-      entries.findLast(({ kind, item: of }) => kind === 'promise' && of === null)
-    const pullAt = last('pull_at')
-    const state: ItemState =
-      served !== undefined
-        ? 'served'
-        : carve_s !== undefined
-          ? 'carving'
-          : out_s !== undefined
-            ? 'resting'
-            : in_s !== undefined
-              ? 'in'
-              : 'waiting'
-    return {
+    const before = latest && readings.findLast(({ at_s }) => at_s <= latest.at_s - TREND_S)
+    const board = {
       item,
       state,
       in_s,
       out_s,
       carve_s,
-      promise_s: promise?.text ? secondsOf(promise.text) : secondsOf(item.promise),
-      pull_c: pullAt?.value_c ?? item.pull_c ?? undefined,
-      oven_name: mine.findLast(({ kind, text }) => kind === 'oven' && text)?.text ?? item.oven_name,
-      settings: mine
-        .filter(({ kind, value_c }) => kind === 'oven' && value_c !== null)
-        .map(({ at, value_c }) => ({ at_s: secondsOf(at), set_c: value_c as number })),
+      away: own.away,
+      promise_s: own.promise_s ?? log.promise_s ?? secondsOf(item.promise),
+      pull_c: own.pull_c ?? item.pull_c ?? undefined,
+      oven_name: own.oven_name ?? item.oven_name,
+      settings: own.settings,
       readings,
       air,
       point: deciding?.point ?? item.points[0] ?? 'core',
@@ -176,19 +140,14 @@ export function boardOf(
       latest,
       trend_k_per_min:
         latest && before ? ((latest.value_c - before.value_c) / (latest.at_s - before.at_s)) * 60 : undefined,
-      odd:
-        state === 'in'
-          ? [
-              ...impossibleOf(
-                [...seriesOf(meat), ...byHand].filter((reading) => !possible(reading)),
-                now_s,
-                mine,
-              ),
-              ...oddOf(readings, air, meat !== undefined, item, now_s, mine),
-            ]
-          : [],
-      entries: mine,
+      entries: entries.filter((entry) => entry.item === item.id),
     }
+    const wrong = [...(deciding?.whole ?? []), ...own.hand].filter((reading) => !possible(reading))
+    const odd =
+      state === 'in'
+        ? [...impossibleOf(wrong, now_s, looked_s), ...oddOf(board, deciding !== undefined, now_s, looked_s)]
+        : []
+    return { ...board, odd }
   })
   return withSwaps(items)
 }
@@ -220,20 +179,17 @@ function withSwaps(items: readonly BoardItem[]): BoardItem[] {
 }
 
 /** The last reading that no meat gives, until somebody has looked or half an hour has gone. */
-function impossibleOf(wrong: Series, now_s: number, entries: readonly CookEntry[]): OddReading[] {
+function impossibleOf(wrong: Series, now_s: number, looked_s: number): OddReading[] {
   const last = [...wrong].sort((a, b) => a.at_s - b.at_s).at(-1)
-  if (!last || now_s - last.at_s > STILL_SAID_S) return []
-  const seen = entries.some(({ kind, at }) => (kind === 'note' || kind === 'assign') && secondsOf(at) > last.at_s)
-  return seen ? [] : [{ code: 'impossible', ...last }]
+  if (!last || now_s - last.at_s > STILL_SAID_S || looked_s > last.at_s) return []
+  return [{ code: 'impossible', ...last }]
 }
 
 function oddOf(
-  readings: BoardItem['readings'],
-  air: BoardItem['air'],
+  { readings, air, item, settings }: Pick<BoardItem, 'readings' | 'air' | 'item' | 'settings'>,
   watched: boolean,
-  item: CookItem,
   now_s: number,
-  entries: readonly CookEntry[],
+  looked_s: number,
 ): OddReading[] {
   const odd: OddReading[] = []
   const latest = readings.at(-1)
@@ -246,8 +202,7 @@ function oddOf(
     const to = (readings.findLast(({ at_s }) => at_s <= (readings[jump]?.at_s ?? 0) + JUMP_SPAN_S) ??
       readings[jump]) as (typeof readings)[number]
     // A later hand on the board says that somebody has looked.
-    const seen = entries.some(({ kind, at }) => (kind === 'note' || kind === 'assign') && secondsOf(at) > to.at_s)
-    if (!seen && now_s - to.at_s < STILL_SAID_S) {
+    if (looked_s <= to.at_s && now_s - to.at_s < STILL_SAID_S) {
       const cold = to.value_c < OUT_BELOW_C && from.value_c - to.value_c > JUMP_K
       const hot = to.value_c > from.value_c + 25
       odd.push({ code: cold || hot ? 'pulled_out' : 'moved', at_s: to.at_s, from_c: from.value_c, to_c: to.value_c })
@@ -255,7 +210,7 @@ function oddOf(
   }
   const now = air.at(-1)
   if (now && now_s - now.at_s < LOST_S) {
-    const set = entries.findLast(({ kind }) => kind === 'oven')?.value_c ?? settingOf(item)
+    const set = settings.at(-1)?.set_c ?? settingOf(item)
     const recent = air.filter(({ at_s }) => at_s > now.at_s - 240)
     const high = Math.max(...recent.map(({ value_c }) => value_c))
     const long = air.filter(({ at_s }) => at_s > now.at_s - 900)

@@ -1,5 +1,6 @@
 import { z } from 'zod'
 import { altitudePart, ovenPart, programPart, roastPart } from '../roast/roast-document'
+import { ENTRY_KINDS, kindOf } from './entry'
 
 const finite = z.number().finite()
 const instant = z.iso.datetime({ offset: true })
@@ -52,30 +53,8 @@ export const cookDocument = z.strictObject({
 })
 export type CookDocument = z.output<typeof cookDocument>
 
-export const ENTRY_KINDS = [
-  'in',
-  'out',
-  'rest',
-  'carve',
-  'served',
-  'turned',
-  'basted',
-  'glazed',
-  'door',
-  'covered',
-  'uncovered',
-  'note',
-  'reading',
-  'assign',
-  'oven',
-  'promise',
-  'pull_at',
-  'calibrate',
-  'undo',
-] as const
-
 /** What somebody did or saw, once and for all: entries are added, never changed. `id` is made where it happened. */
-export const cookEntry = z.strictObject({
+const entryShape = z.strictObject({
   id: z.string().min(8).max(64),
   kind: z.enum(ENTRY_KINDS),
   /** Cook time. */
@@ -90,7 +69,19 @@ export const cookEntry = z.strictObject({
   of: z.string().max(64).nullable().default(null),
   text: z.string().max(1000).nullable().default(null),
 })
-export type CookEntry = z.output<typeof cookEntry>
+export type CookEntry = z.output<typeof entryShape>
+
+/** An entry that says what its kind must say. */
+export const cookEntry = entryShape.superRefine((entry, context) => {
+  const { needs, ofItem } = kindOf(entry.kind)
+  for (const field of needs)
+    if (entry[field] === null)
+      context.addIssue({ code: 'custom', path: [field], message: `an entry ${entry.kind} must say its ${field}` })
+  if (ofItem && entry.item === null)
+    context.addIssue({ code: 'custom', path: ['item'], message: `an entry ${entry.kind} must name its roast` })
+})
+/** An entry as it was once kept: earlier releases asked less of it. */
+export const keptEntry = entryShape
 
 /** A batch of probe readings from a device. */
 export const readingsBatch = z.strictObject({

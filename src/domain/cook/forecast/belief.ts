@@ -10,6 +10,8 @@ import type { StageChange } from '@/core/simulate/stepper'
 import { questionOf } from '../../roast/question'
 import { type BoardItem, jumpsOf, type Series } from '../board'
 import type { CookItem } from '../cook-document'
+import { kindOf } from '../entry'
+import { secondsOf } from '../entry/time'
 
 /** Size of the ensemble behind an arrival, and behind each way out. */
 export const MEMBERS = { arrival: 256, ways: 48 } as const
@@ -35,8 +37,6 @@ export interface Belief {
   readonly carving_s: number
 }
 
-const secondsOf = (iso: string) => Date.parse(iso) / 1000
-
 /** The question a cook's item puts to the model: the same as its plan did. */
 export const questionOfItem = (item: CookItem) =>
   questionOf(
@@ -57,35 +57,18 @@ const heatedOf = (program: Program): readonly Stage[] => {
   return program.stages.slice(0, pull < 0 ? program.stages.length : pull + 1)
 }
 
-const FOILED: Readonly<Record<string, Stage['foil']>> = { breast: 'breast', thigh: 'legs' }
-
 /** What was done outside the program since it went in, by time. Planned bastings are in the program already. */
 function changesOf(board: BoardItem, program: Program, in_s: number): StageChange[] {
   const planned = new Set(program.stages.flatMap(({ tending }) => tending.map(({ act }) => act)))
   const done = board.entries.flatMap((entry): StageChange[] => {
-    const time_s = secondsOf(entry.at) - in_s
-    if (time_s <= 0) return []
-    switch (entry.kind) {
-      case 'covered': {
-        const foil = FOILED[entry.point ?? '']
-        return [foil ? { time_s, foil, door: true } : { time_s, cover: 'foil', door: true }]
-      }
-      case 'uncovered':
-        return [{ time_s, cover: 'bare', foil: 'none', door: true }]
-      case 'turned':
-        return planned.has('turn') ? [] : [{ time_s, position: 'breast_up', door: true }]
-      case 'basted':
-        return planned.has('baste') ? [] : [{ time_s, door: true }]
-      case 'glazed':
-        return planned.has('glaze') ? [] : [{ time_s, door: true }]
-      case 'door':
-        return [{ time_s, door: true }]
-      default:
-        return []
-    }
+    const change = kindOf(entry.kind).change?.(entry, planned)
+    return change ? [{ time_s: secondsOf(entry.at) - in_s, ...change }] : []
   })
-  const settings = board.settings.map(({ at_s, set_c }) => ({ time_s: at_s - in_s, set_c }))
-  return [...done, ...settings].filter(({ time_s }) => time_s > 0).sort((a, b) => a.time_s - b.time_s)
+  const away = board.away.flatMap(({ from_s, to_s }): StageChange[] => [
+    { time_s: from_s - in_s, away: true },
+    { time_s: to_s - in_s, away: false, door: true },
+  ])
+  return [...done, ...away].filter(({ time_s }) => time_s > 0).sort((a, b) => a.time_s - b.time_s)
 }
 
 /** A probe's readings as the estimator takes them: of more than one jump only the last sitting is believed. */

@@ -1,0 +1,115 @@
+import { describe, expect, it } from 'vitest'
+import { seededRandom } from '@/core/estimate/random'
+import { boardOf } from '../board'
+import { type CookEntry, cookDocument, cookEntry } from '../cook-document'
+import { forecastOf } from '../forecast'
+import { ENTRY_KINDS, kindOf } from '.'
+import { foldLog, isOver } from './fold'
+
+const T0 = Date.UTC(2026, 10, 25, 12) / 1000
+const iso = (minute: number) => new Date((T0 + minute * 60) * 1000).toISOString()
+const document = cookDocument.parse({
+  title: 'Supper',
+  clock: { origin: iso(0), real: iso(0), speed: 1 },
+  items: ['rib', 'pork'].map((id) => ({
+    id,
+    title: id,
+    roast: { cut: id === 'rib' ? 'beef-rib-bone-in' : 'pork-loin', mass_kg: 2.5 },
+    program: { school: 'steady', set_c: 140 },
+    serve_c: 60,
+    promise: iso(240),
+    put_in: iso(10),
+    pull: iso(190),
+    carve: iso(225),
+    pull_c: 54,
+  })),
+})
+let count = 0
+const entry = (kind: CookEntry['kind'], minute: number, more: Partial<CookEntry> = {}) =>
+  cookEntry.parse({ id: `entry-${String(count++).padStart(4, '0')}`, kind, at: iso(minute), item: 'rib', ...more })
+const rib = (...entries: CookEntry[]) => foldLog(document, entries).items.get('rib')
+
+describe('the log as a fold', () => {
+  it('out by mistake and in again is in, from when it first went in, with its spell outside', () => {
+    const log = rib(entry('in', 10), entry('out', 90), entry('in', 97))
+    expect(log).toMatchObject({ state: 'in', in_s: T0 + 600, out_s: undefined })
+    expect(log?.away).toEqual([{ from_s: T0 + 5400, to_s: T0 + 5820 }])
+  })
+
+  it('a cook is over when every roast is on the table, and not when one of them is taken back', () => {
+    const ribServed = entry('served', 240)
+    const porkServed = entry('served', 241, { item: 'pork' })
+    const over = (...entries: CookEntry[]) => isOver(foldLog(document, entries))
+    expect(over(ribServed)).toBe(false)
+    expect(over(ribServed, porkServed)).toBe(true)
+    expect(over(ribServed, entry('undo', 240, { of: ribServed.id }), porkServed)).toBe(false)
+    expect(over(ribServed, porkServed, entry('undo', 242, { of: porkServed.id }))).toBe(false)
+  })
+
+  it('undo takes back each thing it should', () => {
+    const base = [entry('in', 10)]
+    for (const [kind, more] of [
+      ['out', {}],
+      ['pull_at', { value_c: 50 }],
+      ['oven', { value_c: 180, text: 'the top oven' }],
+      ['reading', { value_c: 31 }],
+      ['promise', { text: iso(300) }],
+      ['assign', { device: 'd', channel: 1, point: 'core' }],
+    ] as const) {
+      const done = entry(kind, 60, more)
+      const with_ = foldLog(document, [...base, done])
+      const without = foldLog(document, [...base, done, entry('undo', 61, { of: done.id })])
+      expect(with_, kind).not.toEqual(foldLog(document, base))
+      expect(without, kind).toEqual(foldLog(document, base))
+    }
+  })
+
+  it('arrives at the same state in whatever order and however often entries arrive', () => {
+    const random = seededRandom(3)
+    const pick = <T>(of: readonly T[]): T => of[Math.floor(random() * of.length)] as T
+    for (let round = 0; round < 300; round++) {
+      const log: CookEntry[] = []
+      for (let i = 0; i < 14; i++) {
+        const kind = pick(ENTRY_KINDS)
+        if (kind === 'undo' && log.length === 0) continue
+        log.push(
+          entry(kind, i * 7 + random(), {
+            item: pick(['rib', 'pork']),
+            value_c: 50 + Math.floor(random() * 40),
+            device: 'd',
+            channel: pick([0, 1]),
+            point: pick(['core', 'air']),
+            text: iso(200 + Math.floor(random() * 100)),
+            of: kind === 'undo' ? pick(log).id : null,
+          }),
+        )
+      }
+      const straight = foldLog(document, log)
+      const shuffled = [...log, ...log.slice(0, 5)].sort(() => random() - 0.5)
+      expect(foldLog(document, shuffled)).toEqual(straight)
+    }
+  })
+
+  it('an entry that does not say what its kind must say is refused where it fails', () => {
+    for (const kind of ENTRY_KINDS) {
+      const bare = cookEntry.safeParse({ id: 'bare-entry', kind, at: iso(1) })
+      const { needs, ofItem } = kindOf(kind)
+      expect(bare.success, kind).toBe(needs.length === 0 && !ofItem)
+      if (!bare.success)
+        expect(bare.error.issues.map(({ path }) => path[0]).sort()).toEqual(
+          [...needs, ...(ofItem ? ['item'] : [])].sort(),
+        )
+    }
+  })
+
+  it('a spell on the counter, foil and an open door each make it later', () => {
+    const arrival = (...more: CookEntry[]) => {
+      const [board] = boardOf(document, [entry('in', 10), ...more], [], T0 + 120 * 60)
+      return (board && forecastOf(board, T0 + 120 * 60, 7, [], 64)?.estimate.pull_s.p50) ?? 0
+    }
+    const left = arrival()
+    expect(arrival(entry('out', 60), entry('in', 80))).toBeGreaterThan(left + 300)
+    expect(arrival(entry('door', 60), entry('door', 70), entry('door', 80))).toBeGreaterThan(left + 30)
+    expect(arrival(entry('covered', 20))).toBeGreaterThan(left)
+  })
+})

@@ -1,0 +1,80 @@
+import type { BirdPosition, Tending } from '@/core/program/stage'
+import type { StageChange } from '@/core/simulate/stepper'
+import type { CookEntry } from '../cook-document'
+
+/** Readings of one probe, oldest first; cook time, s, and °C. */
+export type Series = readonly { readonly at_s: number; readonly value_c: number }[]
+
+export type ItemState = 'waiting' | 'in' | 'resting' | 'carving' | 'served'
+
+/** What the log says of one roast; made by folding its entries, each by the effect of its kind. */
+export interface ItemLog {
+  state: ItemState
+  /** When it first went in, s; a piece that was out by mistake and is back in keeps it. */
+  in_s: number | undefined
+  out_s: number | undefined
+  carve_s: number | undefined
+  /** Spells outside the oven in mid-cook, s. */
+  away: { from_s: number; to_s: number }[]
+  promise_s: number | undefined
+  pull_c: number | undefined
+  oven_name: string | undefined
+  settings: { at_s: number; set_c: number }[]
+  hand: { at_s: number; value_c: number }[]
+  probes: Map<string, { device: string | null; channel: number | null }>
+  /** Somebody has looked: what was odd before is answered. */
+  looked_s: number
+}
+
+/** What the log says of a cook. */
+export interface CookLog {
+  readonly items: Map<string, ItemLog>
+  /** What a probe reads too much, K, by device and channel. */
+  readonly offsets: Map<string, number>
+  /** A promise moved for all. */
+  promise_s: number | undefined
+}
+
+export const freshItem = (): ItemLog => ({
+  state: 'waiting',
+  in_s: undefined,
+  out_s: undefined,
+  carve_s: undefined,
+  away: [],
+  promise_s: undefined,
+  pull_c: undefined,
+  oven_name: undefined,
+  settings: [],
+  hand: [],
+  probes: new Map(),
+  looked_s: Number.NEGATIVE_INFINITY,
+})
+
+/** The fields of an entry beyond what all have. */
+export type EntryField = 'value_c' | 'point' | 'device' | 'channel' | 'of' | 'text'
+
+/**
+ * One kind of entry: what it must say, what it does to the log, and what it changes in the meat's
+ * surroundings. A new kind is a file like its neighbours, a row in `index.ts` and a word in `words`;
+ * the compiler names the rest.
+ */
+export interface EntryKind {
+  /** Fields that must be said. */
+  readonly needs: readonly EntryField[]
+  /** Whether it must name its roast. */
+  readonly ofItem: boolean
+  /** Its effect on its roast; undefined where it has none. */
+  readonly onItem?: (item: ItemLog, entry: CookEntry, at_s: number) => void
+  /** Its effect on the whole cook. */
+  readonly onCook?: (log: CookLog, entry: CookEntry, at_s: number) => void
+  /**
+   * What it did to the meat's surroundings, as the stepper takes it; `planned` are the acts the program
+   * does by itself, which are not done twice.
+   */
+  readonly change?: (entry: CookEntry, planned: ReadonlySet<Tending['act']>) => Omit<StageChange, 'time_s'> | undefined
+}
+
+/** A kind that only stands in the log. */
+export const SEEN_ONLY: EntryKind = { needs: [], ofItem: true }
+export const UP: BirdPosition = 'breast_up'
+export const probeKey = (device: string | null, channel: number | null): string => `${device}/${channel}`
