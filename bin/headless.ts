@@ -1,15 +1,13 @@
 import { z } from 'zod'
-import { estimateAnswer, estimateDocument, estimateFrom } from '@/domain/cook/estimate-document'
-import { mealDocument } from '@/domain/meal/meal-document'
+import { estimateDocument, estimateFrom } from '@/domain/cook/estimate-document'
+import { DOCUMENT_NAMES, documentSchema } from '@/domain/documents'
 import { parseJson, parseWith } from '@/domain/problem/parse'
 import { fail, type Outcome } from '@/domain/problem/problem'
-import { DOCUMENTS, simulateDocument } from '@/domain/roast/roast-document'
+import { simulateDocument } from '@/domain/roast/roast-document'
 import { simulate } from '@/domain/roast/simulate'
 import { planHeadless } from '@/server/headless'
 
 const USAGE = 'usage: node bin/pheasant.mjs simulate | plan | estimate | schema NAME'
-const SCHEMAS = { ...DOCUMENTS, meal: mealDocument, estimate: estimateDocument, 'estimate-answer': estimateAnswer }
-
 async function readAll(stream: NodeJS.ReadableStream): Promise<string> {
   let text = ''
   stream.setEncoding('utf8')
@@ -37,13 +35,9 @@ async function answer(words: readonly string[]): Promise<Outcome<unknown>> {
       return document.ok ? estimateFrom(document.value) : document
     }
     case 'schema': {
-      const schema = Object.hasOwn(SCHEMAS, name ?? '') ? SCHEMAS[name as keyof typeof SCHEMAS] : undefined
+      const schema = documentSchema(name)
       if (!schema)
-        return fail({
-          code: 'malformed',
-          path: [],
-          detail: `schema takes one of: ${Object.keys(SCHEMAS).join(', ')}`,
-        })
+        return fail({ code: 'malformed', path: [], detail: `schema takes one of: ${DOCUMENT_NAMES.join(', ')}` })
       return { ok: true, value: z.toJSONSchema(schema, { io: 'input' }) }
     }
     default:

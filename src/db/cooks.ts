@@ -1,15 +1,11 @@
 import { and, asc, desc, eq, gt, inArray, sql } from 'drizzle-orm'
-import {
-  type CookDocument,
-  type CookEntry,
-  cookDocument,
-  cookEntry,
-  type ProbeReading,
-} from '@/domain/cook/cook-document'
+import { type CookDocument, type CookEntry, keptEntry, type ProbeReading } from '@/domain/cook/cook-document'
+import { STORED } from '@/domain/stored/stored'
 import type { Database } from './connection'
 import { newId } from './ids'
 import { type KitchenRow, notice } from './repositories'
 import { cooks, devices, entries, readings } from './schema'
+import { type Listed, typedRow, typedRows } from './stored'
 
 export type CookRow = typeof cooks.$inferSelect
 export type DeviceRow = Pick<typeof devices.$inferSelect, 'id' | 'name' | 'battery' | 'seenAt'>
@@ -23,7 +19,7 @@ export interface KeptEntry {
 
 /** Cooks, entries and probes of one kitchen. */
 export interface CookShelf {
-  readonly list: () => Promise<CookRow[]>
+  readonly list: () => Promise<Listed<CookRow>>
   readonly find: (id: string) => Promise<CookRow | undefined>
   readonly begin: (document: CookDocument) => Promise<CookRow>
   readonly setState: (id: string, state: CookRow['state']) => Promise<void>
@@ -38,19 +34,32 @@ export interface CookShelf {
 
 export function cookShelf(db: Database, kitchen: KitchenRow): CookShelf {
   const mine = eq(cooks.kitchenId, kitchen.id)
-  const kept = (row: { seq: number; entry: unknown; receivedAt: Date }): KeptEntry => ({
-    seq: row.seq,
-    entry: cookEntry.parse(row.entry),
-    received_at: row.receivedAt.toISOString(),
-  })
+  const kept = (row: { seq: number; id: string; entry: unknown; receivedAt: Date }): KeptEntry => {
+    const received_at = row.receivedAt.toISOString()
+    const entry = keptEntry.safeParse(row.entry)
+    // One from a later release is said to be there; what it did only that release knows.
+    return entry.success
+      ? { seq: row.seq, entry: entry.data, received_at }
+      : {
+          seq: row.seq,
+          entry: keptEntry.parse({
+            id: row.id,
+            kind: 'note',
+            at: received_at,
+            text: 'an entry this release cannot read',
+          }),
+          received_at,
+        }
+  }
   return {
-    list: () => db.select().from(cooks).where(mine).orderBy(desc(cooks.createdAt)).limit(40),
+    list: async () =>
+      typedRows(STORED.cook, await db.select().from(cooks).where(mine).orderBy(desc(cooks.createdAt)).limit(40)),
     find: async (id) => {
       const [row] = await db
         .select()
         .from(cooks)
         .where(and(mine, eq(cooks.id, id)))
-      return row && { ...row, document: cookDocument.parse(row.document) }
+      return row && typedRow(STORED.cook, row)
     },
     begin: async (document) => {
       const [row] = await db

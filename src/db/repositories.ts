@@ -1,10 +1,12 @@
 import { and, asc, desc, eq, isNull, type SQL, sql } from 'drizzle-orm'
 import type { HouseItem, HouseItemDocument } from '@/domain/house/house-item'
-import { type Equipment, type MealDocument, mealDocument } from '@/domain/meal/meal-document'
-import { type PlanDocument, planDocument } from '@/domain/roast/roast-document'
+import type { Equipment, MealDocument } from '@/domain/meal/meal-document'
+import type { PlanDocument } from '@/domain/roast/roast-document'
+import { readStored, STORED, type StoredKind } from '@/domain/stored/stored'
 import type { Database } from './connection'
 import { newId } from './ids'
 import { houseItems, kitchens, plans, planVersions } from './schema'
+import { type Listed, typedRow, typedRows } from './stored'
 
 export type KitchenRow = typeof kitchens.$inferSelect
 type AnyPlanRow = typeof plans.$inferSelect
@@ -46,7 +48,7 @@ export type SaveResult<Document = PlanDocument> =
 
 /** Documents of one kind in one kitchen, each with its versions. */
 export interface Shelf<Document> {
-  readonly list: () => Promise<With<AnyPlanRow, Document>[]>
+  readonly list: () => Promise<Listed<With<AnyPlanRow, Document>>>
   readonly find: (id: string) => Promise<With<AnyPlanRow, Document> | undefined>
   readonly add: (document: Document) => Promise<With<AnyPlanRow, Document>>
   /** Saves over the version it started from; a stale save is kept beside, not written over. */
@@ -69,16 +71,22 @@ export interface KitchenScope {
   readonly settle: (planId: string, versionId: string) => Promise<boolean>
 }
 
+/** A kitchen whose equipment cannot be read starts from a plain one again. */
+const readKitchen = (row: KitchenRow): KitchenRow => {
+  const equipment = row.equipment === null ? undefined : readStored(STORED.equipment, row.equipment)
+  return { ...row, equipment: equipment?.ok ? equipment.value : null }
+}
+
 /** Opens the scope of one kitchen; undefined when there is no such kitchen. */
 export async function openKitchen(db: Database, slug: string): Promise<KitchenScope | undefined> {
   const [kitchen] = await db.select().from(kitchens).where(eq(kitchens.slug, slug))
-  return kitchen && scopeOf(db, kitchen)
+  return kitchen && scopeOf(db, readKitchen(kitchen))
 }
 
 /** The kitchen whose calendar a token opens. */
 export async function kitchenByCalendar(db: Database, token: string): Promise<KitchenScope | undefined> {
   const [kitchen] = await db.select().from(kitchens).where(eq(kitchens.calendarToken, token))
-  return kitchen && scopeOf(db, kitchen)
+  return kitchen && scopeOf(db, readKitchen(kitchen))
 }
 
 /** Tells every listener of the kitchen that something was saved: who listens asks again. */
@@ -95,32 +103,28 @@ export const notice = (change: {
 
 interface Kind<Document> {
   readonly kind: AnyPlanRow['kind']
-  /** A document kept by an earlier release takes the usual values for what it does not say. */
-  readonly read: (value: unknown) => Document
+  readonly stored: StoredKind<Document>
   readonly promiseOf: (document: Document) => Date
 }
 const ROASTS: Kind<PlanDocument> = {
   kind: 'roast',
-  read: (value) => planDocument.parse(value),
+  stored: STORED.roast,
   promiseOf: ({ promise }) => new Date(promise),
 }
 const MEALS: Kind<MealDocument> = {
   kind: 'meal',
-  read: (value) => mealDocument.parse(value),
+  stored: STORED.meal,
   promiseOf: ({ servings }) => new Date(Math.min(...servings.map(({ at }) => Date.parse(at)))),
 }
 
 function shelfOf<Document extends PlanDocument | MealDocument>(
   db: Database,
   kitchen: KitchenRow,
-  { kind, read, promiseOf }: Kind<Document>,
+  { kind, stored, promiseOf }: Kind<Document>,
 ): Shelf<Document> {
   const mine = and(eq(plans.kitchenId, kitchen.id), eq(plans.kind, kind))
   const versionOf = (planId: string) => and(eq(planVersions.kitchenId, kitchen.id), eq(planVersions.planId, planId))
-  const typed = <Row extends { document: unknown }>(row: Row): With<Row, Document> => ({
-    ...row,
-    document: read(row.document),
-  })
+  const typed = <Row extends { id: string; document: unknown }>(row: Row): With<Row, Document> => typedRow(stored, row)
   const version = (
     tx: Pick<Database, 'insert'>,
     planId: string,
@@ -136,7 +140,7 @@ function shelfOf<Document extends PlanDocument | MealDocument>(
     tx.execute(sql`select ${notice({ kitchen: kitchen.id, what: kind, id: planId, version: number })}`)
   return {
     list: async () =>
-      (await db.select().from(plans).where(mine).orderBy(asc(plans.promiseAt), asc(plans.id))).map(typed),
+      typedRows(stored, await db.select().from(plans).where(mine).orderBy(asc(plans.promiseAt), asc(plans.id))),
     find: async (id) =>
       (
         await db
@@ -183,9 +187,11 @@ function shelfOf<Document extends PlanDocument | MealDocument>(
           .from(planVersions)
           .where(and(versionOf(planId), eq(planVersions.state, 'set_aside'), isNull(planVersions.settledAt)))
           .orderBy(desc(planVersions.createdAt))
-      ).map(typed),
+      ).flatMap((row) => typedRows(stored, [row]).rows),
     listVersions: async (planId) =>
-      (await db.select().from(planVersions).where(versionOf(planId)).orderBy(asc(planVersions.createdAt))).map(typed),
+      (await db.select().from(planVersions).where(versionOf(planId)).orderBy(asc(planVersions.createdAt))).flatMap(
+        (row) => typedRows(stored, [row]).rows,
+      ),
   }
 }
 
@@ -204,7 +210,7 @@ function scopeOf(db: Database, kitchen: KitchenRow): KitchenScope {
           .from(houseItems)
           .where(eq(houseItems.kitchenId, kitchen.id))
           .orderBy(asc(houseItems.kind), asc(houseItems.name))
-      ).map(({ id, document }) => ({ id, document })),
+      ).flatMap((row) => typedRows(STORED.house, [row]).rows.map(({ id, document }) => ({ id, document }))),
     putHouseItem: async (document) => {
       const [row] = await db
         .insert(houseItems)

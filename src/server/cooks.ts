@@ -3,6 +3,7 @@ import { z } from 'zod'
 import { fahrenheitToCelsius } from '@/core/units'
 import { type CookRow, cookShelf, type DeviceRow, deviceByToken, type KeptEntry, keepReadings } from '@/db/cooks'
 import type { KitchenRow, KitchenScope } from '@/db/repositories'
+import type { Unreadable } from '@/db/stored'
 import { cookFromMeal, cookFromPlan } from '@/domain/cook/begin'
 import { type CookEntry, cookEntry, cookTime, type ProbeReading, readingsBatch } from '@/domain/cook/cook-document'
 import { foldLog, isOver } from '@/domain/cook/entry/fold'
@@ -75,8 +76,13 @@ export const cookInKitchen = (slug: string, id: string, since: number): Promise<
     return succeed({ kitchen: scope.kitchen, row, entries, devices, readings, now_s })
   })
 
-export const cooksOfKitchen = (slug: string): Promise<Outcome<readonly CookRow[]>> =>
-  inKitchen(slug, async (scope) => succeed(await shelf(scope).list()))
+export const cooksOfKitchen = (
+  slug: string,
+): Promise<Outcome<{ cooks: readonly CookRow[]; unreadable: readonly Unreadable[] }>> =>
+  inKitchen(slug, async (scope) => {
+    const { rows, unreadable } = await shelf(scope).list()
+    return succeed({ cooks: rows, unreadable })
+  })
 
 /** Kinds that can end a cook, or take its end back. */
 const ENDING: ReadonlySet<CookEntry['kind']> = new Set(['served', 'undo', 'in', 'out', 'carve'])

@@ -84,7 +84,7 @@ export async function kitchenCalendar(token: string): Promise<Outcome<string>> {
   if (!scope) return fail({ code: 'not_found', path: ['calendar'], what: token })
   const since_s = nowSeconds() - 7 * 86_400
   const entries: CalendarEntry[] = []
-  for (const row of await scope.meals.list()) {
+  for (const row of (await scope.meals.list()).rows) {
     if (row.promiseAt.getTime() / 1000 < since_s) continue
     const { plan } = savedMeal(scope.kitchen, row)
     if (plan)
@@ -95,7 +95,7 @@ export async function kitchenCalendar(token: string): Promise<Outcome<string>> {
         })),
       )
   }
-  for (const row of await scope.plans.list()) {
+  for (const row of (await scope.plans.list()).rows) {
     if (row.promiseAt.getTime() / 1000 < since_s) continue
     const made = makePlan(row.document, nowSeconds(), 16)
     if (!made.ok) continue

@@ -1,5 +1,6 @@
 import { sharedDatabase } from '@/db/connection'
 import { type KitchenRow, type KitchenScope, listKitchens, openKitchen } from '@/db/repositories'
+import { UnreadableDocument } from '@/db/stored'
 import { fail, type Outcome } from '@/domain/problem/problem'
 import { environment } from './environment'
 
@@ -13,5 +14,12 @@ export async function inKitchen<Value>(
   work: (scope: KitchenScope) => Promise<Outcome<Value>>,
 ): Promise<Outcome<Value>> {
   const scope = await openKitchen(database(), slug)
-  return scope ? work(scope) : fail({ code: 'not_found', path: ['kitchen'], what: slug })
+  if (!scope) return fail({ code: 'not_found', path: ['kitchen'], what: slug })
+  try {
+    return await work(scope)
+  } catch (problem) {
+    if (problem instanceof UnreadableDocument)
+      return fail({ code: 'unreadable', path: [], what: problem.id, detail: problem.detail })
+    throw problem
+  }
 }

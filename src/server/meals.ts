@@ -1,4 +1,5 @@
 import type { KitchenRow, KitchenScope, MealRow, MealVersionRow } from '@/db/repositories'
+import type { Unreadable } from '@/db/stored'
 import { mealFromWords, readMealWords } from '@/domain/meal/from-words'
 import { type MealPlan, makeMeal } from '@/domain/meal/make-meal'
 import { type MealDocument, mealDocument } from '@/domain/meal/meal-document'
@@ -20,8 +21,13 @@ export interface SavedMeal {
   readonly problems: readonly Problem[]
 }
 
-export const mealsOfKitchen = (slug: string): Promise<Outcome<{ kitchen: KitchenRow; meals: readonly MealRow[] }>> =>
-  inKitchen(slug, async (scope) => succeed({ kitchen: scope.kitchen, meals: await scope.meals.list() }))
+export const mealsOfKitchen = (
+  slug: string,
+): Promise<Outcome<{ kitchen: KitchenRow; meals: readonly MealRow[]; unreadable: readonly Unreadable[] }>> =>
+  inKitchen(slug, async (scope) => {
+    const { rows, unreadable } = await scope.meals.list()
+    return succeed({ kitchen: scope.kitchen, meals: rows, unreadable })
+  })
 
 export function savedMeal(kitchen: KitchenRow, row: MealRow): SavedMeal {
   const made = makeMeal(row.document, undefined, 0)

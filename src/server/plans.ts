@@ -1,4 +1,5 @@
 import type { KitchenRow, KitchenScope, PlanRow, PlanVersionRow } from '@/db/repositories'
+import type { Unreadable } from '@/db/stored'
 import { readLine } from '@/domain/line/line'
 import { planFromLine } from '@/domain/plan/from-line'
 import { checkPromiseAhead, type MadePlan, MEMBERS, makePlan } from '@/domain/plan/make-plan'
@@ -21,8 +22,13 @@ export interface SavedPlan {
   readonly setAside: readonly PlanVersionRow[]
 }
 
-export const plansOfKitchen = (slug: string): Promise<Outcome<{ kitchen: KitchenRow; plans: readonly PlanRow[] }>> =>
-  inKitchen(slug, async (scope) => succeed({ kitchen: scope.kitchen, plans: await scope.plans.list() }))
+export const plansOfKitchen = (
+  slug: string,
+): Promise<Outcome<{ kitchen: KitchenRow; plans: readonly PlanRow[]; unreadable: readonly Unreadable[] }>> =>
+  inKitchen(slug, async (scope) => {
+    const { rows, unreadable } = await scope.plans.list()
+    return succeed({ kitchen: scope.kitchen, plans: rows, unreadable })
+  })
 
 export const planInKitchen = (slug: string, id: string): Promise<Outcome<SavedPlan>> =>
   inKitchen(slug, async (scope) => {
@@ -37,15 +43,21 @@ export const planInKitchen = (slug: string, id: string): Promise<Outcome<SavedPl
 export const addPlanFromLine = (slug: string, line: string): Promise<Outcome<PlanRow>> =>
   inKitchen(slug, async (scope) => {
     const read = readLine(line, nowSeconds(), scope.kitchen.timeZone)
-    return read.ok ? addChecked(scope, planFromLine(read.value, nowSeconds())) : read
+    return read.ok
+      ? addChecked(scope, { ...planFromLine(read.value, nowSeconds()), altitude_m: altitudeOf(scope) })
+      : read
   })
 
 /** Adds a plan from a document. */
 export const addPlanFromDocument = (slug: string, value: unknown): Promise<Outcome<PlanRow>> =>
   inKitchen(slug, async (scope) => {
-    const document = parseWith(planDocument, value)
+    // A document that does not say how high it is cooked is cooked in this kitchen.
+    const here = typeof value === 'object' && value !== null ? { altitude_m: altitudeOf(scope), ...value } : value
+    const document = parseWith(planDocument, here)
     return document.ok ? addChecked(scope, document.value) : document
   })
+
+const altitudeOf = ({ kitchen }: KitchenScope): number => kitchen.equipment?.altitude_m ?? 0
 
 async function addChecked(scope: KitchenScope, document: PlanDocument): Promise<Outcome<PlanRow>> {
   const now_s = nowSeconds()

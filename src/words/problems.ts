@@ -82,6 +82,8 @@ export function problemSentence(problem: Problem, units: Units): string {
       return problem.path.length > 0 ? `${problem.path.join(' › ')}: ${problem.detail}` : problem.detail
     case 'malformed_json':
       return `This is not JSON: ${problem.detail}`
+    case 'unreadable':
+      return `“${problem.what}” is kept, but this release cannot read it: it ${problem.detail}. Nothing of it is lost; open it with the release that wrote it.`
     case 'not_found':
       return `There is no ${problem.path.at(-1)} ${problem.what} here.`
     case 'stale_version':

@@ -224,6 +224,7 @@ describe('cautions, troubles and problems in words', () => {
       { code: 'promise_too_far', path, days: 800 },
       { code: 'malformed', path, detail: 'must be a number' },
       { code: 'malformed_json', path: [], detail: 'line 1' },
+      { code: 'unreadable', path: ['plan'], what: 'pln_x', detail: 'is version 9' },
       { code: 'not_found', path: ['plan'], what: 'pln_x' },
       { code: 'stale_version', path: [], yours: 1, theirs: 2 },
     ]

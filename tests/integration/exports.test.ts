@@ -69,8 +69,8 @@ describe('meals beside plans', () => {
   it('lie on their own shelf: a meal is no plan and a plan no meal', async () => {
     const { scope, row } = await supper()
     expect(await scope.plans.find(row.id)).toBeUndefined()
-    expect(await scope.plans.list()).toEqual([])
-    expect((await scope.meals.list()).map(({ id }) => id)).toEqual([row.id])
+    expect((await scope.plans.list()).rows).toEqual([])
+    expect((await scope.meals.list()).rows.map(({ id }) => id)).toEqual([row.id])
   })
 
   it('a late save of a meal is set aside like any other', async () => {

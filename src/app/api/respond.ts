@@ -1,21 +1,40 @@
 import { z } from 'zod'
 import { parseJson, parseWith } from '@/domain/problem/parse'
 import type { Outcome, Problem } from '@/domain/problem/problem'
+import { savedAnswer, staleAnswer } from '@/server/wire/answers'
 
 const STATUS: Partial<Record<Problem['code'], number>> = {
   malformed_json: 400,
   malformed: 400,
   not_found: 404,
+  unreadable: 410,
   stale_version: 409,
 }
 
 /** A problem list as a response: its first code decides the status. */
-export const refuse = (problems: readonly Problem[]): Response =>
-  Response.json({ errors: problems }, { status: STATUS[problems[0]?.code ?? 'malformed'] ?? 422 })
+export const refuse = (problems: readonly Problem[], status?: number): Response =>
+  Response.json({ errors: problems }, { status: status ?? STATUS[problems[0]?.code ?? 'malformed'] ?? 422 })
 
-/** An outcome as a response. */
-export const respond = <Value>(outcome: Outcome<Value>, status = 200): Response =>
-  outcome.ok ? Response.json(outcome.value, { status }) : refuse(outcome.problems)
+/** What an answer is made from: as its schema takes it, and not to be changed. */
+type Given<T> = T extends Date
+  ? T
+  : T extends readonly (infer Item)[]
+    ? readonly Given<Item>[]
+    : T extends object
+      ? { readonly [Key in keyof T]: Given<T[Key]> }
+      : T
+export type GivenTo<Schema extends z.ZodType> = Given<z.input<Schema>>
+
+/** A value as a response, by the schema of its answer: what that does not name stays inside. */
+export const answer = <Schema extends z.ZodType>(schema: Schema, value: GivenTo<Schema>, status = 200): Response =>
+  Response.json(schema.parse(value), { status })
+
+/** An outcome as a response, by the schema of its answer. */
+export const respond = <Schema extends z.ZodType>(
+  schema: Schema,
+  outcome: Outcome<GivenTo<Schema>>,
+  status = 200,
+): Response => (outcome.ok ? answer(schema, outcome.value, status) : refuse(outcome.problems))
 
 /** The request's JSON body, or a problem. */
 export async function bodyOf(request: Request): Promise<Outcome<unknown>> {
@@ -25,15 +44,17 @@ export async function bodyOf(request: Request): Promise<Outcome<unknown>> {
 const addition = z.union([z.strictObject({ line: z.string().max(400) }), z.strictObject({ document: z.unknown() })])
 
 /** Adds what a request asks for, from a typed line or from a document: 201 with what was added. */
-export async function addBy<Row>(
+export async function addBy<Schema extends z.ZodType>(
   request: Request,
-  fromLine: (line: string) => Promise<Outcome<Row>>,
-  fromDocument: (document: unknown) => Promise<Outcome<Row>>,
+  schema: Schema,
+  fromLine: (line: string) => Promise<Outcome<GivenTo<Schema>>>,
+  fromDocument: (document: unknown) => Promise<Outcome<GivenTo<Schema>>>,
 ): Promise<Response> {
   const body = await bodyOf(request)
   const asked = body.ok ? parseWith(addition, body.value) : body
-  if (!asked.ok) return respond(asked)
+  if (!asked.ok) return refuse(asked.problems)
   return respond(
+    schema,
     'line' in asked.value ? await fromLine(asked.value.line) : await fromDocument(asked.value.document),
     201,
   )
@@ -56,12 +77,13 @@ export async function saveBy(
 ): Promise<Response> {
   const body = await bodyOf(request)
   const asked = body.ok ? parseWith(change, body.value) : body
-  if (!asked.ok) return respond(asked)
+  if (!asked.ok) return refuse(asked.problems)
   const { base_version, document } = asked.value
   const saved = await save(base_version, document)
-  return saved.ok && saved.value.outcome === 'stale'
+  if (!saved.ok) return refuse(saved.problems)
+  return saved.value.outcome === 'stale'
     ? refuseStale(base_version, saved.value.current, saved.value.setAside.id)
-    : respond(saved)
+    : answer(savedAnswer, saved.value)
 }
 
 /** A save that came too late: both texts, and where the late one is kept. */
@@ -70,11 +92,8 @@ const refuseStale = (
   current: { readonly version: number; readonly document: unknown },
   setAside: string,
 ): Response =>
-  Response.json(
-    {
-      errors: [{ code: 'stale_version', path: [], yours, theirs: current.version }],
-      current: { version: current.version, document: current.document },
-      set_aside: setAside,
-    },
-    { status: 409 },
+  answer(
+    staleAnswer,
+    { errors: [{ code: 'stale_version', path: [], yours, theirs: current.version }], current, set_aside: setAside },
+    409,
   )

@@ -54,6 +54,7 @@ export type Problem =
   | { readonly code: 'promise_too_far'; readonly path: Path; readonly days: number }
   | { readonly code: 'malformed'; readonly path: Path; readonly detail: string }
   | { readonly code: 'malformed_json'; readonly path: Path; readonly detail: string }
+  | { readonly code: 'unreadable'; readonly path: Path; readonly what: string; readonly detail: string }
   | { readonly code: 'not_found'; readonly path: Path; readonly what: string }
   | { readonly code: 'stale_version'; readonly path: Path; readonly yours: number; readonly theirs: number }
 

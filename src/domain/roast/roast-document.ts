@@ -210,10 +210,3 @@ export const simulateAnswer = z.object({
   cautions: z.array(z.looseObject({ code: z.string() })),
 })
 export type SimulateAnswer = z.output<typeof simulateAnswer>
-
-/** Schemas by the name that `schema NAME` takes. */
-export const DOCUMENTS = {
-  simulate: simulateDocument,
-  'simulate-answer': simulateAnswer,
-  plan: planDocument,
-} as const

@@ -102,7 +102,7 @@ export async function layDemo(db: Database, world: DemoWorld): Promise<void> {
   }
   for (const [slug, documents] of Object.entries(demo)) {
     const scope = await openKitchen(db, slug)
-    if (!scope || (await scope.plans.list()).length > 0) continue
+    if (!scope || (await scope.plans.list()).rows.length > 0) continue
     for (const document of documents) await scope.plans.add(document)
     if (slug !== 'tern-point') continue
     const supper = reunion(on(world, saturday, 19, 30))

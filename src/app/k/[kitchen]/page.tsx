@@ -11,6 +11,7 @@ import { LineEntry } from '@/ui/line/line-entry'
 import { MealEntry } from '@/ui/meal/meal-entry'
 import { HeatRibbon } from '@/ui/ribbon/heat-ribbon'
 import { Header } from '@/ui/shell/header'
+import { problemSentence } from '@/words/problems'
 import { clock, mass, shortDay, temperature } from '@/words/units'
 import { cutName, programName } from '@/words/words'
 
@@ -26,7 +27,12 @@ export default async function KitchenPage({ params }: { params: Promise<{ kitche
   const withMeals = await mealsOfKitchen(slug)
   const meals = withMeals.ok ? withMeals.value.meals : []
   const withCooks = await cooksOfKitchen(slug)
-  const cooking = withCooks.ok ? withCooks.value.filter(({ state }) => state === 'cooking').slice(0, 6) : []
+  const cooking = withCooks.ok ? withCooks.value.cooks.filter(({ state }) => state === 'cooking').slice(0, 6) : []
+  const unreadable = [
+    ...found.value.unreadable,
+    ...(withMeals.ok ? withMeals.value.unreadable : []),
+    ...(withCooks.ok ? withCooks.value.unreadable : []),
+  ]
   const now_s = nowSeconds()
   const rows = plans.map((row) => ({ row, made: makePlan(row.document, now_s, LIST_MEMBERS) }))
   const ahead = rows.filter(({ row }) => row.promiseAt.getTime() / 1000 >= now_s)
@@ -94,6 +100,16 @@ export default async function KitchenPage({ params }: { params: Promise<{ kitche
           <section className="mt-8">
             <h2 className="font-display text-2xl font-semibold text-soft">Eaten</h2>
             <List rows={gone.slice(0, 20)} slug={slug} units={units} />
+          </section>
+        )}
+        {unreadable.length > 0 && (
+          <section className="mt-8" data-testid="unreadable">
+            <h2 className="font-display text-2xl font-semibold text-soft">Kept, but not readable here</h2>
+            <ul className="mt-3 space-y-1 text-lg">
+              {unreadable.map(({ id, detail }) => (
+                <li key={id}>{problemSentence({ code: 'unreadable', path: [], what: id, detail }, units)}</li>
+              ))}
+            </ul>
           </section>
         )}
         <footer className="mt-12 border-t border-line pt-4 text-base text-soft">

@@ -1,11 +1,12 @@
 import { z } from 'zod'
-import { DOCUMENTS } from '@/domain/roast/roast-document'
-import { refuse } from '../../respond'
+import { documentSchema } from '@/domain/documents'
+import { schemaAnswer } from '@/server/wire/answers'
+import { answer, refuse } from '../../respond'
 
 export async function GET(_request: Request, { params }: { params: Promise<{ name: string }> }): Promise<Response> {
   const { name } = await params
-  const schema = DOCUMENTS[name as keyof typeof DOCUMENTS]
+  const schema = documentSchema(name)
   return schema
-    ? Response.json(z.toJSONSchema(schema, { io: 'input' }))
+    ? answer(schemaAnswer, z.toJSONSchema(schema, { io: 'input' }) as Record<string, unknown>)
     : refuse([{ code: 'not_found', path: ['schema'], what: name }])
 }

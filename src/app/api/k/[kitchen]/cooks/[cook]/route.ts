@@ -1,5 +1,6 @@
 import { cookInKitchen } from '@/server/cooks'
-import { respond } from '../../../../respond'
+import { cookStateAnswer } from '@/server/wire/answers'
+import { answer, refuse } from '../../../../respond'
 
 type Context = { params: Promise<{ kitchen: string; cook: string }> }
 
@@ -7,7 +8,6 @@ export async function GET(request: Request, { params }: Context): Promise<Respon
   const { kitchen, cook } = await params
   const since = Number(new URL(request.url).searchParams.get('since') ?? 0)
   const found = await cookInKitchen(kitchen, cook, Number.isFinite(since) ? since : 0)
-  if (!found.ok) return respond(found)
-  const { entries, readings, devices, now_s, row } = found.value
-  return Response.json({ entries, readings, devices, now_s, state: row.state })
+  if (!found.ok) return refuse(found.problems)
+  return answer(cookStateAnswer, { ...found.value, state: found.value.row.state })
 }

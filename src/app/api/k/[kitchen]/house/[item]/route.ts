@@ -1,4 +1,5 @@
 import { removeHouseItem } from '@/server/house'
+import { removedAnswer } from '@/server/wire/answers'
 import { respond } from '../../../../respond'
 
 export async function DELETE(
@@ -6,5 +7,5 @@ export async function DELETE(
   { params }: { params: Promise<{ kitchen: string; item: string }> },
 ): Promise<Response> {
   const { kitchen, item } = await params
-  return respond(await removeHouseItem(kitchen, item))
+  return respond(removedAnswer, await removeHouseItem(kitchen, item))
 }

@@ -1,14 +1,15 @@
 import { mealInKitchen, saveMeal } from '@/server/meals'
-import { respond, saveBy } from '../../../../respond'
+import { mealAnswer } from '@/server/wire/answers'
+import { answer, refuse, saveBy } from '../../../../respond'
 
 type Context = { params: Promise<{ kitchen: string; meal: string }> }
 
 export async function GET(_request: Request, { params }: Context): Promise<Response> {
   const { kitchen, meal } = await params
   const found = await mealInKitchen(kitchen, meal)
-  if (!found.ok) return respond(found)
+  if (!found.ok) return refuse(found.problems)
   const { row, plan, problems } = found.value
-  return Response.json({ id: row.id, version: row.version, document: row.document, plan, problems })
+  return answer(mealAnswer, { ...row, plan, problems: [...problems] })
 }
 
 export async function PUT(request: Request, { params }: Context): Promise<Response> {

@@ -1,24 +1,15 @@
 import { planInKitchen, savePlan } from '@/server/plans'
-import { respond, saveBy } from '../../../../respond'
+import { planAnswer } from '@/server/wire/answers'
+import { answer, refuse, saveBy } from '../../../../respond'
 
 type Context = { params: Promise<{ kitchen: string; plan: string }> }
 
 export async function GET(_request: Request, { params }: Context): Promise<Response> {
   const { kitchen, plan } = await params
   const found = await planInKitchen(kitchen, plan)
-  return respond(
-    found.ok
-      ? {
-          ok: true,
-          value: {
-            id: found.value.row.id,
-            version: found.value.row.version,
-            document: found.value.row.document,
-            plan: found.value.made.plan,
-          },
-        }
-      : found,
-  )
+  if (!found.ok) return refuse(found.problems)
+  const { row, made } = found.value
+  return answer(planAnswer, { ...row, plan: made.plan })
 }
 
 export async function PUT(request: Request, { params }: Context): Promise<Response> {

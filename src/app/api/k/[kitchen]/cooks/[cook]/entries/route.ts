@@ -1,4 +1,5 @@
 import { addEntries } from '@/server/cooks'
+import { entriesAnswer } from '@/server/wire/answers'
 import { bodyOf, respond } from '../../../../../respond'
 
 type Context = { params: Promise<{ kitchen: string; cook: string }> }
@@ -6,5 +7,5 @@ type Context = { params: Promise<{ kitchen: string; cook: string }> }
 export async function POST(request: Request, { params }: Context): Promise<Response> {
   const { kitchen, cook } = await params
   const body = await bodyOf(request)
-  return respond(body.ok ? await addEntries(kitchen, cook, body.value) : body, 201)
+  return respond(entriesAnswer, body.ok ? await addEntries(kitchen, cook, body.value) : body, 201)
 }

@@ -1,6 +1,6 @@
 import { fileOf } from '@/app/file-of'
 import { mealJson } from '@/server/exports'
-import { respond } from '../../../../../respond'
+import { refuse } from '../../../../../respond'
 
 type Context = { params: Promise<{ kitchen: string; meal: string }> }
 
@@ -9,5 +9,5 @@ export async function GET(_request: Request, { params }: Context): Promise<Respo
   const found = await mealJson(kitchen, meal)
   return found.ok
     ? fileOf(`${JSON.stringify(found.value, null, 2)}\n`, 'application/json', 'meal.json')
-    : respond(found)
+    : refuse(found.problems)
 }

@@ -1,4 +1,5 @@
 import { settleSetAside } from '@/server/plans'
+import { settledAnswer } from '@/server/wire/answers'
 import { respond } from '../../../../../../respond'
 
 export async function POST(
@@ -6,5 +7,5 @@ export async function POST(
   { params }: { params: Promise<{ kitchen: string; plan: string; version: string }> },
 ): Promise<Response> {
   const { kitchen, plan, version } = await params
-  return respond(await settleSetAside(kitchen, plan, version))
+  return respond(settledAnswer, await settleSetAside(kitchen, plan, version))
 }

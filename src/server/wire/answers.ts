@@ -1,0 +1,78 @@
+import { z } from 'zod'
+import { cookDocument, keptEntry } from '@/domain/cook/cook-document'
+import { houseItemDocument } from '@/domain/house/house-item'
+import { mealDocument } from '@/domain/meal/meal-document'
+import { planDocument } from '@/domain/roast/roast-document'
+
+/**
+ * What leaves over HTTP, each answer with a schema of its own: an answer is made by parsing, so what a
+ * schema does not name stays inside, whatever the row behind it has.
+ */
+
+const id = z.string()
+/** Computed here and now from the document beside it, and typed in core: passed on whole. */
+const computed = z.unknown()
+const instant = z.date().transform((at) => at.toISOString())
+
+/** A plan or a meal in a list. */
+const summary = <Document extends z.ZodType>(document: Document) =>
+  z
+    .object({ id, version: z.int(), promiseAt: instant, updatedAt: instant, document })
+    .transform(({ promiseAt, updatedAt, ...rest }) => ({ ...rest, promise_at: promiseAt, updated_at: updatedAt }))
+
+/** A document that could not be read: it is kept as it is, and said. */
+const unreadable = z.object({ id, detail: z.string() })
+
+export const planRowAnswer = summary(planDocument)
+export const planListAnswer = z.object({ plans: z.array(planRowAnswer), unreadable: z.array(unreadable) })
+export const planAnswer = z.object({ id, version: z.int(), document: planDocument, plan: computed })
+export const mealRowAnswer = summary(mealDocument)
+export const mealListAnswer = z.object({ meals: z.array(mealRowAnswer), unreadable: z.array(unreadable) })
+export const mealAnswer = z.object({
+  id,
+  version: z.int(),
+  document: mealDocument,
+  plan: computed,
+  problems: z.array(computed),
+})
+export const previewAnswer = z.object({ document: mealDocument, plan: computed })
+export const savedAnswer = z.object({ outcome: z.literal('saved'), version: z.int() })
+export const staleAnswer = z.object({
+  errors: z.array(computed),
+  current: z.object({ version: z.int(), document: z.unknown() }),
+  set_aside: id,
+})
+export const settledAnswer = z.object({ settled: z.boolean() })
+
+export const cookRowAnswer = z
+  .object({ id, state: z.enum(['cooking', 'done']), document: cookDocument, createdAt: instant })
+  .transform(({ createdAt, ...rest }) => ({ ...rest, created_at: createdAt }))
+export const cookListAnswer = z.object({ cooks: z.array(cookRowAnswer), unreadable: z.array(unreadable) })
+const kept = z.object({ seq: z.int(), entry: keptEntry, received_at: z.string() })
+export const entriesAnswer = z.array(kept)
+const device = z
+  .object({ id, name: z.string(), battery: z.number().nullable(), seenAt: instant.nullable() })
+  .transform(({ seenAt, ...rest }) => ({ ...rest, seen_at: seenAt }))
+export const cookStateAnswer = z.object({
+  entries: z.array(kept),
+  readings: z.array(z.object({ device: z.string(), channel: z.int(), at_s: z.number(), value_c: z.number() })),
+  devices: z.array(device),
+  now_s: z.number(),
+  state: z.enum(['cooking', 'done']),
+})
+/** The token is shown this once. */
+export const newDeviceAnswer = z.object({ device, token: z.string() })
+export const readingsAnswer = z.object({ kept: z.int(), known: z.int() })
+
+export const houseItemAnswer = z.object({ id, document: houseItemDocument })
+export const houseListAnswer = z.array(houseItemAnswer)
+export const removedAnswer = z.object({ removed: z.literal(true) })
+
+export const healthAnswer = z.object({
+  application: z.literal('pheasant'),
+  checkout: z.string().nullable(),
+  now_s: z.number(),
+})
+/** The headless calls answer what their documents say, made whole in domain. */
+export const headlessAnswer = z.unknown()
+export const schemaAnswer = z.record(z.string(), z.unknown())
