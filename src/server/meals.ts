@@ -21,6 +21,11 @@ export interface SavedMeal {
   readonly problems: readonly Problem[]
 }
 
+/** A meal as its desk shows it: with the saves that came too late and wait to be looked at. */
+export interface MealOnDesk extends SavedMeal {
+  readonly setAside: readonly MealVersionRow[]
+}
+
 export const mealsOfKitchen = (
   slug: string,
 ): Promise<Outcome<{ kitchen: KitchenRow; meals: readonly MealRow[]; unreadable: readonly Unreadable[] }>> =>
@@ -43,10 +48,11 @@ export const mealRowInKitchen = (slug: string, id: string): Promise<Outcome<Meal
     return row ? succeed(row) : noMeal(id)
   })
 
-export const mealInKitchen = (slug: string, id: string): Promise<Outcome<SavedMeal>> =>
+export const mealInKitchen = (slug: string, id: string): Promise<Outcome<MealOnDesk>> =>
   inKitchen(slug, async (scope) => {
     const row = await scope.meals.find(id)
-    return row ? succeed(savedMeal(scope.kitchen, row)) : noMeal(id)
+    if (!row) return noMeal(id)
+    return succeed({ ...savedMeal(scope.kitchen, row), setAside: await scope.meals.listSetAside(id) })
   })
 
 /** The equipment a new meal starts from. */

@@ -1,12 +1,10 @@
 import { DANGER_ZONE_C, STANDARDS } from '@/core/reference/standards'
 import type { Caution } from '@/core/safety/cautions'
+import { type Weight, weightOf } from '@/core/safety/weight'
 import type { Trouble } from '@/core/schedule/plan'
 import type { Hindrance } from '@/core/simulate/hindrance'
 import { coolingRule } from './tasks'
 import { clock, duration, rise, shortDay, temperature, type Units } from './units'
-
-/** How loud a caution is: danger stops, choice is the cook's, note informs. */
-export type Weight = 'danger' | 'choice' | 'good' | 'note'
 
 export interface CautionWords {
   readonly weight: Weight
@@ -14,99 +12,53 @@ export interface CautionWords {
 }
 
 /** A caution in words, with the numbers behind it. */
-export function cautionWords(caution: Caution, units: Units): CautionWords {
+export const cautionWords = (caution: Caution, units: Units): CautionWords => ({
+  weight: weightOf(caution),
+  text: textOf(caution, units),
+})
+
+function textOf(caution: Caution, units: Units): string {
   switch (caution.code) {
     case 'below_consumer_minimum':
       return caution.choice
-        ? {
-            weight: 'choice',
-            text: `Peaks at ${temperature(caution.peak_c, units)}; consumer guidance says ${temperature(caution.minimum_c, units)} and a 3 minute rest. An intact piece served so is your choice, not one for the very young, the old, the pregnant or the ill.`,
-          }
-        : {
-            weight: 'danger',
-            text: `Peaks at ${temperature(caution.peak_c, units)}, under the ${temperature(caution.minimum_c, units)} that consumer guidance asks everywhere. Raise the doneness.`,
-          }
+        ? `Peaks at ${temperature(caution.peak_c, units)}; consumer guidance says ${temperature(caution.minimum_c, units)} and a 3 minute rest. An intact piece served so is your choice, not one for the very young, the old, the pregnant or the ill.`
+        : `Peaks at ${temperature(caution.peak_c, units)}, under the ${temperature(caution.minimum_c, units)} that consumer guidance asks everywhere. Raise the doneness.`
     case 'not_intact':
-      return {
-        weight: 'danger',
-        text: `Rolled or stuffed: its outside is inside now, so cook it to ${temperature(caution.minimum_c, units)} or hold it by the table. It peaks at ${temperature(caution.peak_c, units)}.`,
-      }
+      return `Rolled or stuffed: its outside is inside now, so cook it to ${temperature(caution.minimum_c, units)} or hold it by the table. It peaks at ${temperature(caution.peak_c, units)}.`
     case 'hold_table_met':
-      return {
-        weight: 'good',
-        text: `The food-code hold table for whole roasts is met ${duration(caution.at_s)} after it goes in, by the model. A probe reading is the proof.`,
-      }
+      return `The food-code hold table for whole roasts is met ${duration(caution.at_s)} after it goes in, by the model. A probe reading is the proof.`
     case 'hold_table_not_met':
-      return {
-        weight: 'note',
-        text: `The food-code hold table for whole roasts is met to ${Math.round(caution.share * 100)} %. A restaurant that must meet it holds longer or goes higher.`,
-      }
+      return `The food-code hold table for whole roasts is met to ${Math.round(caution.share * 100)} %. A restaurant that must meet it holds longer or goes higher.`
     case 'slow_oven':
-      return {
-        weight: 'choice',
-        text: `${temperature(caution.set_c, units)} is a slow oven: below ${temperature(caution.limit_c, units)} consumer guidance wants the times and temperatures checked with a probe.`,
-      }
+      return `${temperature(caution.set_c, units)} is a slow oven: below ${temperature(caution.limit_c, units)} consumer guidance wants the times and temperatures checked with a probe.`
     case 'long_danger_zone':
-      return {
-        weight: 'choice',
-        text: `The core is ${caution.hours.toFixed(1)} hours between ${temperature(DANGER_ZONE_C.low, units)} and ${temperature(DANGER_ZONE_C.high, units)}. Professional kitchens allow four. Use an intact piece, start it colder for less time out, or roast hotter.`,
-      }
+      return `The core is ${caution.hours.toFixed(1)} hours between ${temperature(DANGER_ZONE_C.low, units)} and ${temperature(DANGER_ZONE_C.high, units)}. Professional kitchens allow four. Use an intact piece, start it colder for less time out, or roast hotter.`
     case 'long_temper':
-      return {
-        weight: 'danger',
-        text: `${Math.round(caution.minutes)} minutes on the bench is over the cap of ${caution.limit_minutes}.`,
-      }
+      return `${Math.round(caution.minutes)} minutes on the bench is over the cap of ${caution.limit_minutes}.`
     case 'heat_off':
-      return {
-        weight: 'choice',
-        text: `The oven is off for part of this; the core leaves it at ${temperature(caution.core_c, units)}. Check with a probe; if it is short, heat on again.`,
-      }
+      return `The oven is off for part of this; the core leaves it at ${temperature(caution.core_c, units)}. Check with a probe; if it is short, heat on again.`
     case 'raw_poultry':
-      return { weight: 'note', text: 'Raw poultry juice on nothing that is eaten raw; wash hands and board.' }
+      return 'Raw poultry juice on nothing that is eaten raw; wash hands and board.'
     case 'hot_tin':
-      return { weight: 'note', text: 'Tin, fat and glass stay hot: dry cloths, no cold water into hot glass.' }
+      return 'Tin, fat and glass stay hot: dry cloths, no cold water into hot glass.'
     case 'fire':
-      return { weight: 'choice', text: 'Live fire: outdoors, clear above, water at hand, never alone.' }
+      return 'Live fire: outdoors, clear above, water at hand, never alone.'
     case 'chill_leftovers':
-      return {
-        weight: 'note',
-        text: `${coolingRule(units)} Slice or cut small first. Your local code comes before this page.`,
-      }
+      return `${coolingRule(units)} Slice or cut small first. Your local code comes before this page.`
     case 'vulnerable_guest':
-      return {
-        weight: 'danger',
-        text: `Someone at this table should not eat it at ${temperature(caution.peak_c, units)}. Cook it to ${temperature(caution.minimum_c, units)}, or cook their share through.`,
-      }
+      return `Someone at this table should not eat it at ${temperature(caution.peak_c, units)}. Cook it to ${temperature(caution.minimum_c, units)}, or cook their share through.`
     case 'stuffing_short':
-      return {
-        weight: 'danger',
-        text: `The stuffing only gets to ${temperature(caution.peak_c, units)}: it must reach ${temperature(caution.minimum_c, units)} in its middle. Leave it in the oven longer, or spoon it into a dish and finish it there.`,
-      }
+      return `The stuffing only gets to ${temperature(caution.peak_c, units)}: it must reach ${temperature(caution.minimum_c, units)} in its middle. Leave it in the oven longer, or spoon it into a dish and finish it there.`
     case 'stuffed_bird':
-      return {
-        weight: 'note',
-        text: 'Stuff loosely, just before it goes in, with everything cold or everything hot. Probe the stuffing too.',
-      }
+      return 'Stuff loosely, just before it goes in, with everything cold or everything hot. Probe the stuffing too.'
     case 'retail_oven':
-      return {
-        weight: 'choice',
-        text: `To rely on the hold table a food business needs at least ${temperature(caution.least_c, units)} for a roast of this weight; this oven is set to ${temperature(caution.set_c, units)}.`,
-      }
+      return `To rely on the hold table a food business needs at least ${temperature(caution.least_c, units)} for a roast of this weight; this oven is set to ${temperature(caution.set_c, units)}.`
     case 'frozen_start':
-      return {
-        weight: 'choice',
-        text: `It starts frozen inside (${temperature(caution.core_c, units)}). It takes about half as long again and the outside waits for the middle: probe two places, and better thaw it in the fridge first.`,
-      }
+      return `It starts frozen inside (${temperature(caution.core_c, units)}). It takes about half as long again and the outside waits for the middle: probe two places, and better thaw it in the fridge first.`
     case 'poultry_decades_short':
-      return {
-        weight: 'danger',
-        text: `The kill of Salmonella at the coldest point is ${caution.decades.toFixed(1)} decades of the ${caution.wanted} that are asked. Go higher or hold longer.`,
-      }
+      return `The kill of Salmonella at the coldest point is ${caution.decades.toFixed(1)} decades of the ${caution.wanted} that are asked. Go higher or hold longer.`
     case 'cabinet_too_cool':
-      return {
-        weight: 'danger',
-        text: `A cabinet at ${temperature(caution.set_c, units)} is under the ${temperature(caution.least_c, units)} at which hot food is held. Set it higher.`,
-      }
+      return `A cabinet at ${temperature(caution.set_c, units)} is under the ${temperature(caution.least_c, units)} at which hot food is held. Set it higher.`
     default:
       return caution satisfies never
   }

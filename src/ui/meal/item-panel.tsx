@@ -8,8 +8,8 @@ import { type MealDocument, type MealRoast, type MealSide, PREPARATIONS } from '
 import { cutOf } from '@/domain/roast/resolve'
 import { clock, duration, length, temperature, type Units } from '@/words/units'
 import { donenessName } from '@/words/words'
-import { GraveCautions } from '../plan/grave-cautions'
-import { Choice } from '../plan/particulars'
+import { Choice } from '../controls/choice'
+import { GraveCautions } from '../data/grave-cautions'
 import { OneOrTwo } from './one-or-two'
 
 type Change = (apply: (last: MealDocument) => MealDocument) => void

@@ -2,8 +2,8 @@
 import { Trash2 } from 'lucide-react'
 import { type MealDocument, mealOven } from '@/domain/meal/meal-document'
 import { localInput, type Units } from '@/words/units'
-import { instantOfLocal } from '../plan/local-time'
-import { Choice } from '../plan/particulars'
+import { Choice } from '../controls/choice'
+import { instantOfLocal } from '../controls/local-time'
 import { Heat, Num } from './item-panel'
 
 /** What a kitchen has, with the step it is counted in: what is counted singly is whole. */
@@ -14,6 +14,7 @@ const EQUIPMENT = [
   ['bath_places', 'Water bath', 1],
   ['fridge_litres', 'Fridge, l', 20],
   ['probes', 'Probes', 1],
+  ['altitude_m', 'Above the sea, m', 10],
 ] as const
 
 /** Who eats when, and what the kitchen has. What is said here is where the next meal of this kitchen starts. */
@@ -160,7 +161,12 @@ export function KitchenPanel({
                   step={1}
                   onChange={(places) => places >= 1 && with_({ places: Math.round(places) })}
                 />
-                <Num label="Dial off, K" value={oven.offset_k} step={1} onChange={(offset_k) => with_({ offset_k })} />
+                <Num
+                  label="Hotter than its dial by, °C"
+                  value={oven.offset_k}
+                  step={1}
+                  onChange={(offset_k) => with_({ offset_k })}
+                />
                 <Heat label="From" value_c={oven.low_c} units={units} onChange={(low_c) => with_({ low_c })} />
                 <Heat label="Up to" value_c={oven.high_c} units={units} onChange={(high_c) => with_({ high_c })} />
                 {kitchen.ovens.length > 1 && (

@@ -1,5 +1,6 @@
 'use client'
 import { type PointerEvent, useRef, useState } from 'react'
+import { ROOM_C } from '@/core/reference/standards'
 import type { MealPlan, MealSource, PlacedItem } from '@/domain/meal/make-meal'
 import { clock, temperature, type Units } from '@/words/units'
 import { heatColour } from '../ramp'
@@ -181,6 +182,13 @@ export function Lanes({ plan, units, selected, onSelect, onMove }: LanesProps) {
                       onMove(item.id, item.start_s - SNAP_S, item.stays[0]?.source ?? source.id)
                     if (event.key === 'ArrowRight')
                       onMove(item.id, item.start_s + SNAP_S, item.stays[0]?.source ?? source.id)
+                    if (leg === 0 && (event.key === 'ArrowUp' || event.key === 'ArrowDown')) {
+                      event.preventDefault()
+                      const alike = plan.sources.filter(({ kind }) => kind === source.kind)
+                      const next = alike.findIndex(({ id }) => id === source.id) + (event.key === 'ArrowUp' ? -1 : 1)
+                      const other = alike[next]
+                      if (other) onMove(item.id, item.start_s, other.id)
+                    }
                   }}
                 >
                   {stay.lead_s > 0 && leg === 0 && !alreadyHot(stays, stay) && (
@@ -223,7 +231,7 @@ export function Lanes({ plan, units, selected, onSelect, onMove }: LanesProps) {
                       x2={x(item.dish_s)}
                       y1={rowY + ROW / 2 - 4}
                       y2={rowY + ROW / 2 - 4}
-                      stroke={heatColour(21)}
+                      stroke={heatColour(ROOM_C)}
                       strokeWidth="6"
                       strokeOpacity="0.9"
                     />

@@ -5,11 +5,13 @@ import { useCallback, useEffect, useState } from 'react'
 import { type MealPlan, placedOf } from '@/domain/meal/make-meal'
 import type { MealDocument } from '@/domain/meal/meal-document'
 import type { Problem } from '@/domain/problem/problem'
+import { STORED } from '@/domain/stored/stored'
 import { changeWords, clashWords } from '@/words/meal-words'
 import { clock, day, type Units } from '@/words/units'
-import { BeginCook } from '../cook/begin-cook'
-import { SaveLine } from '../plan/save-state'
-import { useSaving } from '../plan/use-saving'
+import { BeginCook } from '../board/begin-cook'
+import { KeptBeside, type SetAside } from '../document-desk/kept-beside'
+import { SaveLine } from '../document-desk/save-state'
+import { useDraft, useSaving } from '../document-desk/use-saving'
 import { ProblemList } from '../shell/problem-list'
 import { AddToMeal } from './add-to-meal'
 import { CrewView } from './crew-view'
@@ -32,6 +34,8 @@ interface DeskProps {
   readonly units: Units
   readonly now_s: number
   readonly calendar: string
+  /** Saves that came too late and wait to be looked at. */
+  readonly setAside: readonly SetAside<MealDocument>[]
 }
 
 const VIEWS = { ovens: 'Ovens', crew: 'Crew', days: 'Days before', shopping: 'Shopping', kitchen: 'Kitchen' } as const
@@ -48,6 +52,7 @@ export function MealDesk({
   units,
   now_s,
   calendar,
+  setAside,
 }: DeskProps) {
   const { document, change, replace, undo, redo, canUndo, canRedo } = useHistory(first)
   const [view, setView] = useState<View>('ovens')
@@ -61,6 +66,7 @@ export function MealDesk({
   const takeTheirs = useCallback((theirs: MealDocument) => replace(() => theirs), [replace])
   const saving = useSaving(address, mealId, version, document, live.problems.length === 0, takeTheirs)
   const { adopt } = saving
+  const draft = useDraft(mealId, first, STORED.meal)
   useEffect(() => {
     const events = new EventSource(`/api/k/${kitchen}/events`)
     const refresh = async () => {
@@ -156,6 +162,16 @@ export function MealDesk({
         </Link>
       </div>
 
+      <KeptBeside
+        draft={draft}
+        setAside={setAside}
+        address={address}
+        units={units}
+        describe={(other) =>
+          `${other.title}, ${other.guests} guests, ${other.roasts.length} roasts, ${other.sides.length} sides`
+        }
+        take={(other) => change(() => ({ ...other, placed: null }))}
+      />
       {saving.clash && (
         <section role="alert" className="rounded-xl border-2 border-copper bg-copper-ground p-4" data-testid="clash">
           <h2 className="font-display text-xl font-semibold">

@@ -2,7 +2,7 @@
 import type { PlanDocument } from '@/domain/roast/roast-document'
 import { clock, mass, shortDay, temperature, type Units } from '@/words/units'
 import { cutName, programName } from '@/words/words'
-import type { Clash } from './saver'
+import type { Clash } from '../document-desk/saver'
 
 const heatOf = (program: PlanDocument['program'], units: Units) =>
   'stages' in program
@@ -26,6 +26,16 @@ const rowsOf = (document: PlanDocument, units: Units): Record<string, string> =>
   Promise: `${shortDay(Date.parse(document.promise) / 1000, units)} ${clock(Date.parse(document.promise) / 1000, units)}`,
   Name: document.title,
 })
+
+/** What one text of a plan says otherwise than another, in a few words. */
+export function differencesOf(other: PlanDocument, now: PlanDocument, units: Units): string {
+  const theirs = rowsOf(other, units)
+  const ours = rowsOf(now, units)
+  const differing = Object.keys(ours).filter((key) => theirs[key] !== ours[key])
+  return differing.length === 0
+    ? 'the same in all that shows here'
+    : differing.map((key) => `${key.toLowerCase()} ${theirs[key]}`).join(', ')
+}
 
 /** Two people changed the same plan: both texts are kept, and one is chosen here. */
 export function ClashBanner({

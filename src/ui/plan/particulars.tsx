@@ -1,9 +1,10 @@
 'use client'
-import type { ReactNode } from 'react'
 import { donenessScale } from '@/core/reference/doneness'
 import { cutOf } from '@/domain/roast/resolve'
 import { HANDLINGS, type PlanDocument, type ROAST_SURFACES } from '@/domain/roast/roast-document'
 import { donenessName } from '@/words/words'
+import { Choice } from '../controls/choice'
+import { Stepper } from '../controls/stepper'
 
 type Change = (apply: (last: PlanDocument) => PlanDocument) => void
 
@@ -129,65 +130,5 @@ export function Particulars({
         </div>
       </div>
     </details>
-  )
-}
-
-export function Choice({
-  label,
-  value,
-  options,
-  onChange,
-}: {
-  readonly label: string
-  readonly value: string
-  readonly options: readonly (readonly [string, ReactNode])[]
-  readonly onChange: (value: string) => void
-}) {
-  return (
-    <label className="flex min-h-11 flex-wrap items-baseline gap-x-3">
-      <span className="w-24 text-base text-soft">{label}</span>
-      <select className="said" value={value} onChange={(event) => onChange(event.target.value)}>
-        {options.map(([id, name]) => (
-          <option key={id} value={id}>
-            {name}
-          </option>
-        ))}
-      </select>
-    </label>
-  )
-}
-
-/** A count by thumb: less, the number, more. */
-export function Stepper({
-  label,
-  value,
-  onChange,
-  least = 0,
-}: {
-  readonly label: string
-  readonly value: number
-  readonly onChange: (value: number) => void
-  readonly least?: number
-}) {
-  const button =
-    'grid size-11 place-items-center rounded-full border-2 border-line text-xl font-semibold hover:border-copper disabled:opacity-40'
-  return (
-    <span className="inline-flex items-center gap-2">
-      <button
-        type="button"
-        className={button}
-        aria-label={`${label}: one less`}
-        disabled={value <= least}
-        onClick={() => onChange(value - 1)}
-      >
-        −
-      </button>
-      <output aria-label={label} className="w-8 text-center text-xl font-semibold">
-        {value}
-      </output>
-      <button type="button" className={button} aria-label={`${label}: one more`} onClick={() => onChange(value + 1)}>
-        +
-      </button>
-    </span>
   )
 }

@@ -2,29 +2,33 @@
 import Link from 'next/link'
 import { useCallback, useState } from 'react'
 import { findSchool } from '@/core/program/schools'
+import { COOLING, SERVING_WARMTH_C } from '@/core/reference/standards'
+import { WEIGHTS, type Weight } from '@/core/safety/weight'
 import type { Plan, Trouble } from '@/core/schedule/plan'
 import type { HouseItem } from '@/domain/house/house-item'
 import { cutOf } from '@/domain/roast/resolve'
 import type { PlanDocument } from '@/domain/roast/roast-document'
 import { withRoles } from '@/domain/roast/stages'
-import { cautionWords, troubleWords, type Weight } from '@/words/cautions'
+import { STORED } from '@/domain/stored/stored'
+import { cautionWords, troubleWords } from '@/words/cautions'
 import { clock, day, duration, length, mass, rise, temperature, type Units } from '@/words/units'
 import { cutName, INPUT_NAMES, POINT_NAMES } from '@/words/words'
-import { CoreChart } from '../chart/core-chart'
-import { BeginCook } from '../cook/begin-cook'
+import { BeginCook } from '../board/begin-cook'
 import { CutFace } from '../cut-face/cut-face'
+import { CoreChart } from '../data/core-chart'
+import { KeptBeside, type SetAside } from '../document-desk/kept-beside'
+import { SaveLine } from '../document-desk/save-state'
+import { useDraft, useSaving } from '../document-desk/use-saving'
 import { HeatRibbon } from '../ribbon/heat-ribbon'
 import { Why } from '../shell/why'
-import { ClashBanner } from './clash-banner'
+import { ClashBanner, differencesOf } from './clash-banner'
 import { CutCard } from './cut-card'
 import { Particulars } from './particulars'
-import { SaveLine } from './save-state'
 import { Sentence } from './sentence'
 import { StageEditor } from './stage-editor'
 import { TaskList } from './task-list'
 import { useLivePlan } from './use-live-plan'
 import { stagesOfDocument, useRibbonEdit } from './use-ribbon-edit'
-import { useDraft, useSaving } from './use-saving'
 
 interface DeskProps {
   readonly kitchen: string
@@ -35,6 +39,8 @@ interface DeskProps {
   readonly units: Units
   readonly now_s: number
   readonly house: readonly HouseItem[]
+  /** Saves that came too late and wait to be looked at. */
+  readonly setAside: readonly SetAside<PlanDocument>[]
 }
 
 const WEIGHT_STYLE: Readonly<Record<Weight, { box: string; mark: string; word: string }>> = {
@@ -43,7 +49,6 @@ const WEIGHT_STYLE: Readonly<Record<Weight, { box: string; mark: string; word: s
   good: { box: 'border-moss bg-moss-ground', mark: '✓', word: 'Good' },
   note: { box: 'border-line', mark: '–', word: 'Note' },
 }
-const WEIGHT_ORDER: readonly Weight[] = ['danger', 'choice', 'good', 'note']
 
 /** One plan on the desk: the sentence, the ribbon, the run, and what is behind it. */
 export function PlanDesk({
@@ -55,6 +60,7 @@ export function PlanDesk({
   units,
   now_s,
   house,
+  setAside,
 }: DeskProps) {
   const [document, setDocument] = useState(first)
   const live = useLivePlan(document, firstPlan, now_s)
@@ -67,10 +73,10 @@ export function PlanDesk({
   const cut = cutOf(document.roast)
   const school = 'school' in document.program ? findSchool(document.program.school) : undefined
   const pull = plan.tasks.find((task) => task.kind === 'pull')
-  const draft = useDraft(planId, first)
+  const draft = useDraft(planId, first, STORED.roast)
   const cautions = plan.cautions
     .map((caution) => ({ code: caution.code, ...cautionWords(caution, units) }))
-    .sort((a, b) => WEIGHT_ORDER.indexOf(a.weight) - WEIGHT_ORDER.indexOf(b.weight))
+    .sort((a, b) => WEIGHTS.indexOf(a.weight) - WEIGHTS.indexOf(b.weight))
   const doubt_min = Math.round((plan.ensemble.pull_s.p90 - plan.ensemble.pull_s.p10) / 60)
   const most = plan.ensemble.matters[0]
 
@@ -104,24 +110,14 @@ export function PlanDesk({
         </Link>
       </div>
 
-      {draft.kept && (
-        <div className="flex flex-wrap items-center gap-3 rounded-xl border-2 border-copper bg-copper-ground p-3">
-          <p className="flex-1">Changes made on this device were never saved.</p>
-          <button
-            type="button"
-            className="min-h-11 rounded-full bg-action px-5 font-semibold text-white"
-            onClick={() => {
-              if (draft.kept) setDocument(draft.kept)
-              draft.dismiss()
-            }}
-          >
-            Bring them back
-          </button>
-          <button type="button" className="min-h-11 px-3 underline" onClick={draft.forget}>
-            Let them go
-          </button>
-        </div>
-      )}
+      <KeptBeside
+        draft={draft}
+        setAside={setAside}
+        address={address}
+        units={units}
+        describe={(other) => differencesOf(other, document, units)}
+        take={setDocument}
+      />
       {saving.clash && (
         <ClashBanner clash={saving.clash} units={units} keepMine={saving.keepMine} keepTheirs={saving.keepTheirs} />
       )}
@@ -223,7 +219,7 @@ export function PlanDesk({
                 label="Stays warm"
                 value={duration(plan.warm_s)}
                 basis="from the model"
-                note={`From the knife, tented on the board, until the meat is below ${temperature(48, units)}.`}
+                note={`From the knife, tented on the board, until the meat is below ${temperature(SERVING_WARMTH_C, units)}.`}
               />
               <Figure
                 label="Cools in time"
@@ -235,7 +231,7 @@ export function PlanDesk({
                       : 'cut fine'
                 }
                 basis="from the model; the limits are the food code’s, from memory"
-                note={`Left whole in the fridge the middle takes ${duration(Math.min(48 * 3600, plan.cooling.whole.to21_s))} from ${temperature(57, units)} to ${temperature(21, units)}; two hours are allowed, and four more to ${temperature(5, units)}. ${plan.cooling.whole.inTime ? '' : plan.cooling.slab_m ? `Cut to ${length(plan.cooling.slab_m, units)} or thinner it makes it.` : ''}`}
+                note={`Left whole in the fridge the middle takes ${duration(Math.min(48 * 3600, plan.cooling.whole.to21_s))} from ${temperature(COOLING.from_c, units)} to ${temperature(COOLING.middle_c, units)}; two hours are allowed, and four more to ${temperature(COOLING.to_c, units)}. ${plan.cooling.whole.inTime ? '' : plan.cooling.slab_m ? `Cut to ${length(plan.cooling.slab_m, units)} or thinner it makes it.` : ''}`}
               />
               {plan.bodies.length > 1 && (
                 <Figure

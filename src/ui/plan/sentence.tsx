@@ -11,8 +11,8 @@ import { type PlanDocument, ROAST_SURFACES, type SchoolPart } from '@/domain/roa
 import { problemSentence } from '@/words/problems'
 import { clock, localInput, temperature, type Units } from '@/words/units'
 import { donenessName, programName } from '@/words/words'
+import { instantOfLocal } from '../controls/local-time'
 import { useHydrated } from '../shell/use-hydrated'
-import { instantOfLocal } from './local-time'
 import { SURFACE_NAMES } from './particulars'
 
 interface SentenceProps {

@@ -7,6 +7,8 @@ interface HandleProps {
   readonly bottom: number
   readonly label: string
   readonly value: string
+  /** Where it stands, and how far it can go, in minutes. */
+  readonly minutes: { readonly now: number; readonly least: number; readonly most: number }
   /** Minutes that one pixel stands for. */
   readonly perPixel_min: number
   readonly colour: string
@@ -18,7 +20,7 @@ interface HandleProps {
 const SNAP_MIN = 5
 
 /** An edge of the ribbon that a hand or the arrow keys can move, in steps of five minutes. */
-export function Handle({ x, top, bottom, label, value, perPixel_min, colour, onMove, onTake }: HandleProps) {
+export function Handle({ x, top, bottom, label, value, minutes, perPixel_min, colour, onMove, onTake }: HandleProps) {
   const from = useRef<number | undefined>(undefined)
   const deltaOf = (event: PointerEvent) =>
     Math.round(((event.clientX - (from.current ?? event.clientX)) * perPixel_min) / SNAP_MIN) * SNAP_MIN
@@ -35,7 +37,10 @@ export function Handle({ x, top, bottom, label, value, perPixel_min, colour, onM
       tabIndex={0}
       aria-label={label}
       aria-valuetext={value}
-      aria-valuenow={0}
+      aria-valuenow={Math.round(minutes.now)}
+      aria-valuemin={Math.round(minutes.least)}
+      aria-valuemax={Math.round(minutes.most)}
+      aria-orientation="horizontal"
       className="cursor-ew-resize touch-none outline-none [&:focus-visible>rect]:stroke-[var(--focus)] [&:focus-visible>rect]:stroke-[3]"
       onKeyDown={key}
       onPointerDown={(event) => {

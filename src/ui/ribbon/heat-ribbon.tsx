@@ -2,6 +2,7 @@
 import { type PointerEvent, useId, useRef, useState } from 'react'
 import { settingOf } from '@/core/program/stage'
 import { findCut } from '@/core/reference/cuts'
+import { ROOM_C } from '@/core/reference/standards'
 import type { CoursePoint, Plan } from '@/core/schedule/plan'
 import type { Task } from '@/core/schedule/task'
 import { taskTitle } from '@/words/tasks'
@@ -174,7 +175,7 @@ export function HeatRibbon({ plan, cutId, units, slim = false, edit }: RibbonPro
             y={top}
             width={Math.max(0, scale.x(plan.putIn) - frame.left)}
             height={band}
-            fill={heatColour(21)}
+            fill={heatColour(ROOM_C)}
           />
           <rect
             x={scale.x(plan.putIn)}
@@ -188,7 +189,7 @@ export function HeatRibbon({ plan, cutId, units, slim = false, edit }: RibbonPro
             y={top}
             width={Math.max(0, frame.right - scale.x(end))}
             height={band}
-            fill={heatColour(21)}
+            fill={heatColour(ROOM_C)}
           />
           {!slim &&
             [25, 50, 75].map((mark) => (
@@ -329,6 +330,11 @@ export function HeatRibbon({ plan, cutId, units, slim = false, edit }: RibbonPro
                 colour="#ffffff"
                 label={`Start of ${surroundings(stage, units)}`}
                 value={clock(from, units)}
+                minutes={{
+                  now: (from - plan.putIn) / 60,
+                  least: 0,
+                  most: (to - plan.putIn) / 60,
+                }}
                 onTake={() => {
                   setHeld({ from_s: frame.from_s, to_s: frame.to_s })
                   edit.take()
@@ -349,6 +355,11 @@ export function HeatRibbon({ plan, cutId, units, slim = false, edit }: RibbonPro
             colour="var(--copper-bright)"
             label="The promise"
             value={clock(plan.promise, units)}
+            minutes={{
+              now: (plan.promise - plan.putIn) / 60,
+              least: 0,
+              most: (plan.promise - plan.putIn) / 60 + 24 * 60,
+            }}
             onTake={() => {
               setHeld({ from_s: frame.from_s, to_s: frame.to_s })
               edit.take()

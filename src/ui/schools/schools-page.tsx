@@ -10,7 +10,7 @@ import type { PlanDocument } from '@/domain/roast/roast-document'
 import { cautionWords } from '@/words/cautions'
 import { clock, duration, length, temperature, type Units } from '@/words/units'
 import type { PlanWorker } from '@/workers/browser/protocol'
-import { GraveCautions } from '../plan/grave-cautions'
+import { GraveCautions } from '../data/grave-cautions'
 import { HeatRibbon } from '../ribbon/heat-ribbon'
 
 interface PageProps {

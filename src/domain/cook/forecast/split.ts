@@ -1,4 +1,5 @@
 import { type Estimate, foresee } from '@/core/estimate/estimate'
+import type { PointId } from '@/core/heat/piece'
 import type { Stage } from '@/core/program/stage'
 import { type Belief, MEMBERS } from './belief'
 
@@ -24,7 +25,7 @@ export function splitOf(belief: Belief, main: Estimate): Split | undefined {
   const done = board.points
     .filter(({ point, value_c }) => point !== board.point && value_c >= pull_c)
     .sort((a, b) => b.value_c - a.value_c)[0]
-  const body = points.findIndex((point) => point === done?.point)
+  const body = points.indexOf(done?.point as PointId)
   if (!done || !board.latest || board.latest.value_c >= pull_c || body < 0) return undefined
   if (!Number.isFinite(main.pull_s.p50)) return undefined
   // What it climbs from now to the pull: as it is pulled now, and as it is pulled when the other is there.

@@ -3,7 +3,7 @@ import { notFound } from 'next/navigation'
 import { unitsOf } from '@/app/reader'
 import { cookInKitchen } from '@/server/cooks'
 import { kitchensOfHouse } from '@/server/kitchen'
-import { Board } from '@/ui/cook/board'
+import { Board } from '@/ui/board/board'
 import { Header } from '@/ui/shell/header'
 
 export const metadata: Metadata = { title: 'Cooking' }

@@ -14,7 +14,7 @@ export default async function MealPage({ params }: { params: Promise<{ kitchen: 
   const { kitchen: slug, meal: id } = await params
   const found = await mealInKitchen(slug, id)
   if (!found.ok) notFound()
-  const { kitchen, row, plan, problems } = found.value
+  const { kitchen, row, plan, problems, setAside } = found.value
   const units = await unitsOf(kitchen)
   const host = (await headers()).get('host') ?? '127.0.0.1'
   return (
@@ -31,6 +31,11 @@ export default async function MealPage({ params }: { params: Promise<{ kitchen: 
           problems={problems}
           units={units}
           now_s={nowSeconds()}
+          setAside={setAside.map(({ id: version, createdAt, document }) => ({
+            id: version,
+            at_s: createdAt.getTime() / 1000,
+            document,
+          }))}
           calendar={`http://${host}/calendar/${kitchen.calendarToken}`}
         />
       </main>

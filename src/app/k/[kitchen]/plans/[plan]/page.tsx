@@ -16,7 +16,7 @@ export default async function PlanPage({ params }: Params) {
   const { kitchen: slug, plan: id } = await params
   const found = await planInKitchen(slug, id)
   if (!found.ok) notFound()
-  const { kitchen, row, made } = found.value
+  const { kitchen, row, made, setAside } = found.value
   const units = await unitsOf(kitchen)
   const house = await houseItemsOf(slug)
   return (
@@ -33,6 +33,11 @@ export default async function PlanPage({ params }: Params) {
           units={units}
           now_s={nowSeconds()}
           house={house.ok ? house.value : []}
+          setAside={setAside.map(({ id: version, createdAt, document }) => ({
+            id: version,
+            at_s: createdAt.getTime() / 1000,
+            document,
+          }))}
         />
       </main>
     </>

@@ -1,6 +1,7 @@
 'use client'
 import { useEffect, useState, useSyncExternalStore } from 'react'
-import type { PlanDocument } from '@/domain/roast/roast-document'
+import { parseJson } from '@/domain/problem/parse'
+import { readStored, type StoredKind } from '@/domain/stored/stored'
 import { deviceStorage } from '../shell/device-storage'
 import { useHydrated } from '../shell/use-hydrated'
 import { draftKey, PlanSaver, type SaverSnapshot } from './saver'
@@ -41,27 +42,35 @@ export function useSaving<Document>(
   }
 }
 
-interface Draft {
+interface Draft<Document> {
   /** The text this device has not been able to save yet, if any. */
-  readonly kept: PlanDocument | undefined
+  readonly kept: Document | undefined
   /** Hides the question, keeps the text until it is saved. */
   readonly dismiss: () => void
   /** Throws the text away. */
   readonly forget: () => void
 }
 
-/** What was typed here and never acknowledged, from an earlier visit. */
-export function useDraft(planId: string, saved: PlanDocument): Draft {
+/** A kept draft, read as what it should be: one that cannot be read is no draft. */
+function readDraft<Document>(text: string | null, kind: StoredKind<Document>): Document | undefined {
+  if (text === null) return undefined
+  const json = parseJson(text)
+  const held = json.ok && typeof json.value === 'object' && json.value !== null ? json.value : {}
+  const read = readStored(kind, 'document' in held ? held.document : undefined)
+  return read.ok ? read.value : undefined
+}
+
+/** What was typed here and never acknowledged, from an earlier visit: of a plan or of a meal. */
+export function useDraft<Document>(id: string, saved: Document, kind: StoredKind<Document>): Draft<Document> {
   const hydrated = useHydrated()
   const [dismissed, setDismissed] = useState(false)
-  const [found] = useState(() => deviceStorage.getItem(draftKey(planId)))
-  const document =
-    hydrated && !dismissed && found ? (JSON.parse(found) as { document: PlanDocument }).document : undefined
+  const [found] = useState(() => readDraft(deviceStorage.getItem(draftKey(id)), kind))
+  const document = hydrated && !dismissed ? found : undefined
   return {
     kept: document && JSON.stringify(document) !== JSON.stringify(saved) ? document : undefined,
     dismiss: () => setDismissed(true),
     forget: () => {
-      localStorage.removeItem(draftKey(planId))
+      deviceStorage.removeItem(draftKey(id))
       setDismissed(true)
     },
   }

@@ -1,6 +1,7 @@
 'use client'
 import { useState } from 'react'
 import { boilingPoint, pressureAtAltitude } from '@/core/heat/vapour'
+import { STANDARDS } from '@/core/reference/standards'
 import { celsiusToFahrenheit, fahrenheitToCelsius } from '@/core/units'
 import type { BoardItem } from '@/domain/cook/board'
 import { putInAt, sameOven, sameTable, settingOf } from '@/domain/cook/board'
@@ -41,7 +42,7 @@ interface RowProps {
 export function BoardRow({ board, forecast, now_s, units, add, channels, items }: RowProps) {
   const { item, state, latest, pull_c, in_s } = board
   const [typed, setTyped] = useState('')
-  const [altitude_m, setAltitude] = useState(0)
+  const [altitude_m, setAltitude] = useState(item.altitude_m)
   const boiling_c = boilingPoint(pressureAtAltitude(altitude_m))
   const estimate = forecast?.estimate
   const fahrenheit = units.temperature === 'f'
@@ -309,9 +310,6 @@ export function BoardRow({ board, forecast, now_s, units, add, channels, items }
   )
 }
 
-/** US federal consumer guidance, from memory. */
-const STUFFING_SAFE_C = 74
-
 /** One part is done, another is not: what each way does to the done part. */
 function SplitWays({
   split,
@@ -319,7 +317,7 @@ function SplitWays({
   units,
 }: {
   readonly split: Split
-  readonly put: (kind: 'covered' | 'note', more?: { readonly text?: string }) => void
+  readonly put: (kind: 'covered' | 'note', more?: { readonly text?: string; readonly point?: string }) => void
   readonly units: Units
 }) {
   const done = split.done.replace('_', ' ')
@@ -330,11 +328,11 @@ function SplitWays({
       <p className="text-lg">
         The {done} is done, the {lacking} gets there about {clock(split.arrives_s, units)}.{' '}
         {split.lacking === 'stuffing'
-          ? `Stuffing is safe at ${temperature(STUFFING_SAFE_C, units)} in its middle, not before.`
+          ? `Stuffing is safe at ${temperature(STANDARDS.stuffingLeast.value, units)} in its middle, not before.`
           : 'Each part is safe at its own reading only.'}
       </p>
       <div className="mt-2 grid gap-2 sm:grid-cols-2">
-        <button type="button" className={way} onClick={() => put('covered')}>
+        <button type="button" className={way} onClick={() => put('covered', { point: split.done })}>
           <strong className="block text-lg">Foil over the {done}</strong>
           <span className="text-base text-soft">
             {Math.abs(split.foiled_c - split.as_it_is_c) < 1.5
@@ -349,7 +347,7 @@ function SplitWays({
             put('note', {
               text:
                 split.lacking === 'stuffing'
-                  ? `stuffing into a dish and back into the oven to ${temperature(STUFFING_SAFE_C, units)}`
+                  ? `stuffing into a dish and back into the oven to ${temperature(STANDARDS.stuffingLeast.value, units)}`
                   : `${done} off and resting, the rest goes back in`,
             })
           }

@@ -1,12 +1,13 @@
 'use client'
-import { Bell, BellOff, Eye, Undo2 } from 'lucide-react'
+import { Bell, BellOff, Eye, Keyboard, KeyboardOff, Undo2 } from 'lucide-react'
 import Link from 'next/link'
 import { useEffect, useState } from 'react'
 import { type NextAction, nextActions } from '@/domain/cook/board'
 import { standing } from '@/domain/cook/entry/fold'
 import { ACTION_WORDS, ENTRY_WORDS } from '@/words/cook-words'
+import { coolingRule } from '@/words/tasks'
 import { duration, temperature, type Units } from '@/words/units'
-import { deviceStorage } from '../shell/device-storage'
+import { useKept } from '../shell/use-kept'
 import { BoardRow } from './board-row'
 import { Countdown } from './countdown'
 import { Log } from './log'
@@ -15,7 +16,8 @@ import { blank, type CookStart, useCook } from './use-cook'
 
 /** Cook mode: what is next and when; then what is off plan, and the ways out. */
 export function Board({ units, ...start }: CookStart & { readonly units: Units }) {
-  const [by] = useState(() => deviceStorage.getItem('pheasant-name') ?? '')
+  const [by, setBy] = useKept('pheasant-name', '')
+  const [keys, setKeys] = useKept('pheasant-letter-keys', 'on')
   const cook = useCook(start, by)
   const { now_s, items, forecasts } = cook
   const [big, setBig] = useState(false)
@@ -45,14 +47,16 @@ export function Board({ units, ...start }: CookStart & { readonly units: Units }
         event.metaKey
       )
         return
-      if (event.key === 'u' && undoable) add(blank({ kind: 'undo', of: undoable.id, item: undoable.item }))
-      if (event.key === 'd' && next) add(blank({ kind: 'door', item: next.item }))
+      // Letters alone do things only where the cook wants it: speech input and a leaning elbow type them too.
+      if (keys === 'on' && event.key === 'u' && undoable)
+        add(blank({ kind: 'undo', of: undoable.id, item: undoable.item }))
+      if (keys === 'on' && event.key === 'd' && next) add(blank({ kind: 'door', item: next.item }))
       if (event.key === 'Enter' && next && document.activeElement === document.body)
         add(blank({ kind: DONE[next.kind], item: next.item }))
     }
     window.addEventListener('keydown', key)
     return () => window.removeEventListener('keydown', key)
-  }, [add, next, undoable])
+  }, [add, next, undoable, keys])
 
   return (
     <div
@@ -76,7 +80,32 @@ export function Board({ units, ...start }: CookStart & { readonly units: Units }
             : `No connection. The board goes on; ${cook.waiting === 0 ? 'entries wait on this device' : `${cook.waiting} ${cook.waiting === 1 ? 'entry waits' : 'entries wait'} on this device`}.`}
           {cook.refused > 0 && ` ${cook.refused} were refused by the server.`}
         </p>
+        <label className="flex min-h-11 items-baseline gap-2 text-base text-soft">
+          At the stove
+          <input
+            aria-label="Who is at the stove"
+            className="said"
+            style={{ width: `${Math.max(8, by.length + 1)}ch` }}
+            placeholder="your name"
+            maxLength={80}
+            value={by}
+            onChange={(event) => setBy(event.target.value)}
+          />
+        </label>
         <div className="ml-auto flex items-center gap-1">
+          <button
+            type="button"
+            className="grid size-12 place-items-center rounded-full hover:bg-moss-ground"
+            aria-label="Letter keys: U takes the last entry back, D says the door was opened"
+            aria-pressed={keys === 'on'}
+            onClick={() => setKeys(keys === 'on' ? 'off' : 'on')}
+          >
+            {keys === 'on' ? (
+              <Keyboard className="size-6" aria-hidden />
+            ) : (
+              <KeyboardOff className="size-6" aria-hidden />
+            )}
+          </button>
           <button
             type="button"
             className="grid size-12 place-items-center rounded-full hover:bg-moss-ground"
@@ -118,7 +147,7 @@ export function Board({ units, ...start }: CookStart & { readonly units: Units }
       ) : (
         <section className="rounded-3xl bg-bottle p-6 text-white" data-testid="next">
           <p className="font-display text-4xl font-bold">Everything is on the table.</p>
-          <p className="mt-2 text-lg">Leftovers: from 57 to 21 °C within two hours, to 5 °C within four more.</p>
+          <p className="mt-2 text-lg">{coolingRule(units)}</p>
         </section>
       )}
       {actions.length > 1 && (
