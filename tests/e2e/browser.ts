@@ -6,9 +6,9 @@ export const MACHINE = 'http://127.0.0.1:3191'
 /** Every browser test fails on an error in the page's console: a broken page that still shows is broken. */
 export const test = base.extend<{ page: Page }>({
   // Requests of the tests themselves go to the machine, whatever name the browser knows it by.
-  request: async ({ playwright }, use) => {
+  request: async ({ playwright }, give) => {
     const context = await playwright.request.newContext({ baseURL: MACHINE })
-    await use(context)
+    await give(context)
     await context.dispose()
   },
   page: async ({ page }, run) => {

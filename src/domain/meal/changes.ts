@@ -91,11 +91,7 @@ function* candidates(
               document: withRoast(meal, id, (last) => ({ ...last, program: { ...program, set_c } })),
             }
         for (const other of SCHOOLS)
-          if (
-            other.id !== program.school &&
-            other.suits(cut) &&
-            ['steady', 'reverse-sear', 'hot-start', 'water-bath', 'two-zone-fire', 'cook-and-hold'].includes(other.id)
-          )
+          if (other.id !== program.school && other.suits(cut) && other.mayReplace)
             yield {
               change: { code: 'school', id, school: other.id },
               document: withRoast(meal, id, (last) => ({ ...last, program: { school: other.id } })),

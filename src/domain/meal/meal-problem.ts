@@ -204,8 +204,7 @@ export function resolveMeal(document: MealDocument): Outcome<ResolvedMeal> {
       }
       const { target } = asked.value.question
       wanted[index] = target.kind === 'serve' ? target.serve_c : target.pull_c
-      const { rest: _, members: __, seed: ___, ...question } = asked.value.question
-      const answer = remembered({ ...question, oven_index: ovenIndex })
+      const answer = remembered({ ...asked.value.question, oven_index: ovenIndex })
       if (answer.outcome === 'cannot') hindered ??= answer.hindrances[0]
       else cooked.push(answer)
     })

@@ -128,20 +128,7 @@ export function Sentence({ document, usualThickness_mm, problems, units, change 
     step: number,
     onChange: (value_c: number) => void,
   ) => number(path, label, toShown(value_c), step, 0, degrees, (value) => onChange(fromShown(value)))
-  const hasHot =
-    school !== undefined &&
-    [
-      'hot-start',
-      'kick-start',
-      'cold-start',
-      'reverse-sear',
-      'pan-first',
-      'two-zone-fire',
-      'water-bath',
-      'bird-turned',
-      'finish-hot',
-      'cook-and-hold',
-    ].includes(school.id)
+  const hasHot = school?.controls.hot ?? false
 
   return (
     <fieldset disabled={!ready} className="text-[1.15rem] leading-[2.15]" data-ready={ready || undefined}>

@@ -4,10 +4,11 @@ import Link from 'next/link'
 import { useRouter } from 'next/navigation'
 import { useEffect, useState } from 'react'
 import { findSchool, SCHOOLS } from '@/core/program/schools'
+import { weightOf } from '@/core/safety/weight'
 import type { Plan } from '@/core/schedule/plan'
+import type { TaskKind } from '@/core/schedule/task'
 import { cutOf } from '@/domain/roast/resolve'
 import type { PlanDocument } from '@/domain/roast/roast-document'
-import { cautionWords } from '@/words/cautions'
 import { clock, duration, length, temperature, type Units } from '@/words/units'
 import type { PlanWorker } from '@/workers/browser/protocol'
 import { GraveCautions } from '../data/grave-cautions'
@@ -30,7 +31,7 @@ interface Weighed {
   readonly attention: number
   readonly graver: number
 }
-const HANDS = new Set(['preheat', 'put_in', 'tend', 'watch', 'pull', 'change', 'preheat_finish', 'finish', 'rest'])
+const HANDS: ReadonlySet<TaskKind> = new Set(['heat_up', 'put_in', 'tend', 'watch', 'pull', 'change', 'finish', 'rest'])
 
 function weigh(plan: Plan): Weighed {
   const heated = plan.stages.filter(({ stage }) => ['oven', 'fire', 'bath', 'pan'].includes(stage.environment.kind))
@@ -42,9 +43,6 @@ function weigh(plan: Plan): Weighed {
     graver: plan.cautions.filter((caution) => ['danger', 'choice'].includes(weightOf(caution))).length,
   }
 }
-const PLAIN_UNITS: Units = { temperature: 'c', mass: 'kg', clock: '24h', timeZone: 'UTC' }
-const weightOf = (caution: Plan['cautions'][number]) => cautionWords(caution, PLAIN_UNITS).weight
-const USUAL = ['steady', 'reverse-sear', 'hot-start'] as const
 const MEMBERS = 48
 
 /** The same roast by three schools at once; the one chosen becomes the plan. */
@@ -54,7 +52,11 @@ export function SchoolsPage({ kitchen, planId, version, document, units, now_s }
   const suited = SCHOOLS.filter((school) => cut && school.suits(cut))
   const own = 'school' in document.program ? document.program.school : undefined
   const [chosen, setChosen] = useState<readonly string[]>(() => {
-    const wanted = [...(own ? [own] : []), ...USUAL, ...suited.map(({ id }) => id)]
+    const wanted = [
+      ...(own ? [own] : []),
+      ...suited.filter(({ compared }) => compared).map(({ id }) => id),
+      ...suited.map(({ id }) => id),
+    ]
     return [...new Set(wanted)].filter((id) => suited.some((school) => school.id === id)).slice(0, 3)
   })
   const [answers, setAnswers] = useState<Readonly<Record<string, Weighed | 'problem'>>>({})

@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest'
-import { CUTS } from '../reference/cuts'
-import { SCHOOLS } from './schools'
-import { pullStageIndex, settingOf } from './stage'
+import { CUTS } from '../../reference/cuts'
+import { pullStageIndex, settingOf } from '../stage'
+import { SCHOOLS } from '.'
 
 const suited = SCHOOLS.flatMap((school) => CUTS.filter((cut) => school.suits(cut)).map((cut) => ({ school, cut })))
 const stagesOf = ({ school, cut }: (typeof suited)[number], change: object = {}) =>
@@ -38,6 +38,14 @@ describe('each school on each cut it suits', () => {
       const pull = stages.findIndex(({ until }) => until.kind === 'pull')
       if (pull < 0) continue
       expect(stages.slice(pull + 1).some(({ role }) => role === 'rest')).toBe(true)
+    }
+  })
+
+  it('says which settings it has: what it is asked for changes it, what it is not asked for does not', () => {
+    for (const pair of suited) {
+      const plain = JSON.stringify(stagesOf(pair))
+      const hotter = JSON.stringify(stagesOf(pair, { hot_c: 211, hot_min: 17 }))
+      expect(plain !== hotter, pair.school.id).toBe(pair.school.controls.hot)
     }
   })
 

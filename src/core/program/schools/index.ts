@@ -1,0 +1,44 @@
+import type { Cut } from '../../reference/cuts'
+import type { Program } from '../stage'
+import { birdTurned } from './bird-turned'
+import { coldStart } from './cold-start'
+import { cookAndHold } from './cook-and-hold'
+import { finishHot } from './finish-hot'
+import { hotStart } from './hot-start'
+import { kickStart } from './kick-start'
+import { lowAndLong } from './low-and-long'
+import { ovenOff } from './oven-off'
+import { panFirst } from './pan-first'
+import type { School, SchoolSettings } from './parts'
+import { reverseSear } from './reverse-sear'
+import { steady } from './steady'
+import { twoZoneFire } from './two-zone-fire'
+import { waterBath } from './water-bath'
+
+export type { School, SchoolSettings } from './parts'
+export { steadyProgram } from './steady-program'
+
+/** The thirteen schools, as programs of stages. */
+export const SCHOOLS: readonly School[] = [
+  steady,
+  hotStart,
+  kickStart,
+  lowAndLong,
+  ovenOff,
+  coldStart,
+  reverseSear,
+  panFirst,
+  twoZoneFire,
+  waterBath,
+  birdTurned,
+  finishHot,
+  cookAndHold,
+]
+
+/** The school with this id, or undefined. */
+export const findSchool = (id: string): School | undefined => SCHOOLS.find((school) => school.id === id)
+
+/** A school's program for one piece. */
+export function programOf(school: School, settings: SchoolSettings, cut: Cut, mass_kg: number): Program {
+  return { school: school.id, stages: school.stages(settings, cut, mass_kg) }
+}

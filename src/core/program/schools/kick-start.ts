@@ -1,0 +1,20 @@
+import { forMinutes, isTender, on, rest, type School, stage, tend, toPull, trade, usual } from './parts'
+
+/** Into full heat, dialled down at once under foil; tender, hands off, coloured at the end. */
+export const kickStart: School = {
+  id: 'kick-start',
+  name: 'Kick start under foil',
+  why: 'Into full heat, dialled down at once under foil; tender, hands off, coloured at the end.',
+  suits: isTender,
+  usual: usual(160, 200, 20),
+  stages: (s) => [
+    stage('cook', on(s.set_c), toPull, { cover: 'foil' }),
+    stage('finish', on(s.hot_c), forMinutes(s.hot_min), { tending: [tend('uncover', 0)] }),
+    rest(s.rest_min),
+  ],
+  controls: { hot: true },
+  mayReplace: false,
+  compared: false,
+  heat: 'oven',
+  source: trade,
+}

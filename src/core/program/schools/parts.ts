@@ -1,0 +1,70 @@
+import type { Cover } from '../../heat/environment'
+import type { Cut } from '../../reference/cuts'
+import { donenessScale } from '../../reference/doneness'
+import { commonPractice, type Source } from '../../reference/source'
+import { celsius, minutes, type Seconds } from '../../units'
+import type { Stage, StageEnd, StageEnvironment, Tending } from '../stage'
+
+/** What a cook may set of a school; each school has its own usual values. */
+export interface SchoolSettings {
+  /** The main heat, °C. */
+  readonly set_c: number
+  /** The hot part, °C, and how long it lasts, minutes; ignored by schools that have none. */
+  readonly hot_c: number
+  readonly hot_min: number
+  /** Rest after the pull, minutes. */
+  readonly rest_min: number
+}
+
+/** A way of roasting. Each is a file of its own beside this one: adding one touches that file, its line in the index, and its test. */
+export interface School {
+  readonly id: string
+  readonly name: string
+  /** Why its followers like it, in a line. */
+  readonly why: string
+  readonly suits: (cut: Cut) => boolean
+  readonly usual: (cut: Cut) => SchoolSettings
+  readonly stages: (settings: SchoolSettings, cut: Cut, mass_kg: number) => readonly Stage[]
+  /** Which settings a cook is asked for beside the main heat and the rest. */
+  readonly controls: { readonly hot: boolean }
+  /** Whether it may be offered in place of another when a meal's ovens clash: nobody need be taught anything new. */
+  readonly mayReplace: boolean
+  /** Whether it is among the first compared with another. */
+  readonly compared: boolean
+  /** What the main heat is, for the word beside the setting. */
+  readonly heat: 'oven' | 'fire' | 'bath'
+  readonly source: Source
+}
+
+export const trade = commonPractice('The school as practised; stages and settings within the range cooks use')
+
+export const on = (set_c: number): StageEnvironment => ({ kind: 'oven', heat: 'on', set_c: celsius(set_c) })
+export const off: StageEnvironment = { kind: 'oven', heat: 'off' }
+export const forMinutes = (value: number): StageEnd => ({ kind: 'time', duration_s: minutes(value) })
+export const toPull: StageEnd = { kind: 'pull' }
+
+export function stage(
+  role: Stage['role'],
+  environment: StageEnvironment,
+  until: StageEnd,
+  more: Partial<Stage> = {},
+): Stage {
+  return { role, environment, until, cover: 'bare', preheated: true, tending: [], ...more }
+}
+export const rest = (value: number, cover: Cover = 'tent'): Stage =>
+  stage('rest', { kind: 'counter' }, forMinutes(value), { cover, preheated: false })
+export const tend = (act: Tending['act'], at_min: number, every_s?: Seconds): Tending => ({
+  act,
+  at_s: minutes(at_min),
+  every_s,
+})
+
+export const usualServe = (cut: Cut): number =>
+  donenessScale(cut.doneness).degrees.find(({ id }) => id === cut.usualDoneness)?.serve_c ?? 55
+export const isBird = (cut: Cut) => cut.geometry.family === 'bird'
+export const isTender = (cut: Cut) => cut.doneness === 'tender'
+export const isRed = (cut: Cut) => cut.doneness === 'red'
+export const isWholeRed = (cut: Cut) => isRed(cut) && cut.intact
+export const usual =
+  (set_c: number, hot_c = 230, hot_min = 15) =>
+  (cut: Cut): SchoolSettings => ({ set_c, hot_c, hot_min, rest_min: cut.rest_min.least })
