@@ -1,5 +1,5 @@
 import { celsius } from '../../units'
-import { forMinutes, isRed, on, rest, type School, stage, toPull, trade, usual, usualServe } from './parts'
+import { forMinutes, isRed, on, rest, type School, stage, toPull, trade, usualServe } from './parts'
 
 /** Held at the wanted temperature for hours, then dried and browned: the same all through. */
 export const waterBath: School = {
