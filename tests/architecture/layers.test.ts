@@ -124,6 +124,25 @@ describe('the house', () => {
     expect(faults).toEqual([])
   })
 
+  it('every answer over HTTP goes through a schema: no route makes its own', () => {
+    const own = sources
+      .filter(({ path }) => path.startsWith('app/') && path.endsWith('route.ts'))
+      .filter(({ path }) => /Response\.json\(/.test(readFileSync(join(root, path), 'utf8')))
+      .map(({ path }) => path)
+    expect(own).toEqual([])
+  })
+
+  it('core and domain hold no sentences: a problem is a code with its numbers', () => {
+    const said = sources
+      .filter(({ layer }) => layer === 'core')
+      .flatMap(({ path }) =>
+        [...readFileSync(join(root, path), 'utf8').matchAll(/\b(?:detail|text|message): [`'][A-Z][^`']{12,}/g)].map(
+          ([found]) => `${path}: ${found}`,
+        ),
+      )
+    expect(said).toEqual([])
+  })
+
   it('files stay readable', () => {
     const long = sources
       .filter(({ path }) => !path.startsWith('core/reference/'))
