@@ -1,3 +1,4 @@
+import type { Problem } from '@/domain/problem/problem'
 import { readStored, type StoredKind } from '@/domain/stored/stored'
 
 /** A row whose document this release cannot read: kept as it is, and said. */
@@ -22,10 +23,15 @@ export class UnreadableDocument extends Error {
   }
 }
 
-const detailOf = (problem: object | undefined): string =>
-  problem && 'detail' in problem
-    ? `${'path' in problem && Array.isArray(problem.path) && problem.path.length > 0 ? `${problem.path.join('.')} ` : ''}${String(problem.detail)}`
-    : 'does not fit'
+/** Where and how it fails to be read, as the problem's own code. */
+const detailOf = (problem: Problem | undefined): string =>
+  problem === undefined
+    ? 'malformed'
+    : problem.code === 'version_unknown'
+      ? `version ${problem.version}`
+      : 'path' in problem && problem.path.length > 0
+        ? `${problem.code} ${problem.path.join('.')}`
+        : problem.code
 
 type With<Row, Document> = Omit<Row, 'document'> & { document: Document }
 

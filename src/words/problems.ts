@@ -39,6 +39,26 @@ export function problemSentence(problem: Problem, units: Units): string {
       return `Say which cut, such as ${list(problem.nearest.map(plain))}.`
     case 'missing_mass':
       return 'Say how much it weighs, such as 2.7 kg or 6 lb.'
+    case 'missing_guests':
+      return 'Say how many eat, such as 38 people.'
+    case 'missing_time':
+      return 'Say when they eat, such as Saturday 19:30.'
+    case 'only_guests_and_time':
+      return `“${problem.words}” is not understood. Say only how many and when; what they eat comes next.`
+    case 'missing_doneness':
+      return 'Say how done it is wanted.'
+    case 'nothing_placed':
+      return 'No roast of this meal has a place yet: plan it first.'
+    case 'no_cavity':
+      return 'Only a whole bird has a cavity to stuff; for a rolled piece say it is stuffed and rolled.'
+    case 'no_thin_end':
+      return 'A bird has no thin end.'
+    case 'missing_heat':
+      return `${problem.title} needs ${problem.source === 'oven' ? 'an oven in its range' : `a ${problem.source}`} that this kitchen does not have. Change its school or the kitchen.`
+    case 'no_document':
+      return 'That is no document of this kitchen.'
+    case 'version_unknown':
+      return `That is version ${problem.version}; this release reads 1 to ${problem.newest}. Open it with the release that wrote it.`
     case 'line_too_long':
       return `That is ${problem.given} characters long; a line may have ${problem.most}. Say one roast, or one table, at a time.`
     case 'given_twice':
@@ -83,7 +103,7 @@ export function problemSentence(problem: Problem, units: Units): string {
     case 'malformed_json':
       return `This is not JSON: ${problem.detail}`
     case 'unreadable':
-      return `“${problem.what}” is kept, but this release cannot read it: it ${problem.detail}. Nothing of it is lost; open it with the release that wrote it.`
+      return `“${problem.what}” is kept, but this release cannot read it (${problem.detail}). Nothing of it is lost; open it with the release that wrote it.`
     case 'not_found':
       return `There is no ${problem.path.at(-1)} ${problem.what} here.`
     case 'stale_version':

@@ -16,8 +16,7 @@ export function cookFromPlan(plan: PlanDocument, now_s: number, speed: number): 
   const made = makePlan(plan, now_s, 48)
   if (!made.ok) return made
   const { resolved, plan: planned } = made.value
-  if (resolved.target.kind !== 'serve')
-    return fail({ code: 'malformed', path: ['target'], detail: 'a cook needs a wanted doneness' })
+  if (resolved.target.kind !== 'serve') return fail({ code: 'missing_doneness', path: ['target'] })
   const pull = planned.tasks.find(({ kind }) => kind === 'pull')
   const carve = planned.tasks.find(({ kind }) => kind === 'carve')
   const item: CookItem = {
@@ -80,8 +79,7 @@ export function cookFromMeal(meal: MealDocument, plan: MealPlan, now_s: number, 
       },
     ]
   })
-  if (items.length === 0)
-    return fail({ code: 'malformed', path: ['roasts'], detail: 'the meal has no roast with a place: plan it first' })
+  if (items.length === 0) return fail({ code: 'nothing_placed', path: ['roasts'] })
   const first = Math.min(...items.map(({ put_in }) => Date.parse(put_in) / 1000))
   return succeed(begun(meal.title, items, now_s, speed, first))
 }

@@ -32,15 +32,9 @@ export function readMealWords(line: string, now_s: number, timeZone: string): Ou
     else unknown.push(words[i] as string)
     i += moment?.count ?? 1
   }
-  if (!people) return fail({ code: 'malformed', path: ['line'], detail: 'Say how many eat, such as 38 people.' })
-  if (at_s === undefined)
-    return fail({ code: 'malformed', path: ['line'], detail: 'Say when they eat, such as Saturday 19:30.' })
-  if (unknown.length > 0)
-    return fail({
-      code: 'malformed',
-      path: ['line'],
-      detail: `“${unknown.join(' ')}” is not understood. Say only how many and when; what they eat comes next.`,
-    })
+  if (!people) return fail({ code: 'missing_guests', path: ['line'] })
+  if (at_s === undefined) return fail({ code: 'missing_time', path: ['line'] })
+  if (unknown.length > 0) return fail({ code: 'only_guests_and_time', path: ['line'], words: unknown.join(' ') })
   const guests = Number(people[1])
   if (!(guests >= 1 && guests <= MOST_GUESTS))
     return fail({ code: 'out_of_range', path: ['guests'], quantity: 'count', value: guests, low: 1, high: MOST_GUESTS })

@@ -216,9 +216,10 @@ export function resolveMeal(document: MealDocument): Outcome<ResolvedMeal> {
     const { legs, missing } = legsOf(cooked, sources, document)
     if (missing)
       problems.push({
-        code: 'malformed',
+        code: 'missing_heat',
         path: ['roasts', index, 'program'],
-        detail: `${roast.title || roast.roast.cut} needs ${missing === 'oven' ? 'an oven in its range' : `a ${missing}`} that this kitchen does not have: change its school or the kitchen`,
+        title: roast.title || roast.roast.cut,
+        source: missing,
       })
     for (const stay of cooked[0]?.stays ?? [])
       for (const { set_c } of stay.phases) if (set_c !== undefined && stay.kind === 'oven') settings.push(set_c)

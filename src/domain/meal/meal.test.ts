@@ -50,12 +50,12 @@ describe('a meal said in words', () => {
   it('says what is missing, and points at what it does not know', () => {
     expect(read('saturday 19:30')).toMatchObject({
       ok: false,
-      problems: [{ detail: expect.stringContaining('how many') }],
+      problems: [{ code: 'missing_guests' }],
     })
-    expect(read('12 people')).toMatchObject({ ok: false, problems: [{ detail: expect.stringContaining('when') }] })
+    expect(read('12 people')).toMatchObject({ ok: false, problems: [{ code: 'missing_time' }] })
     expect(read('12 people saturday 19:30 purple')).toMatchObject({
       ok: false,
-      problems: [{ detail: expect.stringContaining('purple') }],
+      problems: [{ code: 'only_guests_and_time', words: 'purple' }],
     })
   })
 

@@ -29,8 +29,7 @@ export function makePlan(document: PlanDocument, now_s: number, members: number)
   if (!asked.ok) return asked
   const { question, resolved } = asked.value
   const { target } = resolved
-  if (target.kind !== 'serve')
-    return fail({ code: 'malformed', path: ['target'], detail: 'a plan needs a wanted doneness' })
+  if (target.kind !== 'serve') return fail({ code: 'missing_doneness', path: ['target'] })
   const plan = planRoast({
     ...question,
     drySalted: document.roast.surface === 'dry_salted',

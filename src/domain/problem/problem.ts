@@ -8,6 +8,21 @@ export type Problem =
   | { readonly code: 'unknown_word'; readonly word: string; readonly at: Span; readonly nearest: readonly string[] }
   | { readonly code: 'missing_cut'; readonly nearest: readonly string[] }
   | { readonly code: 'missing_mass' }
+  | { readonly code: 'missing_guests'; readonly path: Path }
+  | { readonly code: 'missing_time'; readonly path: Path }
+  | { readonly code: 'only_guests_and_time'; readonly path: Path; readonly words: string }
+  | { readonly code: 'missing_doneness'; readonly path: Path }
+  | { readonly code: 'nothing_placed'; readonly path: Path }
+  | { readonly code: 'no_cavity'; readonly path: Path }
+  | { readonly code: 'no_thin_end'; readonly path: Path }
+  | {
+      readonly code: 'missing_heat'
+      readonly path: Path
+      readonly title: string
+      readonly source: 'oven' | 'fire' | 'hob' | 'bath' | 'cabinet'
+    }
+  | { readonly code: 'no_document'; readonly path: Path }
+  | { readonly code: 'version_unknown'; readonly path: Path; readonly version: string; readonly newest: number }
   | { readonly code: 'line_too_long'; readonly given: number; readonly most: number }
   | { readonly code: 'given_twice'; readonly what: string; readonly at: Span }
   | { readonly code: 'unknown_cut'; readonly path: Path; readonly given: string; readonly nearest: readonly string[] }

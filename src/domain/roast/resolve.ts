@@ -146,14 +146,9 @@ export function resolveRoast(
   if (roast.icy_core_c !== null)
     range(['roast', 'icy_core_c'], 'temperature_c', roast.icy_core_c, START_RANGE_C.low, roast.start_c)
   const bird = cut.geometry.family === 'bird'
-  if (!bird && roast.stuffed)
-    problems.push({
-      code: 'malformed',
-      path: ['roast', 'stuffed'],
-      detail: 'only a whole bird has a cavity to stuff; for a rolled piece say handling: stuffed',
-    })
+  if (!bird && roast.stuffed) problems.push({ code: 'no_cavity', path: ['roast', 'stuffed'] })
   if (cut.bone === 'bird' && roast.thin_end !== null)
-    problems.push({ code: 'malformed', path: ['roast', 'thin_end'], detail: 'a bird has no thin end: leave it null' })
+    problems.push({ code: 'no_thin_end', path: ['roast', 'thin_end'] })
   const massIsGood =
     problems.length === 0 || !problems.some((problem) => 'path' in problem && problem.path.at(-1) === 'mass_kg')
   if (roast.thickness_mm !== null && massIsGood) {

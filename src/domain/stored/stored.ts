@@ -24,15 +24,11 @@ const isRecord = (value: unknown): value is Readonly<Record<string, unknown>> =>
  * One from a later release, or one that cannot be read, is a problem and not a crash.
  */
 export function readStored<Document>(kind: StoredKind<Document>, value: unknown): Outcome<Document> {
-  if (!isRecord(value)) return fail({ code: 'malformed', path: [], detail: 'is no document' })
+  if (!isRecord(value)) return fail({ code: 'no_document', path: [] })
   const newest = kind.steps.length + 1
   const version = value.version ?? 1
   if (!Number.isInteger(version) || (version as number) < 1 || (version as number) > newest)
-    return fail({
-      code: 'malformed',
-      path: ['version'],
-      detail: `is version ${String(version)}; this release reads 1 to ${newest}`,
-    })
+    return fail({ code: 'version_unknown', path: ['version'], version: String(version).slice(0, 40), newest })
   let document: Readonly<Record<string, unknown>> = value
   for (let at = version as number; at < newest; at++) {
     const step = kind.steps[at - 1] as Step
