@@ -97,7 +97,7 @@ export async function kitchenCalendar(token: string): Promise<Outcome<string>> {
   }
   for (const row of (await scope.plans.list()).rows) {
     if (row.promiseAt.getTime() / 1000 < since_s) continue
-    const made = makePlan(row.document, nowSeconds(), 16)
+    const made = makePlan(row.document, nowSeconds())
     if (!made.ok) continue
     const cut = cutOf(row.document.roast)
     entries.push(

@@ -2,7 +2,7 @@ import type { KitchenRow, KitchenScope, PlanRow, PlanVersionRow } from '@/db/rep
 import type { Unreadable } from '@/db/stored'
 import { readLine } from '@/domain/line/line'
 import { planFromLine } from '@/domain/plan/from-line'
-import { checkPromiseAhead, type MadePlan, MEMBERS, makePlan } from '@/domain/plan/make-plan'
+import { checkPlan, checkPromiseAhead, type MadePlan, makePlan } from '@/domain/plan/make-plan'
 import { parseWith } from '@/domain/problem/parse'
 import { fail, type Outcome, succeed } from '@/domain/problem/problem'
 import { type PlanDocument, planDocument } from '@/domain/roast/roast-document'
@@ -34,7 +34,7 @@ export const planInKitchen = (slug: string, id: string): Promise<Outcome<SavedPl
   inKitchen(slug, async (scope) => {
     const row = await scope.plans.find(id)
     if (!row) return noPlan(id)
-    const made = makePlan(row.document, nowSeconds(), MEMBERS.saved)
+    const made = makePlan(row.document, nowSeconds())
     if (!made.ok) return made
     return succeed({ kitchen: scope.kitchen, row, made: made.value, setAside: await scope.plans.listSetAside(id) })
   })
@@ -63,8 +63,8 @@ async function addChecked(scope: KitchenScope, document: PlanDocument): Promise<
   const now_s = nowSeconds()
   const ahead = checkPromiseAhead(document, now_s)
   if (!ahead.ok) return ahead
-  const made = makePlan(document, now_s, 8)
-  return made.ok ? succeed(await scope.plans.add(document)) : made
+  const checked = checkPlan(document, now_s)
+  return checked.ok ? succeed(await scope.plans.add(document)) : checked
 }
 
 export type SaveAnswer =
@@ -76,8 +76,8 @@ export const savePlan = (slug: string, id: string, baseVersion: number, value: u
   inKitchen<SaveAnswer>(slug, async (scope) => {
     const document = parseWith(planDocument, value)
     if (!document.ok) return document
-    const made = makePlan(document.value, nowSeconds(), 8)
-    if (!made.ok) return made
+    const checked = checkPlan(document.value, nowSeconds())
+    if (!checked.ok) return checked
     const result = await scope.plans.save(id, baseVersion, document.value)
     switch (result.outcome) {
       case 'missing':

@@ -13,7 +13,7 @@ const iso = (at_s: number) => new Date(at_s * 1000).toISOString()
 
 /** A cook of one planned roast. */
 export function cookFromPlan(plan: PlanDocument, now_s: number, speed: number): Outcome<CookDocument> {
-  const made = makePlan(plan, now_s, 48)
+  const made = makePlan(plan, now_s)
   if (!made.ok) return made
   const { resolved, plan: planned } = made.value
   if (resolved.target.kind !== 'serve') return fail({ code: 'missing_doneness', path: ['target'] })

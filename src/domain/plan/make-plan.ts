@@ -1,3 +1,4 @@
+import type { RoastQuestion } from '@/core/roast/answer'
 import { type Plan, planRoast } from '@/core/schedule/plan'
 import { celsius, epochSeconds } from '@/core/units'
 import { fail, type Outcome, succeed } from '../problem/problem'
@@ -12,31 +13,56 @@ export interface MadePlan {
   readonly plan: Plan
 }
 
-/** Size of the ensemble behind the saved plan and behind the live answer on the screen. */
-export const MEMBERS = { saved: 192, live: 64 } as const
+/**
+ * Size of the ensemble behind every plan: the desk, its sheet, the home page, the calendar and the board
+ * that begins from it ask the same members with the same seed, so they say the same minute.
+ */
+export const MEMBERS = 96
 /** Farther ahead than this a promise is more likely a slip of the keys. */
 const FARTHEST_DAYS = 400
-/** One seed for all: the same document gives the same plan on the screen and on the server. */
 const SEED = 20_261
 
-/** Plans a document. The same code runs in the browser's worker and on the server. */
-export function makePlan(document: PlanDocument, now_s: number, members: number): Outcome<MadePlan> {
+/** What is wrong with a plan's document, without cooking it. */
+export function checkPlan(document: PlanDocument, now_s: number): Outcome<ReturnType<typeof resolvedOf>> {
   const promise_s = Date.parse(document.promise) / 1000
-  if (promise_s - now_s > FARTHEST_DAYS * 86_400) {
+  if (promise_s - now_s > FARTHEST_DAYS * 86_400)
     return fail({ code: 'promise_too_far', path: ['promise'], days: Math.round((promise_s - now_s) / 86_400) })
-  }
-  const asked = questionOf(document, { rest: 'takes_doubt', members, seed: SEED })
+  const asked = questionOf(document, { rest: 'takes_doubt', members: MEMBERS, seed: SEED })
   if (!asked.ok) return asked
-  const { question, resolved } = asked.value
-  const { target } = resolved
+  const { target } = asked.value.resolved
   if (target.kind !== 'serve') return fail({ code: 'missing_doneness', path: ['target'] })
-  const plan = planRoast({
-    ...question,
-    drySalted: document.roast.surface === 'dry_salted',
-    serve_c: celsius(target.serve_c),
-    promise: epochSeconds(promise_s),
-    now: epochSeconds(now_s),
-  })
+  return succeed(resolvedOf(asked.value, target.serve_c))
+}
+const resolvedOf = (asked: { question: RoastQuestion; resolved: ResolvedRoast }, serve_c: number) => ({
+  ...asked,
+  serve_c,
+})
+
+/** Plans made lately, by what they depend on: a list looks at the same ones again and again. */
+const made = new Map<string, Plan>()
+const MOST_MADE = 120
+/** A plan's tasks depend on the present only in what is past: within a minute it is the same plan. */
+const FRESH_S = 60
+
+/** Plans a document. The same code runs in the browser's worker and on the server. */
+export function makePlan(document: PlanDocument, now_s: number, members = MEMBERS): Outcome<MadePlan> {
+  const checked = checkPlan(document, now_s)
+  if (!checked.ok) return checked
+  const { question, resolved, serve_c } = checked.value
+  const key = JSON.stringify([question, document.promise, document.roast.surface, members, Math.floor(now_s / FRESH_S)])
+  let plan = made.get(key)
+  if (!plan) {
+    plan = planRoast({
+      ...question,
+      members,
+      drySalted: document.roast.surface === 'dry_salted',
+      serve_c: celsius(serve_c),
+      promise: epochSeconds(Date.parse(document.promise) / 1000),
+      now: epochSeconds(now_s),
+    })
+    if (made.size >= MOST_MADE) made.delete(made.keys().next().value as string)
+    made.set(key, plan)
+  }
   return succeed({ document, resolved, plan })
 }
 

@@ -2,7 +2,6 @@
 import * as Comlink from 'comlink'
 import { useEffect, useRef, useState } from 'react'
 import type { Plan } from '@/core/schedule/plan'
-import { MEMBERS } from '@/domain/plan/make-plan'
 import type { Problem } from '@/domain/problem/problem'
 import type { PlanDocument } from '@/domain/roast/roast-document'
 import type { PlanWorker } from '@/workers/browser/protocol'
@@ -54,7 +53,7 @@ export function useLivePlan(document: PlanDocument, first: Plan, now_s: number):
         waiting.current = undefined
         setLive((last) => ({ ...last, working: true }))
         const elapsed_s = Math.round((performance.now() - opened.current.at_ms) / 1000)
-        const outcome = await worker.current.plan(wish, opened.current.now_s + elapsed_s, MEMBERS.live)
+        const outcome = await worker.current.plan(wish, opened.current.now_s + elapsed_s)
         setLive((last) =>
           outcome.ok
             ? { plan: outcome.value, problems: [], working: false }

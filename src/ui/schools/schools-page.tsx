@@ -7,6 +7,7 @@ import { findSchool, SCHOOLS } from '@/core/program/schools'
 import { weightOf } from '@/core/safety/weight'
 import type { Plan } from '@/core/schedule/plan'
 import type { TaskKind } from '@/core/schedule/task'
+import { MEMBERS } from '@/domain/plan/make-plan'
 import { cutOf } from '@/domain/roast/resolve'
 import type { PlanDocument } from '@/domain/roast/roast-document'
 import { clock, duration, length, temperature, type Units } from '@/words/units'
@@ -43,7 +44,6 @@ function weigh(plan: Plan): Weighed {
     graver: plan.cautions.filter((caution) => ['danger', 'choice'].includes(weightOf(caution))).length,
   }
 }
-const MEMBERS = 48
 
 /** The same roast by three schools at once; the one chosen becomes the plan. */
 export function SchoolsPage({ kitchen, planId, version, document, units, now_s }: PageProps) {
@@ -74,7 +74,7 @@ export function SchoolsPage({ kitchen, planId, version, document, units, now_s }
     void (async () => {
       for (const id of missing) {
         const program = id === own && 'school' in document.program ? document.program : { school: id }
-        const made = await worker.plan({ ...document, program }, now_s, MEMBERS)
+        const made = await worker.plan({ ...document, program }, now_s)
         if (!live) return
         setAnswers((last) => ({ ...last, [id]: made.ok ? weigh(made.value) : 'problem' }))
       }

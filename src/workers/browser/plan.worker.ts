@@ -3,8 +3,8 @@ import { makePlan } from '@/domain/plan/make-plan'
 import type { PlanWorker } from './protocol'
 
 const worker: PlanWorker = {
-  async plan(document, now_s, members) {
-    const made = makePlan(document, now_s, members)
+  async plan(document, now_s) {
+    const made = makePlan(document, now_s)
     return made.ok ? { ok: true, value: made.value.plan } : made
   },
 }

@@ -10,7 +10,7 @@ import type { PlanDocument } from '@/domain/roast/roast-document'
 /** What the worker answers: the plan alone, for what it was resolved to holds functions and cannot travel. */
 export interface PlanWorker {
   /** Answers for one document; also used for each school of a comparison. */
-  plan(document: PlanDocument, now_s: number, members: number): Promise<Outcome<Plan>>
+  plan(document: PlanDocument, now_s: number): Promise<Outcome<Plan>>
 }
 
 /** The scheduler of a whole meal. A cancel is the end of the worker: the solver does not listen while it works. */

@@ -15,8 +15,8 @@ import { problemSentence } from '@/words/problems'
 import { clock, mass, shortDay, temperature } from '@/words/units'
 import { cutName, programName } from '@/words/words'
 
-/** Cooks behind the small ribbons of a list: enough for their window. */
-const LIST_MEMBERS = 16
+/** So many of what is over are shown. */
+const MOST_EATEN = 20
 
 export default async function KitchenPage({ params }: { params: Promise<{ kitchen: string }> }) {
   const { kitchen: slug } = await params
@@ -34,9 +34,15 @@ export default async function KitchenPage({ params }: { params: Promise<{ kitche
     ...(withCooks.ok ? withCooks.value.unreadable : []),
   ]
   const now_s = nowSeconds()
-  const rows = plans.map((row) => ({ row, made: makePlan(row.document, now_s, LIST_MEMBERS) }))
-  const ahead = rows.filter(({ row }) => row.promiseAt.getTime() / 1000 >= now_s)
-  const gone = rows.filter(({ row }) => row.promiseAt.getTime() / 1000 < now_s).reverse()
+  const withPlan = (row: (typeof plans)[number]) => ({ row, made: makePlan(row.document, now_s) })
+  const isAhead = ({ promiseAt }: (typeof plans)[number]) => promiseAt.getTime() / 1000 >= now_s
+  const ahead = plans.filter(isAhead).map(withPlan)
+  const gone = plans
+    .filter((row) => !isAhead(row))
+    .reverse()
+    .slice(0, MOST_EATEN)
+    .map(withPlan)
+  const cooked = withCooks.ok ? withCooks.value.cooks.filter(({ state }) => state === 'done').slice(0, MOST_EATEN) : []
   return (
     <>
       <Header kitchen={kitchen} kitchens={await kitchensOfHouse()} units={units} />
@@ -99,7 +105,27 @@ export default async function KitchenPage({ params }: { params: Promise<{ kitche
         {gone.length > 0 && (
           <section className="mt-8">
             <h2 className="font-display text-2xl font-semibold text-soft">Eaten</h2>
-            <List rows={gone.slice(0, 20)} slug={slug} units={units} />
+            <List rows={gone} slug={slug} units={units} />
+          </section>
+        )}
+        {cooked.length > 0 && (
+          <section className="mt-8" data-testid="cooked">
+            <h2 className="font-display text-2xl font-semibold text-soft">Cooked</h2>
+            <ul className="mt-3 grid gap-3 sm:grid-cols-2 lg:grid-cols-3">
+              {cooked.map((cook) => (
+                <li key={cook.id}>
+                  <Link
+                    href={`/k/${slug}/cooks/${cook.id}`}
+                    className="flex min-h-12 items-baseline justify-between gap-3 rounded-2xl border border-line bg-sheet px-4 py-3 text-lg hover:border-copper"
+                  >
+                    <span className="font-semibold">{cook.document.title}</span>
+                    <span className="whitespace-nowrap text-base text-soft">
+                      {shortDay(cook.createdAt.getTime() / 1000, units)}
+                    </span>
+                  </Link>
+                </li>
+              ))}
+            </ul>
           </section>
         )}
         {unreadable.length > 0 && (
