@@ -18,6 +18,9 @@ const DOCUMENTS: Readonly<Record<string, z.ZodType>> = {
 }
 
 export const DOCUMENT_NAMES = Object.keys(DOCUMENTS)
-/** The schema of this name; undefined where there is none. */
+/**
+ * The schema of this name; undefined where there is none.
+ * @example documentSchema('constructor') // undefined
+ */
 export const documentSchema = (name: string | undefined): z.ZodType | undefined =>
   name !== undefined && Object.hasOwn(DOCUMENTS, name) ? DOCUMENTS[name] : undefined

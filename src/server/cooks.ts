@@ -9,7 +9,7 @@ import { type CookEntry, cookEntry, cookTime, type ProbeReading, readingsBatch }
 import { foldLog, isOver } from '@/domain/cook/entry/fold'
 import { parseWith } from '@/domain/problem/parse'
 import { fail, type Outcome, succeed } from '@/domain/problem/problem'
-import { nowSeconds } from './environment'
+import { nowPrecisely, nowSeconds } from './environment'
 import { database, inKitchen } from './kitchen'
 import { savedMeal } from './meals'
 
@@ -65,7 +65,7 @@ export const cookInKitchen = (slug: string, id: string, since: number): Promise<
     const own = shelf(scope)
     const row = await own.find(id)
     if (!row) return noCook(id)
-    const now_s = nowSeconds()
+    const now_s = nowPrecisely()
     const cook_s = cookTime(row.document.clock, now_s)
     const from_s = Math.min(...row.document.items.map(({ put_in }) => Date.parse(put_in) / 1000), cook_s) - 7200
     const [entries, devices, readings] = await Promise.all([

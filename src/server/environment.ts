@@ -36,8 +36,11 @@ export function environment(): Environment {
 
 const started_ms = Date.now()
 
-/** Seconds since 1970, by the clock or from the instant the environment sets. */
-export function nowSeconds(): number {
+/** Now, by the clock or from the instant the environment sets, s since 1970 with its fraction: boards set their clocks by it. */
+export function nowPrecisely(): number {
   const from = environment().PHEASANT_NOW
-  return Math.round((from ? Date.parse(from) + (Date.now() - started_ms) : Date.now()) / 1000)
+  return (from ? Date.parse(from) + (Date.now() - started_ms) : Date.now()) / 1000
 }
+
+/** Now in whole seconds since 1970. */
+export const nowSeconds = (): number => Math.round(nowPrecisely())

@@ -7,11 +7,18 @@ import type { APIRequestContext, Page } from '@playwright/test'
 import type { StationFault, StationOrders } from '../../src/stand-ins/probe-station/station'
 import { expect, MACHINE, planByLine, saved, test } from './browser'
 
-const LINE = 'pork loin 1.6 kg, rosy, oven 170, eat tomorrow 19:00'
+/** Each origin has a day of its own: two rehearsals of one evening in one kitchen would see each other's stations. */
+const DAY = { machine: 'tomorrow', tablet: 'saturday' } as const
+const lineOf = (project: string) => `pork loin 1.6 kg, rosy, oven 170, eat ${DAY[project as keyof typeof DAY]} 19:00`
 const SPEED = 60
 
 /** Plans a roast, begins its cook as a rehearsal, and answers what a station needs to know. */
-async function rehearsal(page: Page, request: APIRequestContext, speed = SPEED, line = LINE) {
+async function rehearsal(
+  page: Page,
+  request: APIRequestContext,
+  speed = SPEED,
+  line = lineOf(test.info().project.name),
+) {
   await planByLine(page, line)
   await saved(page)
   const [, , kitchen, , plan] = new URL(page.url()).pathname.split('/')
@@ -127,7 +134,12 @@ test('a bird of which the breast is done and the thigh is not: each way is said,
   page,
   request,
 }) => {
-  const { kitchen, cook } = await rehearsal(page, request, 1, 'turkey 5 kg, oven 165, eat tomorrow 19:00')
+  const { kitchen, cook } = await rehearsal(
+    page,
+    request,
+    1,
+    `turkey 5 kg, oven 165, eat ${DAY[test.info().project.name as keyof typeof DAY]} 19:00`,
+  )
   const item = cook.document.items[0].id
   const now = Date.parse(cook.document.clock.origin)
   const iso = (minutes: number) => new Date(now + minutes * 60_000).toISOString()

@@ -11,7 +11,10 @@ export interface Slice {
   readonly profile: readonly { readonly share: number; readonly hottest_c: number }[]
 }
 
-/** The degree whose band a temperature falls in; the rarest when below them all. */
+/**
+ * The degree whose band a temperature falls in; the rarest when below them all.
+ * @example degreeAt(donenessScale('red'), 55) // 'medium-rare'
+ */
 export function degreeAt(scale: DonenessScale, temperature_c: number): string {
   let found = scale.degrees[0]?.id ?? ''
   for (const degree of scale.degrees) if (temperature_c >= degree.from_c) found = degree.id

@@ -22,7 +22,10 @@ export interface Doubt {
   readonly model: number
 }
 
-/** Doubts of a home kitchen (common practice: dials lie by 5–25 °C, a fridge by a few degrees). */
+/**
+ * Doubts of a home kitchen (common practice: dials lie by 5–25 °C, a fridge by a few degrees).
+ * @example usualDoubt(true).thickness // 0.03
+ */
 export const usualDoubt = (measured: boolean): Doubt => ({
   thickness: measured ? 0.03 : 0.07,
   start_k: 1.5,
@@ -129,7 +132,10 @@ export function cookEnsemble(setup: EnsembleSetup): EnsembleAnswer {
   }
 }
 
-/** p10, p50 and p90 of unsorted values; NaN when there are none. */
+/**
+ * p10, p50 and p90 of unsorted values; NaN when there are none.
+ * @example spreadOf([1, 2, 3, 4, 5]).p50 // 3
+ */
 export function spreadOf(values: readonly number[]): Spread {
   if (values.length === 0) return { p10: Number.NaN, p50: Number.NaN, p90: Number.NaN }
   const sorted = Float64Array.from(values).sort()

@@ -56,7 +56,10 @@ interface Track {
   readonly indices: readonly number[]
 }
 
-/** The tracks of some readings; the one shown first. */
+/**
+ * The tracks of some readings; the one shown first.
+ * @example tracksOf([{ time_s: 60, value_c: 5, body: 0 }, { time_s: 60, value_c: 6, body: 1 }]).length // 2
+ */
 export function tracksOf(readings: readonly Reading[]): Track[] {
   const shown = readings.at(-1)
   const tracks = new Map<string, { body: number; depth: Track['depth']; indices: number[] }>()

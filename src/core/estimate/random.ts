@@ -1,6 +1,7 @@
 /**
  * Seeded uniform numbers in [0, 1): the 32-bit mixing generator of T. Ettinger ("mulberry32",
  * public domain, from memory). Same seed, same numbers, on any machine.
+ * @example seededRandom(1)() === seededRandom(1)() // true
  */
 export function seededRandom(seed: number): () => number {
   let state = seed >>> 0
@@ -25,7 +26,10 @@ export function normalQuantile(probability: number): number {
   return probability < 0.5 ? -value : value
 }
 
-/** `count` standard normal values, one from each equal slice of probability, shuffled: a Latin hypercube's column. */
+/**
+ * `count` standard normal values, one from each equal slice of probability, shuffled: a Latin hypercube's column.
+ * @example stratifiedNormals(4, seededRandom(1)).length // 4
+ */
 export function stratifiedNormals(count: number, random: () => number): Float64Array {
   const values = Float64Array.from({ length: count }, (_, i) => normalQuantile((i + 0.02 + 0.96 * random()) / count))
   for (let i = count - 1; i > 0; i--) {
@@ -37,7 +41,10 @@ export function stratifiedNormals(count: number, random: () => number): Float64A
   return values
 }
 
-/** The value below which a share of the sorted values lies, linear between them. */
+/**
+ * The value below which a share of the sorted values lies, linear between them.
+ * @example quantile([1, 2, 3, 4, 5], 0.5) // 3
+ */
 export function quantile(sorted: ArrayLike<number>, share: number): number {
   const x = share * (sorted.length - 1)
   const i = Math.min(sorted.length - 2, Math.floor(x))

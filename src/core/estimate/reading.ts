@@ -22,7 +22,10 @@ const LEVEL_LEAST = 8
 /** A rise under this is no pace, K/h. */
 const LEAST_K_PER_H = 0.2
 
-/** The readings of the sitting the last one belongs to, in the last 25 minutes before a moment. */
+/**
+ * The readings of the sitting the last one belongs to, in the last 25 minutes before a moment.
+ * @example recentOf([{ time_s: 0, value_c: 5 }, { time_s: 2000, value_c: 9 }], 2000).length // 1
+ */
 export function recentOf(readings: readonly Reading[], now_s: number): Reading[] {
   const last = readings.at(-1)
   if (!last) return []
@@ -35,7 +38,10 @@ export function recentOf(readings: readonly Reading[], now_s: number): Reading[]
   )
 }
 
-/** A straight line through some values at some times, read at `now_s`; undefined where it would say nothing. */
+/**
+ * A straight line through some values at some times, read at `now_s`; undefined where it would say nothing.
+ * @example levelOf([0, 600, 1200, 1800], [10, 11, 12, 13], 1800) // undefined
+ */
 export function levelOf(times: readonly number[], values: ArrayLike<number>, now_s: number): Level | undefined {
   const n = times.length
   if (n < LEVEL_LEAST) return undefined
@@ -61,7 +67,10 @@ export function levelOf(times: readonly number[], values: ArrayLike<number>, now
 }
 
 const LINE_S = 1200
-/** The cook's usual tool: a straight line through the last twenty minutes, s. Infinity while it does not rise. */
+/**
+ * The cook's usual tool: a straight line through the last twenty minutes, s. Infinity while it does not rise.
+ * @example straightLine([{ time_s: 0, value_c: 20 }, { time_s: 600, value_c: 30 }], 50) // 1800
+ */
 export function straightLine(readings: readonly Reading[], pull_c: number): number {
   const last = readings.at(-1)
   if (!last) return Number.POSITIVE_INFINITY

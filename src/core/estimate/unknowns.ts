@@ -25,7 +25,10 @@ export const NAMES = Object.keys(UNKNOWNS) as Unknown[]
 /** One member's values by name. */
 export type Drawn = (name: Unknown) => number
 
-/** Where a probe sits, as a share of the way from the centre to the surface: usually near a tenth, seldom beyond a third. */
+/**
+ * Where a probe sits, as a share of the way from the centre to the surface: usually near a tenth, seldom beyond a third.
+ * @example depthOf(0) // 0.11
+ */
 export const depthOf = (z: number): number => Math.min(0.8, 0.11 * Math.exp(0.75 * z))
 
 /** The same volume, surface and slowest mode, with heat from more or fewer directions: not the shape it was said to be. */

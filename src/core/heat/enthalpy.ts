@@ -82,7 +82,10 @@ function build(composition: Composition, boiling_c: number): EnthalpyTable {
 
 const tables = new Map<string, EnthalpyTable>()
 
-/** The enthalpy table of a composition where water boils at `boiling_c`, °C; made once and shared. */
+/**
+ * The enthalpy table of a composition where water boils at `boiling_c`, °C; made once and shared.
+ * @example enthalpyTableOf(compositionOf('beef-lean')).rows // 5120
+ */
 export function enthalpyTableOf(composition: Composition, boiling_c = 100): EnthalpyTable {
   const key = `${composition.water}/${composition.protein}/${composition.fat}/${composition.ash}/${boiling_c}`
   let table = tables.get(key)
@@ -93,7 +96,10 @@ export function enthalpyTableOf(composition: Composition, boiling_c = 100): Enth
   return table
 }
 
-/** Temperature at an enthalpy, °C. */
+/**
+ * Temperature at an enthalpy, °C.
+ * @example temperatureAt(enthalpyTableOf(compositionOf('veal')), enthalpyAt(enthalpyTableOf(compositionOf('veal')), 40)) // ≈ 40
+ */
 export function temperatureAt(table: EnthalpyTable, enthalpy: number): number {
   const x = Math.min(table.rows - 1.000001, Math.max(0, enthalpy * table.perJoule))
   const i = x | 0
@@ -101,7 +107,10 @@ export function temperatureAt(table: EnthalpyTable, enthalpy: number): number {
   return low + (x - i) * ((table.temperature[i + 1] as number) - low)
 }
 
-/** Enthalpy at a temperature, J/kg, by bisection of the same table: the exact inverse of {@link temperatureAt}. */
+/**
+ * Enthalpy at a temperature, J/kg, by bisection of the same table: the exact inverse of {@link temperatureAt}.
+ * @example enthalpyAt(enthalpyTableOf(compositionOf('veal')), 20) > 300_000 // true
+ */
 export function enthalpyAt(table: EnthalpyTable, temperature_c: number): number {
   let low = 0
   let high = table.rows - 1

@@ -40,7 +40,10 @@ const SHED = 0.5
 /** Walls follow the air with this time constant, s. */
 const WALL_LAG_S = 480
 
-/** How long an oven takes from a temperature to a setting at full power, s. */
+/**
+ * How long an oven takes from a temperature to a setting at full power, s.
+ * @example preheatSeconds(DOMESTIC_OVEN, 201) // ≈ 1080
+ */
 export const preheatSeconds = (oven: OvenSpec, set_c: number, from_c: number = ROOM_C): number =>
   Math.max(0, set_c - from_c) / oven.preheat_k_per_s + (set_c > from_c ? 180 : 0)
 

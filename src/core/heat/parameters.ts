@@ -62,6 +62,9 @@ export const HEAT_PARAMETERS: HeatParameters = {
   pressure_pa: STANDARD_PRESSURE_PA,
 }
 
-/** The parameters in a kitchen so high over the sea, m. */
+/**
+ * The parameters in a kitchen so high over the sea, m.
+ * @example parametersAt(0) === HEAT_PARAMETERS // true
+ */
 export const parametersAt = (altitude_m: number, parameters: HeatParameters = HEAT_PARAMETERS): HeatParameters =>
   altitude_m === 0 ? parameters : { ...parameters, pressure_pa: pressureAtAltitude(altitude_m) }

@@ -50,6 +50,7 @@ const BOUND_WATER_PER_PROTEIN = 0.4
 /**
  * Ice as a fraction of the whole mass: (x_w − x_b)(1 − T_f/T) below the freezing point T_f.
  * @see Schwartzberg's and Tchigeov's relations for frozen foods, reduced to Raoult's law (from memory).
+ * @example iceFraction(compositionOf('beef-lean'), 5) // 0
  */
 export function iceFraction(composition: Composition, temperature_c: number): number {
   if (temperature_c >= FREEZING_POINT_C) return 0
@@ -70,7 +71,10 @@ const fractions = (composition: Composition, temperature_c: number) => {
 type Part = keyof typeof CONDUCTIVITY
 const PARTS: readonly Part[] = ['water', 'protein', 'fat', 'ash', 'ice']
 
-/** Density, kg/m³. */
+/**
+ * Density, kg/m³.
+ * @example densityOf({ water: 1, protein: 0, fat: 0, ash: 0 }, 20) // ≈ 996
+ */
 export function densityOf(composition: Composition, temperature_c: number): number {
   const x = fractions(composition, temperature_c)
   return 1 / PARTS.reduce((volume, part) => volume + x[part] / DENSITY[part](temperature_c), 0)
@@ -82,7 +86,10 @@ export function heatCapacityOf(composition: Composition, temperature_c: number):
   return PARTS.reduce((sum, part) => sum + x[part] * HEAT_CAPACITY[part](temperature_c), 0)
 }
 
-/** Thermal conductivity, W/m·K. */
+/**
+ * Thermal conductivity, W/m·K.
+ * @example conductivityOf({ water: 1, protein: 0, fat: 0, ash: 0 }, 20) // ≈ 0.604
+ */
 export function conductivityOf(composition: Composition, temperature_c: number): number {
   const x = fractions(composition, temperature_c)
   const density = densityOf(composition, temperature_c)

@@ -25,7 +25,10 @@ export interface EquivalentBall {
 /** First zeros of J at orders −1/2, 0, 1/2, … 7/2, for Γ = 1…9. @see Abramowitz and Stegun table 9.5 (from memory). */
 const BESSEL_ZEROS = [1.570796, 2.404826, Math.PI, 3.831706, 4.493409, 5.135622, 5.763459, 6.380162, 6.987932] as const
 
-/** j(Γ) by quadratic interpolation between the tabulated zeros, within 0.002 for 1 ≤ Γ ≤ 9. */
+/**
+ * j(Γ) by quadratic interpolation between the tabulated zeros, within 0.002 for 1 ≤ Γ ≤ 9.
+ * @example firstZero(3) // ≈ 3.1416
+ */
 export function firstZero(shape: number): number {
   const i = Math.min(BESSEL_ZEROS.length - 3, Math.max(0, Math.floor(shape) - 1))
   const [a, b, c] = [BESSEL_ZEROS[i], BESSEL_ZEROS[i + 1], BESSEL_ZEROS[i + 2]] as [number, number, number]
@@ -33,7 +36,10 @@ export function firstZero(shape: number): number {
   return a + x * (b - a) + ((x * (x - 1)) / 2) * (c - 2 * b + a)
 }
 
-/** The ball that stands in for a solid. @throws RangeError when the inputs are not positive: our own bug. */
+/**
+ * The ball that stands in for a solid. @throws RangeError when the inputs are not positive: our own bug.
+ * @example equivalentBall(plate(0.03, 0.02)).radius_m // ≈ 0.03
+ */
 export function equivalentBall(solid: Solid): EquivalentBall {
   const { volume_m3, area_m2, eigenvalue_per_m2, shape } = solid
   if (!(volume_m3 > 0 && area_m2 > 0 && eigenvalue_per_m2 > 0))
@@ -66,6 +72,7 @@ const slender = (ratio: number, limit: number) => 1 - (1 - limit) * (1 - ratio) 
  * @param long_m a, long semi-axis, m
  * @param length_m L, m
  * @see G. Pólya and G. Szegő, Isoperimetric Inequalities in Mathematical Physics, 1951 (bound from memory).
+ * @example ellipticCylinder(0.05, 0.05, 0.2).volume_m3 // ≈ 0.001571
  */
 export function ellipticCylinder(short_m: number, long_m: number, length_m: number): Solid {
   const section = Math.PI * short_m * long_m
@@ -85,6 +92,7 @@ export function ellipticCylinder(short_m: number, long_m: number, length_m: numb
  * An ellipsoid with semi-axes c ≤ b ≤ a, m. Surface by Thomsen's formula (p = 1.6075, within 1.1 %);
  * λ = π²/3 Σ1/axis² with the same kind of correction towards the flat and the long limit.
  * @see K. Thomsen's approximation of an ellipsoid's surface (from memory).
+ * @example ellipsoid(0.05, 0.05, 0.05).volume_m3 // ≈ 0.0005236
  */
 export function ellipsoid(short_m: number, middle_m: number, long_m: number): Solid {
   const p = 1.6075
@@ -100,7 +108,10 @@ export function ellipsoid(short_m: number, middle_m: number, long_m: number): So
   }
 }
 
-/** A plate, held on both faces: thickness 2 b and a face area, m and m². */
+/**
+ * A plate, held on both faces: thickness 2 b and a face area, m and m².
+ * @example plate(0.03, 0.02).shape // 1
+ */
 export function plate(half_m: number, face_m2: number): Solid {
   return {
     shape: 1,

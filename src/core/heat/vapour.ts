@@ -33,6 +33,7 @@ export function saturationPressure(temperature_c: number): number {
 /**
  * Latent heat of vaporisation of water, J/kg: 2 501 000 − 2 381 T, within 0.5 % from 0 to 110 °C.
  * @see Linear fit to steam-table values (from memory).
+ * @example vaporisationHeat(100) // ≈ 2262900
  */
 export const vaporisationHeat = (temperature_c: number): number => 2_501_000 - 2381 * temperature_c
 
@@ -54,7 +55,7 @@ const boilingPoints = new Map<number, number>()
 
 /**
  * Pressure of the standard atmosphere at an altitude, Pa: p₀(1 − 2.25577e-5 z)^5.25588.
- * @see ISO 2533 standard atmosphere, troposphere (from memory). @example pressureAtAltitude(0) // 101 325
+ * @see ISO 2533 standard atmosphere, troposphere (from memory). @example pressureAtAltitude(0) // 101_325
  */
 export const pressureAtAltitude = (altitude_m: number): number =>
   STANDARD_PRESSURE_PA * (1 - 2.25577e-5 * altitude_m) ** 5.25588
@@ -83,7 +84,10 @@ export const EVAPORATION_PER_KELVIN = PER_KELVIN
 
 const tables = new Map<string, EvaporationTable>()
 
-/** The table S(T) for an ambient vapour pressure and a total pressure, both Pa; made once and shared. */
+/**
+ * The table S(T) for an ambient vapour pressure and a total pressure, both Pa; made once and shared.
+ * @example evaporationTableOf(1100, 101_325).rows // 921
+ */
 export function evaporationTableOf(vapour_pa: number, pressure_pa: number): EvaporationTable {
   const key = `${vapour_pa}/${pressure_pa}`
   const known = tables.get(key)

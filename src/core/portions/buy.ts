@@ -8,7 +8,10 @@ export interface Purchase {
   readonly pricePerHead: number | undefined
 }
 
-/** Raw weight by heads, in as few pieces as the cut comes in, rounded up to 50 g. */
+/**
+ * Raw weight by heads, in as few pieces as the cut comes in, rounded up to 50 g.
+ * @example buyFor(findCut('beef-rib-bone-in'), 6, 20) // { mass_kg: 2.7, pieces: 1, price: 54, pricePerHead: 9 }
+ */
 export function buyFor(cut: Cut, heads: number, pricePerKg: number | undefined): Purchase {
   const wanted = heads * cut.perHead_kg
   const pieces = Math.max(1, Math.ceil(wanted / cut.mass_kg.most))
@@ -17,7 +20,13 @@ export function buyFor(cut: Cut, heads: number, pricePerKg: number | undefined):
   return { mass_kg, pieces, price, pricePerHead: price === undefined ? undefined : price / Math.max(1, heads) }
 }
 
-/** Fridge thawing: about 24 h for each 2.2 kg, a day at least (common practice), s. */
+/**
+ * Fridge thawing: about 24 h for each 2.2 kg, a day at least (common practice), s.
+ * @example thawSeconds(6.6) // ≈ 259200
+ */
 export const thawSeconds = (mass_kg: number): number => Math.max(1, mass_kg / 2.2) * 24 * 3600
-/** Cold water, changed every half hour: 30 min for each 500 g (common practice), s. */
+/**
+ * Cold water, changed every half hour: 30 min for each 500 g (common practice), s.
+ * @example coldWaterThawSeconds(1) // 3600
+ */
 export const coldWaterThawSeconds = (mass_kg: number): number => (mass_kg / 0.5) * 1800

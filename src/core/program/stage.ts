@@ -56,7 +56,10 @@ export interface Program {
 /** The longest any one stage may run before the simulator gives up. */
 export const STAGE_LIMIT_S = 36 * 3600
 
-/** The temperature a stage asks of its surroundings, °C; the room on the counter, undefined with the heat off. */
+/**
+ * The temperature a stage asks of its surroundings, °C; the room on the counter, undefined with the heat off.
+ * @example settingOf({ kind: 'oven', heat: 'off' }) // undefined
+ */
 export function settingOf(environment: StageEnvironment): number | undefined {
   switch (environment.kind) {
     case 'oven':
@@ -70,7 +73,10 @@ export function settingOf(environment: StageEnvironment): number | undefined {
   }
 }
 
-/** The stage whose end is the pull: the last that waits for a reading, else the last heated one. */
+/**
+ * The stage whose end is the pull: the last that waits for a reading, else the last heated one.
+ * @example pullStageIndex(steadyProgram(160, 20)) // 0
+ */
 export function pullStageIndex(program: Program): number {
   const waits = program.stages.findLastIndex((stage) => stage.until.kind === 'pull' || stage.until.kind === 'core')
   if (waits >= 0) return waits

@@ -44,7 +44,10 @@ export const COMPOSITIONS: readonly CompositionRow[] = [
   { id: 'stuffing', water: 0.6, protein: 0.27, fat: 0.11, ash: 0.02, source: stuffing },
 ]
 
-/** The composition with this id. @throws RangeError for an id outside the table: our own bug. */
+/**
+ * The composition with this id. @throws RangeError for an id outside the table: our own bug.
+ * @example compositionOf('beef-lean').water > 0.7 // true
+ */
 export function compositionOf(id: CompositionId): Composition {
   const row = COMPOSITIONS.find((entry) => entry.id === id)
   if (!row) throw new RangeError(`no composition ${id}`)

@@ -132,5 +132,8 @@ export const CUTS: readonly Cut[] = [
   family('venison', 'game', 'red', 'medium-rare')({ id: 'venison-haunch', name: 'Venison haunch', words: ['haunch of venison', 'venison leg', 'leg of venison'], geometry: plump(1.3, 2.2), bone: 'in', boneShare: 0.15, intact: true, mass_kg: { least: 1.5, usual: 3, most: 7 }, rest_min: { least: 15, most: 40 }, perHead_kg: 0.35, measure: AT_THICKEST, probe: PROBE_THICK, source: solid }),
 ]
 
-/** The cut with this id, or undefined. */
+/**
+ * The cut with this id, or undefined.
+ * @example findCut('turkey').name // 'Turkey'
+ */
 export const findCut = (id: string): Cut | undefined => CUTS.find((cut) => cut.id === id)

@@ -126,7 +126,10 @@ export const DONENESS_SCALES: readonly DonenessScale[] = [
   },
 ]
 
-/** The scale with this id. @throws RangeError for an id outside the table: our own bug. */
+/**
+ * The scale with this id. @throws RangeError for an id outside the table: our own bug.
+ * @example donenessScale('poultry').minimum_c // 73.9
+ */
 export function donenessScale(id: DonenessScaleId): DonenessScale {
   const scale = DONENESS_SCALES.find((entry) => entry.id === id)
   if (!scale) throw new RangeError(`no doneness scale ${id}`)

@@ -33,7 +33,10 @@ export interface PreparedRoast {
   readonly thickness_m: number
 }
 
-/** Works out what goes into the oven: its bodies, its temperature after the bench, the air it cooks in. */
+/**
+ * Works out what goes into the oven: its bodies, its temperature after the bench, the air it cooks in.
+ * @example prepareRoast({ piece: { cut: findCut('pork-loin'), mass_kg: 1.8 }, oven: DOMESTIC_OVEN, start_c: 5, temper_s: 0, altitude_m: 0 }).start_c // 5
+ */
 export function prepareRoast(start: RoastStart): PreparedRoast {
   const { piece, oven } = start
   const parameters = parametersAt(start.altitude_m, start.parameters ?? HEAT_PARAMETERS)

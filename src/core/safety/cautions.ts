@@ -45,6 +45,9 @@ export interface TableContext {
   readonly oven: OvenKind
 }
 
+/**
+ * @example isBird(findCut('turkey-breast-bone-in')) // true
+ */
 export const isBird = (cut: Cut): boolean => cut.geometry.family === 'bird' || cut.geometry.family === 'crown'
 
 /** The cautions of one cook, gravest first, with the lethality they rest on. */

@@ -31,7 +31,10 @@ export const LOWEST_LETHAL_C = ((130 - 32) * 5) / 9
 /** The table's last row asks for no hold at all; a second stands for it. */
 const INSTANT_S = 1
 
-/** Hold time that the table asks at a temperature, s, log-linear between rows; Infinity below its first row. */
+/**
+ * Hold time that the table asks at a temperature, s, log-linear between rows; Infinity below its first row.
+ * @example holdSeconds(60) // ≈ 720
+ */
 export function holdSeconds(temperature_c: number): number {
   const f = (temperature_c * 9) / 5 + 32
   const first = HOLD_TABLE[0] as (typeof HOLD_TABLE)[number]
@@ -62,6 +65,7 @@ export interface Lethality {
 /**
  * Integrates the hold table over the coldest point's course, rest included, by the trapezium rule.
  * @param time_s times, s, ascending; @param core_c temperatures, °C; @param length valid values
+ * @example integrateLethality([0, 720], [60, 60], 2).share // ≈ 1
  */
 export function integrateLethality(time_s: ArrayLike<number>, core_c: ArrayLike<number>, length: number): Lethality {
   let share = 0

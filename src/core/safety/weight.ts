@@ -5,7 +5,10 @@ export type Weight = 'danger' | 'choice' | 'good' | 'note'
 /** Gravest first. */
 export const WEIGHTS: readonly Weight[] = ['danger', 'choice', 'good', 'note']
 
-/** The weight of a caution: the one place that says what is danger. */
+/**
+ * The weight of a caution: the one place that says what is danger.
+ * @example weightOf({ code: 'stuffed_bird' }) // 'note'
+ */
 export function weightOf(caution: Caution): Weight {
   switch (caution.code) {
     case 'below_consumer_minimum':

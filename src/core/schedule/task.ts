@@ -87,5 +87,8 @@ const ORDER = new Map(TASK_KINDS.map((kind, i) => [kind, i]))
 /** By the clock; at the same minute in the order they are said. */
 export const byClock = (a: Task, b: Task): number => a.at - b.at || (ORDER.get(a.kind) ?? 0) - (ORDER.get(b.kind) ?? 0)
 
-/** A reason with its numbers. */
+/**
+ * A reason with its numbers.
+ * @example because('promise') // { basis: 'promise', numbers: {} }
+ */
 export const because = (basis: Because['basis'], numbers: Record<string, number> = {}): Because => ({ basis, numbers })

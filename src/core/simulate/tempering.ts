@@ -25,6 +25,7 @@ const bench = (duration_s: Seconds): Program => ({
  *
  * @param start_c mean as it leaves the fridge, °C
  * @param temper_s time on the bench, s
+ * @example temperedStart({ cut: findCut('pork-loin'), mass_kg: 1.8 }, 5, 0, DOMESTIC_OVEN, HEAT_PARAMETERS) // 5
  */
 export function temperedStart(
   piece: PieceSize,

@@ -27,9 +27,15 @@ export const kelvinsToFahrenheitRise = (rise: number): number => (rise * 9) / 5
 
 /** lb → kg. @example poundsToKilograms(1) // 0.45359237 */
 export const poundsToKilograms = (pounds: number): Kilograms => kilograms(pounds * POUND_KG)
-/** kg → lb. */
+/**
+ * kg → lb.
+ * @example kilogramsToPounds(1) // ≈ 2.2046
+ */
 export const kilogramsToPounds = (mass: number): number => mass / POUND_KG
-/** oz → kg. */
+/**
+ * oz → kg.
+ * @example ouncesToKilograms(16) // ≈ 0.4536
+ */
 export const ouncesToKilograms = (ounces: number): Kilograms => kilograms(ounces * OUNCE_KG)
 /** kg → whole pounds and the ounces left over, to a tenth of an ounce. @example kilogramsToPoundsAndOunces(1) // { pounds: 2, ounces: 3.3 } */
 export function kilogramsToPoundsAndOunces(mass: number): { pounds: number; ounces: number } {
@@ -37,7 +43,13 @@ export function kilogramsToPoundsAndOunces(mass: number): { pounds: number; ounc
   return { pounds: Math.trunc(tenths / 160), ounces: (tenths % 160) / 10 }
 }
 
-/** in → m. */
+/**
+ * in → m.
+ * @example inchesToMetres(1) // 0.0254
+ */
 export const inchesToMetres = (inches: number): Metres => metres(inches * INCH_M)
-/** m → in. */
+/**
+ * m → in.
+ * @example metresToInches(0.0254) // 1
+ */
 export const metresToInches = (length: number): number => length / INCH_M

@@ -36,17 +36,38 @@ export const metres = (value: number): Metres => finite('metres', value)
 export const seconds = (value: number): Seconds => finite('seconds', value)
 export const epochSeconds = (value: number): EpochSeconds => finite('epochSeconds', value)
 
-/** A duration given in minutes. */
+/**
+ * A duration given in minutes.
+ * @example minutes(2) // 120
+ */
 export const minutes = (value: number): Seconds => seconds(value * 60)
-/** A duration given in hours. */
+/**
+ * A duration given in hours.
+ * @example hours(1) // 3600
+ */
 export const hours = (value: number): Seconds => seconds(value * 3600)
-/** A duration as minutes, for reading. */
+/**
+ * A duration as minutes, for reading.
+ * @example inMinutes(minutes(20)) // 20
+ */
 export const inMinutes = (duration: Seconds): number => duration / 60
-/** A temperature raised by a difference. */
+/**
+ * A temperature raised by a difference.
+ * @example raisedBy(celsius(50), kelvins(5)) // 55
+ */
 export const raisedBy = (temperature: Celsius, rise: Kelvins): Celsius => celsius(temperature + rise)
-/** The difference of two temperatures, in kelvin. */
+/**
+ * The difference of two temperatures, in kelvin.
+ * @example differenceOf(celsius(55), celsius(50)) // 5
+ */
 export const differenceOf = (upper: Celsius, lower: Celsius): Kelvins => kelvins(upper - lower)
-/** The instant a duration after another. */
+/**
+ * The instant a duration after another.
+ * @example after(epochSeconds(100), seconds(20)) // 120
+ */
 export const after = (instant: EpochSeconds, duration: Seconds): EpochSeconds => epochSeconds(instant + duration)
-/** The instant a duration before another. */
+/**
+ * The instant a duration before another.
+ * @example before(epochSeconds(100), seconds(20)) // 80
+ */
 export const before = (instant: EpochSeconds, duration: Seconds): EpochSeconds => epochSeconds(instant - duration)

@@ -64,7 +64,10 @@ const OUT_BELOW_C = 32
 /** What was odd is said for so long, s. */
 const STILL_SAID_S = 1800
 
-/** Jumps in a series that no meat makes: each splits it in two sittings. */
+/**
+ * Jumps in a series that no meat makes: each splits it in two sittings.
+ * @example jumpsOf([20, 20.4, 29].map((value_c, i) => ({ at_s: i * 60, value_c }))) // [2]
+ */
 export function jumpsOf(series: Series): number[] {
   const jumps: number[] = []
   for (let i = 1; i < series.length; i++) {

@@ -14,7 +14,10 @@ export const clockPart = z.strictObject({
 })
 export type CookClock = z.output<typeof clockPart>
 
-/** Cook time, s, at a wall-clock time, s. */
+/**
+ * Cook time, s, at a wall-clock time, s.
+ * @example cookTime({ origin: '1970-01-01T01:00:00Z', real: '1970-01-01T00:00:00Z', speed: 60 }, 10) // 4200
+ */
 export const cookTime = (clock: CookClock, real_s: number): number =>
   Date.parse(clock.origin) / 1000 + (real_s - Date.parse(clock.real) / 1000) * clock.speed
 

@@ -42,7 +42,10 @@ interface Word extends Span {
 const NUMBER = String.raw`-?\d+(?:[.,]\d+)?`
 const number = (text: string) => Number(text.replace(',', '.'))
 
-/** Splits a line into words with their places; a comma, a semicolon or a space ends a word. */
+/**
+ * Splits a line into words with their places; a comma, a semicolon or a space ends a word.
+ * @example wordsOf('beef rib').length // 2
+ */
 export function wordsOf(line: string): Word[] {
   return [...line.matchAll(/[^\s,;]+(?:(?<=\d),(?=\d)[^\s,;]+)?/g)].map((match) => ({
     text: match[0].toLowerCase(),
@@ -269,6 +272,7 @@ function withBone(id: string, bone: 'in' | 'out' | undefined): string {
  *
  * @param now_s the present, seconds since 1970: "eat 19:00" is the next 19:00 after it
  * @param timeZone IANA name of the kitchen's time zone
+ * @example readLine('pork loin 1.8 kg', 0, 'UTC').value // { cut: 'pork-loin', mass_kg: 1.8 }
  */
 export function readLine(line: string, now_s: number, timeZone: string): Outcome<Line> {
   if (line.length > LONGEST_LINE) return fail({ code: 'line_too_long', given: line.length, most: LONGEST_LINE })

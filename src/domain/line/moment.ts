@@ -39,7 +39,10 @@ const NEAR_DAYS = new Set(['today', 'tonight', 'tomorrow'])
 const startsWith = (names: readonly string[], word: string | undefined) =>
   word && /^[a-z]{3,}$/.test(word) ? names.findIndex((name) => name.startsWith(word)) : -1
 
-/** A clock time: 19:00, 7pm, 7.30pm, noon; undefined when it is none. A bare hour needs am or pm or a lead word. */
+/**
+ * A clock time: 19:00, 7pm, 7.30pm, noon; undefined when it is none. A bare hour needs am or pm or a lead word.
+ * @example readClock('7pm', false) // { hour: 19, minute: 0 }
+ */
 export function readClock(word: string | undefined, led: boolean): { hour: number; minute: number } | undefined {
   if (word === undefined) return undefined
   if (word === 'noon' || word === 'midday') return { hour: 12, minute: 0 }
@@ -60,6 +63,7 @@ export function readClock(word: string | undefined, led: boolean): { hour: numbe
  * when the time is still to come; with a day and month the next such date.
  *
  * @returns seconds since 1970 and the number of words used; undefined when no moment stands there
+ * @example readMoment(['tomorrow', '13:00'], { now_s: 0, timeZone: 'UTC' }).at_s // 133200
  */
 export function readMoment(
   words: readonly string[],

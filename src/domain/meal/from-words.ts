@@ -15,7 +15,10 @@ export interface MealWords {
 const MOST_GUESTS = 2000
 const PEOPLE = /(\d+)\s*(?:people|guests|heads?|covers)/i
 
-/** Reads "38 people on Saturday at 19:30". */
+/**
+ * Reads "38 people on Saturday at 19:30".
+ * @example readMealWords('4 people 1970-01-02 19:00', 0, 'UTC').value.guests // 4
+ */
 export function readMealWords(line: string, now_s: number, timeZone: string): Outcome<MealWords> {
   if (line.length > LONGEST_LINE) return fail({ code: 'line_too_long', given: line.length, most: LONGEST_LINE })
   const people = line.match(PEOPLE)

@@ -16,7 +16,10 @@ export function parseWith<Schema extends z.ZodType>(schema: Schema, value: unkno
   )
 }
 
-/** Parses JSON text; a syntax error is a problem at the root. */
+/**
+ * Parses JSON text; a syntax error is a problem at the root.
+ * @example parseJson('{}').ok // true
+ */
 export function parseJson(text: string): Outcome<unknown> {
   try {
     return succeed(JSON.parse(text) as unknown)

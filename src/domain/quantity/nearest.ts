@@ -23,7 +23,10 @@ const apart = (a: string, b: string): number => {
   return Math.abs(a.length - b.length) >= UNLIKE * longer ? 1 : distance(a, b) / longer
 }
 
-/** The few candidates most like a word, best first; none when nothing is near. */
+/**
+ * The few candidates most like a word, best first; none when nothing is near.
+ * @example nearestOf('beff', ['beef', 'lamb']) // ['beef']
+ */
 export function nearestOf(word: string, candidates: Iterable<string>, count = 3): string[] {
   const wanted = word.toLowerCase().replaceAll('-', ' ').trim()
   if (wanted === '' || wanted.length > LONGEST_WORD) return []

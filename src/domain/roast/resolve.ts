@@ -40,13 +40,19 @@ export const cutWords = (cut: Cut): readonly string[] => [
   ...cut.words,
 ]
 
-/** The cuts most like a word, as ids. */
+/**
+ * The cuts most like a word, as ids.
+ * @example nearestCuts('turky')[0] // 'turkey'
+ */
 export function nearestCuts(word: string): string[] {
   return [...new Set(nearestOf(word, CUT_BY_WORD.keys(), 6).map((each) => CUT_BY_WORD.get(each) ?? each))].slice(0, 3)
 }
 const CUT_BY_WORD = new Map(CUTS.flatMap((cut) => cutWords(cut).map((word) => [word, cut.id] as const)))
 
-/** The heaviest and lightest a cut can believably be, kg. */
+/**
+ * The heaviest and lightest a cut can believably be, kg.
+ * @example massRange(findCut('turkey')).low // 1.25
+ */
 export const massRange = (cut: Cut) => ({
   low: cut.mass_kg.least * MASS_MARGIN.low,
   high: cut.mass_kg.most * MASS_MARGIN.high,

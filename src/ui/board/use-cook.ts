@@ -1,6 +1,6 @@
 'use client'
 import { nanoid } from 'nanoid'
-import { useCallback, useEffect, useMemo, useState } from 'react'
+import { useCallback, useEffect, useMemo, useRef, useState } from 'react'
 import { type BoardItem, boardOf } from '@/domain/cook/board'
 import type { CookDocument, CookEntry, ProbeReading } from '@/domain/cook/cook-document'
 import { deviceStorage } from '../shell/device-storage'
@@ -84,18 +84,21 @@ export function useCook(start: CookStart, by: string): LiveCook {
   const items = useMemo(() => boardOf(document, entries, readings, board_s), [document, entries, readings, board_s])
   const forecasts = useForecasts(items, now_s)
 
+  const last = useRef(0)
   const add = useCallback<LiveCook['add']>(
     (part) => {
-      const entry: CookEntry = { ...part, id: nanoid(), at: part.at ?? new Date(now() * 1000).toISOString(), by }
+      // A clock that is set right may step back; what is tapped later stays later all the same.
+      last.current = Math.max(now() * 1000, last.current + 1)
+      const entry: CookEntry = { ...part, id: nanoid(), at: part.at ?? new Date(last.current).toISOString(), by }
       put(entry)
       return entry
     },
     [put, now, by],
   )
   const channels = useMemo(() => {
-    const last = new Map<string, ProbeReading>()
-    for (const reading of readings) last.set(`${reading.device}/${reading.channel}`, reading)
-    return [...last.values()].sort((a, b) => a.channel - b.channel)
+    const newest = new Map<string, ProbeReading>()
+    for (const reading of readings) newest.set(`${reading.device}/${reading.channel}`, reading)
+    return [...newest.values()].sort((a, b) => a.channel - b.channel)
   }, [readings])
 
   return {

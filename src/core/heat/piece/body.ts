@@ -44,7 +44,10 @@ const SKIN = 0.5
 
 /** Share of a piece's length that its thin end takes up: a third, as a tenderloin's tail. */
 export const THIN_SHARE = 0.3
-/** Shortest full thickness of an ellipsoid of such a volume, m³, and proportions, m. */
+/**
+ * Shortest full thickness of an ellipsoid of such a volume, m³, and proportions, m.
+ * @example ellipsoidThickness((4 / 3) * Math.PI * 0.05 ** 3, 1, 1) // ≈ 0.1
+ */
 export const ellipsoidThickness = (volume_m3: number, width: number, length: number) =>
   2 * (volume_m3 / ((4 / 3) * Math.PI * width * length)) ** (1 / 3)
 
@@ -66,7 +69,10 @@ export interface Working {
   readonly body: (point: PointId, solid: Solid, mass_kg: number, thickness_m: number, exposure: number) => PieceBody
 }
 
-/** Volume of a cut's meat, m³. */
+/**
+ * Volume of a cut's meat, m³.
+ * @example meatVolume(findCut('pork-loin'), 1.06, HEAT_PARAMETERS) // 0.001
+ */
 export const meatVolume = (cut: Cut, mass_kg: number, parameters: HeatParameters): number =>
   (mass_kg * (1 - (cut.boneShare ?? 0))) / parameters.density_kg_per_m3
 

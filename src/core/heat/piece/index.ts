@@ -10,6 +10,7 @@ export type { PieceBody, PieceSize, PointId } from './body'
 /**
  * The usual thickness of a cut at a weight, m: what the catalogue says before anyone measures.
  * @param mass_kg raw weight, bone included, kg
+ * @example usualThickness(findCut('beef-rib-bone-in'), 3.5, HEAT_PARAMETERS) // ≈ 0.11
  */
 export function usualThickness(cut: Cut, mass_kg: number, parameters: HeatParameters): number {
   const { geometry } = cut
@@ -27,7 +28,10 @@ export function usualThickness(cut: Cut, mass_kg: number, parameters: HeatParame
   }
 }
 
-/** The thickest a piece of this weight can be through its shortest way, m: as thick as it is wide and long. */
+/**
+ * The thickest a piece of this weight can be through its shortest way, m: as thick as it is wide and long.
+ * @example greatestThickness(findCut('pork-loin'), 1.8, HEAT_PARAMETERS) > usualThickness(findCut('pork-loin'), 1.8, HEAT_PARAMETERS) // true
+ */
 export function greatestThickness(cut: Cut, mass_kg: number, parameters: HeatParameters): number {
   const volume_m3 = meatVolume(cut, mass_kg, parameters)
   return cut.geometry.family === 'round' ? Math.cbrt((4 * volume_m3) / Math.PI) : Math.cbrt((6 * volume_m3) / Math.PI)
@@ -38,6 +42,7 @@ export function greatestThickness(cut: Cut, mass_kg: number, parameters: HeatPar
  *
  * A measured thickness changes the section, never the weight: a thicker piece of the same weight is
  * shorter (round) or less spread (plump). Told its usual thickness a piece is what it was untold.
+ * @example bodiesOf({ cut: findCut('turkey'), mass_kg: 6, stuffed: true }, HEAT_PARAMETERS).map(({ point }) => point) // ['breast', 'thigh', 'stuffing']
  */
 export function bodiesOf(size: PieceSize, parameters: HeatParameters): PieceBody[] {
   const { cut } = size

@@ -35,10 +35,16 @@ export const SCHOOLS: readonly School[] = [
   cookAndHold,
 ]
 
-/** The school with this id, or undefined. */
+/**
+ * The school with this id, or undefined.
+ * @example findSchool('reverse-sear').name // 'Reverse sear'
+ */
 export const findSchool = (id: string): School | undefined => SCHOOLS.find((school) => school.id === id)
 
-/** A school's program for one piece. */
+/**
+ * A school's program for one piece.
+ * @example programOf(findSchool('steady'), findSchool('steady').usual(findCut('turkey')), findCut('turkey'), 6).school // 'steady'
+ */
 export function programOf(school: School, settings: SchoolSettings, cut: Cut, mass_kg: number): Program {
   return { school: school.id, stages: school.stages(settings, cut, mass_kg) }
 }

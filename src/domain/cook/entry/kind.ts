@@ -77,4 +77,7 @@ export interface EntryKind {
 /** A kind that only stands in the log. */
 export const SEEN_ONLY: EntryKind = { needs: [], ofItem: true }
 export const UP: BirdPosition = 'breast_up'
+/**
+ * @example probeKey('dev', 2) // 'dev/2'
+ */
 export const probeKey = (device: string | null, channel: number | null): string => `${device}/${channel}`

@@ -1,2 +1,5 @@
-/** Seconds since 1970 of an ISO instant; NaN where it is none. */
+/**
+ * Seconds since 1970 of an ISO instant; NaN where it is none.
+ * @example secondsOf('1970-01-01T00:01:00Z') // 60
+ */
 export const secondsOf = (iso: string): number => Date.parse(iso) / 1000

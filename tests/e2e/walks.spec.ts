@@ -1,0 +1,171 @@
+import type { Page } from '@playwright/test'
+import { deskReady, expect, planByLine, saved, test } from './browser'
+
+/**
+ * Whole cooks walked on the screen: a line, its plan, its sheet, the home page, the board to the last plate, and
+ * found again. Each time is read where a cook would read it, and is the same minute everywhere.
+ */
+
+interface Walk {
+  readonly name: string
+  readonly line: string
+  readonly change?: (page: Page) => Promise<void>
+  /** The sheet first, or the board first. */
+  readonly order: 'desk first' | 'board first'
+}
+
+const HALF_PAST = /\b\d\d:\d\d\b/
+const timeIn = (text: string | null | undefined): string => text?.match(HALF_PAST)?.[0] ?? 'no time'
+
+async function timesOfDesk(page: Page) {
+  const run = page.getByTestId('tasks')
+  const at = async (task: string) => timeIn(await run.locator(`[data-task=${task}]`).first().innerText())
+  return { put_in: await at('put_in'), carve: await at('carve'), serve: await at('serve') }
+}
+
+async function timesOfSheet(page: Page) {
+  const row = (words: RegExp) => page.getByRole('article').locator('tr', { hasText: words }).last()
+  return {
+    put_in: timeIn(
+      await row(/^.*(Into|On, beside)/)
+        .first()
+        .locator('td')
+        .first()
+        .innerText(),
+    ),
+    carve: timeIn(await row(/Carve/).locator('td').first().innerText()),
+    serve: timeIn(
+      await row(/On the table/)
+        .locator('td')
+        .first()
+        .innerText(),
+    ),
+  }
+}
+
+const walks: readonly Walk[] = [
+  {
+    name: 'a reverse-seared rib',
+    line: 'beef rib 2.7 kg bone-in, medium-rare, reverse sear, eat thursday 19:00',
+    order: 'desk first',
+  },
+  {
+    name: 'a stuffed turkey',
+    line: 'turkey 6 kg, oven 165, eat friday 18:30',
+    change: async (page) => {
+      await page.getByText('The piece and the table').click()
+      await page.getByLabel('Cavity').selectOption('stuffed')
+    },
+    order: 'board first',
+  },
+  {
+    name: 'a lamb leg',
+    line: 'lamb leg 2.4 kg bone-in, pink, fan 150, eat sunday 13:15',
+    order: 'desk first',
+  },
+]
+
+for (const walk of walks)
+  test(`${walk.name}: line, plan, sheet, home, board, served, found again; one minute everywhere`, async ({ page }) => {
+    test.setTimeout(180_000)
+    await planByLine(page, walk.line)
+    await walk.change?.(page)
+    await saved(page)
+    const plan = new URL(page.url()).pathname
+    await page.reload()
+    await deskReady(page)
+    const desk = await timesOfDesk(page)
+    expect(desk.put_in).toMatch(HALF_PAST)
+
+    const begun = await page.request.post(`/api/k/cottage/cooks`, { data: { plan: plan.split('/')[4], speed: 60 } })
+    expect(begun.status()).toBe(201)
+    const board = `/k/cottage/cooks/${(await begun.json()).id}`
+    const sheetAndHome = async () => {
+      await page.goto(`${plan}/run-sheet`)
+      expect(await timesOfSheet(page)).toEqual(desk)
+      await page.goto('/k/cottage')
+      await expect(page.locator(`a[href="${plan}"]`)).toContainText(`in at ${desk.put_in}`)
+    }
+    const toTheEnd = async () => {
+      await page.goto(board)
+      const row = page.getByTestId('board-row')
+      await expect(row).toContainText(`goes in ${desk.put_in}`)
+      await expect(row).toContainText(`on the table ${desk.serve}`)
+      await expect(page.getByTestId('next')).toContainText('Put in')
+      await page.getByRole('button', { name: 'It is in' }).click()
+      await expect(page.getByTestId('arrival')).toBeVisible({ timeout: 30_000 })
+      await page.getByRole('button', { name: 'It is out' }).click()
+      await expect(page.getByTestId('next')).toContainText('Carve')
+      // Out by mistake: back in is in again.
+      await page.getByRole('button', { name: /^Undo/ }).click()
+      await expect(row).toHaveAttribute('data-state', 'in')
+      await page.getByRole('button', { name: 'It is out' }).click()
+      await page.getByRole('button', { name: 'Carving' }).click()
+      await page.getByRole('button', { name: 'On the table' }).click()
+      await expect(page.getByTestId('next')).toContainText('Everything is on the table')
+      await expect(page.getByTestId('connection')).toHaveText('All kept')
+    }
+    if (walk.order === 'desk first') {
+      await sheetAndHome()
+      await toTheEnd()
+    } else {
+      await toTheEnd()
+      await sheetAndHome()
+    }
+    // The kept scripts of one page serve no other.
+    await page.goto(plan)
+    await deskReady(page)
+    expect(await timesOfDesk(page)).toEqual(desk)
+    await page.goto('/k/cottage')
+    await page.getByTestId('cooked').locator(`a[href="${board}"]`).click()
+    await expect(page.getByTestId('log')).toContainText('served')
+  })
+
+test('a change that came too late is shown on the desk until it is used or let go', async ({ page }) => {
+  await planByLine(page, 'pork loin 1.8 kg, rosy, oven 160, eat tomorrow 18:00')
+  await saved(page)
+  const address = `/api${new URL(page.url()).pathname}`
+  const { document, version } = await (await page.request.get(address)).json()
+  const ours = await page.request.put(address, {
+    data: { base_version: version, document: { ...document, title: 'Ours' } },
+  })
+  expect(ours.ok()).toBe(true)
+  const late = { ...document, roast: { ...document.roast, mass_kg: 2.1 } }
+  const refused = await page.request.put(address, { data: { base_version: version, document: late } })
+  expect(refused.status()).toBe(409)
+  await page.reload()
+  await deskReady(page)
+  const kept = page.getByTestId('set-aside')
+  await expect(kept).toContainText('weight 2.1 kg')
+  await kept.getByRole('button', { name: 'Use it' }).click()
+  await expect(page.getByLabel('Weight', { exact: true })).toHaveValue('2.1')
+  await saved(page)
+  await page.reload()
+  await deskReady(page)
+  await expect(page.getByTestId('set-aside')).toHaveCount(0)
+  await expect(page.getByLabel('Weight', { exact: true })).toHaveValue('2.1')
+})
+
+test('who taps is written beside what was tapped, and letters do nothing when they are switched off', async ({
+  page,
+}) => {
+  await planByLine(page, 'pork loin 1.7 kg, rosy, oven 170, eat friday 12:00')
+  await saved(page)
+  const plan = new URL(page.url()).pathname.split('/')[4]
+  const begun = await page.request.post('/api/k/cottage/cooks', { data: { plan, speed: 1 } })
+  await page.goto(`/k/cottage/cooks/${(await begun.json()).id}`)
+  await page.getByLabel('Who is at the stove').fill('Ines')
+  await page.getByRole('button', { name: 'It is in' }).click()
+  await expect(page.getByTestId('log')).toContainText('Ines')
+  await page.locator('h2').first().click()
+  await page.keyboard.press('d')
+  await expect(page.getByTestId('log')).toContainText('door opened')
+  await page.getByRole('button', { name: /^Letter keys/ }).click()
+  await page.locator('h2').first().click()
+  await page.keyboard.press('u')
+  await page.waitForTimeout(400)
+  await expect(page.getByTestId('log')).toContainText('door opened')
+  await page.reload()
+  await expect(page.getByRole('button', { name: /^Letter keys/ })).toHaveAttribute('aria-pressed', 'false')
+  await expect(page.getByLabel('Who is at the stove')).toHaveValue('Ines')
+})
