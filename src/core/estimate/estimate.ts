@@ -54,6 +54,8 @@ const MOST_READINGS = 18
 const READING_K = 1.5
 /** A reading is set aside where it is farther from every belief than this many deviations, and this far, K. */
 const ASIDE = { deviations: 6, least_k: 15 } as const
+/** So many readings take half of what coarse members are off. */
+const FINER_READINGS = 6
 /** Rounds of the smoother; each takes 1/ROUNDS of the evidence. */
 const ROUNDS = 2
 /** Doubt about the future that no reading can take away, as a share of the time still to go. Set on unlike truth models (`npm run validate`). */
@@ -167,7 +169,8 @@ export function foresee(setup: EstimateSetup, posterior: Posterior, most = poste
   )
   // A pull by the clock comes when the clock says; nothing is to be foreseen.
   const byClock = endsByClock(setup)
-  const finer = setup.certain || byClock ? 0 : finerShare(setup)
+  // Members that were moved to readings have taken their own coarseness into account with them.
+  const finer = setup.certain || byClock ? 0 : finerShare(setup) / (1 + wanted.length / FINER_READINGS)
   const future = setup.certain ? new Float64Array(1) : stratifiedNormals(count, seededRandom(setup.seed + 1))
   const pulls: number[] = []
   const carves: number[] = []
