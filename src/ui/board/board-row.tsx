@@ -45,6 +45,7 @@ export function BoardRow({ board, forecast, now_s, units, add, channels, items }
   const [altitude_m, setAltitude] = useState(item.altitude_m)
   const boiling_c = boilingPoint(pressureAtAltitude(altitude_m))
   const estimate = forecast?.estimate
+  const arrives = estimate !== undefined && Number.isFinite(estimate.pull_s.p50)
   const fahrenheit = units.temperature === 'f'
   const put = (kind: Parameters<typeof blank>[0]['kind'], more: Partial<Parameters<typeof blank>[0]> = {}) =>
     add(blank({ kind, item: item.id, ...more }))
@@ -93,7 +94,12 @@ export function BoardRow({ board, forecast, now_s, units, add, channels, items }
             {pull_c === undefined ? 'by the clock' : temperature(pull_c, units)}
           </span>
         </p>
-        {estimate && in_s !== undefined && state === 'in' && (
+        {estimate && !arrives && state === 'in' && (
+          <p className="text-2xl font-semibold text-russet" data-testid="no-arrival">
+            does not get there as it is set
+          </p>
+        )}
+        {estimate && in_s !== undefined && arrives && state === 'in' && (
           <p data-testid="arrival">
             <span className="block text-base text-soft">Arrives</span>
             <span className="text-3xl font-semibold">{clock(in_s + estimate.pull_s.p50, units)}</span>{' '}
@@ -102,7 +108,7 @@ export function BoardRow({ board, forecast, now_s, units, add, channels, items }
             </span>
           </p>
         )}
-        {forecast && state === 'in' && (
+        {forecast && arrives && state === 'in' && (
           <p
             className={`text-2xl font-semibold ${Math.abs(forecast.late_s) < 300 ? 'text-moss' : 'text-russet'}`}
             data-testid="late"
@@ -139,7 +145,9 @@ export function BoardRow({ board, forecast, now_s, units, add, channels, items }
           </button>
         </p>
       ))}
-      {state !== 'waiting' && <CookCurve board={board} estimate={estimate} now_s={now_s} units={units} />}
+      {state !== 'waiting' && (
+        <CookCurve board={board} estimate={arrives ? estimate : undefined} now_s={now_s} units={units} />
+      )}
       {forecast && forecast.advice.length > 0 && state === 'in' && Math.abs(forecast.late_s) >= 300 && (
         <div className="mt-3">
           <p className="text-base text-soft">Ways out, each simulated from these readings</p>

@@ -6,7 +6,7 @@ import { type NextAction, nextActions } from '@/domain/cook/board'
 import { standing } from '@/domain/cook/entry/fold'
 import { ACTION_WORDS, ENTRY_WORDS } from '@/words/cook-words'
 import { coolingRule } from '@/words/tasks'
-import { duration, temperature, type Units } from '@/words/units'
+import { duration, rise, temperature, type Units } from '@/words/units'
 import { useKept } from '../shell/use-kept'
 import { BoardRow } from './board-row'
 import { Countdown } from './countdown'
@@ -21,13 +21,13 @@ export function Board({ units, ...start }: CookStart & { readonly units: Units }
   const cook = useCook(start, by)
   const { now_s, items, forecasts } = cook
   const [big, setBig] = useState(false)
-  const alarms = useAlarms(items, forecasts, now_s)
+  const alarms = useAlarms(items, now_s)
   const arrivals = Object.fromEntries(
     items.map(({ item, in_s }) => {
       const estimate = forecasts[item.id]?.estimate
       return [
         item.id,
-        estimate && in_s !== undefined
+        estimate && in_s !== undefined && Number.isFinite(estimate.pull_s.p50)
           ? { p10: in_s + estimate.pull_s.p10, p50: in_s + estimate.pull_s.p50, p90: in_s + estimate.pull_s.p90 }
           : undefined,
       ]
@@ -80,12 +80,12 @@ export function Board({ units, ...start }: CookStart & { readonly units: Units }
             : `No connection. The board goes on; ${cook.waiting === 0 ? 'entries wait on this device' : `${cook.waiting} ${cook.waiting === 1 ? 'entry waits' : 'entries wait'} on this device`}.`}
           {cook.refused > 0 && ` ${cook.refused} were refused by the server.`}
         </p>
-        <label className="flex min-h-11 items-baseline gap-2 text-base text-soft">
+        <label className="inline-flex items-baseline gap-2 text-base text-soft">
           At the stove
           <input
             aria-label="Who is at the stove"
-            className="said"
-            style={{ width: `${Math.max(8, by.length + 1)}ch` }}
+            className="said min-h-11 placeholder:font-normal placeholder:text-soft placeholder:opacity-100"
+            style={{ width: `${Math.max(10, by.length + 1)}ch` }}
             placeholder="your name"
             maxLength={80}
             value={by}
@@ -197,10 +197,18 @@ export function Board({ units, ...start }: CookStart & { readonly units: Units }
         <Log entries={cook.entries} items={items} units={units} add={cook.add} />
         <section className="rounded-2xl border border-line bg-sheet p-4 text-base text-soft">
           <p>
-            Keys: <kbd>Enter</kbd> the next step is done, <kbd>d</kbd> door opened, <kbd>u</kbd> undo.
+            Keys: <kbd>Enter</kbd> the next step is done
+            {keys === 'on' ? (
+              <>
+                , <kbd>d</kbd> door opened, <kbd>u</kbd> undo
+              </>
+            ) : (
+              '; letter keys are off'
+            )}
+            .
           </p>
           <p className="mt-1">
-            Alarm <strong className="text-ink">{alarms.early_k} K</strong> early{' '}
+            Alarm <strong className="text-ink">{rise(alarms.early_k, units)}</strong> before the pull{' '}
             <button
               type="button"
               className="min-h-9 underline underline-offset-4"

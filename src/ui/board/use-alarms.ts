@@ -1,7 +1,6 @@
 'use client'
 import { useEffect, useRef, useState } from 'react'
 import type { BoardItem } from '@/domain/cook/board'
-import type { Forecast } from '@/domain/cook/forecast'
 import { oddWords } from '@/words/cook-words'
 import { temperature, type Units } from '@/words/units'
 
@@ -62,11 +61,7 @@ function alarmsOf(items: readonly BoardItem[], now_s: number, early_k: number): 
 }
 
 /** Rings by choice, and keeps the screen awake while it may. */
-export function useAlarms(
-  items: readonly BoardItem[],
-  _forecasts: Readonly<Record<string, Forecast | undefined>>,
-  now_s: number,
-) {
+export function useAlarms(items: readonly BoardItem[], now_s: number) {
   const [on, setOn] = useState(false)
   const [early_k, setEarly] = useState(4)
   const [hushed, setHushed] = useState<ReadonlySet<string>>(new Set())

@@ -20,6 +20,8 @@ export const SURFACE_NAMES: Readonly<Record<(typeof ROAST_SURFACES)[number], str
   plain: 'not salted ahead',
   buttered: 'buttered or oiled',
 }
+/** Heights people cook at, m; a kitchen's own is added. */
+const HEIGHTS_M = [0, 500, 1000, 1500, 2000, 2500, 3000, 3500] as const
 const THIN_ENDS = [
   [null, 'tied even'],
   [0.8, 'thin end ⅘ as thick'],
@@ -98,6 +100,14 @@ export function Particulars({
               ['through', 'all through'],
               ['icy', 'still icy in the middle'],
             ]}
+          />
+          <Choice
+            label="Kitchen"
+            value={String(document.altitude_m)}
+            onChange={(value) => change((last) => ({ ...last, altitude_m: Number(value) }))}
+            options={[...new Set([...HEIGHTS_M, document.altitude_m])]
+              .sort((a, b) => a - b)
+              .map((height_m) => [String(height_m), height_m === 0 ? 'near the sea' : `${height_m} m up`])}
           />
         </div>
         <div className="space-y-3">
