@@ -5,6 +5,7 @@ import { COMPOSITIONS, compositionOf } from './composition'
 import { CUTS, findCut } from './cuts'
 import { DONENESS_SCALES, donenessScale } from './doneness'
 import { houseCut } from './house-cut'
+import { COOLING, DANGER_ZONE_C, STANDARDS } from './standards'
 
 const unique = (values: readonly string[]) => new Set(values).size === values.length
 
@@ -147,5 +148,22 @@ describe('a house cut', () => {
   it('usual weights stretch the range, and the longest rest is never under the least', () => {
     expect(houseCut(plump, { usual_kg: 9 }).mass_kg.most).toBe(9)
     expect(houseCut(plump, { restLeast_min: 90 }).rest_min.most).toBe(90)
+  })
+})
+
+describe('standards', () => {
+  it('each has a value in its unit and a source, and limits that belong together are in order', () => {
+    for (const [name, { value, unit, source }] of Object.entries(STANDARDS)) {
+      expect(Number.isFinite(value), name).toBe(true)
+      expect(source.note.length, name).toBeGreaterThan(5)
+      if (unit === 's') expect(value % 60, name).toBe(0)
+    }
+    expect(DANGER_ZONE_C.low).toBeLessThan(DANGER_ZONE_C.high)
+    expect(COOLING.to_c).toBeLessThan(COOLING.middle_c)
+    expect(COOLING.middle_c).toBeLessThan(COOLING.from_c)
+    expect(COOLING.first_s).toBeLessThan(COOLING.whole_s)
+    expect(STANDARDS.acidAhead.value).toBeLessThan(STANDARDS.acidLimit.value)
+    expect(STANDARDS.cabinet.value).toBeGreaterThan(DANGER_ZONE_C.high)
+    expect(STANDARDS.stuffingLeast.value).toBe(donenessScale('poultry').minimum_c)
   })
 })
