@@ -4,7 +4,7 @@ import { defineConfig } from 'vitest/config'
 export default defineConfig({
   resolve: { alias: { '@': fileURLToPath(new URL('./src', import.meta.url)) } },
   test: {
-    include: ['src/**/*.test.ts', 'tests/{architecture,integration}/**/*.test.ts'],
+    include: ['src/**/*.test.{ts,tsx}', 'tests/{architecture,integration}/**/*.test.ts'],
     environment: 'node',
     expect: { requireAssertions: true },
     globalSetup: ['tests/integration/database.ts'],

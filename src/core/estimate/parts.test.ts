@@ -1,0 +1,282 @@
+import { describe, expect, it } from 'vitest'
+import { DOMESTIC_OVEN } from '../heat/oven'
+import { HEAT_PARAMETERS } from '../heat/parameters'
+import { usualThickness } from '../heat/piece'
+import { findSchool, programOf, steadyProgram } from '../program/schools'
+import { findCut } from '../reference/cuts'
+import { cook } from '../simulate/cook'
+import { RESOLUTION } from '../simulate/stepper'
+import { assimilate, type EstimateSetup, estimate, foresee } from './estimate'
+import { cookMember, tracksOf } from './member'
+import { pacedPull } from './pace'
+import { quantile, seededRandom, stratifiedNormals } from './random'
+import { levelOf, type Reading, recentOf } from './reading'
+import { smooth } from './smoother'
+import { bodiesAs, type Drawn, fluxOf, NAMES, parametersOf, UNKNOWNS } from './unknowns'
+
+const cut = findCut('pork-loin')
+const turkey = findCut('turkey')
+if (!cut || !turkey) throw new Error('no cut')
+const thickness_m = usualThickness(cut, 1.8, HEAT_PARAMETERS)
+const nothing: Drawn = () => 0
+const setup = (more: Partial<EstimateSetup> = {}): EstimateSetup => ({
+  piece: { cut, mass_kg: 1.8 },
+  thickness_m,
+  oven: { ...DOMESTIC_OVEN, swing_k: 0 },
+  start_c: 5,
+  program: steadyProgram(160, 20),
+  pull_c: [58],
+  readings: [],
+  now_s: 0,
+  measured: false,
+  parameters: HEAT_PARAMETERS,
+  members: 64,
+  seed: 3,
+  ...more,
+})
+/** What a probe in the middle of this very piece reads, each minute. */
+const truth = cook({
+  bodies: bodiesAs(nothing, { cut, mass_kg: 1.8 }, thickness_m, HEAT_PARAMETERS),
+  program: steadyProgram(160, 20),
+  oven: { ...DOMESTIC_OVEN, swing_k: 0 },
+  start_c: 5,
+  pull_c: [58],
+  parameters: HEAT_PARAMETERS,
+  resolution: RESOLUTION.estimate,
+})
+const readingsUntil = (share: number, of = (value_c: number) => value_c): Reading[] =>
+  Array.from({ length: truth.curve.length }, (_, i) => ({
+    time_s: truth.curve.time_s[i] as number,
+    value_c: of((truth.curve.core_c[0] as Float64Array)[i] as number),
+  })).filter(({ time_s }) => time_s > 0 && time_s <= share * truth.pull_s)
+
+describe('numbers drawn', () => {
+  it('stratified normals have mean nought and spread one, and each slice its own', () => {
+    const values = stratifiedNormals(400, seededRandom(1))
+    const mean = values.reduce((sum, value) => sum + value, 0) / 400
+    const spread = Math.sqrt(values.reduce((sum, value) => sum + value ** 2, 0) / 400)
+    expect(Math.abs(mean)).toBeLessThan(0.02)
+    expect(Math.abs(spread - 1)).toBeLessThan(0.03)
+    const sorted = Float64Array.from(values).sort()
+    expect(quantile(sorted, 0.9)).toBeCloseTo(1.28, 1)
+  })
+})
+
+describe('the smoother', () => {
+  it('finds the posterior of a straight-line problem: mean and spread as theory has them', () => {
+    const members = 4000
+    const random = seededRandom(8)
+    const prior = stratifiedNormals(members, random)
+    const theta = [Float64Array.from(prior)]
+    const noise = 0.5
+    // d = 2 θ, read once as 2: posterior mean 2·2/(4 + 0.5), variance 0.5/(4 + 0.5).
+    const predictions = Float64Array.from(prior, (value) => 2 * value)
+    smooth(theta, predictions, [2], members, noise, random)
+    const column = theta[0] as Float64Array
+    const mean = column.reduce((sum, value) => sum + value, 0) / members
+    const variance = column.reduce((sum, value) => sum + (value - mean) ** 2, 0) / members
+    expect(mean).toBeCloseTo(4 / 4.5, 1)
+    expect(variance).toBeCloseTo(0.5 / 4.5, 1)
+  })
+
+  it('leaves alone what the reading says nothing of', () => {
+    const members = 2000
+    const random = seededRandom(9)
+    const seen = stratifiedNormals(members, random)
+    const unseen = stratifiedNormals(members, random)
+    const theta = [Float64Array.from(seen), Float64Array.from(unseen)]
+    smooth(theta, Float64Array.from(seen), [1.5], members, 0.1, random)
+    const mean = (theta[1] as Float64Array).reduce((sum, value) => sum + value, 0) / members
+    expect(Math.abs(mean)).toBeLessThan(0.1)
+  })
+})
+
+describe('levels and tracks', () => {
+  it('a straight line is read back, with no doubt; a flat or short one says nothing', () => {
+    const times = Array.from({ length: 20 }, (_, i) => i * 60)
+    const level = levelOf(
+      times,
+      times.map((time_s) => 20 + time_s / 200),
+      1140,
+    )
+    expect(level?.value_c).toBeCloseTo(20 + 1140 / 200, 6)
+    expect(level?.slope_per_s).toBeCloseTo(1 / 200, 6)
+    expect(level?.doubt).toBeLessThan(1e-6)
+    expect(
+      levelOf(
+        times,
+        times.map(() => 20),
+        1140,
+      ),
+    ).toBeUndefined()
+    expect(levelOf(times.slice(0, 5), [1, 2, 3, 4, 5], 240)).toBeUndefined()
+  })
+
+  it('only the last sitting of the last point counts as recent', () => {
+    const at = (time_s: number, more: Partial<Reading> = {}): Reading => ({ time_s, value_c: 20, ...more })
+    const readings = [at(100), at(1000, { body: 1 }), at(1500, { sitting: 1 }), at(1600, { sitting: 1 })]
+    expect(recentOf(readings, 1600).map(({ time_s }) => time_s)).toEqual([1500, 1600])
+  })
+
+  it('each probe in each sitting is a track; the one shown comes first', () => {
+    const readings: Reading[] = [
+      { time_s: 60, value_c: 5, body: 0 },
+      { time_s: 60, value_c: 6, body: 1 },
+      { time_s: 120, value_c: 6, body: 1, sitting: 1 },
+    ]
+    const tracks = tracksOf(readings)
+    expect(tracks).toHaveLength(3)
+    expect(tracks[0]).toEqual({ body: 1, depth: 'depth2', indices: [2] })
+  })
+})
+
+describe('a member', () => {
+  it('without doubt reads what the roast reads', () => {
+    const readings = readingsUntil(0.7)
+    const { predicted, run } = cookMember(setup({ now_s: 0 }), nothing, readings, tracksOf(readings), true)
+    expect(run.pull_s).toBeCloseTo(truth.pull_s, 3)
+    // It sits a tenth off the centre by the usual depth, so it reads a little higher, never lower.
+    readings.forEach(({ value_c }, i) => {
+      expect(predicted[i] as number).toBeGreaterThan(value_c - 0.2)
+      expect(predicted[i] as number).toBeLessThan(value_c + 4)
+    })
+  })
+
+  it('each unknown moves it the way it should', () => {
+    const pull = (name: string, value: number) =>
+      cookMember(setup(), (each) => (each === name ? value : 0), [], [], true).run.pull_s
+    expect(pull('thickness', 0.1)).toBeGreaterThan(pull('thickness', -0.1))
+    expect(pull('start_k', 3)).toBeLessThan(pull('start_k', -3))
+    expect(pull('oven_k', 10)).toBeLessThan(pull('oven_k', -10))
+    expect(pull('wetness', 0.4)).toBeGreaterThan(pull('wetness', -0.4))
+    expect(pull('contact', 0.3)).toBeLessThan(pull('contact', -0.3))
+    expect(pull('conduct', 0.07)).toBeLessThan(pull('conduct', -0.07))
+    expect(pull('late', 0.6)).toBeLessThanOrEqual(pull('late', -0.6))
+    expect(pull('depth', 1)).toBe(pull('depth', -1))
+    expect(new Set(NAMES).size).toBe(Object.keys(UNKNOWNS).length)
+  })
+
+  it('drawn parameters stay physical, and no flux is no function', () => {
+    const wild: Drawn = () => 2
+    const parameters = parametersOf(wild, HEAT_PARAMETERS)
+    expect(parameters.conductivity_factor).toBeGreaterThan(0)
+    expect(fluxOf(nothing, 0.07)).toBeUndefined()
+    expect(fluxOf(wild, 0.07)?.(0)).toBe(1)
+    for (const body of bodiesAs(wild, { cut: turkey, mass_kg: 6, stuffed: true }, 0.1, parameters))
+      expect(body.mass_kg).toBeGreaterThan(0)
+  })
+})
+
+describe('pace', () => {
+  it('leaves a member that is right where it is, early and late', () => {
+    for (const share of [0.3, 0.6, 0.9]) {
+      const readings = readingsUntil(share)
+      const now_s = share * truth.pull_s
+      const certain = setup({ readings, now_s, certain: true })
+      const member = cookMember(certain, nothing, readings, tracksOf(readings), true)
+      const times = recentOf(readings, now_s).map(({ time_s }) => time_s)
+      const level = levelOf(
+        times,
+        recentOf(readings, now_s).map(({ value_c }) => value_c),
+        now_s,
+      )
+      if (!level) continue
+      expect(Math.abs(pacedPull(member, level, times, now_s) - member.run.pull_s)).toBeLessThan(
+        RESOLUTION.estimate.dt_s,
+      )
+    }
+  })
+
+  it('late in the cook a reading ahead of the member brings the pull forward', () => {
+    const readings = readingsUntil(0.85, (value_c) => value_c + 2)
+    const now_s = 0.85 * truth.pull_s
+    const member = cookMember(setup({ readings, now_s, certain: true }), nothing, readings, tracksOf(readings), true)
+    const recent = recentOf(readings, now_s)
+    const times = recent.map(({ time_s }) => time_s)
+    const level = levelOf(
+      times,
+      recent.map(({ value_c }) => value_c),
+      now_s,
+    )
+    if (!level) throw new Error('no level')
+    expect(pacedPull(member, level, times, now_s)).toBeLessThan(member.run.pull_s - 60)
+  })
+})
+
+describe('the estimate as a whole', () => {
+  it('a reading that no belief comes near is set aside, and the arrival is as without it', () => {
+    const readings = readingsUntil(0.5)
+    const now_s = 0.5 * truth.pull_s
+    const plain = estimate(setup({ readings, now_s }))
+    const spoilt = [...readings]
+    spoilt.splice(10, 0, { time_s: (readings[9]?.time_s ?? 0) + 1, value_c: 95 })
+    const found = estimate(setup({ readings: spoilt, now_s }))
+    expect(found.aside).toContain(10)
+    expect(Math.abs(found.pull_s.p50 / plain.pull_s.p50 - 1)).toBeLessThan(0.05)
+  })
+
+  it('the knife is the pull, the rest and the finish', () => {
+    const reverse = findSchool('reverse-sear')
+    if (!reverse) throw new Error('no school')
+    const program = programOf(reverse, { set_c: 110, hot_c: 250, hot_min: 8, rest_min: 40 }, cut, 1.8)
+    const found = estimate(setup({ program }))
+    expect(found.carve_s.p50 - found.pull_s.p50).toBeCloseTo(48 * 60, -1)
+    expect(found.peak_c.p50).toBeGreaterThan(58)
+  })
+
+  it('what the clock ends comes when the clock says, and readings do not move it', () => {
+    const off = findSchool('oven-off')
+    const rib = findCut('beef-rib-bone-in')
+    if (!off || !rib) throw new Error('no school')
+    const program = programOf(off, off.usual(rib), rib, 3)
+    const piece = { cut: rib, mass_kg: 3 }
+    const of = (readings: Reading[]) =>
+      estimate(setup({ piece, thickness_m: usualThickness(rib, 3, HEAT_PARAMETERS), program, readings, now_s: 3000 }))
+    const expected = (33 + 120) * 60
+    expect(of([]).pull_s).toEqual({ p10: expected, p50: expected, p90: expected })
+    expect(of(readingsUntil(0.5)).pull_s.p50).toBe(expected)
+  })
+
+  it('an oven that cannot do it has no arrival, and says how many get there', () => {
+    const found = estimate(setup({ program: steadyProgram(60, 20), pull_c: [75], members: 16 }))
+    expect(Number.isNaN(found.pull_s.p50)).toBe(true)
+    expect(found.arriving).toBeLessThan(0.5)
+    expect(found.course).toEqual([])
+  })
+
+  it('two ways asked of the same belief differ by what was changed alone', () => {
+    const readings = readingsUntil(0.4)
+    const now_s = 0.4 * truth.pull_s
+    const here = setup({ readings, now_s })
+    const belief = assimilate(here)
+    const left = foresee(here, belief, 24)
+    expect(foresee(here, belief, 24)).toEqual(left)
+    const hotter = foresee({ ...here, changes: [{ time_s: now_s + 1, set_c: 190 }] }, belief, 24)
+    expect(hotter.pull_s.p50).toBeLessThan(left.pull_s.p50)
+    expect(hotter.inferred).toEqual(left.inferred)
+  })
+
+  it('both probes of a bird are used, and the least done decides', () => {
+    const bodies = bodiesAs(
+      nothing,
+      { cut: turkey, mass_kg: 5 },
+      usualThickness(turkey, 5, HEAT_PARAMETERS),
+      HEAT_PARAMETERS,
+    )
+    const bird = setup({
+      piece: { cut: turkey, mass_kg: 5 },
+      thickness_m: usualThickness(turkey, 5, HEAT_PARAMETERS),
+      program: steadyProgram(165, 30),
+      pull_c: bodies.map(() => 71),
+      members: 48,
+    })
+    const slowThigh = Array.from({ length: 60 }, (_, i) => [
+      { time_s: (i + 1) * 60, value_c: 5 + i * 0.55, body: 0 },
+      { time_s: (i + 1) * 60, value_c: 5 + i * 0.3, body: 1 },
+    ]).flat()
+    const both = estimate({ ...bird, readings: slowThigh, now_s: 3600 })
+    const breastOnly = estimate({ ...bird, readings: slowThigh.filter(({ body }) => body === 0), now_s: 3600 })
+    expect(both.pull_s.p50).toBeGreaterThan(breastOnly.pull_s.p50)
+    expect(both.points).toHaveLength(2)
+  })
+})

@@ -1,0 +1,257 @@
+import { eq } from 'drizzle-orm'
+import { afterAll, describe, expect, it } from 'vitest'
+import { cookShelf } from '@/db/cooks'
+import type { KitchenScope } from '@/db/repositories'
+import { kitchens } from '@/db/schema'
+import { equipmentPart } from '@/domain/meal/meal-document'
+import { planDocument } from '@/domain/roast/roast-document'
+import { reunion } from '@/stand-ins/demo/meals'
+import { freshKitchen, openTestDatabase } from './kitchen'
+
+process.env.DATABASE_URL = process.env.TEST_DATABASE_URL
+process.env.PHEASANT_NOW = '2027-01-28T09:00:00Z'
+const { db, close } = openTestDatabase()
+afterAll(close)
+
+const plansOf = () => import('@/server/plans')
+const mealsOf = () => import('@/server/meals')
+const cooksOf = () => import('@/server/cooks')
+const houseOf = () => import('@/server/house')
+
+const must = <Value>(outcome: { ok: true; value: Value } | { ok: false; problems: unknown }): Value => {
+  if (!outcome.ok) throw new Error(JSON.stringify(outcome.problems))
+  return outcome.value
+}
+const code = (outcome: { ok: boolean; problems?: readonly { code: string }[] }) => outcome.problems?.[0]?.code
+const document = planDocument.parse({
+  title: 'Saturday rib',
+  roast: { cut: 'beef-rib-bone-in', mass_kg: 2.7 },
+  promise: '2027-01-30T19:00:00Z',
+})
+/** A kitchen up a mountain. */
+async function mountain(): Promise<KitchenScope> {
+  const scope = await freshKitchen(db)
+  const equipment = equipmentPart.parse({ ovens: [{ id: 'o', name: 'Oven' }], altitude_m: 1900 })
+  await db.update(kitchens).set({ equipment }).where(eq(kitchens.id, scope.kitchen.id))
+  return scope
+}
+
+describe('plans', () => {
+  it('a line becomes a plan that is found again with its times, and is no other kitchen’s', async () => {
+    const { addPlanFromLine, planInKitchen, plansOfKitchen } = await plansOf()
+    const mine = await freshKitchen(db)
+    const other = await freshKitchen(db)
+    const row = must(await addPlanFromLine(mine.kitchen.slug, 'lamb leg 2.8 kg bone-in, pink, fan 150, eat sat 19:15'))
+    const found = must(await planInKitchen(mine.kitchen.slug, row.id))
+    expect(found.made.plan.promise).toBe(Date.parse('2027-01-30T19:15:00Z') / 1000)
+    expect(found.made.plan.putIn).toBeLessThan(found.made.plan.promise)
+    expect(code(await planInKitchen(other.kitchen.slug, row.id))).toBe('not_found')
+    expect(must(await plansOfKitchen(other.kitchen.slug)).plans).toEqual([])
+    expect(code(await planInKitchen('no-such-kitchen', row.id))).toBe('not_found')
+  })
+
+  it('what cannot be planned is refused whole, and nothing is kept of it', async () => {
+    const { addPlanFromDocument, addPlanFromLine, plansOfKitchen } = await plansOf()
+    const { kitchen } = await freshKitchen(db)
+    expect(code(await addPlanFromLine(kitchen.slug, 'beff rib 2.7 kg'))).toBe('unknown_word')
+    expect(code(await addPlanFromDocument(kitchen.slug, { ...document, promise: '2020-01-01T12:00:00Z' }))).toBe(
+      'promise_passed',
+    )
+    expect(code(await addPlanFromDocument(kitchen.slug, { ...document, promise: '2099-01-01T12:00:00Z' }))).toBe(
+      'promise_too_far',
+    )
+    expect(code(await addPlanFromDocument(kitchen.slug, { ...document, roast: { cut: 'unicorn', mass_kg: 2 } }))).toBe(
+      'unknown_cut',
+    )
+    for (const nothing of [null, 7, 'a plan', [], {}])
+      expect((await addPlanFromDocument(kitchen.slug, nothing)).ok).toBe(false)
+    expect(must(await plansOfKitchen(kitchen.slug)).plans).toEqual([])
+  })
+
+  it('a kitchen’s height goes into its plans, by line and by document, unless that says its own', async () => {
+    const { addPlanFromDocument, addPlanFromLine } = await plansOf()
+    const { kitchen } = await mountain()
+    const byLine = must(await addPlanFromLine(kitchen.slug, 'pork loin 1.8 kg, rosy, oven 160, eat sat 18:00'))
+    expect(byLine.document.altitude_m).toBe(1900)
+    const silent = { title: document.title, roast: document.roast, promise: document.promise }
+    expect(must(await addPlanFromDocument(kitchen.slug, silent)).document.altitude_m).toBe(1900)
+    expect(must(await addPlanFromDocument(kitchen.slug, { ...silent, altitude_m: 300 })).document.altitude_m).toBe(300)
+  })
+
+  it('a late save is set aside, shown, and settled once', async () => {
+    const { addPlanFromDocument, planInKitchen, savePlan, settleSetAside } = await plansOf()
+    const { kitchen } = await freshKitchen(db)
+    const row = must(await addPlanFromDocument(kitchen.slug, document))
+    expect(must(await savePlan(kitchen.slug, row.id, 1, { ...document, title: 'Ours' }))).toMatchObject({
+      outcome: 'saved',
+      version: 2,
+    })
+    const late = must(await savePlan(kitchen.slug, row.id, 1, { ...document, title: 'Late' }))
+    if (late.outcome !== 'stale') throw new Error('not stale')
+    const shown = must(await planInKitchen(kitchen.slug, row.id)).setAside
+    expect(shown.map(({ document: kept }) => kept.title)).toEqual(['Late'])
+    expect(must(await settleSetAside(kitchen.slug, row.id, late.setAside.id))).toEqual({ settled: true })
+    expect(must(await settleSetAside(kitchen.slug, row.id, late.setAside.id))).toEqual({ settled: false })
+    expect(must(await planInKitchen(kitchen.slug, row.id)).setAside).toEqual([])
+    expect(code(await savePlan(kitchen.slug, 'pln_none', 1, document))).toBe('not_found')
+    expect(
+      code(await savePlan(kitchen.slug, row.id, 2, { ...document, roast: { ...document.roast, mass_kg: -5 } })),
+    ).toBe('out_of_range')
+  })
+})
+
+describe('meals', () => {
+  it('words become a meal that can be planned; words that are none say what is missing', async () => {
+    const { addMealFromWords, mealInKitchen } = await mealsOf()
+    const { kitchen } = await freshKitchen(db)
+    const row = must(await addMealFromWords(kitchen.slug, '12 people on saturday at 19:30'))
+    const found = must(await mealInKitchen(kitchen.slug, row.id))
+    expect(found.problems).toEqual([])
+    expect(found.plan?.items.length).toBeGreaterThan(1)
+    expect(code(await addMealFromWords(kitchen.slug, 'saturday 19:30'))).toBe('missing_guests')
+    expect(code(await addMealFromWords(kitchen.slug, '12 people'))).toBe('missing_time')
+    expect(code(await addMealFromWords(kitchen.slug, '10 people on Sunday at 18:00, one pregnant'))).toBe(
+      'only_guests_and_time',
+    )
+    expect(code(await addMealFromWords(kitchen.slug, '12 people 2020-01-01 12:00'))).toBe('promise_passed')
+    expect(code(await addMealFromWords(kitchen.slug, '999999 people saturday 19:30'))).toBe('out_of_range')
+  })
+
+  it('looked at before it is kept, a document keeps nothing; kept, it comes back as it was', async () => {
+    const { addMealFromDocument, mealsOfKitchen, previewMeal } = await mealsOf()
+    const { kitchen } = await freshKitchen(db)
+    const meal = reunion('2027-01-30T19:30:00Z')
+    expect(must(await previewMeal(kitchen.slug, meal)).plan.items.length).toBeGreaterThan(3)
+    expect(must(await mealsOfKitchen(kitchen.slug)).meals).toEqual([])
+    const row = must(await addMealFromDocument(kitchen.slug, meal))
+    expect(row.document).toEqual(meal)
+  })
+
+  it('a late save of a meal waits on its desk', async () => {
+    const { addMealFromDocument, mealInKitchen, saveMeal } = await mealsOf()
+    const { kitchen } = await freshKitchen(db)
+    const meal = reunion('2027-01-30T19:30:00Z')
+    const row = must(await addMealFromDocument(kitchen.slug, meal))
+    must(await saveMeal(kitchen.slug, row.id, 1, { ...meal, title: 'Ours' }))
+    expect(must(await saveMeal(kitchen.slug, row.id, 1, { ...meal, title: 'Late' })).outcome).toBe('stale')
+    expect(must(await mealInKitchen(kitchen.slug, row.id)).setAside.map(({ document: kept }) => kept.title)).toEqual([
+      'Late',
+    ])
+  })
+
+  it('a roast that this kitchen’s oven cannot do is named with its reason', async () => {
+    const { previewMeal } = await mealsOf()
+    const { kitchen } = await freshKitchen(db)
+    const meal = reunion('2027-01-30T19:30:00Z')
+    const [first] = meal.roasts
+    const cold = {
+      ...meal,
+      roasts: [
+        {
+          ...first,
+          program: {
+            stages: [
+              { environment: { kind: 'oven', set_c: 60 }, until: { kind: 'pull' } },
+              { role: 'rest', environment: { kind: 'counter' }, until: { kind: 'time', minutes: 20 } },
+            ],
+          },
+          target: { serve_c: 66 },
+        },
+      ],
+      sides: [],
+      placed: null,
+    }
+    const refused = await previewMeal(kitchen.slug, cold)
+    expect(refused).toMatchObject({
+      ok: false,
+      problems: [{ code: 'cannot_be', path: ['roasts', 0, 'program'], because: { code: 'never_reached' } }],
+    })
+  })
+})
+
+describe('cooks', () => {
+  it('begin from a plan with its own rest, height and guests, and from a meal with every roast', async () => {
+    const { beginCook } = await cooksOf()
+    const { addPlanFromDocument } = await plansOf()
+    const { addMealFromDocument } = await mealsOf()
+    const { kitchen } = await mountain()
+    const plan = must(await addPlanFromDocument(kitchen.slug, { ...document, vulnerable: true, altitude_m: 1900 }))
+    const [item] = must(await beginCook(kitchen.slug, { plan: plan.id })).document.items
+    expect(item).toMatchObject({ altitude_m: 1900, vulnerable: true })
+    expect(item?.rest_min).toBeGreaterThan(15)
+    const pull_s = Date.parse(item?.pull ?? '') / 1000
+    const carve_s = Date.parse(item?.carve ?? '') / 1000
+    expect((carve_s - pull_s) / 60).toBeCloseTo(item?.rest_min ?? 0, 0)
+    const meal = must(await addMealFromDocument(kitchen.slug, reunion('2027-01-30T19:30:00Z')))
+    const cook = must(await beginCook(kitchen.slug, { meal: meal.id, speed: 10 }))
+    expect(cook.document.items).toHaveLength(meal.document.roasts.length)
+    expect(code(await beginCook(kitchen.slug, { plan: 'pln_none' }))).toBe('not_found')
+    expect(code(await beginCook(kitchen.slug, {}))).toBe('malformed')
+    expect(code(await beginCook(kitchen.slug, { plan: plan.id, speed: 1e6 }))).toBe('malformed')
+  })
+
+  it('entries that do not say what they must, or name no roast of this cook, are refused with their place', async () => {
+    const { addEntries, beginCook, cookInKitchen } = await cooksOf()
+    const { addPlanFromDocument } = await plansOf()
+    const { kitchen } = await freshKitchen(db)
+    const plan = must(await addPlanFromDocument(kitchen.slug, document))
+    const cook = must(await beginCook(kitchen.slug, { plan: plan.id }))
+    const item = cook.document.items[0]?.id
+    const entry = (more: object) => ({
+      id: `use-case-${JSON.stringify(more).length}`,
+      at: '2027-01-30T12:00:00Z',
+      item,
+      ...more,
+    })
+    const add = (...entries: object[]) => addEntries(kitchen.slug, cook.id, { entries })
+    expect(await add(entry({ kind: 'reading' }))).toMatchObject({
+      ok: false,
+      problems: [{ path: ['entries', 0, 'value_c'] }],
+    })
+    expect(await add(entry({ kind: 'levitated' }))).toMatchObject({
+      ok: false,
+      problems: [{ path: ['entries', 0, 'kind'] }],
+    })
+    expect(code(await add(entry({ kind: 'in', item: 'another' })))).toBe('not_found')
+    expect((await add()).ok).toBe(false)
+    expect(must(await add(entry({ kind: 'in' })))).toHaveLength(1)
+    const state = must(await cookInKitchen(kitchen.slug, cook.id, 0))
+    expect(state.entries.map(({ entry: kept }) => kept.kind)).toEqual(['in'])
+    expect(must(await cookInKitchen(kitchen.slug, cook.id, state.entries[0]?.seq ?? 0)).entries).toEqual([])
+  })
+
+  it('a device sends readings in °F, each kept once; a stranger’s token opens nothing', async () => {
+    const { addDevice, takeReadings } = await cooksOf()
+    const { kitchen } = await freshKitchen(db)
+    const { token, device } = must(await addDevice(kitchen.slug, { name: 'Probe' }))
+    const batch = { unit: 'f', readings: [{ channel: 0, seq: 1, at: '2027-01-30T12:00:00Z', value: 131 }] }
+    expect(must(await takeReadings(token, batch))).toEqual({ kept: 1, known: 0 })
+    expect(must(await takeReadings(token, batch))).toEqual({ kept: 0, known: 1 })
+    const [reading] = await cookShelf(db, kitchen).readings(
+      new Date('2027-01-30T11:00:00Z'),
+      new Date('2027-01-30T13:00:00Z'),
+      20,
+    )
+    expect(reading).toMatchObject({ device: device.id, channel: 0 })
+    expect(reading?.value_c).toBeCloseTo(55, 1)
+    expect(code(await takeReadings('guessed', batch))).toBe('not_found')
+    expect((await addDevice(kitchen.slug, { name: '  ' })).ok).toBe(false)
+  })
+})
+
+describe('a kitchen’s own cuts and ways', () => {
+  it('are added, replaced by name, listed for their kitchen alone and taken away', async () => {
+    const { houseItemsOf, putHouseItem, removeHouseItem } = await houseOf()
+    const mine = await freshKitchen(db)
+    const other = await freshKitchen(db)
+    const cut = { kind: 'cut', name: 'Alder Farm rib', cut: 'beef-rib-bone-in', house: { thickness_mm: 120 } }
+    const first = must(await putHouseItem(mine.kitchen.slug, cut))
+    const second = must(await putHouseItem(mine.kitchen.slug, { ...cut, house: { thickness_mm: 130 } }))
+    expect(second.id).toBe(first.id)
+    expect(must(await houseItemsOf(other.kitchen.slug))).toEqual([])
+    expect(code(await removeHouseItem(other.kitchen.slug, first.id))).toBe('not_found')
+    expect(must(await removeHouseItem(mine.kitchen.slug, first.id))).toEqual({ removed: true })
+    expect(must(await houseItemsOf(mine.kitchen.slug))).toEqual([])
+    expect((await putHouseItem(mine.kitchen.slug, { ...cut, cut: 'unicorn' })).ok).toBe(false)
+  })
+})
