@@ -35,7 +35,7 @@ export default defineConfig({
   },
   projects: [
     { name: 'machine' },
-    { name: 'tablet', testMatch: /cook\.spec\.ts/, use: { baseURL: `http://${TABLET_HOST}:${port}` } },
+    { name: 'tablet', testMatch: /(cook|walks)\.spec\.ts/, use: { baseURL: `http://${TABLET_HOST}:${port}` } },
   ],
   webServer: {
     command: `node node_modules/next/dist/bin/next start -H 127.0.0.1 -p ${port}`,

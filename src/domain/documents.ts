@@ -1,11 +1,12 @@
 import type { z } from 'zod'
 import { estimateAnswer, estimateDocument } from './cook/estimate-document'
 import { mealDocument } from './meal/meal-document'
+import { scheduleAnswer } from './meal/schedule-answer'
 import { planDocument, simulateAnswer, simulateDocument } from './roast/roast-document'
 
 /**
  * Every document by its name, for `schema NAME` on the command line and over HTTP. A command's own name
- * is what that command takes; with `-answer` behind it, what it answers where that is fixed.
+ * is what that command takes; with `-answer` behind it, what it answers.
  */
 const DOCUMENTS: Readonly<Record<string, z.ZodType>> = {
   simulate: simulateDocument,
@@ -13,6 +14,7 @@ const DOCUMENTS: Readonly<Record<string, z.ZodType>> = {
   estimate: estimateDocument,
   'estimate-answer': estimateAnswer,
   plan: mealDocument,
+  'plan-answer': scheduleAnswer,
   meal: mealDocument,
   'roast-plan': planDocument,
 }

@@ -66,7 +66,10 @@ const walks: readonly Walk[] = [
 ]
 
 for (const walk of walks)
-  test(`${walk.name}: line, plan, sheet, home, board, served, found again; one minute everywhere`, async ({ page }) => {
+  test(`${walk.name}: line, plan, sheet, home, board, served, found again; one minute everywhere`, async ({
+    page,
+    request,
+  }) => {
     test.setTimeout(180_000)
     await planByLine(page, walk.line)
     await walk.change?.(page)
@@ -77,7 +80,7 @@ for (const walk of walks)
     const desk = await timesOfDesk(page)
     expect(desk.put_in).toMatch(HALF_PAST)
 
-    const begun = await page.request.post(`/api/k/cottage/cooks`, { data: { plan: plan.split('/')[4], speed: 60 } })
+    const begun = await request.post(`/api/k/cottage/cooks`, { data: { plan: plan.split('/')[4], speed: 60 } })
     expect(begun.status()).toBe(201)
     const board = `/k/cottage/cooks/${(await begun.json()).id}`
     const sheetAndHome = async () => {
@@ -121,17 +124,17 @@ for (const walk of walks)
     await expect(page.getByTestId('log')).toContainText('served')
   })
 
-test('a change that came too late is shown on the desk until it is used or let go', async ({ page }) => {
+test('a change that came too late is shown on the desk until it is used or let go', async ({ page, request }) => {
   await planByLine(page, 'pork loin 1.8 kg, rosy, oven 160, eat tomorrow 18:00')
   await saved(page)
   const address = `/api${new URL(page.url()).pathname}`
-  const { document, version } = await (await page.request.get(address)).json()
-  const ours = await page.request.put(address, {
+  const { document, version } = await (await request.get(address)).json()
+  const ours = await request.put(address, {
     data: { base_version: version, document: { ...document, title: 'Ours' } },
   })
   expect(ours.ok()).toBe(true)
   const late = { ...document, roast: { ...document.roast, mass_kg: 2.1 } }
-  const refused = await page.request.put(address, { data: { base_version: version, document: late } })
+  const refused = await request.put(address, { data: { base_version: version, document: late } })
   expect(refused.status()).toBe(409)
   await page.reload()
   await deskReady(page)
@@ -148,11 +151,12 @@ test('a change that came too late is shown on the desk until it is used or let g
 
 test('who taps is written beside what was tapped, and letters do nothing when they are switched off', async ({
   page,
+  request,
 }) => {
   await planByLine(page, 'pork loin 1.7 kg, rosy, oven 170, eat friday 12:00')
   await saved(page)
   const plan = new URL(page.url()).pathname.split('/')[4]
-  const begun = await page.request.post('/api/k/cottage/cooks', { data: { plan, speed: 1 } })
+  const begun = await request.post('/api/k/cottage/cooks', { data: { plan, speed: 1 } })
   await page.goto(`/k/cottage/cooks/${(await begun.json()).id}`)
   await page.getByLabel('Who is at the stove').fill('Ines')
   await page.getByRole('button', { name: 'It is in' }).click()

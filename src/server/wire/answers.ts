@@ -73,6 +73,11 @@ export const healthAnswer = z.object({
   checkout: z.string().nullable(),
   now_s: z.number(),
 })
-/** The headless calls answer what their documents say, made whole in domain. */
-export const headlessAnswer = z.unknown()
+/** Something was saved in the kitchen that listens: what and which, never whose. */
+export const changeAnswer = z.object({
+  what: z.string(),
+  id: z.string(),
+  version: z.int(),
+  latest: z.array(z.array(z.number())).optional(),
+})
 export const schemaAnswer = z.record(z.string(), z.unknown())

@@ -1,4 +1,5 @@
 import { hearChanges, openStreams } from '@/server/changes'
+import { changeAnswer } from '@/server/wire/answers'
 
 export const dynamic = 'force-dynamic'
 const BEAT_MS = 15_000
@@ -17,7 +18,9 @@ export async function GET(request: Request, { params }: { params: Promise<{ kitc
           end()
         }
       }
-      const stop = await hearChanges(kitchen, (change) => send(`data: ${JSON.stringify(change)}\n\n`))
+      const stop = await hearChanges(kitchen, (change) =>
+        send(`data: ${JSON.stringify(changeAnswer.parse(change))}\n\n`),
+      )
       const beat = setInterval(() => send(': beat\n\n'), BEAT_MS)
       end = () => {
         if (!openStreams.delete(end)) return
