@@ -54,8 +54,7 @@ export function SchoolsPage({ kitchen, planId, version, document, units, now_s }
   const [chosen, setChosen] = useState<readonly string[]>(() => {
     const wanted = [
       ...(own ? [own] : []),
-      ...suited.filter(({ compared }) => compared).map(({ id }) => id),
-      ...suited.map(({ id }) => id),
+      ...suited.toSorted((a, b) => (a.compared ?? Infinity) - (b.compared ?? Infinity) || 0).map(({ id }) => id),
     ]
     return [...new Set(wanted)].filter((id) => suited.some((school) => school.id === id)).slice(0, 3)
   })

@@ -14,7 +14,6 @@ export const birdTurned: School = {
   ],
   controls: { hot: true },
   mayReplace: false,
-  compared: false,
   heat: 'oven',
   source: trade,
 }

@@ -15,7 +15,6 @@ export const coldStart: School = {
   ],
   controls: { hot: true },
   mayReplace: false,
-  compared: false,
   heat: 'oven',
   source: trade,
 }

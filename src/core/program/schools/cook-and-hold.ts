@@ -15,7 +15,6 @@ export const cookAndHold: School = {
   ],
   controls: { hot: true },
   mayReplace: true,
-  compared: false,
   heat: 'oven',
   source: trade,
 }

@@ -14,7 +14,7 @@ export const hotStart: School = {
   ],
   controls: { hot: true },
   mayReplace: true,
-  compared: true,
+  compared: 3,
   heat: 'oven',
   source: trade,
 }

@@ -14,7 +14,6 @@ export const kickStart: School = {
   ],
   controls: { hot: true },
   mayReplace: false,
-  compared: false,
   heat: 'oven',
   source: trade,
 }

@@ -10,7 +10,6 @@ export const lowAndLong: School = {
   stages: (s) => [stage('cook', on(s.set_c), toPull, { cover: 'tent' }), rest(s.rest_min)],
   controls: { hot: false },
   mayReplace: false,
-  compared: false,
   heat: 'oven',
   source: trade,
 }

@@ -13,7 +13,6 @@ export const ovenOff: School = {
   ],
   controls: { hot: false },
   mayReplace: false,
-  compared: false,
   heat: 'oven',
   source: trade,
 }

@@ -17,7 +17,6 @@ export const panFirst: School = {
   ],
   controls: { hot: true },
   mayReplace: false,
-  compared: false,
   heat: 'oven',
   source: trade,
 }

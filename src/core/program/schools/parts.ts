@@ -29,8 +29,8 @@ export interface School {
   readonly controls: { readonly hot: boolean }
   /** Whether it may be offered in place of another when a meal's ovens clash: nobody need be taught anything new. */
   readonly mayReplace: boolean
-  /** Whether it is among the first compared with another. */
-  readonly compared: boolean
+  /** Its place among the three first compared; one without a place waits to be chosen. */
+  readonly compared?: number
   /** What the main heat is, for the word beside the setting. */
   readonly heat: 'oven' | 'fire' | 'bath'
   readonly source: Source

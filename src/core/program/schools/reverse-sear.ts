@@ -19,7 +19,7 @@ export const reverseSear: School = {
   ],
   controls: { hot: true },
   mayReplace: true,
-  compared: true,
+  compared: 2,
   heat: 'oven',
   source: trade,
 }

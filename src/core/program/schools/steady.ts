@@ -11,7 +11,7 @@ export const steady: School = {
   stages: (s) => steadyProgram(s.set_c, s.rest_min).stages,
   controls: { hot: false },
   mayReplace: true,
-  compared: true,
+  compared: 1,
   heat: 'oven',
   source: trade,
 }

@@ -17,7 +17,6 @@ export const twoZoneFire: School = {
   ],
   controls: { hot: true },
   mayReplace: true,
-  compared: false,
   heat: 'fire',
   source: trade,
 }

@@ -21,7 +21,6 @@ export const waterBath: School = {
   ],
   controls: { hot: true },
   mayReplace: true,
-  compared: false,
   heat: 'bath',
   source: trade,
 }
