@@ -12,8 +12,11 @@ interface LanesProps {
   readonly units: Units
   readonly selected: string | undefined
   readonly onSelect: (id: string) => void
-  /** An item was put down by hand: its first stay starts here, on this source. */
-  readonly onMove: (id: string, start_s: number, source: string) => void
+  /**
+   * An item was put down by hand: its first stay starts here, on this source. Without a start it goes to
+   * another source at whatever time serves it there: ovens differ, and the old start would rarely do.
+   */
+  readonly onMove: (id: string, start_s: number | undefined, source: string) => void
 }
 
 interface Drag {
@@ -107,7 +110,7 @@ export function Lanes({ plan, units, selected, onSelect, onMove }: LanesProps) {
     if (!drag) return
     setDrag(undefined)
     if (drag.shift_s === 0 && drag.source === item.stays[0]?.source) return onSelect(item.id)
-    onMove(item.id, item.start_s + drag.shift_s, drag.source)
+    onMove(item.id, drag.shift_s === 0 ? undefined : item.start_s + drag.shift_s, drag.source)
   }
   /** While something is dragged: the others it would disagree with where it now is. */
   const against = drag ? disagreements(plan, drag) : new Set<string>()
@@ -187,7 +190,7 @@ export function Lanes({ plan, units, selected, onSelect, onMove }: LanesProps) {
                       const alike = plan.sources.filter(({ kind }) => kind === source.kind)
                       const next = alike.findIndex(({ id }) => id === source.id) + (event.key === 'ArrowUp' ? -1 : 1)
                       const other = alike[next]
-                      if (other) onMove(item.id, item.start_s, other.id)
+                      if (other) onMove(item.id, undefined, other.id)
                     }
                   }}
                 >

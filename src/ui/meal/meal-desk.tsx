@@ -94,9 +94,12 @@ export function MealDesk({
   }, [undo, redo])
 
   const { plan } = live
-  const move = (id: string, start_s: number, oven: string) => {
+  const move = (id: string, start_s: number | undefined, oven: string) => {
     const source = plan?.sources.find((each) => each.id === oven)
-    const pin = { start: new Date(start_s * 1000).toISOString(), oven: source?.kind === 'oven' ? oven : null }
+    const pin = {
+      start: start_s === undefined ? null : new Date(start_s * 1000).toISOString(),
+      oven: source?.kind === 'oven' ? oven : null,
+    }
     setSelected(id)
     change((last) => ({
       ...last,
