@@ -7,7 +7,8 @@
 #include <time.h>
 
 #define MAX 64
-static double temperature_row[4096], conductivity_row[4096], capacity_row[4096], heat_row[2048], per_mass[MAX];
+#define ROWS 65536
+static double temperature_row[ROWS], conductivity_row[ROWS], capacity_row[ROWS], heat_row[ROWS], per_mass[MAX];
 static int rows, heat_rows, n;
 static double per_joule, mass[MAX], geometry[MAX];
 static double surface_geometry, area, exposure, wetness, body_mass, water_per_volume, conduction, core_weight;
@@ -85,6 +86,7 @@ int main(int argc, char **argv) {
   FILE *f = fopen(argv[1], "rb");
   if (!f) return 2;
   n = (int)next_number(f); rows = (int)next_number(f); heat_rows = (int)next_number(f); per_joule = next_number(f);
+  if (n > MAX || rows > ROWS || heat_rows > ROWS) { fprintf(stderr, "the table is larger than the yardstick holds\n"); return 3; }
   for (int i = 0; i < rows; i++) temperature_row[i] = next_number(f);
   for (int i = 0; i < rows; i++) conductivity_row[i] = next_number(f);
   for (int i = 0; i < rows; i++) capacity_row[i] = next_number(f);
