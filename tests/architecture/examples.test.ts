@@ -54,7 +54,7 @@ const evaluate = (code: string, scope: Readonly<Record<string, unknown>>): unkno
 
 describe('the examples in the documentation', () => {
   it('are many', () => {
-    expect(examples.length).toBeGreaterThanOrEqual(70)
+    expect(examples.length).toBeGreaterThanOrEqual(130)
   })
 
   for (const { file, code, expected } of examples)

@@ -65,7 +65,10 @@ export function setSurroundings(
   into.vapour = evaporationTableOf(vapour_pa, parameters.pressure_pa)
 }
 
-/** Fresh surroundings to fill in. */
+/**
+ * Fresh surroundings to fill in.
+ * @example typeof newSurroundings().air_c // 'number'
+ */
 export const newSurroundings = (): Surroundings => ({
   air_c: 20,
   wall_c: 20,

@@ -13,7 +13,10 @@ const GRAVY_PER_HEAD_L = 0.08
 const FAT_G_PER_L = 14 / 0.24
 const FLOUR_G_PER_L = 8 / 0.24
 
-/** Gravy for so many guests; a wet-brined roast gives salty juices. */
+/**
+ * Gravy for so many guests; a wet-brined roast gives salty juices.
+ * @example gravyFor(10, false).stock_l // ≈ 0.8
+ */
 export function gravyFor(guests: number, wetBrined: boolean): Gravy {
   const stock_l = guests * GRAVY_PER_HEAD_L
   return {

@@ -42,7 +42,10 @@ function geometryWith(geometry: CutGeometry, over: CutOverrides): CutGeometry {
   }
 }
 
-/** A catalogue cut with the house's own values laid over it. */
+/**
+ * A catalogue cut with the house's own values laid over it.
+ * @example houseCut(findCut('turkey'), { name: 'Our turkey' }).name // 'Our turkey'
+ */
 export function houseCut(base: Cut, over: CutOverrides): Cut {
   const usual = given(over.usual_kg, base.mass_kg.usual)
   return {

@@ -71,7 +71,10 @@ const SLABS_M = [0.1, 0.09, 0.08, 0.07, 0.06, 0.05, 0.04, 0.03, 0.02] as const
 /** Face of the slab, m²: its size does not matter, for a plate cools through its thickness. */
 const SLAB_FACE_M2 = 0.02
 
-/** Cooling of what is left, whole and cut, in a refrigerator at 3 °C, from 57 °C at the middle. */
+/**
+ * Cooling of what is left, whole and cut, in a refrigerator at 3 °C, from 57 °C at the middle.
+ * @example coolingOf(bodiesOf({ cut: findCut('turkey'), mass_kg: 6 }, HEAT_PARAMETERS)[0], HEAT_PARAMETERS).slab_m // 0.03
+ */
 export function coolingOf(body: PieceBody, parameters: HeatParameters): CoolingAdvice {
   const whole = cooled(new RoastKernel({ ...body, exposure: 1 }, parameters, COOLING.from_c, 14), parameters)
   let slab = whole

@@ -29,11 +29,41 @@ function finite<Q extends number>(name: string, value: number): Q {
   return value as Q
 }
 
+/**
+ * A number as a temperature, °C.
+ * @throws RangeError on NaN or infinity.
+ * @example celsius(55) // 55
+ */
 export const celsius = (value: number): Celsius => finite('celsius', value)
+/**
+ * A number as a temperature difference, K.
+ * @throws RangeError on NaN or infinity.
+ * @example kelvins(4) // 4
+ */
 export const kelvins = (value: number): Kelvins => finite('kelvins', value)
+/**
+ * A number as a mass, kg.
+ * @throws RangeError on NaN or infinity.
+ * @example kilograms(2.7) // 2.7
+ */
 export const kilograms = (value: number): Kilograms => finite('kilograms', value)
+/**
+ * A number as a length, m.
+ * @throws RangeError on NaN or infinity.
+ * @example metres(0.1) // 0.1
+ */
 export const metres = (value: number): Metres => finite('metres', value)
+/**
+ * A number as a duration, s.
+ * @throws RangeError on NaN or infinity.
+ * @example seconds(90) // 90
+ */
 export const seconds = (value: number): Seconds => finite('seconds', value)
+/**
+ * A number as an instant, s since 1970.
+ * @throws RangeError on NaN or infinity.
+ * @example epochSeconds(0) // 0
+ */
 export const epochSeconds = (value: number): EpochSeconds => finite('epochSeconds', value)
 
 /**

@@ -71,6 +71,10 @@ export interface ArrivalSummary {
   readonly straight: number
 }
 
+/**
+ * Median error, bias and honesty of many checks, as shares.
+ * @example summariseArrivals([{ at: 0.5, error: -0.1, inside: true, straight: 0.2 }]).inside // 1
+ */
 export function summariseArrivals(checks: readonly ArrivalCheck[]): ArrivalSummary {
   const middle = (values: readonly number[]) =>
     [...values].sort((a, b) => a - b)[Math.floor(values.length / 2)] ?? Number.NaN

@@ -6,7 +6,10 @@ const MOST_READINGS = 20_000
 const sameStep = (a: ProbeReading, b: ProbeReading) =>
   a.device === b.device && a.channel === b.channel && Math.floor(a.at_s / STEP_S) === Math.floor(b.at_s / STEP_S)
 
-/** Merges new readings: the newest of each step replaces the one before it. */
+/**
+ * Merges new readings: the newest of each step replaces the one before it.
+ * @example mergeReadings([{ device: 'a', channel: 1, at_s: 1, value_c: 5 }], [{ device: 'a', channel: 1, at_s: 2, value_c: 6 }]).length // 1
+ */
 export function mergeReadings(kept: readonly ProbeReading[], added: readonly ProbeReading[]): ProbeReading[] {
   const merged = [...kept]
   for (const reading of added) {

@@ -85,7 +85,15 @@ export type Outcome<Value> =
   | { readonly ok: true; readonly value: Value }
   | { readonly ok: false; readonly problems: readonly Problem[] }
 
+/**
+ * What was asked for, with nothing wrong.
+ * @example succeed(3) // { ok: true, value: 3 }
+ */
 export const succeed = <Value>(value: Value): Outcome<Value> => ({ ok: true, value })
+/**
+ * What is wrong, each with its path.
+ * @example fail({ code: 'not_found', path: [], what: 'plan' }).ok // false
+ */
 export const fail = (
   ...problems: readonly Problem[]
 ): { readonly ok: false; readonly problems: readonly Problem[] } => ({ ok: false, problems })

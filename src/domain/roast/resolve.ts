@@ -33,7 +33,10 @@ const THICKNESS_RATIO = { low: 0.6, high: 1.6 }
 const ANY_MASS_KG = { low: 0.15, high: 25 }
 const MASS_MARGIN = { low: 0.5, high: 1.6 }
 
-/** Words that may stand for a cut, for looking up and for suggestions. */
+/**
+ * Words that may stand for a cut, for looking up and for suggestions.
+ * @example cutWords(findCut('turkey')).includes('turkey') // true
+ */
 export const cutWords = (cut: Cut): readonly string[] => [
   cut.id.replaceAll('-', ' '),
   cut.name.toLowerCase(),
@@ -58,7 +61,10 @@ export const massRange = (cut: Cut) => ({
   high: cut.mass_kg.most * MASS_MARGIN.high,
 })
 
-/** The thickness a cut can have at a weight, mm. */
+/**
+ * The thickness a cut can have at a weight, mm.
+ * @example thicknessRange(findCut('beef-rib-bone-in'), 2.7).usual // 106
+ */
 export function thicknessRange(cut: Cut, mass_kg: number): { low: number; usual: number; high: number } {
   const usual = usualThickness(cut, mass_kg, HEAT_PARAMETERS) * 1000
   return {
@@ -68,7 +74,10 @@ export function thicknessRange(cut: Cut, mass_kg: number): { low: number; usual:
   }
 }
 
-/** The cut of a roast: the catalogue's, with the house's values and what was done to it laid over. */
+/**
+ * The cut of a roast: the catalogue's, with the house's values and what was done to it laid over.
+ * @example cutOf({ cut: 'turkey', handling: 'stuffed' }).intact // false
+ */
 export function cutOf(roast: {
   readonly cut: string
   readonly house?: HouseCutPart | null
@@ -96,7 +105,10 @@ export function cutOf(roast: {
   return intact ? cut : { ...cut, intact: false }
 }
 
-/** The oven of a document: what it does not say is a domestic oven's. */
+/**
+ * The oven of a document: what it does not say is a domestic oven's.
+ * @example ovenOf({ kind: 'fan', offset_k: 0 }).kind // 'fan'
+ */
 export const ovenOf = (oven: SimulateDocument['oven']): OvenSpec => ({
   ...DOMESTIC_OVEN,
   kind: oven.kind,
@@ -108,7 +120,10 @@ export const ovenOf = (oven: SimulateDocument['oven']): OvenSpec => ({
   door_loss: oven.door_loss ?? DOMESTIC_OVEN.door_loss,
 })
 
-/** What the model makes of a roast: its size and how its surface and parts were prepared. */
+/**
+ * What the model makes of a roast: its size and how its surface and parts were prepared.
+ * @example pieceOf(findCut('turkey'), { mass_kg: 6, thickness_mm: null, surface: 'plain', stuffed: false }).wetness // 1
+ */
 export const pieceOf = (cut: Cut, roast: SimulateDocument['roast']): PieceSize => ({
   cut,
   mass_kg: roast.mass_kg,

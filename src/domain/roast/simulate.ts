@@ -34,7 +34,10 @@ function curveOf({ run }: RoastAnswer): SimulateAnswer['curve'] {
   return rows
 }
 
-/** Simulates one roast from a document: the whole of the headless `simulate`. */
+/**
+ * Simulates one roast from a document: the whole of the headless `simulate`.
+ * @example simulate(simulateDocument.parse({ roast: { cut: 'beef-rib-bone-in', mass_kg: 2.7 } })).ok // true
+ */
 export function simulate(document: SimulateDocument): Outcome<SimulateAnswer> {
   const asked = questionOf(document, { rest: 'as_said', members: document.members, seed: document.seed })
   if (!asked.ok) return asked

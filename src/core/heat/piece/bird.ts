@@ -32,7 +32,10 @@ const BIRD_PARTS: Readonly<Record<'bird' | 'crown', readonly [BirdPart, ...BirdP
   crown: [LOBE],
 }
 
-/** The usual depth of a bird's breast, m. */
+/**
+ * The usual depth of a bird's breast, m.
+ * @example birdThickness('bird', 0.008) / birdThickness('bird', 0.001) // ≈ 2
+ */
 export function birdThickness(family: 'bird' | 'crown', volume_m3: number): number {
   const [breast] = BIRD_PARTS[family]
   return ellipsoidThickness(volume_m3 * breast.share, breast.width, breast.length)

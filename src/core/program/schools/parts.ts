@@ -38,8 +38,16 @@ export interface School {
 
 export const trade = commonPractice('The school as practised; stages and settings within the range cooks use')
 
+/**
+ * An oven that is on at a setting, °C.
+ * @example on(120) // { kind: 'oven', heat: 'on', set_c: 120 }
+ */
 export const on = (set_c: number): StageEnvironment => ({ kind: 'oven', heat: 'on', set_c: celsius(set_c) })
 export const off: StageEnvironment = { kind: 'oven', heat: 'off' }
+/**
+ * Ends after so many minutes; kept in seconds.
+ * @example forMinutes(30) // { kind: 'time', duration_s: 1800 }
+ */
 export const forMinutes = (value: number): StageEnd => ({ kind: 'time', duration_s: minutes(value) })
 export const toPull: StageEnd = { kind: 'pull' }
 
@@ -51,19 +59,47 @@ export function stage(
 ): Stage {
   return { role, environment, until, cover: 'bare', preheated: true, tending: [], ...more }
 }
+/**
+ * A rest on the counter, minutes, tented unless it is said otherwise.
+ * @example rest(20).until // { kind: 'time', duration_s: 1200 }
+ */
 export const rest = (value: number, cover: Cover = 'tent'): Stage =>
   stage('rest', { kind: 'counter' }, forMinutes(value), { cover, preheated: false })
+/**
+ * What is done to the piece at a minute of its stage, and every so many seconds after.
+ * @example tend('baste', 30) // { act: 'baste', at_s: 1800 }
+ */
 export const tend = (act: Tending['act'], at_min: number, every_s?: Seconds): Tending => ({
   act,
   at_s: minutes(at_min),
   every_s,
 })
 
+/**
+ * What a cut is usually served at, °C.
+ * @example usualServe(findCut('beef-rib-bone-in')) // 55
+ */
 export const usualServe = (cut: Cut): number =>
   donenessScale(cut.doneness).degrees.find(({ id }) => id === cut.usualDoneness)?.serve_c ?? 55
+/**
+ * Whether it is a whole bird, with breast and thigh.
+ * @example isBird(findCut('turkey')) // true
+ */
 export const isBird = (cut: Cut) => cut.geometry.family === 'bird'
+/**
+ * Whether it is cooked until it gives way.
+ * @example isTender(findCut('turkey')) // false
+ */
 export const isTender = (cut: Cut) => cut.doneness === 'tender'
+/**
+ * Whether it has degrees from rare to well done.
+ * @example isRed(findCut('beef-rib-bone-in')) // true
+ */
 export const isRed = (cut: Cut) => cut.doneness === 'red'
+/**
+ * Whether it has degrees and its inside is untouched.
+ * @example isWholeRed(findCut('beef-rib-bone-in')) // true
+ */
 export const isWholeRed = (cut: Cut) => isRed(cut) && cut.intact
 export const usual =
   (set_c: number, hot_c = 230, hot_min = 15) =>

@@ -87,7 +87,10 @@ function handsOf(blocks: readonly Block[], dish_s: number, done_s: number): Hand
   return hands
 }
 
-/** The grid slots that a span touches, rounded outward, counted from the problem's earliest. */
+/**
+ * The grid slots that a span touches, rounded outward, counted from the problem's earliest.
+ * @example slotsOf(0, 0, 0).last // -1
+ */
 export function slotsOf(from_s: number, to_s: number, origin_s: number): { first: number; last: number } {
   return {
     first: Math.floor((from_s - origin_s) / GRID_S + 1e-9),

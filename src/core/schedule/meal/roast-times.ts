@@ -49,7 +49,10 @@ const MEMBERS = 48
 const SEED = 20_261
 const COURSE_POINTS = 60
 
-/** What a stage needs of the kitchen; undefined where nothing is heated. */
+/**
+ * What a stage needs of the kitchen; undefined where nothing is heated.
+ * @example sourceOf({ environment: { kind: 'counter' } }) // undefined
+ */
 export const sourceOf = (stage: Stage): SourceKind | undefined => {
   switch (stage.environment.kind) {
     case 'oven':

@@ -3,7 +3,10 @@ import { kindOf } from '.'
 import { type CookLog, freshItem } from './kind'
 import { secondsOf } from './time'
 
-/** Entries that still stand, by time: what was undone, and the undoing, are gone. Duplicates by id count once. */
+/**
+ * Entries that still stand, by time: what was undone, and the undoing, are gone. Duplicates by id count once.
+ * @example standing([]) // []
+ */
 export function standing(entries: readonly CookEntry[]): CookEntry[] {
   const byId = new Map(entries.map((entry) => [entry.id, entry]))
   const undone = new Set([...byId.values()].filter(({ kind }) => kind === 'undo').map(({ of }) => of))
@@ -32,5 +35,8 @@ export function foldLog(document: CookDocument, entries: readonly CookEntry[]): 
   return log
 }
 
-/** Whether every roast is on the table. */
+/**
+ * Whether every roast is on the table.
+ * @example isOver({ items: new Map([['rib', { state: 'served' }]]) }) // true
+ */
 export const isOver = (log: CookLog): boolean => [...log.items.values()].every(({ state }) => state === 'served')

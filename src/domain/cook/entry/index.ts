@@ -44,4 +44,8 @@ const KINDS = {
 
 export type EntryKindName = keyof typeof KINDS
 export const ENTRY_KINDS = Object.keys(KINDS) as [EntryKindName, ...EntryKindName[]]
+/**
+ * What a kind of entry needs and does.
+ * @example kindOf('turned').ofItem // true
+ */
 export const kindOf = (name: EntryKindName): EntryKind => KINDS[name]

@@ -35,6 +35,10 @@ export interface CookLog {
   promise_s: number | undefined
 }
 
+/**
+ * A roast of which nothing has been said yet.
+ * @example freshItem().state // 'waiting'
+ */
 export const freshItem = (): ItemLog => ({
   state: 'waiting',
   in_s: undefined,
