@@ -59,10 +59,9 @@ test('a stay goes to another oven by key alone', async ({ page }) => {
   const inGalley = /in Galley oven/.test((await rib.getAttribute('aria-label')) ?? '')
   await rib.focus()
   await page.keyboard.press(inGalley ? 'ArrowUp' : 'ArrowDown')
-  await expect(rib).toHaveAccessibleName(
-    inGalley ? /in Lamp room oven, .*pinned/ : /in Galley oven, .*pinned/,
-    { timeout: 30_000 },
-  )
+  await expect(rib).toHaveAccessibleName(inGalley ? /in Lamp room oven, .*pinned/ : /in Galley oven, .*pinned/, {
+    timeout: 30_000,
+  })
   await proved(page)
 })
 

@@ -24,7 +24,7 @@ if (!made.ok) throw new Error('no plan')
 const { plan } = made.value
 const sheet = (units: Units) =>
   renderToStaticMarkup(<PlanSheet kitchen="Cottage" document={document} plan={plan} units={units} version={3} />)
-const rowsOf = (html: string) => [...html.matchAll(/<tr class="break[^]*?<\/tr>/g)].map(([row]) => row)
+const rowsOf = (html: string) => [...html.matchAll(/<tr class="break.*?<\/tr>/gs)].map(([row]) => row)
 
 describe('the run sheet of one roast', () => {
   it('has a row for every step, in order, each with its minute and a line to write on', () => {
