@@ -1,9 +1,7 @@
-import type { OvenSpec } from '../heat/oven'
-import type { HeatParameters } from '../heat/parameters'
+import { parametersVaried } from '../heat/parameters'
 import { bodiesOf, type PieceSize, usualThickness } from '../heat/piece'
-import type { Program } from '../program/stage'
 import { cook } from '../simulate/cook'
-import { RESOLUTION } from '../simulate/stepper'
+import { type CookConditions, RESOLUTION } from '../simulate/stepper'
 import { quantile, seededRandom, stratifiedNormals } from './random'
 
 /** How unsure each input is: one standard deviation. */
@@ -37,14 +35,8 @@ export const usualDoubt = (measured: boolean): Doubt => ({
 
 export type DoubtName = keyof Doubt
 
-export interface EnsembleSetup {
+export interface EnsembleSetup extends CookConditions {
   readonly piece: PieceSize
-  readonly program: Program
-  readonly oven: OvenSpec
-  readonly start_c: number
-  readonly startCore_c?: number | undefined
-  readonly pull_c: readonly number[]
-  readonly parameters: HeatParameters
   readonly doubt: Doubt
   readonly members: number
   readonly seed: number
@@ -86,13 +78,10 @@ export function cookEnsemble(setup: EnsembleSetup): EnsembleAnswer {
   const courses: { length: number; time_s: Float64Array; core_c: Float64Array }[] = []
   let lost = 0
   for (let member = 0; member < members; member++) {
-    const contact = Math.exp(doubt.convection * draw('convection', member))
-    const drawn: HeatParameters = {
-      ...parameters,
-      conductivity_factor: parameters.conductivity_factor * Math.exp(doubt.model * draw('model', member)),
-      still_oven_w_per_m2k: parameters.still_oven_w_per_m2k * contact,
-      fan_oven_w_per_m2k: parameters.fan_oven_w_per_m2k * contact,
-    }
+    const drawn = parametersVaried(parameters, {
+      conduction: doubt.model * draw('model', member),
+      contact: doubt.convection * draw('convection', member),
+    })
     const size: PieceSize = {
       ...piece,
       thickness_m: thickness * Math.exp(doubt.thickness * draw('thickness', member)),

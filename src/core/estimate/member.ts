@@ -1,27 +1,22 @@
-import type { OvenSpec } from '../heat/oven'
-import type { HeatParameters } from '../heat/parameters'
 import type { PieceSize } from '../heat/piece'
-import type { Program } from '../program/stage'
 import { type CookRun, cook } from '../simulate/cook'
-import { type AirReading, RESOLUTION, type RoastStepper, type StageChange } from '../simulate/stepper'
+import {
+  type AirReading,
+  type CookConditions,
+  RESOLUTION,
+  type RoastStepper,
+  type StageChange,
+} from '../simulate/stepper'
 import type { Reading } from './reading'
 import { bodiesAs, type Drawn, depthOf, fluxOf, parametersOf } from './unknowns'
 
 /** A cook in progress as the estimator takes it. */
-export interface EstimateSetup {
+export interface EstimateSetup extends CookConditions {
   readonly piece: PieceSize
   /** Told or usual, m. */
   readonly thickness_m: number
-  readonly oven: OvenSpec
-  /** Mean at put-in, °C. */
-  readonly start_c: number
-  readonly startCore_c?: number | undefined
-  /** The whole program, to the knife. */
-  readonly program: Program
   /** What was done outside it. */
   readonly changes?: readonly StageChange[] | undefined
-  /** Reading to pull at, °C, one for each body. */
-  readonly pull_c: readonly number[]
   /** By time; of all points. The last one's point is the one shown. */
   readonly readings: readonly Reading[]
   /** Air probe, where there is one: then the oven is known and not guessed. */
@@ -29,7 +24,6 @@ export interface EstimateSetup {
   readonly now_s: number
   /** The thickness was measured. */
   readonly measured: boolean
-  readonly parameters: HeatParameters
   readonly members: number
   readonly seed: number
   /** Nothing is doubted: one member, as told, as finely as a plan. */

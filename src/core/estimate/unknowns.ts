@@ -1,4 +1,4 @@
-import type { HeatParameters } from '../heat/parameters'
+import { type HeatParameters, parametersVaried } from '../heat/parameters'
 import { bodiesOf, type PieceBody, type PieceSize } from '../heat/piece'
 import { type EquivalentBall, firstZero } from '../heat/shape'
 
@@ -40,15 +40,8 @@ function reshaped(ball: EquivalentBall, more: number): EquivalentBall {
 }
 
 /** The parameters as a member has them. */
-export const parametersOf = (of: Drawn, base: HeatParameters): HeatParameters => {
-  const contact = Math.exp(of('contact'))
-  return {
-    ...base,
-    conductivity_factor: base.conductivity_factor * Math.exp(of('conduct')),
-    still_oven_w_per_m2k: base.still_oven_w_per_m2k * contact,
-    fan_oven_w_per_m2k: base.fan_oven_w_per_m2k * contact,
-  }
-}
+export const parametersOf = (of: Drawn, base: HeatParameters): HeatParameters =>
+  parametersVaried(base, { conduction: of('conduct'), contact: of('contact') })
 
 /** The bodies as a member has them. @param thickness_m as told or usual, m */
 export const bodiesAs = (

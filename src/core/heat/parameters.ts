@@ -68,3 +68,21 @@ export const HEAT_PARAMETERS: HeatParameters = {
  */
 export const parametersAt = (altitude_m: number, parameters: HeatParameters = HEAT_PARAMETERS): HeatParameters =>
   altitude_m === 0 ? parameters : { ...parameters, pressure_pa: pressureAtAltitude(altitude_m) }
+
+/**
+ * Parameters as a doubt has them: conduction in the meat, and contact with the air of either oven, each
+ * times e to the power of what is drawn.
+ * @example parametersVaried(HEAT_PARAMETERS, { conduction: 0, contact: 0 }).conductivity_factor / HEAT_PARAMETERS.conductivity_factor // 1
+ */
+export function parametersVaried(
+  base: HeatParameters,
+  drawn: { readonly conduction: number; readonly contact: number },
+): HeatParameters {
+  const contact = Math.exp(drawn.contact)
+  return {
+    ...base,
+    conductivity_factor: base.conductivity_factor * Math.exp(drawn.conduction),
+    still_oven_w_per_m2k: base.still_oven_w_per_m2k * contact,
+    fan_oven_w_per_m2k: base.fan_oven_w_per_m2k * contact,
+  }
+}

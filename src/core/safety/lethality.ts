@@ -26,8 +26,6 @@ export const HOLD_TABLE: readonly { readonly temp_f: number; readonly seconds: n
   { temp_f: 158, seconds: 0 },
 ]
 
-/** The table starts here, °C; nothing below it counts. */
-export const LOWEST_LETHAL_C = ((130 - 32) * 5) / 9
 /** The table's last row asks for no hold at all; a second stands for it. */
 const INSTANT_S = 1
 

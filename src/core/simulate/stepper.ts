@@ -42,9 +42,9 @@ export interface AirReading {
   readonly value_c: number
 }
 
-/** Everything one simulated roast starts from. Same set-up, same answer, on any machine. */
-export interface CookSetup {
-  readonly bodies: readonly PieceBody[]
+/** What a cook starts from besides its meat: the same for one simulation, an ensemble and an estimate. */
+export interface CookConditions {
+  /** To the knife. */
   readonly program: Program
   readonly oven: OvenSpec
   /** Mean temperature of the meat at put-in, °C. */
@@ -54,6 +54,11 @@ export interface CookSetup {
   /** Reading that ends stages marked "pull", °C, one for each body. */
   readonly pull_c: readonly number[]
   readonly parameters: HeatParameters
+}
+
+/** Everything one simulated roast starts from. Same set-up, same answer, on any machine. */
+export interface CookSetup extends CookConditions {
+  readonly bodies: readonly PieceBody[]
   readonly resolution?: Resolution | undefined
   /** What was done, or is tried, outside the program; by time. */
   readonly changes?: readonly StageChange[] | undefined

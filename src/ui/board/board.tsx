@@ -7,6 +7,7 @@ import { standing } from '@/domain/cook/entry/fold'
 import { ACTION_WORDS, ENTRY_WORDS } from '@/words/cook-words'
 import { coolingRule } from '@/words/tasks'
 import { duration, rise, temperature, type Units } from '@/words/units'
+import { IconButton } from '../controls/icon-button'
 import { useKept } from '../shell/use-kept'
 import { BoardRow } from './board-row'
 import { Countdown } from './countdown'
@@ -93,11 +94,10 @@ export function Board({ units, ...start }: CookStart & { readonly units: Units }
           />
         </label>
         <div className="ml-auto flex items-center gap-1">
-          <button
-            type="button"
-            className="grid size-12 place-items-center rounded-full hover:bg-moss-ground"
-            aria-label="Letter keys: U takes the last entry back, D says the door was opened"
-            aria-pressed={keys === 'on'}
+          <IconButton
+            large
+            label="Letter keys: U takes the last entry back, D says the door was opened"
+            pressed={keys === 'on'}
             onClick={() => setKeys(keys === 'on' ? 'off' : 'on')}
           >
             {keys === 'on' ? (
@@ -105,25 +105,13 @@ export function Board({ units, ...start }: CookStart & { readonly units: Units }
             ) : (
               <KeyboardOff className="size-6" aria-hidden />
             )}
-          </button>
-          <button
-            type="button"
-            className="grid size-12 place-items-center rounded-full hover:bg-moss-ground"
-            aria-label="Large type"
-            aria-pressed={big}
-            onClick={() => setBig(!big)}
-          >
+          </IconButton>
+          <IconButton large label="Large type" pressed={big} onClick={() => setBig(!big)}>
             <Eye className="size-6" aria-hidden />
-          </button>
-          <button
-            type="button"
-            className="grid size-12 place-items-center rounded-full hover:bg-moss-ground"
-            aria-label="Sounds and a screen that stays awake"
-            aria-pressed={alarms.on}
-            onClick={alarms.toggle}
-          >
+          </IconButton>
+          <IconButton large label="Sounds and a screen that stays awake" pressed={alarms.on} onClick={alarms.toggle}>
             {alarms.on ? <Bell className="size-6" aria-hidden /> : <BellOff className="size-6" aria-hidden />}
-          </button>
+          </IconButton>
           <button
             type="button"
             className="inline-flex min-h-12 items-center gap-2 rounded-full px-4 font-semibold hover:bg-moss-ground disabled:opacity-40"

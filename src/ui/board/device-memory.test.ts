@@ -1,6 +1,7 @@
 import { describe, expect, it } from 'vitest'
 import type { CookEntry } from '@/domain/cook/cook-document'
 import { type DeviceWorld, eachOnce, KitchenClock, recallEntries, rememberEntries } from './device-memory'
+import { blank } from './use-cook'
 
 const device = (fromKept: boolean, clock = { s: 1000 }, shelf = new Map<string, string>()) => ({
   clock,
@@ -12,17 +13,10 @@ const device = (fromKept: boolean, clock = { s: 1000 }, shelf = new Map<string, 
   } satisfies DeviceWorld,
 })
 const entry = (id: string): CookEntry => ({
+  ...blank({ kind: 'door' }),
   id,
   at: '2026-11-26T17:00:00.000Z',
   by: '',
-  kind: 'door',
-  item: null,
-  value_c: null,
-  point: null,
-  device: null,
-  channel: null,
-  of: null,
-  text: null,
 })
 
 describe('the clock of a kitchen on one of its devices', () => {

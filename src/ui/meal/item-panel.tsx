@@ -9,6 +9,7 @@ import { cutOf } from '@/domain/roast/resolve'
 import { clock, duration, length, temperature, type Units } from '@/words/units'
 import { donenessName } from '@/words/words'
 import { Choice } from '../controls/choice'
+import { IconButton } from '../controls/icon-button'
 import { GraveCautions } from '../data/grave-cautions'
 import { OneOrTwo } from './one-or-two'
 
@@ -83,11 +84,9 @@ export function ItemPanel({ document, plan, selected, units, change, onSelect }:
           onChange={(event) => put({ title: event.target.value })}
         />
         {placed && (
-          <button
-            type="button"
-            className="grid size-11 place-items-center rounded-full hover:bg-moss-ground"
-            aria-label={pinned ? 'Let it move' : 'Pin it here'}
-            aria-pressed={pinned}
+          <IconButton
+            label={pinned ? 'Let it move' : 'Pin it here'}
+            pressed={pinned}
             onClick={() =>
               put({
                 pin: pinned
@@ -102,7 +101,7 @@ export function ItemPanel({ document, plan, selected, units, change, onSelect }:
             }
           >
             {pinned ? <PinOff className="size-5" aria-hidden /> : <Pin className="size-5" aria-hidden />}
-          </button>
+          </IconButton>
         )}
         <button
           type="button"

@@ -9,6 +9,7 @@ import { STORED } from '@/domain/stored/stored'
 import { changeWords, clashWords } from '@/words/meal-words'
 import { clock, day, type Units } from '@/words/units'
 import { BeginCook } from '../board/begin-cook'
+import { IconButton } from '../controls/icon-button'
 import { KeptBeside, type SetAside } from '../document-desk/kept-beside'
 import { SaveLine } from '../document-desk/save-state'
 import { useDraft, useSaving } from '../document-desk/use-saving'
@@ -137,24 +138,12 @@ export function MealDesk({
         </div>
         <SaveLine saving={saving} />
         <div className="flex gap-1">
-          <button
-            type="button"
-            className="grid size-11 place-items-center rounded-full hover:bg-moss-ground disabled:opacity-30"
-            aria-label="Undo"
-            disabled={!canUndo}
-            onClick={undo}
-          >
+          <IconButton label="Undo" disabled={!canUndo} onClick={undo}>
             <Undo2 className="size-5" aria-hidden />
-          </button>
-          <button
-            type="button"
-            className="grid size-11 place-items-center rounded-full hover:bg-moss-ground disabled:opacity-30"
-            aria-label="Redo"
-            disabled={!canRedo}
-            onClick={redo}
-          >
+          </IconButton>
+          <IconButton label="Redo" disabled={!canRedo} onClick={redo}>
             <Redo2 className="size-5" aria-hidden />
-          </button>
+          </IconButton>
         </div>
         <BeginCook kitchen={kitchen} meal={mealId} />
         <Link

@@ -5,6 +5,7 @@ import { celsiusToFahrenheit, fahrenheitToCelsius } from '@/core/units'
 import type { HouseItem } from '@/domain/house/house-item'
 import type { PlanDocument, StagePart } from '@/domain/roast/roast-document'
 import type { Units } from '@/words/units'
+import { IconButton } from '../controls/icon-button'
 import { heatColour } from '../ramp'
 
 const ENVIRONMENTS = {
@@ -226,7 +227,7 @@ export function StageEditor({ stages, name, kitchen, units, onChange, change, ho
                 </select>
               </div>
               <div className="flex shrink-0 gap-1">
-                <Icon
+                <IconButton
                   label={`Stage ${index + 1}: earlier`}
                   disabled={index === 0}
                   onClick={() =>
@@ -234,14 +235,14 @@ export function StageEditor({ stages, name, kitchen, units, onChange, change, ho
                   }
                 >
                   <ArrowUp className="size-5" aria-hidden />
-                </Icon>
-                <Icon
+                </IconButton>
+                <IconButton
                   label={`Stage ${index + 1}: leave out`}
                   disabled={stages.length === 1}
                   onClick={() => onChange(stages.toSpliced(index, 1), name)}
                 >
                   <X className="size-5" aria-hidden />
-                </Icon>
+                </IconButton>
               </div>
             </li>
           )
@@ -340,29 +341,5 @@ function Minutes({
       />{' '}
       min
     </span>
-  )
-}
-
-function Icon({
-  label,
-  disabled,
-  onClick,
-  children,
-}: {
-  readonly label: string
-  readonly disabled: boolean
-  readonly onClick: () => void
-  readonly children: React.ReactNode
-}) {
-  return (
-    <button
-      type="button"
-      aria-label={label}
-      disabled={disabled}
-      onClick={onClick}
-      className="grid size-11 place-items-center rounded-full hover:bg-moss-ground disabled:opacity-30"
-    >
-      {children}
-    </button>
   )
 }
