@@ -46,6 +46,8 @@ export default defineConfig({
       DATABASE_URL: process.env.BROWSER_DATABASE_URL ?? '',
       PHEASANT_NOW: process.env.PHEASANT_NOW ?? '2026-11-25T09:00:00Z',
       PHEASANT_TIME_ZONE: process.env.PHEASANT_TIME_ZONE ?? 'Europe/London',
+      PHEASANT_HOSTS: TABLET_HOST,
+      PHEASANT_LOG: 'warn',
       NEXT_TELEMETRY_DISABLED: '1',
     },
   },

@@ -1,11 +1,7 @@
 import { z } from 'zod'
-import { estimateDocument, estimateFrom } from '@/domain/cook/estimate-document'
 import { DOCUMENT_NAMES, documentSchema } from '@/domain/documents'
-import { parseJson, parseWith } from '@/domain/problem/parse'
 import { fail, type Outcome } from '@/domain/problem/problem'
-import { simulateDocument } from '@/domain/roast/roast-document'
-import { simulate } from '@/domain/roast/simulate'
-import { planHeadless } from '@/server/headless'
+import { estimate, schedule, simulate } from '@/workers/server/jobs'
 
 const USAGE = 'usage: node bin/pheasant.mjs simulate | plan | estimate | schema NAME'
 async function readAll(stream: NodeJS.ReadableStream): Promise<string> {
@@ -18,22 +14,12 @@ async function readAll(stream: NodeJS.ReadableStream): Promise<string> {
 async function answer(words: readonly string[]): Promise<Outcome<unknown>> {
   const [command, name] = words
   switch (command) {
-    case 'simulate': {
-      const json = parseJson(await readAll(process.stdin))
-      if (!json.ok) return json
-      const document = parseWith(simulateDocument, json.value)
-      return document.ok ? simulate(document.value) : document
-    }
-    case 'plan': {
-      const json = parseJson(await readAll(process.stdin))
-      return json.ok ? planHeadless(json.value) : json
-    }
-    case 'estimate': {
-      const json = parseJson(await readAll(process.stdin))
-      if (!json.ok) return json
-      const document = parseWith(estimateDocument, json.value)
-      return document.ok ? estimateFrom(document.value) : document
-    }
+    case 'simulate':
+      return simulate(await readAll(process.stdin))
+    case 'plan':
+      return schedule(await readAll(process.stdin))
+    case 'estimate':
+      return estimate(await readAll(process.stdin))
     case 'schema': {
       const schema = documentSchema(name)
       if (!schema)
@@ -45,7 +31,10 @@ async function answer(words: readonly string[]): Promise<Outcome<unknown>> {
   }
 }
 
-const outcome = await answer(process.argv.slice(2))
+/** What went wrong in here is said like everything else: as data, never as a trace. */
+const outcome = await answer(process.argv.slice(2)).catch((problem: unknown) =>
+  fail({ code: 'malformed', path: [], detail: problem instanceof Error ? problem.message : String(problem) }),
+)
 if (outcome.ok) process.stdout.write(`${JSON.stringify(outcome.value, null, 2)}\n`)
 else {
   process.stderr.write(`${JSON.stringify({ errors: outcome.problems }, null, 2)}\n`)

@@ -1,15 +1,19 @@
 import { openDatabase } from '@/db/connection'
+import { grantToApplication } from '@/db/grants'
 import { migrateDatabase } from '@/db/migrate'
 import { environment, nowSeconds } from '@/server/environment'
 import { layDemoCook } from '@/stand-ins/demo/demo-cook'
 import { layDemo } from '@/stand-ins/demo/lay-demo'
 
+// Run as the tables' owner: migrates, says what the application may do, and lays the demo where there is nothing yet.
 const { DATABASE_URL, PHEASANT_TIME_ZONE } = environment()
 await migrateDatabase(DATABASE_URL)
-if (process.argv.includes('--demo')) {
+await grantToApplication(DATABASE_URL)
+const asked = process.argv.includes('--demo-again')
+if (asked || process.argv.includes('--demo')) {
   const { db, close } = openDatabase(DATABASE_URL)
-  await layDemo(db, { timeZone: PHEASANT_TIME_ZONE, now_s: nowSeconds() })
+  const laid = await layDemo(db, { timeZone: PHEASANT_TIME_ZONE, now_s: nowSeconds() }, asked)
   const orders = process.env.PHEASANT_STATION
-  if (orders) await layDemoCook(db, nowSeconds(), orders)
+  if (laid && orders) await layDemoCook(db, nowSeconds(), orders)
   await close()
 }

@@ -58,7 +58,7 @@ const stationOrders = join(root, '.data', 'probe-station.json')
 mkdirSync(join(root, '.data'), { recursive: true })
 process.env.PHEASANT_STATION = stationOrders
 prepareDatabase(url, { demo: true })
-if (!dev) ensureBuild()
+if (!dev) await ensureBuild()
 
 const server = spawn(process.execPath, [nextProgram, dev ? 'dev' : 'start', '-H', host, '-p', String(port)], {
   cwd: root,

@@ -27,6 +27,7 @@ const env = {
   ...process.env,
   NEXT_TELEMETRY_DISABLED: '1',
   TEST_DATABASE_URL: tests.url('pheasant_test'),
+  TEST_DATABASE_OWNER_URL: tests.ownerUrl('pheasant_test'),
   BROWSER_DATABASE_URL: tests.url('pheasant_browser'),
   CHROMIUM: chromiumProgram(),
 }
@@ -62,13 +63,13 @@ passed += unit?.numPassedTests ?? 0
 failed += unit?.numFailedTests ?? 0
 if (!unitGreen && !unit?.numFailedTests) failed++
 
-ensureBuild()
+await ensureBuild()
 // The browser sees a fixed morning and an untouched demo, so that every run is the same.
 tests.recreate('pheasant_browser')
 env.PHEASANT_NOW = '2026-11-25T09:00:00Z'
 env.PHEASANT_TIME_ZONE = 'Europe/London'
 Object.assign(process.env, { PHEASANT_NOW: env.PHEASANT_NOW, PHEASANT_TIME_ZONE: env.PHEASANT_TIME_ZONE })
-prepareDatabase(tests.url('pheasant_browser'), { demo: true })
+prepareDatabase(tests.ownerUrl('pheasant_browser'), { demo: true })
 const browserFile = join(results, 'browser.json')
 const browserGreen = run([program('playwright'), 'test'], { PLAYWRIGHT_JSON_OUTPUT_FILE: browserFile })
 const browser = read(browserFile)?.stats

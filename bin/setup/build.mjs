@@ -3,6 +3,7 @@ import { spawnSync } from 'node:child_process'
 import { createHash } from 'node:crypto'
 import { existsSync, readdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs'
 import { join } from 'node:path'
+import { buildCompute } from './compute.mjs'
 import { root } from './dependencies.mjs'
 
 const INPUTS = ['src', 'public', 'package-lock.json', 'next.config.ts', 'postcss.config.mjs', 'tsconfig.json']
@@ -30,7 +31,7 @@ function fingerprint() {
 
 export const nextProgram = join(root, 'node_modules/next/dist/bin/next')
 
-export function ensureBuild() {
+export async function ensureBuild() {
   const stamp = join(root, '.next', 'pheasant-build')
   const wanted = fingerprint()
   if (existsSync(stamp) && readFileSync(stamp, 'utf8') === wanted) return
@@ -47,5 +48,6 @@ export function ensureBuild() {
     console.error('The application could not be built.')
     process.exit(1)
   }
+  await buildCompute()
   writeFileSync(stamp, wanted)
 }

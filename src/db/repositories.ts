@@ -1,14 +1,17 @@
-import { and, asc, desc, eq, isNull, type SQL, sql } from 'drizzle-orm'
+import { and, asc, desc, eq, getTableColumns, gte, inArray, isNotNull, isNull, lt, type SQL, sql } from 'drizzle-orm'
 import type { HouseItem, HouseItemDocument } from '@/domain/house/house-item'
 import type { Equipment, MealDocument } from '@/domain/meal/meal-document'
+import type { PlanSummary } from '@/domain/plan/summary'
 import type { PlanDocument } from '@/domain/roast/roast-document'
 import { readStored, STORED, type StoredKind } from '@/domain/stored/stored'
 import type { Database } from './connection'
 import { newId } from './ids'
-import { houseItems, kitchens, plans, planVersions } from './schema'
+import { houseItems, kitchens, planSummaries, plans, planVersions } from './schema'
 import { type Listed, typedRow, typedRows } from './stored'
 
-export type KitchenRow = typeof kitchens.$inferSelect
+/** A kitchen as everyone may see it: its secrets are asked for by name. */
+export type KitchenRow = Omit<typeof kitchens.$inferSelect, 'calendarToken'>
+const { calendarToken: _secret, ...KITCHEN } = getTableColumns(kitchens)
 type AnyPlanRow = typeof plans.$inferSelect
 type AnyVersionRow = typeof planVersions.$inferSelect
 type With<Row, Document> = Omit<Row, 'document'> & { document: Document }
@@ -21,7 +24,7 @@ export type MealVersionRow = With<AnyVersionRow, MealDocument>
 
 /** The kitchens of this house, oldest first. */
 export const listKitchens = (db: Database): Promise<KitchenRow[]> =>
-  db.select().from(kitchens).orderBy(asc(kitchens.createdAt), asc(kitchens.id))
+  db.select(KITCHEN).from(kitchens).orderBy(asc(kitchens.createdAt), asc(kitchens.id))
 
 /** Adds a kitchen unless its slug is taken; answers the row either way. */
 export async function ensureKitchen(
@@ -32,7 +35,7 @@ export async function ensureKitchen(
     .insert(kitchens)
     .values({ ...kitchen, id: newId('kit') })
     .onConflictDoNothing({ target: kitchens.slug })
-  const [row] = await db.select().from(kitchens).where(eq(kitchens.slug, kitchen.slug))
+  const [row] = await db.select(KITCHEN).from(kitchens).where(eq(kitchens.slug, kitchen.slug))
   if (!row) throw new Error(`kitchen ${kitchen.slug} was neither added nor found`)
   return row
 }
@@ -46,15 +49,28 @@ export type SaveResult<Document = PlanDocument> =
     }
   | { readonly outcome: 'missing' }
 
+/** Part of a list: what is promised from a moment on, soonest first; or before it, latest first. */
+export interface Page {
+  readonly from?: Date
+  readonly before?: Date
+  readonly archived?: boolean
+  readonly limit: number
+  readonly offset: number
+}
+
 /** Documents of one kind in one kitchen, each with its versions. */
 export interface Shelf<Document> {
-  readonly list: () => Promise<Listed<With<AnyPlanRow, Document>>>
+  readonly list: (page: Page) => Promise<Listed<With<AnyPlanRow, Document>> & { readonly total: number }>
   readonly find: (id: string) => Promise<With<AnyPlanRow, Document> | undefined>
   readonly add: (document: Document) => Promise<With<AnyPlanRow, Document>>
   /** Saves over the version it started from; a stale save is kept beside, not written over. */
   readonly save: (id: string, baseVersion: number, document: Document) => Promise<SaveResult<Document>>
   readonly listSetAside: (id: string) => Promise<With<AnyVersionRow, Document>[]>
   readonly listVersions: (id: string) => Promise<With<AnyVersionRow, Document>[]>
+  /** Puts it away or takes it out again; false where there is none. */
+  readonly archive: (id: string, away: boolean) => Promise<boolean>
+  /** Takes it away with all its versions; false where there is none. */
+  readonly remove: (id: string) => Promise<boolean>
 }
 
 /** Everything one kitchen may see and change. There is no other way to a kitchen's rows. */
@@ -63,6 +79,19 @@ export interface KitchenScope {
   readonly plans: Shelf<PlanDocument>
   readonly meals: Shelf<MealDocument>
   readonly setEquipment: (equipment: Equipment) => Promise<void>
+  /** The secret of the kitchen's calendar address, and another in its place. */
+  readonly calendarToken: () => Promise<string>
+  readonly renewCalendar: () => Promise<string>
+  /** Summaries of plans as they now stand, by id; those of another version or model are not among them. */
+  readonly summaries: (
+    rows: readonly Pick<AnyPlanRow, 'id' | 'version'>[],
+    model: string,
+  ) => Promise<ReadonlyMap<string, PlanSummary | null>>
+  readonly keepSummary: (
+    row: Pick<AnyPlanRow, 'id' | 'version'>,
+    model: string,
+    summary: PlanSummary | null,
+  ) => Promise<void>
   readonly listHouseItems: () => Promise<HouseItem[]>
   /** Adds a house cut or program; one of the same kind and name is replaced. */
   readonly putHouseItem: (document: HouseItemDocument) => Promise<HouseItem>
@@ -79,13 +108,13 @@ const readKitchen = (row: KitchenRow): KitchenRow => {
 
 /** Opens the scope of one kitchen; undefined when there is no such kitchen. */
 export async function openKitchen(db: Database, slug: string): Promise<KitchenScope | undefined> {
-  const [kitchen] = await db.select().from(kitchens).where(eq(kitchens.slug, slug))
+  const [kitchen] = await db.select(KITCHEN).from(kitchens).where(eq(kitchens.slug, slug))
   return kitchen && scopeOf(db, readKitchen(kitchen))
 }
 
 /** The kitchen whose calendar a token opens. */
 export async function kitchenByCalendar(db: Database, token: string): Promise<KitchenScope | undefined> {
-  const [kitchen] = await db.select().from(kitchens).where(eq(kitchens.calendarToken, token))
+  const [kitchen] = await db.select(KITCHEN).from(kitchens).where(eq(kitchens.calendarToken, token))
   return kitchen && scopeOf(db, readKitchen(kitchen))
 }
 
@@ -139,8 +168,23 @@ function shelfOf<Document extends PlanDocument | MealDocument>(
   const tell = (tx: Pick<Database, 'execute'>, planId: string, number: number) =>
     tx.execute(sql`select ${notice({ kitchen: kitchen.id, what: kind, id: planId, version: number })}`)
   return {
-    list: async () =>
-      typedRows(stored, await db.select().from(plans).where(mine).orderBy(asc(plans.promiseAt), asc(plans.id))),
+    list: async ({ from, before, archived = false, limit, offset }) => {
+      const which = and(
+        mine,
+        archived ? isNotNull(plans.archivedAt) : isNull(plans.archivedAt),
+        from && gte(plans.promiseAt, from),
+        before && lt(plans.promiseAt, before),
+      )
+      const order = before ? [desc(plans.promiseAt), desc(plans.id)] : [asc(plans.promiseAt), asc(plans.id)]
+      const rows = await db
+        .select()
+        .from(plans)
+        .where(which)
+        .orderBy(...order)
+        .limit(limit)
+        .offset(offset)
+      return { ...typedRows(stored, rows), total: await db.$count(plans, which) }
+    },
     find: async (id) =>
       (
         await db
@@ -192,6 +236,23 @@ function shelfOf<Document extends PlanDocument | MealDocument>(
       (await db.select().from(planVersions).where(versionOf(planId)).orderBy(asc(planVersions.createdAt))).flatMap(
         (row) => typedRows(stored, [row]).rows,
       ),
+    archive: (id, away) =>
+      db.transaction(async (tx) => {
+        const [row] = await tx
+          .update(plans)
+          .set({ archivedAt: away ? sql`now()` : null })
+          .where(and(mine, eq(plans.id, id)))
+          .returning({ version: plans.version })
+        if (row) await tell(tx, id, row.version)
+        return row !== undefined
+      }),
+    remove: async (id) => {
+      const gone = await db
+        .delete(plans)
+        .where(and(mine, eq(plans.id, id)))
+        .returning({ id: plans.id })
+      return gone.length > 0
+    },
   }
 }
 
@@ -202,6 +263,41 @@ function scopeOf(db: Database, kitchen: KitchenRow): KitchenScope {
     meals: shelfOf(db, kitchen, MEALS),
     setEquipment: async (equipment) => {
       await db.update(kitchens).set({ equipment }).where(eq(kitchens.id, kitchen.id))
+    },
+    calendarToken: async () => {
+      const [row] = await db.select({ token: kitchens.calendarToken }).from(kitchens).where(eq(kitchens.id, kitchen.id))
+      if (!row) throw new Error('a kitchen that was open is gone')
+      return row.token
+    },
+    renewCalendar: async () => {
+      const [row] = await db
+        .update(kitchens)
+        .set({ calendarToken: sql`default` })
+        .where(eq(kitchens.id, kitchen.id))
+        .returning({ token: kitchens.calendarToken })
+      if (!row) throw new Error('a kitchen that was open is gone')
+      return row.token
+    },
+    summaries: async (rows, model) => {
+      if (rows.length === 0) return new Map()
+      const wanted = new Map(rows.map(({ id, version }) => [id, version]))
+      const kept = await db
+        .select()
+        .from(planSummaries)
+        .where(
+          and(
+            eq(planSummaries.kitchenId, kitchen.id),
+            eq(planSummaries.model, model),
+            inArray(planSummaries.planId, [...wanted.keys()]),
+          ),
+        )
+      return new Map(
+        kept.flatMap(({ planId, version, summary }) => (wanted.get(planId) === version ? [[planId, summary]] : [])),
+      )
+    },
+    keepSummary: async ({ id: planId, version }, model, summary) => {
+      const values = { planId, kitchenId: kitchen.id, version, model, summary }
+      await db.insert(planSummaries).values(values).onConflictDoUpdate({ target: planSummaries.planId, set: values })
     },
     listHouseItems: async () =>
       (

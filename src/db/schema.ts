@@ -1,7 +1,6 @@
 import { sql } from 'drizzle-orm'
 import {
   bigint,
-  bigserial,
   check,
   foreignKey,
   index,
@@ -18,32 +17,43 @@ import {
 import type { CookDocument, CookEntry } from '@/domain/cook/cook-document'
 import type { HouseItemDocument } from '@/domain/house/house-item'
 import type { Equipment, MealDocument } from '@/domain/meal/meal-document'
+import type { PlanSummary } from '@/domain/plan/summary'
 import type { PlanDocument } from '@/domain/roast/roast-document'
 
 /** Every table hangs from a kitchen; every query goes through one kitchen's scope (repositories.ts). */
 
 const at = (name: string) => timestamp(name, { withTimezone: true, mode: 'date' })
 
-export const kitchens = pgTable('kitchens', {
-  id: text('id').primaryKey(),
-  slug: text('slug').notNull().unique(),
-  name: text('name').notNull(),
-  timeZone: text('time_zone').notNull(),
-  temperatureUnit: text('temperature_unit', { enum: ['c', 'f', 'gas'] })
-    .notNull()
-    .default('c'),
-  massUnit: text('mass_unit', { enum: ['kg', 'lb'] })
-    .notNull()
-    .default('kg'),
-  clock: text('clock', { enum: ['24h', '12h'] })
-    .notNull()
-    .default('24h'),
-  /** Ovens, cooks and the rest, for a meal that starts from nothing. */
-  equipment: jsonb('equipment').$type<Equipment>(),
-  /** Whoever has it may read the kitchen's tasks as a calendar. */
-  calendarToken: text('calendar_token').notNull().default(sql`md5(random()::text || clock_timestamp()::text)`),
-  createdAt: at('created_at').notNull().defaultNow(),
-})
+/** 244 bits from the database's own strong source. */
+const STRONG = sql`replace(gen_random_uuid()::text || gen_random_uuid()::text, '-', '')`
+
+export const kitchens = pgTable(
+  'kitchens',
+  {
+    id: text('id').primaryKey(),
+    slug: text('slug').notNull().unique(),
+    name: text('name').notNull(),
+    timeZone: text('time_zone').notNull(),
+    temperatureUnit: text('temperature_unit', { enum: ['c', 'f', 'gas'] })
+      .notNull()
+      .default('c'),
+    massUnit: text('mass_unit', { enum: ['kg', 'lb'] })
+      .notNull()
+      .default('kg'),
+    clock: text('clock', { enum: ['24h', '12h'] })
+      .notNull()
+      .default('24h'),
+    /** Ovens, cooks and the rest, for a meal that starts from nothing. */
+    equipment: jsonb('equipment').$type<Equipment>(),
+    /** Whoever has it may read the kitchen's tasks as a calendar. */
+    calendarToken: text('calendar_token').notNull().default(STRONG),
+    createdAt: at('created_at').notNull().defaultNow(),
+  },
+  (table) => [
+    check('kitchens_units', sql`${table.temperatureUnit} in ('c', 'f', 'gas') and ${table.massUnit} in ('kg', 'lb')`),
+    check('kitchens_clock', sql`${table.clock} in ('24h', '12h')`),
+  ],
+)
 
 export const plans = pgTable(
   'plans',
@@ -62,11 +72,35 @@ export const plans = pgTable(
     document: jsonb('document').$type<PlanDocument | MealDocument>().notNull(),
     createdAt: at('created_at').notNull().defaultNow(),
     updatedAt: at('updated_at').notNull().defaultNow(),
+    /** Put away: kept, and not listed. */
+    archivedAt: at('archived_at'),
   },
   (table) => [
+    check('plans_kind', sql`${table.kind} in ('roast', 'meal')`),
     unique('plans_kitchen_id_id').on(table.kitchenId, table.id),
-    index('plans_kitchen_promise').on(table.kitchenId, table.promiseAt),
+    index('plans_kitchen_promise').on(table.kitchenId, table.kind, table.promiseAt),
     check('plans_version_positive', sql`${table.version} > 0`),
+  ],
+)
+
+/** What a list shows of a plan, computed once for a version by one model; gone when either is another. */
+export const planSummaries = pgTable(
+  'plan_summaries',
+  {
+    planId: text('plan_id').primaryKey(),
+    kitchenId: text('kitchen_id').notNull(),
+    version: integer('version').notNull(),
+    /** Which code computed it. */
+    model: text('model').notNull(),
+    /** null: this document makes no plan. */
+    summary: jsonb('summary').$type<PlanSummary>(),
+  },
+  (table) => [
+    foreignKey({
+      name: 'plan_summaries_plan',
+      columns: [table.kitchenId, table.planId],
+      foreignColumns: [plans.kitchenId, plans.id],
+    }).onDelete('cascade'),
   ],
 )
 
@@ -83,7 +117,10 @@ export const houseItems = pgTable(
     document: jsonb('document').$type<HouseItemDocument>().notNull(),
     createdAt: at('created_at').notNull().defaultNow(),
   },
-  (table) => [unique('house_items_name').on(table.kitchenId, table.kind, table.name)],
+  (table) => [
+    unique('house_items_name').on(table.kitchenId, table.kind, table.name),
+    check('house_items_kind', sql`${table.kind} in ('cut', 'program')`),
+  ],
 )
 
 /** A cook under way or over: what was planned when it began. What happened stands in its entries. */
@@ -98,11 +135,16 @@ export const cooks = pgTable(
       .notNull()
       .default('cooking'),
     document: jsonb('document').$type<CookDocument>().notNull(),
+    /** Place of its newest entry: counted up under this row's lock. */
+    lastSeq: bigint('last_seq', { mode: 'number' }).notNull().default(0),
     createdAt: at('created_at').notNull().defaultNow(),
+    /** Put away: kept, and not listed. */
+    archivedAt: at('archived_at'),
   },
   (table) => [
     unique('cooks_kitchen_id_id').on(table.kitchenId, table.id),
-    index('cooks_kitchen_state').on(table.kitchenId, table.state),
+    index('cooks_kitchen_state').on(table.kitchenId, table.state, table.createdAt),
+    check('cooks_state', sql`${table.state} in ('cooking', 'done')`),
   ],
 )
 
@@ -110,7 +152,8 @@ export const cooks = pgTable(
 export const entries = pgTable(
   'entries',
   {
-    seq: bigserial('seq', { mode: 'number' }).primaryKey(),
+    /** Its place in its cook's log: no place is seen before all earlier ones are. */
+    seq: bigint('seq', { mode: 'number' }).notNull(),
     /** Made where it happened: sent twice it is kept once. */
     id: text('id').notNull(),
     kitchenId: text('kitchen_id').notNull(),
@@ -124,39 +167,55 @@ export const entries = pgTable(
       columns: [table.kitchenId, table.cookId],
       foreignColumns: [cooks.kitchenId, cooks.id],
     }).onDelete('cascade'),
+    primaryKey({ name: 'entries_place', columns: [table.cookId, table.seq] }),
     unique('entries_once').on(table.cookId, table.id),
-    index('entries_cook_seq').on(table.cookId, table.seq),
+    check('entries_seq_positive', sql`${table.seq} > 0`),
   ],
 )
 
 /** A probe station that may send readings to one kitchen. */
-export const devices = pgTable('devices', {
-  id: text('id').primaryKey(),
-  kitchenId: text('kitchen_id')
-    .notNull()
-    .references(() => kitchens.id, { onDelete: 'cascade' }),
-  name: text('name').notNull(),
-  /** SHA-256 of its token; the token itself is shown once. */
-  tokenHash: text('token_hash').notNull().unique(),
-  battery: real('battery'),
-  seenAt: at('seen_at'),
-  createdAt: at('created_at').notNull().defaultNow(),
-})
+export const devices = pgTable(
+  'devices',
+  {
+    id: text('id').primaryKey(),
+    kitchenId: text('kitchen_id')
+      .notNull()
+      .references(() => kitchens.id, { onDelete: 'cascade' }),
+    name: text('name').notNull(),
+    /** SHA-256 of its token; the token itself is shown once. */
+    tokenHash: text('token_hash').notNull().unique(),
+    battery: real('battery'),
+    seenAt: at('seen_at'),
+    createdAt: at('created_at').notNull().defaultNow(),
+  },
+  (table) => [
+    index('devices_kitchen').on(table.kitchenId),
+    check('devices_battery', sql`${table.battery} between 0 and 1`),
+  ],
+)
 
-/** Probe readings, partitioned by month (migration 0003): a device's channel and sequence number once each. */
+/** Probe readings, partitioned by device (migration 0004): one of a device's session, channel and number, whatever its time. */
 export const readings = pgTable(
   'readings',
   {
     kitchenId: text('kitchen_id').notNull(),
-    deviceId: text('device_id').notNull(),
+    deviceId: text('device_id')
+      .notNull()
+      .references(() => devices.id, { onDelete: 'cascade' }),
+    /** Whose count the number is. */
+    session: text('session').notNull().default('-'),
     channel: integer('channel').notNull(),
     seq: bigint('seq', { mode: 'number' }).notNull(),
+    /** When it was, by the server's clock. */
     at: at('at').notNull(),
+    /** When it was, as the device said: sent again it says the same. */
+    deviceAt: at('device_at').notNull(),
     valueC: real('value_c').notNull(),
   },
   (table) => [
-    primaryKey({ columns: [table.deviceId, table.channel, table.seq, table.at] }),
+    primaryKey({ name: 'readings_once', columns: [table.deviceId, table.session, table.channel, table.seq] }),
     index('readings_device_at').on(table.deviceId, table.channel, table.at),
+    check('readings_possible', sql`${table.valueC} between -60 and 500`),
   ],
 )
 
@@ -176,6 +235,7 @@ export const planVersions = pgTable(
     settledAt: at('settled_at'),
   },
   (table) => [
+    check('plan_versions_state', sql`${table.state} in ('saved', 'set_aside') and ${table.version} > 0`),
     foreignKey({
       name: 'plan_versions_plan',
       columns: [table.kitchenId, table.planId],

@@ -1,17 +1,32 @@
 import { createHash, randomBytes } from 'node:crypto'
 import { z } from 'zod'
 import { fahrenheitToCelsius } from '@/core/units'
-import { type CookRow, cookShelf, type DeviceRow, deviceByToken, type KeptEntry, keepReadings } from '@/db/cooks'
+import {
+  type CookPage,
+  type CookRow,
+  cookShelf,
+  type DeviceRow,
+  deviceByToken,
+  type KeptEntry,
+  keepReadings,
+} from '@/db/cooks'
 import type { KitchenRow, KitchenScope } from '@/db/repositories'
 import type { Unreadable } from '@/db/stored'
-import { cookFromMeal, cookFromPlan } from '@/domain/cook/begin'
-import { type CookEntry, cookEntry, cookTime, type ProbeReading, readingsBatch } from '@/domain/cook/cook-document'
+import {
+  type CookEntry,
+  cookEntry,
+  cookTime,
+  type ProbeReading,
+  readingsBatch,
+  sortReadings,
+} from '@/domain/cook/cook-document'
 import { foldLog, isOver } from '@/domain/cook/entry/fold'
 import { parseWith } from '@/domain/problem/parse'
-import { fail, type Outcome, succeed } from '@/domain/problem/problem'
+import { fail, type Outcome, type Problem, succeed } from '@/domain/problem/problem'
+import { finite, ident, text } from '@/domain/schema/scalars'
+import { compute } from './compute'
 import { nowPrecisely, nowSeconds } from './environment'
-import { database, inKitchen } from './kitchen'
-import { savedMeal } from './meals'
+import { database, inKitchen, withDatabase } from './kitchen'
 
 /** The use cases around cooks: begin, look, enter, read probes. */
 
@@ -19,9 +34,9 @@ const noCook = (id: string) => fail({ code: 'not_found', path: ['cook'], what: i
 const shelf = (scope: KitchenScope) => cookShelf(database(), scope.kitchen)
 
 const beginning = z.strictObject({
-  plan: z.string().optional(),
-  meal: z.string().optional(),
-  speed: z.number().min(1).max(120).default(1),
+  plan: ident(60).optional(),
+  meal: ident(60).optional(),
+  speed: finite.min(1).max(120).default(1),
 })
 
 /** Begins a cook from a plan or a meal. */
@@ -33,15 +48,13 @@ export const beginCook = (slug: string, value: unknown): Promise<Outcome<CookRow
     if (plan !== undefined) {
       const row = await scope.plans.find(plan)
       if (!row) return fail({ code: 'not_found', path: ['plan'], what: plan })
-      const made = cookFromPlan(row.document, nowSeconds(), speed)
+      const made = await compute('beginPlan', { document: row.document, now_s: nowSeconds(), speed })
       return made.ok ? succeed(await shelf(scope).begin(made.value)) : made
     }
     if (meal !== undefined) {
       const row = await scope.meals.find(meal)
       if (!row) return fail({ code: 'not_found', path: ['meal'], what: meal })
-      const saved = savedMeal(scope.kitchen, row)
-      if (!saved.plan) return fail(...saved.problems)
-      const made = cookFromMeal(row.document, saved.plan, nowSeconds(), speed)
+      const made = await compute('beginMeal', { document: row.document, now_s: nowSeconds(), speed })
       return made.ok ? succeed(await shelf(scope).begin(made.value)) : made
     }
     return fail({ code: 'malformed', path: [], detail: 'say which plan or meal is cooked' })
@@ -78,18 +91,29 @@ export const cookInKitchen = (slug: string, id: string, since: number): Promise<
 
 export const cooksOfKitchen = (
   slug: string,
-): Promise<Outcome<{ cooks: readonly CookRow[]; unreadable: readonly Unreadable[] }>> =>
+  page: CookPage,
+): Promise<Outcome<{ cooks: readonly CookRow[]; unreadable: readonly Unreadable[]; total: number }>> =>
   inKitchen(slug, async (scope) => {
-    const { rows, unreadable } = await shelf(scope).list()
-    return succeed({ cooks: rows, unreadable })
+    const { rows, unreadable, total } = await shelf(scope).list(page)
+    return succeed({ cooks: rows, unreadable, total })
   })
 
 /** Kinds that can end a cook, or take its end back. */
 const ENDING: ReadonlySet<CookEntry['kind']> = new Set(['served', 'undo', 'in', 'out', 'carve'])
-const entryList = z.strictObject({ entries: z.array(cookEntry).min(1).max(500) })
+const entryList = z.strictObject({ entries: z.array(z.unknown()).min(1).max(500) })
 
-/** Keeps entries, each once; what is answered is what is safe. */
-export const addEntries = (slug: string, id: string, value: unknown): Promise<Outcome<readonly KeptEntry[]>> =>
+/** What became of each entry that was sent. */
+export interface AddedEntries {
+  readonly kept: readonly KeptEntry[]
+  readonly refused: readonly { readonly id: string | null; readonly problems: readonly Problem[] }[]
+}
+const idOf = (value: unknown): string | null => {
+  const { id } = typeof value === 'object' && value !== null ? (value as { id?: unknown }) : {}
+  return typeof id === 'string' ? id.slice(0, 64) : null
+}
+
+/** Keeps entries, each once and each on its own: what is answered as kept is safe, what is refused says why and takes no other with it. */
+export const addEntries = (slug: string, id: string, value: unknown): Promise<Outcome<AddedEntries>> =>
   inKitchen(slug, async (scope) => {
     const asked = parseWith(entryList, value)
     if (!asked.ok) return asked
@@ -97,16 +121,27 @@ export const addEntries = (slug: string, id: string, value: unknown): Promise<Ou
     const row = await own.find(id)
     if (!row) return noCook(id)
     const items = new Set(row.document.items.map((item) => item.id))
-    const stray = asked.value.entries.find(({ item }) => item !== null && !items.has(item))
-    if (stray) return fail({ code: 'not_found', path: ['entries', 'item'], what: stray.item ?? '' })
-    const kept = await own.add(id, asked.value.entries)
+    const refused: { id: string | null; problems: readonly Problem[] }[] = []
+    const added: CookEntry[] = []
+    for (const value of asked.value.entries) {
+      const entry = parseWith(cookEntry, value)
+      if (!entry.ok) refused.push({ id: idOf(value), problems: entry.problems })
+      else if (entry.value.item !== null && !items.has(entry.value.item))
+        refused.push({
+          id: entry.value.id,
+          problems: [{ code: 'not_found', path: ['item'], what: entry.value.item }],
+        })
+      else added.push(entry.value)
+    }
+    const { kept, reused } = added.length > 0 ? await own.add(id, added) : { kept: [], reused: [] }
+    for (const twice of reused) refused.push({ id: twice, problems: [{ code: 'id_reused', path: ['id'], id: twice }] })
     // What is done to a roast may end the cook, or take its end back: the log is folded for that.
-    if (asked.value.entries.some(({ kind }) => ENDING.has(kind))) {
+    if (kept.some(({ entry: { kind } }) => ENDING.has(kind))) {
       const log = (await own.entriesSince(id, 0)).map(({ entry }) => entry)
       const state = isOver(foldLog(row.document, log)) ? 'done' : 'cooking'
       if (state !== row.state) await own.setState(id, state)
     }
-    return succeed(kept)
+    return succeed({ kept, refused })
   })
 
 const hashOf = (token: string) => createHash('sha256').update(token).digest('hex')
@@ -114,7 +149,7 @@ const hashOf = (token: string) => createHash('sha256').update(token).digest('hex
 /** Adds a probe station; its token is shown this once. */
 export const addDevice = (slug: string, value: unknown): Promise<Outcome<{ device: DeviceRow; token: string }>> =>
   inKitchen(slug, async (scope) => {
-    const asked = parseWith(z.strictObject({ name: z.string().trim().min(1).max(60) }), value)
+    const asked = parseWith(z.strictObject({ name: text(60).trim().min(1) }), value)
     if (!asked.ok) return asked
     const token = randomBytes(24).toString('base64url')
     return succeed({ device: await shelf(scope).addDevice(asked.value.name, hashOf(token)), token })
@@ -127,27 +162,64 @@ export const addDevice = (slug: string, value: unknown): Promise<Outcome<{ devic
 const SKEW_STEP_S = 5
 const known = new Map<string, { id: string; kitchenId: string }>()
 
-/** Takes a batch of readings from a device: idempotent by device, channel and sequence; late and out of order are welcome. */
-export async function takeReadings(token: string, value: unknown): Promise<Outcome<{ kept: number; known: number }>> {
-  const hash = hashOf(token)
-  const device = known.get(hash) ?? (await deviceByToken(database(), hash))
-  if (!device) return fail({ code: 'not_found', path: ['authorization'], what: 'device' })
-  known.set(hash, device)
-  const asked = parseWith(readingsBatch, value)
-  if (!asked.ok) return asked
-  const { sent_at, unit, readings, battery } = asked.value
-  const off_s = sent_at === undefined ? 0 : nowSeconds() - Date.parse(sent_at) / 1000
-  const shift_s = Math.round(off_s / SKEW_STEP_S) * SKEW_STEP_S
-  const kept = await keepReadings(
-    database(),
-    device,
-    readings.map(({ channel, seq, at, value: given }) => ({
-      channel,
-      seq,
-      at: new Date(Date.parse(at) + shift_s * 1000),
-      valueC: unit === 'f' ? fahrenheitToCelsius(given) : given,
-    })),
-    battery,
-  )
-  return succeed({ kept, known: readings.length - kept })
+export interface TakenReadings {
+  readonly kept: number
+  readonly known: number
+  /** By their place in the batch, each with its reasons. */
+  readonly refused: readonly { readonly place: number; readonly problems: readonly Problem[] }[]
 }
+
+/**
+ * Takes a batch of readings from a device: each once by session, channel and number, whatever its time; late and out
+ * of order are welcome, and one that cannot be is refused alone.
+ */
+export const takeReadings = (token: string, value: unknown): Promise<Outcome<TakenReadings>> =>
+  withDatabase(async () => {
+    const hash = hashOf(token)
+    const device = known.get(hash) ?? (await deviceByToken(database(), hash))
+    if (!device) return fail({ code: 'not_found', path: ['authorization'], what: 'device' })
+    known.set(hash, device)
+    const asked = parseWith(readingsBatch, value)
+    if (!asked.ok) return asked
+    const { sent_at, unit, battery, session } = asked.value
+    const { possible, refused } = sortReadings(asked.value)
+    const off_s = sent_at === undefined ? 0 : nowSeconds() - Date.parse(sent_at) / 1000
+    const shift_s = Math.round(off_s / SKEW_STEP_S) * SKEW_STEP_S
+    if (possible.length === 0) return succeed({ kept: 0, known: 0, refused })
+    const { kept, reused } = await keepReadings(
+      database(),
+      device,
+      possible.map(({ reading: { channel, seq, at, value: given } }) => ({
+        channel,
+        seq,
+        at: new Date(Date.parse(at) + shift_s * 1000),
+        deviceAt: new Date(at),
+        valueC: unit === 'f' ? fahrenheitToCelsius(given) : given,
+      })),
+      battery,
+      session,
+    )
+    const twice = new Set(reused.map(({ channel, seq }) => `${channel}/${seq}`))
+    const again = possible.filter(({ reading: { channel, seq } }) => twice.has(`${channel}/${seq}`))
+    return succeed({
+      kept,
+      known: Math.max(0, possible.length - kept - again.length),
+      refused: [
+        ...refused,
+        ...again.map(({ place, reading: { channel, seq } }) => ({
+          place,
+          problems: [{ code: 'sequence_reused' as const, path: ['readings', place], channel, seq }],
+        })),
+      ],
+    })
+  })
+
+/** Puts a cook away, or takes it out again. */
+export const archiveCook = (slug: string, id: string, away: boolean): Promise<Outcome<{ archived: boolean }>> =>
+  inKitchen(slug, async (scope) => ((await shelf(scope).archive(id, away)) ? succeed({ archived: away }) : noCook(id)))
+
+/** Takes a cook away with its log. The readings are the kitchen's, and stay. */
+export const removeCook = (slug: string, id: string): Promise<Outcome<{ removed: true }>> =>
+  inKitchen<{ removed: true }>(slug, async (scope) =>
+    (await shelf(scope).remove(id)) ? succeed({ removed: true }) : noCook(id),
+  )

@@ -3,14 +3,14 @@ import Papa from 'papaparse'
 import { type KitchenRow, kitchenByCalendar, type MealRow } from '@/db/repositories'
 import type { MealPlan } from '@/domain/meal/make-meal'
 import type { MealDocument } from '@/domain/meal/meal-document'
-import { makePlan } from '@/domain/plan/make-plan'
 import { fail, type Outcome, succeed } from '@/domain/problem/problem'
 import { cutOf } from '@/domain/roast/resolve'
 import { sceneOf } from '@/words/meal-words'
 import { taskTitle } from '@/words/tasks'
 import { kitchenUnits, type Units } from '@/words/units'
+import { compute } from './compute'
 import { nowSeconds } from './environment'
-import { database } from './kitchen'
+import { database, inKitchen, withDatabase } from './kitchen'
 import { mealInKitchen, mealRowInKitchen, savedMeal } from './meals'
 
 /** The ways out: calendar, CSV, JSON. Words come from the caller, for sentences live at the edge. */
@@ -78,39 +78,59 @@ export async function mealCalendar(slug: string, id: string): Promise<Outcome<st
   return succeed(calendarOf(row.document.title, entriesOf(row.id, row.document, plan, kitchenUnits(kitchen))))
 }
 
+/** A calendar shows what was promised in the last days, and so many of what is ahead. */
+const CALENDAR = { days: 7, most: 100 } as const
+
 /** Everything ahead in a kitchen, for whoever has its calendar address. */
-export async function kitchenCalendar(token: string): Promise<Outcome<string>> {
-  const scope = await kitchenByCalendar(database(), token)
-  if (!scope) return fail({ code: 'not_found', path: ['calendar'], what: token })
-  const since_s = nowSeconds() - 7 * 86_400
-  const entries: CalendarEntry[] = []
-  for (const row of (await scope.meals.list()).rows) {
-    if (row.promiseAt.getTime() / 1000 < since_s) continue
-    const { plan } = savedMeal(scope.kitchen, row)
-    if (plan)
+export const kitchenCalendar = (token: string): Promise<Outcome<string>> =>
+  withDatabase(async () => {
+    const scope = await kitchenByCalendar(database(), token)
+    if (!scope) return fail({ code: 'not_found', path: ['calendar'], what: 'of that address' })
+    const page = {
+      from: new Date((nowSeconds() - CALENDAR.days * 86_400) * 1000),
+      limit: CALENDAR.most,
+      offset: 0,
+    }
+    const entries: CalendarEntry[] = []
+    for (const row of (await scope.meals.list(page)).rows) {
+      const saved = await savedMeal(scope.kitchen, row)
+      if (!saved.ok) return saved
+      const { plan } = saved.value
+      if (plan)
+        entries.push(
+          ...entriesOf(row.id, row.document, plan, kitchenUnits(scope.kitchen)).map((entry) => ({
+            ...entry,
+            text: `${row.document.title}: ${entry.text}`,
+          })),
+        )
+    }
+    for (const row of (await scope.plans.list(page)).rows) {
+      const made = await compute('plan', { document: row.document, now_s: nowSeconds() })
+      if (!made.ok) continue
+      const { tasks } = made.value
+      const cut = cutOf(row.document.roast)
       entries.push(
-        ...entriesOf(row.id, row.document, plan, kitchenUnits(scope.kitchen)).map((entry) => ({
-          ...entry,
-          text: `${row.document.title}: ${entry.text}`,
+        ...tasks.map((task, i) => ({
+          id: `${row.id}-${task.kind}-${nth(tasks, i)}@pheasant`,
+          at_s: task.at,
+          minutes: 5,
+          text: `${row.document.title}: ${taskTitle(task, { cut }, kitchenUnits(scope.kitchen))}`,
         })),
       )
-  }
-  for (const row of (await scope.plans.list()).rows) {
-    if (row.promiseAt.getTime() / 1000 < since_s) continue
-    const made = makePlan(row.document, nowSeconds())
-    if (!made.ok) continue
-    const cut = cutOf(row.document.roast)
-    entries.push(
-      ...made.value.plan.tasks.map((task, i) => ({
-        id: `${row.id}-${task.kind}-${nth(made.value.plan.tasks, i)}@pheasant`,
-        at_s: task.at,
-        minutes: 5,
-        text: `${row.document.title}: ${taskTitle(task, { cut }, kitchenUnits(scope.kitchen))}`,
-      })),
-    )
-  }
-  return succeed(calendarOf(scope.kitchen.name, entries))
-}
+    }
+    return succeed(calendarOf(scope.kitchen.name, entries))
+  })
+
+/** The secret of a kitchen's calendar address. */
+export const calendarTokenOf = (slug: string): Promise<Outcome<string>> =>
+  inKitchen(slug, async (scope) => succeed(await scope.calendarToken()))
+
+/** Another secret in its place: the old address opens nothing any more. */
+export const renewCalendar = (slug: string): Promise<Outcome<{ token: string }>> =>
+  inKitchen(slug, async (scope) => succeed({ token: await scope.renewCalendar() }))
+
+/** A cell that a spreadsheet would run as a formula is text in ours. */
+const DEFUSED = { escapeFormulae: true } as const
 
 const localOf = (at_s: number, { timeZone }: KitchenRow) =>
   new Intl.DateTimeFormat('sv-SE', { timeZone, dateStyle: 'short', timeStyle: 'short' }).format(at_s * 1000)
@@ -131,6 +151,7 @@ export async function mealTasksCsv(slug: string, id: string): Promise<Outcome<st
         pull_c: task.pull_c === undefined ? '' : task.pull_c.toFixed(1),
         hands_min: Math.round(task.hands_s / 60),
       })),
+      DEFUSED,
     ),
   )
 }
@@ -143,23 +164,26 @@ export async function mealShoppingCsv(slug: string, id: string): Promise<Outcome
   const { document } = row
   const none = { pieces: '', mass_kg: '', quantity: '', price: '', price_per_head: '' }
   return succeed(
-    Papa.unparse([
-      ...plan.purchases.map(({ id: roast, purchase }) => ({
-        ...none,
-        item: document.roasts.find((each) => each.id === roast)?.title ?? roast,
-        pieces: purchase.pieces,
-        mass_kg: purchase.mass_kg.toFixed(2),
-        price: purchase.price?.toFixed(2) ?? '',
-        price_per_head: purchase.pricePerHead?.toFixed(2) ?? '',
-      })),
-      ...document.sides.map((side) => ({ ...none, item: side.title, quantity: side.quantity })),
-      ...(plan.gravy
-        ? [
-            { ...none, item: 'Stock', quantity: `${plan.gravy.stock_l.toFixed(1)} l` },
-            { ...none, item: 'Flour', quantity: `${Math.round(plan.gravy.flour_g)} g` },
-          ]
-        : []),
-    ]),
+    Papa.unparse(
+      [
+        ...plan.purchases.map(({ id: roast, purchase }) => ({
+          ...none,
+          item: document.roasts.find((each) => each.id === roast)?.title ?? roast,
+          pieces: purchase.pieces,
+          mass_kg: purchase.mass_kg.toFixed(2),
+          price: purchase.price?.toFixed(2) ?? '',
+          price_per_head: purchase.pricePerHead?.toFixed(2) ?? '',
+        })),
+        ...document.sides.map((side) => ({ ...none, item: side.title, quantity: side.quantity })),
+        ...(plan.gravy
+          ? [
+              { ...none, item: 'Stock', quantity: `${plan.gravy.stock_l.toFixed(1)} l` },
+              { ...none, item: 'Flour', quantity: `${Math.round(plan.gravy.flour_g)} g` },
+            ]
+          : []),
+      ],
+      DEFUSED,
+    ),
   )
 }
 

@@ -1,13 +1,15 @@
-import type { KitchenRow, KitchenScope, MealRow, MealVersionRow } from '@/db/repositories'
+import type { KitchenRow, KitchenScope, MealRow, MealVersionRow, Page } from '@/db/repositories'
 import type { Unreadable } from '@/db/stored'
 import { mealFromWords, readMealWords } from '@/domain/meal/from-words'
-import { type MealPlan, makeMeal } from '@/domain/meal/make-meal'
-import { type MealDocument, mealDocument } from '@/domain/meal/meal-document'
+import type { MealPlan } from '@/domain/meal/make-meal'
+import { equipmentPart, type MealDocument, mealDocument } from '@/domain/meal/meal-document'
 import { PLAIN_KITCHEN } from '@/domain/meal/meal-problem'
 import { parseWith } from '@/domain/problem/parse'
 import { fail, type Outcome, type Problem, succeed } from '@/domain/problem/problem'
+import { compute } from './compute'
 import { nowSeconds } from './environment'
 import { inKitchen } from './kitchen'
+import { PASSING } from './passing'
 
 /** The use cases around whole meals. */
 
@@ -26,19 +28,26 @@ export interface MealOnDesk extends SavedMeal {
   readonly setAside: readonly MealVersionRow[]
 }
 
-export const mealsOfKitchen = (
-  slug: string,
-): Promise<Outcome<{ kitchen: KitchenRow; meals: readonly MealRow[]; unreadable: readonly Unreadable[] }>> =>
+export interface MealList {
+  readonly kitchen: KitchenRow
+  readonly meals: readonly MealRow[]
+  readonly unreadable: readonly Unreadable[]
+  readonly total: number
+}
+
+export const mealsOfKitchen = (slug: string, page: Page): Promise<Outcome<MealList>> =>
   inKitchen(slug, async (scope) => {
-    const { rows, unreadable } = await scope.meals.list()
-    return succeed({ kitchen: scope.kitchen, meals: rows, unreadable })
+    const { rows, unreadable, total } = await scope.meals.list(page)
+    return succeed({ kitchen: scope.kitchen, meals: rows, unreadable, total })
   })
 
-export function savedMeal(kitchen: KitchenRow, row: MealRow): SavedMeal {
-  const made = makeMeal(row.document, undefined, 0)
-  return made.ok
-    ? { kitchen, row, plan: made.value, problems: [] }
-    : { kitchen, row, plan: undefined, problems: made.problems }
+/** A meal with the plan its document makes, or what is wrong with that. */
+export async function savedMeal(kitchen: KitchenRow, row: MealRow, gone?: AbortSignal): Promise<Outcome<SavedMeal>> {
+  const made = await compute('meal', row.document, gone)
+  if (made.ok) return succeed({ kitchen, row, plan: made.value, problems: [] })
+  return made.problems.some(({ code }) => PASSING.has(code))
+    ? made
+    : succeed({ kitchen, row, plan: undefined, problems: made.problems })
 }
 
 /** A meal's row alone: nothing is planned for it. */
@@ -48,11 +57,12 @@ export const mealRowInKitchen = (slug: string, id: string): Promise<Outcome<Meal
     return row ? succeed(row) : noMeal(id)
   })
 
-export const mealInKitchen = (slug: string, id: string): Promise<Outcome<MealOnDesk>> =>
+export const mealInKitchen = (slug: string, id: string, gone?: AbortSignal): Promise<Outcome<MealOnDesk>> =>
   inKitchen(slug, async (scope) => {
     const row = await scope.meals.find(id)
     if (!row) return noMeal(id)
-    return succeed({ ...savedMeal(scope.kitchen, row), setAside: await scope.meals.listSetAside(id) })
+    const saved = await savedMeal(scope.kitchen, row, gone)
+    return saved.ok ? succeed({ ...saved.value, setAside: await scope.meals.listSetAside(id) }) : saved
   })
 
 /** The equipment a new meal starts from. */
@@ -74,10 +84,10 @@ export const addMealFromWords = (slug: string, line: string): Promise<Outcome<Me
   })
 
 /** A document from outside with the plan it makes, or what is wrong with it. */
-function checkedMeal(value: unknown): Outcome<{ document: MealDocument; plan: MealPlan }> {
+async function checkedMeal(value: unknown): Promise<Outcome<{ document: MealDocument; plan: MealPlan }>> {
   const document = parseWith(mealDocument, value)
   if (!document.ok) return document
-  const made = makeMeal(document.value, undefined, 0)
+  const made = await compute('meal', document.value)
   return made.ok ? succeed({ document: document.value, plan: made.value }) : made
 }
 
@@ -90,7 +100,7 @@ export const previewMeal = (
 /** Adds a meal from a document, whole or not at all. */
 export const addMealFromDocument = (slug: string, value: unknown): Promise<Outcome<MealRow>> =>
   inKitchen(slug, async (scope) => {
-    const checked = checkedMeal(value)
+    const checked = await checkedMeal(value)
     return checked.ok ? succeed(await scope.meals.add(checked.value.document)) : checked
   })
 
@@ -105,18 +115,28 @@ export const saveMeal = (
   value: unknown,
 ): Promise<Outcome<MealSaveAnswer>> =>
   inKitchen<MealSaveAnswer>(slug, async (scope) => {
-    const document = parseWith(mealDocument, value)
-    if (!document.ok) return document
-    const result = await scope.meals.save(id, baseVersion, document.value)
+    const checked = await checkedMeal(value)
+    if (!checked.ok) return checked
+    const result = await scope.meals.save(id, baseVersion, checked.value.document)
     switch (result.outcome) {
       case 'missing':
         return noMeal(id)
       case 'saved':
-        await scope.setEquipment(document.value.kitchen)
+        // A kitchen that has said nothing of its equipment yet has now; one that has keeps what it said.
+        if (scope.kitchen.equipment === null) await scope.setEquipment(checked.value.document.kitchen)
         return succeed({ outcome: 'saved', version: result.row.version })
       case 'stale':
         return succeed(result)
       default:
         return result satisfies never
     }
+  })
+
+/** Keeps a meal's ovens and hands as what the kitchen's next meals start from: only when it is asked for. */
+export const keepEquipment = (slug: string, value: unknown): Promise<Outcome<{ kept: true }>> =>
+  inKitchen<{ kept: true }>(slug, async (scope) => {
+    const equipment = parseWith(equipmentPart, value)
+    if (!equipment.ok) return equipment
+    await scope.setEquipment(equipment.value)
+    return succeed({ kept: true })
   })

@@ -1,13 +1,18 @@
-import type { KitchenRow, KitchenScope, PlanRow, PlanVersionRow } from '@/db/repositories'
+import type { Plan } from '@/core/schedule/plan'
+import type { KitchenRow, KitchenScope, Page, PlanRow, PlanVersionRow } from '@/db/repositories'
 import type { Unreadable } from '@/db/stored'
 import { readLine } from '@/domain/line/line'
 import { planFromLine } from '@/domain/plan/from-line'
-import { checkPlan, checkPromiseAhead, type MadePlan, makePlan } from '@/domain/plan/make-plan'
+import { checkPlan, checkPromiseAhead } from '@/domain/plan/make-plan'
+import type { PlanSummary } from '@/domain/plan/summary'
 import { parseWith } from '@/domain/problem/parse'
 import { fail, type Outcome, succeed } from '@/domain/problem/problem'
 import { type PlanDocument, planDocument } from '@/domain/roast/roast-document'
+import { compute, modelStamp } from './compute'
 import { nowSeconds } from './environment'
 import { inKitchen } from './kitchen'
+import { log, problemOf } from './log'
+import { PASSING } from './passing'
 
 /** The use cases around plans: find the kitchen's scope, ask domain and core, save. */
 
@@ -17,26 +22,67 @@ const noPlan = (id: string) => fail({ code: 'not_found', path: ['plan'], what: i
 export interface SavedPlan {
   readonly kitchen: KitchenRow
   readonly row: PlanRow
-  readonly made: MadePlan
+  readonly plan: Plan
   /** Saves that came too late and wait to be looked at. */
   readonly setAside: readonly PlanVersionRow[]
 }
 
-export const plansOfKitchen = (
-  slug: string,
-): Promise<Outcome<{ kitchen: KitchenRow; plans: readonly PlanRow[]; unreadable: readonly Unreadable[] }>> =>
+export interface PlanList {
+  readonly kitchen: KitchenRow
+  readonly plans: readonly PlanRow[]
+  readonly unreadable: readonly Unreadable[]
+  readonly total: number
+}
+
+export const plansOfKitchen = (slug: string, page: Page): Promise<Outcome<PlanList>> =>
   inKitchen(slug, async (scope) => {
-    const { rows, unreadable } = await scope.plans.list()
-    return succeed({ kitchen: scope.kitchen, plans: rows, unreadable })
+    const { rows, unreadable, total } = await scope.plans.list(page)
+    return succeed({ kitchen: scope.kitchen, plans: rows, unreadable, total })
   })
 
-export const planInKitchen = (slug: string, id: string): Promise<Outcome<SavedPlan>> =>
+/** A plan in a list, with what its ribbon is drawn from: null where it makes no plan, undefined where it is still worked out. */
+export interface ListedPlan {
+  readonly row: PlanRow
+  readonly summary: PlanSummary | null | undefined
+}
+
+/** Works a summary out and keeps it beside its plan. */
+async function summarise(scope: KitchenScope, row: PlanRow): Promise<PlanSummary | null | undefined> {
+  const made = await compute('summary', { document: row.document, now_s: nowSeconds() })
+  if (!made.ok && made.problems.some(({ code }) => PASSING.has(code))) return undefined
+  const summary = made.ok ? made.value : null
+  await scope.keepSummary(row, modelStamp(), summary)
+  return summary
+}
+
+/** Plans as a list shows them: from what is kept beside them; only what changed since is worked out. */
+export const listedPlans = (
+  slug: string,
+  page: Page,
+): Promise<Outcome<{ rows: readonly ListedPlan[]; unreadable: readonly Unreadable[]; total: number }>> =>
+  inKitchen(slug, async (scope) => {
+    const { rows, unreadable, total } = await scope.plans.list(page)
+    const kept = await scope.summaries(rows, modelStamp())
+    const listed = await Promise.all(
+      rows.map(async (row) => ({ row, summary: kept.has(row.id) ? kept.get(row.id) : await summarise(scope, row) })),
+    )
+    return succeed({ rows: listed, unreadable, total })
+  })
+
+/** After a save: so that the next list has nothing to work out. */
+function summariseSoon(scope: KitchenScope, row: PlanRow): void {
+  summarise(scope, row).catch((problem: unknown) =>
+    log.warn({ problem: problemOf(problem), plan: row.id }, 'no summary'),
+  )
+}
+
+export const planInKitchen = (slug: string, id: string, gone?: AbortSignal): Promise<Outcome<SavedPlan>> =>
   inKitchen(slug, async (scope) => {
     const row = await scope.plans.find(id)
     if (!row) return noPlan(id)
-    const made = makePlan(row.document, nowSeconds())
+    const made = await compute('plan', { document: row.document, now_s: nowSeconds() }, gone)
     if (!made.ok) return made
-    return succeed({ kitchen: scope.kitchen, row, made: made.value, setAside: await scope.plans.listSetAside(id) })
+    return succeed({ kitchen: scope.kitchen, row, plan: made.value, setAside: await scope.plans.listSetAside(id) })
   })
 
 /** Adds a plan from a typed line. */
@@ -64,7 +110,10 @@ async function addChecked(scope: KitchenScope, document: PlanDocument): Promise<
   const ahead = checkPromiseAhead(document, now_s)
   if (!ahead.ok) return ahead
   const checked = checkPlan(document, now_s)
-  return checked.ok ? succeed(await scope.plans.add(document)) : checked
+  if (!checked.ok) return checked
+  const row = await scope.plans.add(document)
+  summariseSoon(scope, row)
+  return succeed(row)
 }
 
 export type SaveAnswer =
@@ -83,6 +132,7 @@ export const savePlan = (slug: string, id: string, baseVersion: number, value: u
       case 'missing':
         return noPlan(id)
       case 'saved':
+        summariseSoon(scope, result.row)
         return succeed({ outcome: 'saved', version: result.row.version })
       case 'stale':
         return succeed(result)
@@ -94,3 +144,23 @@ export const savePlan = (slug: string, id: string, baseVersion: number, value: u
 /** Deals with a version that was set aside: the cook has taken it over or let it go. */
 export const settleSetAside = (slug: string, id: string, versionId: string): Promise<Outcome<{ settled: boolean }>> =>
   inKitchen(slug, async (scope) => succeed({ settled: await scope.settle(id, versionId) }))
+
+const shelfOf = (scope: KitchenScope, kind: 'plan' | 'meal') => (kind === 'plan' ? scope.plans : scope.meals)
+const notThere = (kind: 'plan' | 'meal', id: string) => fail({ code: 'not_found', path: [kind], what: id })
+
+/** Puts a plan or a meal away, or takes it out again. */
+export const archiveDocument = (
+  slug: string,
+  kind: 'plan' | 'meal',
+  id: string,
+  away: boolean,
+): Promise<Outcome<{ archived: boolean }>> =>
+  inKitchen(slug, async (scope) =>
+    (await shelfOf(scope, kind).archive(id, away)) ? succeed({ archived: away }) : notThere(kind, id),
+  )
+
+/** Takes a plan or a meal away with every version it has had. */
+export const removeDocument = (slug: string, kind: 'plan' | 'meal', id: string): Promise<Outcome<{ removed: true }>> =>
+  inKitchen<{ removed: true }>(slug, async (scope) =>
+    (await shelfOf(scope, kind).remove(id)) ? succeed({ removed: true }) : notThere(kind, id),
+  )

@@ -108,6 +108,22 @@ export function problemSentence(problem: Problem, units: Units): string {
       return `There is no ${problem.path.at(-1)} ${problem.what} here.`
     case 'stale_version':
       return `Someone else saved version ${problem.theirs} meanwhile; yours started from ${problem.yours}. Both are kept.`
+    case 'too_large':
+      return `That is more than ${Math.round(problem.most_bytes / 1024)} kB, the most this address takes. Send it in parts.`
+    case 'too_deep':
+      return `Its parts lie more than ${problem.most} deep in each other: that is no document of this kitchen.`
+    case 'too_many':
+      return `A list in it has more than ${problem.most} entries, the most this address takes. Send it in parts.`
+    case 'out_of_time':
+      return `No answer within ${problem.limit_s} s. Ask for less: fewer roasts and sides, fewer stages or members.`
+    case 'too_busy':
+      return `The kitchen’s computer is busy. Try again in ${problem.retry_s} s.`
+    case 'unavailable':
+      return `The kitchen’s records do not answer. Nothing is lost; try again in ${problem.retry_s} s.`
+    case 'id_reused':
+      return `Another entry already has the id ${problem.id}. Give this one an id of its own.`
+    case 'sequence_reused':
+      return `Channel ${problem.channel} already has another reading ${problem.seq}. A device that counts from the start again sends a session of its own.`
     default:
       return problem satisfies never
   }

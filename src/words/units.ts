@@ -8,6 +8,9 @@ export interface Units {
   readonly timeZone: string
 }
 
+/** Where no kitchen says how it wants them. */
+export const PLAIN_UNITS: Units = { temperature: 'c', mass: 'kg', clock: '24h', timeZone: 'UTC' }
+
 /** A kitchen's own units, as its row keeps them. */
 export const kitchenUnits = (kitchen: {
   readonly temperatureUnit: string

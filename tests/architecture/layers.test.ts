@@ -10,11 +10,21 @@ const LAYERS: Readonly<Record<string, { readonly layers: readonly string[]; read
   domain: { layers: ['core', 'domain'], packages: ['zod', 'date-fns', '@date-fns/tz', 'fastest-levenshtein'] },
   // Every sentence, in the reader's units: for screens, sheets and exports alike.
   words: { layers: ['core', 'domain', 'words'], packages: [] },
-  db: { layers: ['core', 'domain', 'db'], packages: ['drizzle-orm', 'postgres', 'nanoid', 'node:url'] },
-  // The solver is the one thing of workers that server asks: a plan made headless wants it too.
+  db: { layers: ['core', 'domain', 'db'], packages: ['drizzle-orm', 'postgres', 'nanoid', 'node:url', 'node:util'] },
+  // Of workers the server names the jobs, never their code: a thread of the pool has it.
   server: {
     layers: ['core', 'domain', 'words', 'db', 'server', 'workers'],
-    packages: ['zod', 'postgres', 'ical-generator', 'papaparse', 'node:crypto'],
+    packages: [
+      'zod',
+      'postgres',
+      'ical-generator',
+      'papaparse',
+      'piscina',
+      'pino',
+      'node:crypto',
+      'node:fs',
+      'node:path',
+    ],
   },
   workers: { layers: ['core', 'domain', 'db', 'server', 'workers'], packages: ['*'] },
   'stand-ins': { layers: ['core', 'domain', 'db', 'server', 'stand-ins'], packages: ['*'] },

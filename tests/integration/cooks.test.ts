@@ -38,12 +38,10 @@ async function station() {
   if (!device) throw new Error('no device')
   return { shelf, device, kitchen }
 }
-const reading = (seq: number, channel = 0, minute = seq) => ({
-  channel,
-  seq,
-  at: new Date(Date.parse(at) + minute * 60_000),
-  valueC: 10 + seq,
-})
+const reading = (seq: number, channel = 0, second = seq * 60) => {
+  const when = new Date(Date.parse(at) + second * 1000)
+  return { channel, seq, at: when, deviceAt: when, valueC: 10 + seq }
+}
 
 describe('entries of a cook', () => {
   it('sent twice, and from two tablets at once, each is kept once and in an order all agree on', async () => {
@@ -71,8 +69,11 @@ describe('entries of a cook', () => {
 describe('probe readings', () => {
   it('late, out of order and sent again are kept once each', async () => {
     const { shelf, device } = await station()
-    expect(await keepReadings(db, device, [reading(3), reading(1)], 0.9)).toBe(2)
-    expect(await keepReadings(db, device, [reading(1), reading(2), reading(3)], undefined)).toBe(1)
+    expect(await keepReadings(db, device, [reading(3), reading(1)], 0.9)).toEqual({ kept: 2, reused: [] })
+    expect(await keepReadings(db, device, [reading(1), reading(2), reading(3)], undefined)).toEqual({
+      kept: 1,
+      reused: [],
+    })
     const read = await shelf.readings(new Date(at), new Date(Date.parse(at) + 3600_000), 20)
     expect(read.map(({ value_c }) => value_c)).toEqual([11, 12, 13])
     expect((await shelf.devices())[0]).toMatchObject({ battery: expect.closeTo(0.9, 3) })
@@ -83,20 +84,42 @@ describe('probe readings', () => {
     await keepReadings(
       db,
       device,
-      Array.from({ length: 60 }, (_, i) => ({ ...reading(i), at: new Date(Date.parse(at) + i * 1000) })),
+      Array.from({ length: 60 }, (_, i) => reading(i, 0, i)),
       undefined,
     )
     const read = await shelf.readings(new Date(at), new Date(Date.parse(at) + 60_000), 20)
     expect(read.map(({ value_c }) => value_c)).toEqual([29, 49, 69])
   })
 
-  it('lie in the partition of their month, and a question for a day looks at that one alone by its index', async () => {
+  it('are one by session, channel and number, whatever their time; another value under the same number is told', async () => {
+    const { shelf, device } = await station()
+    const first = reading(7)
+    await keepReadings(db, device, [first], undefined)
+    // A late retry: the device's clock was off by another amount, what it said is the same.
+    const late = { ...first, at: new Date(first.at.getTime() + 5000) }
+    expect(await keepReadings(db, device, [late], undefined)).toEqual({ kept: 0, reused: [] })
+    const other = { ...first, valueC: 99 }
+    expect(await keepReadings(db, device, [other, reading(8)], undefined)).toEqual({
+      kept: 1,
+      reused: [{ channel: 0, seq: 7 }],
+    })
+    // Switched off and on, it counts from the start again.
+    expect(await keepReadings(db, device, [{ ...reading(7, 0, 900), valueC: 40 }], undefined, 'second boot')).toEqual({
+      kept: 1,
+      reused: [],
+    })
+    const read = await shelf.readings(new Date(at), new Date(Date.parse(at) + 3600_000), 20)
+    expect(read.map(({ value_c }) => value_c)).toEqual([17, 18, 40])
+  })
+
+  it('a board’s question is answered from its own devices’ partitions, by their index alone', async () => {
     const { device } = await station()
     await keepReadings(db, device, [reading(1)], undefined)
-    const where = await db.execute<{ tableoid: string }>(
-      sql`select tableoid::regclass::text as tableoid from readings where device_id = ${device.id}`,
+    const where = await db.execute<{ part: string }>(
+      sql`select tableoid::regclass::text as part from readings where device_id = ${device.id}`,
     )
-    expect([...where].map((row) => row.tableoid)).toEqual(['readings_2026_12'])
+    const [{ part } = { part: '' }] = [...where]
+    expect(part).toMatch(/^readings_\d\d$/)
     // A table of a few rows is quicker read whole: whether there is an index to use is asked, not what is cheapest now.
     const plan = await db.transaction(async (tx) => {
       await tx.execute(sql`set local enable_seqscan = off`)
@@ -105,8 +128,96 @@ describe('probe readings', () => {
       )
     })
     const text = [...plan].map((row) => Object.values(row as object).join('')).join('\n')
-    expect(text).toContain('readings_2026_12')
-    expect(text).not.toContain('readings_2026_11')
+    const named = new Set(text.match(/readings_\d\d/g))
+    expect([...named]).toEqual([part])
     expect(text).toMatch(/Index|Bitmap/)
+  })
+
+  it('what no probe can read is kept by no table, whoever asks', async () => {
+    const { device, kitchen } = await station()
+    const insert = (value: string) =>
+      db.execute(
+        sql`insert into readings (kitchen_id, device_id, channel, seq, at, device_at, value_c) values (${kitchen.id}, ${device.id}, 0, 1, now(), now(), ${value}::real)`,
+      )
+    for (const value of ['NaN', 'Infinity', '-Infinity', '501', '-61'])
+      await expect(insert(value), value).rejects.toThrow()
+  })
+})
+
+describe('what the application may do to its own tables', () => {
+  it('it is no superuser, and what happened cannot be changed or taken away', async () => {
+    const [role] = await db.execute<{ rolsuper: boolean }>(
+      sql`select rolsuper or rolcreaterole or rolcreatedb as rolsuper from pg_roles where rolname = current_user`,
+    )
+    expect(role?.rolsuper).toBe(false)
+    const { shelf } = await station()
+    const cook = await shelf.begin(document)
+    await shelf.add(cook.id, [entry(1)])
+    for (const wrong of [
+      sql`update entries set entry = '{}' where cook_id = ${cook.id}`,
+      sql`delete from entries where cook_id = ${cook.id}`,
+      sql`delete from readings`,
+      sql`update plan_versions set document = '{}'`,
+      sql`delete from plan_versions`,
+      sql`create table mine (id int)`,
+      sql`copy entries to program 'true'`,
+    ])
+      await expect(db.execute(wrong)).rejects.toThrow()
+    expect(await shelf.entriesSince(cook.id, 0)).toHaveLength(1)
+    // With what they belong to they go.
+    expect(await shelf.remove(cook.id)).toBe(true)
+    expect(await shelf.entriesSince(cook.id, 0)).toEqual([])
+  })
+})
+
+describe('a reader’s place in a log', () => {
+  it('is never past an entry that is not kept yet: the second writer waits for the first', async () => {
+    const { shelf, kitchen } = await station()
+    const other = openTestDatabase()
+    const third = openTestDatabase()
+    try {
+      const cook = await shelf.begin(document)
+      let let_go = () => {}
+      const held = new Promise<void>((done) => {
+        let_go = done
+      })
+      let began = () => {}
+      const isOpen = new Promise<void>((done) => {
+        began = done
+      })
+      // One tablet's transaction is held open after it has taken its place; another's comes meanwhile.
+      const first = other.db.transaction(async (tx) => {
+        await cookShelf(tx as unknown as typeof db, kitchen).add(cook.id, [entry(1)])
+        began()
+        await held
+      })
+      await isOpen
+      const second = cookShelf(third.db, kitchen).add(cook.id, [entry(2)])
+      await new Promise((done) => setTimeout(done, 300))
+      const seen = await shelf.entriesSince(cook.id, 0)
+      expect(seen).toEqual([])
+      let_go()
+      await Promise.all([first, second])
+      const since = Math.max(0, ...seen.map(({ seq }) => seq))
+      const missed = await shelf.entriesSince(cook.id, since)
+      expect(missed.map(({ seq, entry: { text } }) => [seq, text])).toEqual([
+        [1, '1'],
+        [2, '2'],
+      ])
+    } finally {
+      await Promise.all([other.close(), third.close()])
+    }
+  })
+
+  it('an id that comes again with other content is refused, with the same content it is known', async () => {
+    const { shelf } = await station()
+    const cook = await shelf.begin(document)
+    await shelf.add(cook.id, [entry(1)])
+    const changed = { ...entry(1), text: 'something else' }
+    const answer = await shelf.add(cook.id, [changed, entry(2), entry(1)])
+    expect(answer.reused).toEqual([entry(1).id])
+    expect(answer.kept.map(({ entry: { text } }) => text)).toEqual(['2'])
+    expect((await shelf.add(cook.id, [entry(1)])).kept).toHaveLength(1)
+    expect((await shelf.entriesSince(cook.id, 0)).map(({ entry: { text } }) => text)).toEqual(['1', '2'])
   })
 })

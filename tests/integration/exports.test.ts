@@ -35,11 +35,16 @@ describe('the ways out', () => {
     const { kitchenCalendar } = await exported()
     const { scope } = await supper()
     const other = await freshKitchen(db)
-    const mine = await kitchenCalendar(scope.kitchen.calendarToken)
+    const mine = await kitchenCalendar(await scope.calendarToken())
     expect(mine.ok && mine.value).toContain('Keepers’ reunion supper')
-    const theirs = await kitchenCalendar(other.kitchen.calendarToken)
+    const theirs = await kitchenCalendar(await other.calendarToken())
     expect(theirs.ok && theirs.value).not.toContain('Keepers’')
     expect((await kitchenCalendar('guessed')).ok).toBe(false)
+    const before = await scope.calendarToken()
+    const renewed = await scope.renewCalendar()
+    expect(renewed).toMatch(/^[0-9a-f]{64}$/)
+    expect((await kitchenCalendar(before)).ok).toBe(false)
+    expect((await kitchenCalendar(renewed)).ok).toBe(true)
   })
 
   it('tasks and shopping as CSV are read back by a CSV reader', async () => {
@@ -53,6 +58,20 @@ describe('the ways out', () => {
     const items = Papa.parse<Record<string, string>>(shopping.value, { header: true }).data
     expect(items.find(({ item }) => item === 'Rib of beef')).toMatchObject({ mass_kg: '6.30', pieces: '1' })
     expect(items.find(({ item }) => item === 'Stock')?.quantity).toMatch(/l$/)
+  })
+
+  it('nothing that was typed becomes a formula in a spreadsheet', async () => {
+    const { mealShoppingCsv, mealTasksCsv } = await exported()
+    const { scope, row, slug } = await supper()
+    const [first, ...others] = row.document.sides
+    if (!first) throw new Error('no side')
+    const document = { ...row.document, sides: [{ ...first, title: '=1+1', quantity: '@SUM(A1)' }, ...others] }
+    await scope.meals.save(row.id, 1, document)
+    for (const answer of [await mealShoppingCsv(slug, row.id), await mealTasksCsv(slug, row.id)]) {
+      if (!answer.ok) throw new Error('no CSV')
+      for (const cells of Papa.parse<string[]>(answer.value).data)
+        for (const cell of cells) expect(cell).not.toMatch(/^[=+@\t\r]|^-(?![\d.]+$)/)
+    }
   })
 
   it('the document goes out and comes in as the same meal', async () => {
@@ -69,8 +88,8 @@ describe('meals beside plans', () => {
   it('lie on their own shelf: a meal is no plan and a plan no meal', async () => {
     const { scope, row } = await supper()
     expect(await scope.plans.find(row.id)).toBeUndefined()
-    expect((await scope.plans.list()).rows).toEqual([])
-    expect((await scope.meals.list()).rows.map(({ id }) => id)).toEqual([row.id])
+    expect((await scope.plans.list({ limit: 50, offset: 0 })).rows).toEqual([])
+    expect((await scope.meals.list({ limit: 50, offset: 0 })).rows.map(({ id }) => id)).toEqual([row.id])
   })
 
   it('a late save of a meal is set aside like any other', async () => {

@@ -28,7 +28,7 @@ describe('plans in PostgreSQL', () => {
     const [mine, other] = [await freshKitchen(db), await freshKitchen(db)]
     const row = await mine.plans.add(rib)
     expect(await other.plans.find(row.id)).toBeUndefined()
-    expect((await other.plans.list()).rows).toEqual([])
+    expect((await other.plans.list({ limit: 50, offset: 0 })).rows).toEqual([])
     expect(await other.plans.save(row.id, 1, { ...rib, title: 'Stolen' })).toEqual({ outcome: 'missing' })
     expect((await mine.plans.find(row.id))?.document.title).toBe('Rib')
   })
@@ -84,7 +84,9 @@ describe('plans in PostgreSQL', () => {
     await layDemo(db, world)
     const slugs = (await listKitchens(db)).map(({ slug }) => slug)
     expect(slugs).toEqual(expect.arrayContaining(['cottage', 'tern-point']))
-    const plans = await (await openKitchen(db, 'tern-point'))?.plans.list().then(({ rows }) => rows)
+    const plans = await (await openKitchen(db, 'tern-point'))?.plans
+      .list({ limit: 50, offset: 0 })
+      .then(({ rows }) => rows)
     expect(plans).toHaveLength(3)
     expect(plans?.[0]?.promiseAt.toISOString()).toBe('2026-11-27T17:00:00.000Z')
   })

@@ -22,6 +22,7 @@ const must = <Value>(outcome: { ok: true; value: Value } | { ok: false; problems
   if (!outcome.ok) throw new Error(JSON.stringify(outcome.problems))
   return outcome.value
 }
+const ALL = { limit: 50, offset: 0 }
 const code = (outcome: { ok: boolean; problems?: readonly { code: string }[] }) => outcome.problems?.[0]?.code
 const document = planDocument.parse({
   title: 'Saturday rib',
@@ -43,10 +44,10 @@ describe('plans', () => {
     const other = await freshKitchen(db)
     const row = must(await addPlanFromLine(mine.kitchen.slug, 'lamb leg 2.8 kg bone-in, pink, fan 150, eat sat 19:15'))
     const found = must(await planInKitchen(mine.kitchen.slug, row.id))
-    expect(found.made.plan.promise).toBe(Date.parse('2027-01-30T19:15:00Z') / 1000)
-    expect(found.made.plan.putIn).toBeLessThan(found.made.plan.promise)
+    expect(found.plan.promise).toBe(Date.parse('2027-01-30T19:15:00Z') / 1000)
+    expect(found.plan.putIn).toBeLessThan(found.plan.promise)
     expect(code(await planInKitchen(other.kitchen.slug, row.id))).toBe('not_found')
-    expect(must(await plansOfKitchen(other.kitchen.slug)).plans).toEqual([])
+    expect(must(await plansOfKitchen(other.kitchen.slug, ALL)).plans).toEqual([])
     expect(code(await planInKitchen('no-such-kitchen', row.id))).toBe('not_found')
   })
 
@@ -65,7 +66,7 @@ describe('plans', () => {
     )
     for (const nothing of [null, 7, 'a plan', [], {}])
       expect((await addPlanFromDocument(kitchen.slug, nothing)).ok).toBe(false)
-    expect(must(await plansOfKitchen(kitchen.slug)).plans).toEqual([])
+    expect(must(await plansOfKitchen(kitchen.slug, ALL)).plans).toEqual([])
   })
 
   it('a kitchen’s height goes into its plans, by line and by document, unless that says its own', async () => {
@@ -122,7 +123,7 @@ describe('meals', () => {
     const { kitchen } = await freshKitchen(db)
     const meal = reunion('2027-01-30T19:30:00Z')
     expect(must(await previewMeal(kitchen.slug, meal)).plan.items.length).toBeGreaterThan(3)
-    expect(must(await mealsOfKitchen(kitchen.slug)).meals).toEqual([])
+    expect(must(await mealsOfKitchen(kitchen.slug, ALL)).meals).toEqual([])
     const row = must(await addMealFromDocument(kitchen.slug, meal))
     expect(row.document).toEqual(meal)
   })
@@ -203,18 +204,25 @@ describe('cooks', () => {
       item,
       ...more,
     })
-    const add = (...entries: object[]) => addEntries(kitchen.slug, cook.id, { entries })
-    expect(await add(entry({ kind: 'reading' }))).toMatchObject({
-      ok: false,
-      problems: [{ path: ['entries', 0, 'value_c'] }],
-    })
-    expect(await add(entry({ kind: 'levitated' }))).toMatchObject({
-      ok: false,
-      problems: [{ path: ['entries', 0, 'kind'] }],
-    })
-    expect(code(await add(entry({ kind: 'in', item: 'another' })))).toBe('not_found')
+    const add = (...entries: unknown[]) => addEntries(kitchen.slug, cook.id, { entries })
+    const nonsense = [
+      entry({ kind: 'reading' }),
+      entry({ kind: 'levitated' }),
+      entry({ kind: 'in', item: 'another' }),
+      { id: 7 },
+      null,
+    ]
+    const good = entry({ kind: 'in' })
+    const { kept, refused } = must(await add(...nonsense, good))
+    // One that cannot be takes no other with it.
+    expect(kept.map(({ entry: { id } }) => id)).toEqual([good.id])
+    expect(refused.map(({ problems: [first] }) => first && 'path' in first && first.path)).toEqual([['value_c'], ['kind'], ['item'], ['id'], []])
+    expect(refused.map(({ id }) => id)).toEqual(
+      [nonsense[0], nonsense[1], nonsense[2]]
+        .map((each) => (each as { id: string }).id)
+        .concat([null as never, null as never]),
+    )
     expect((await add()).ok).toBe(false)
-    expect(must(await add(entry({ kind: 'in' })))).toHaveLength(1)
     const state = must(await cookInKitchen(kitchen.slug, cook.id, 0))
     expect(state.entries.map(({ entry: kept }) => kept.kind)).toEqual(['in'])
     expect(must(await cookInKitchen(kitchen.slug, cook.id, state.entries[0]?.seq ?? 0)).entries).toEqual([])
@@ -225,8 +233,8 @@ describe('cooks', () => {
     const { kitchen } = await freshKitchen(db)
     const { token, device } = must(await addDevice(kitchen.slug, { name: 'Probe' }))
     const batch = { unit: 'f', readings: [{ channel: 0, seq: 1, at: '2027-01-30T12:00:00Z', value: 131 }] }
-    expect(must(await takeReadings(token, batch))).toEqual({ kept: 1, known: 0 })
-    expect(must(await takeReadings(token, batch))).toEqual({ kept: 0, known: 1 })
+    expect(must(await takeReadings(token, batch))).toEqual({ kept: 1, known: 0, refused: [] })
+    expect(must(await takeReadings(token, batch))).toEqual({ kept: 0, known: 1, refused: [] })
     const [reading] = await cookShelf(db, kitchen).readings(
       new Date('2027-01-30T11:00:00Z'),
       new Date('2027-01-30T13:00:00Z'),
@@ -234,6 +242,25 @@ describe('cooks', () => {
     )
     expect(reading).toMatchObject({ device: device.id, channel: 0 })
     expect(reading?.value_c).toBeCloseTo(55, 1)
+    // Impossible ones are refused one by one; a late retry with another clock is the same reading.
+    const [good] = batch.readings
+    const mixed = {
+      unit: 'f',
+      sent_at: '2027-01-28T08:00:00Z',
+      readings: [
+        { ...good, seq: 2, value: 2000 },
+        good,
+        { ...good, seq: 3, at: '0001-01-01T00:00:00Z' },
+        { ...good, seq: 4, value: null },
+        { ...good, value: 140 },
+        { ...good, seq: 5 },
+      ],
+    }
+    const taken = must(await takeReadings(token, mixed))
+    expect(taken).toMatchObject({
+      kept: 1,
+      refused: [{ place: 0 }, { place: 2 }, { place: 3 }, { place: 1 }, { place: 4 }],
+    })
     expect(code(await takeReadings('guessed', batch))).toBe('not_found')
     expect((await addDevice(kitchen.slug, { name: '  ' })).ok).toBe(false)
   })

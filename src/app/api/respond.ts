@@ -1,7 +1,9 @@
 import { z } from 'zod'
-import { parseJson, parseWith } from '@/domain/problem/parse'
-import type { Outcome, Problem } from '@/domain/problem/problem'
-import { savedAnswer, staleAnswer } from '@/server/wire/answers'
+import { jsonShape, parseJson, parseWith } from '@/domain/problem/parse'
+import { fail, type Outcome, type Problem, succeed } from '@/domain/problem/problem'
+import { text, versionNumber } from '@/domain/schema/scalars'
+import { BODY, type BodyLimit, RETRY_AFTER_S } from '@/server/limits'
+import { archivedAnswer, savedAnswer, staleAnswer } from '@/server/wire/answers'
 
 const STATUS: Partial<Record<Problem['code'], number>> = {
   malformed_json: 400,
@@ -9,11 +11,23 @@ const STATUS: Partial<Record<Problem['code'], number>> = {
   not_found: 404,
   unreadable: 410,
   stale_version: 409,
+  id_reused: 409,
+  too_large: 413,
+  too_deep: 400,
+  too_many: 413,
+  out_of_time: 503,
+  too_busy: 503,
+  unavailable: 503,
 }
 
-/** A problem list as a response: its first code decides the status. */
-export const refuse = (problems: readonly Problem[], status?: number): Response =>
-  Response.json({ errors: problems }, { status: status ?? STATUS[problems[0]?.code ?? 'malformed'] ?? 422 })
+/** A problem list as a response: its first code decides the status; one that may go over says when to try again. */
+export function refuse(problems: readonly Problem[], status?: number): Response {
+  const decided = status ?? STATUS[problems[0]?.code ?? 'malformed'] ?? 422
+  return Response.json(
+    { errors: problems },
+    { status: decided, headers: decided === 503 ? { 'retry-after': String(RETRY_AFTER_S) } : {} },
+  )
+}
 
 /** What an answer is made from: as its schema takes it, and not to be changed. */
 type Given<T> = T extends Date
@@ -36,21 +50,54 @@ export const respond = <Schema extends z.ZodType>(
   status = 200,
 ): Response => (outcome.ok ? answer(schema, outcome.value, status) : refuse(outcome.problems))
 
-/** The request's JSON body, or a problem. */
-export async function bodyOf(request: Request): Promise<Outcome<unknown>> {
-  return parseJson(await request.text())
+/** The request's body as text, read no further than its route's limit. */
+async function textWithin(request: Request, { bytes }: BodyLimit): Promise<Outcome<string>> {
+  const tooLarge = fail({ code: 'too_large', path: [], most_bytes: bytes })
+  if (Number(request.headers.get('content-length') ?? 0) > bytes) return tooLarge
+  if (!request.body) return succeed('')
+  const reader = request.body.getReader()
+  const parts: Uint8Array[] = []
+  let length = 0
+  for (;;) {
+    const { done, value } = await reader.read()
+    if (done) break
+    length += value.byteLength
+    if (length > bytes) {
+      await reader.cancel().catch(() => {})
+      return tooLarge
+    }
+    parts.push(value)
+  }
+  return succeed(new TextDecoder().decode(Buffer.concat(parts)))
 }
 
-const addition = z.union([z.strictObject({ line: z.string().max(400) }), z.strictObject({ document: z.unknown() })])
+/** The text of the request's JSON body, no larger, deeper or longer than its route takes. */
+export async function bodyTextOf(request: Request, limit: BodyLimit): Promise<Outcome<string>> {
+  const text = await textWithin(request, limit)
+  if (!text.ok) return text
+  const { depth, items } = jsonShape(text.value)
+  if (depth > limit.depth) return fail({ code: 'too_deep', path: [], most: limit.depth })
+  if (items > limit.items) return fail({ code: 'too_many', path: [], most: limit.items })
+  return text
+}
+
+/** The request's JSON body, or a problem. */
+export async function bodyOf(request: Request, limit: BodyLimit): Promise<Outcome<unknown>> {
+  const text = await bodyTextOf(request, limit)
+  return text.ok ? parseJson(text.value) : text
+}
+
+const addition = z.union([z.strictObject({ line: text(400) }), z.strictObject({ document: z.unknown() })])
 
 /** Adds what a request asks for, from a typed line or from a document: 201 with what was added. */
 export async function addBy<Schema extends z.ZodType>(
   request: Request,
+  limit: BodyLimit,
   schema: Schema,
   fromLine: (line: string) => Promise<Outcome<GivenTo<Schema>>>,
   fromDocument: (document: unknown) => Promise<Outcome<GivenTo<Schema>>>,
 ): Promise<Response> {
-  const body = await bodyOf(request)
+  const body = await bodyOf(request, limit)
   const asked = body.ok ? parseWith(addition, body.value) : body
   if (!asked.ok) return refuse(asked.problems)
   return respond(
@@ -60,7 +107,7 @@ export async function addBy<Schema extends z.ZodType>(
   )
 }
 
-const change = z.strictObject({ base_version: z.int().min(1), document: z.unknown() })
+const change = z.strictObject({ base_version: versionNumber, document: z.unknown() })
 
 type Saved =
   | { readonly outcome: 'saved'; readonly version: number }
@@ -73,9 +120,10 @@ type Saved =
 /** Saves a changed document over the version it started from; a late save is refused with both texts. */
 export async function saveBy(
   request: Request,
+  limit: BodyLimit,
   save: (base_version: number, document: unknown) => Promise<Outcome<Saved>>,
 ): Promise<Response> {
-  const body = await bodyOf(request)
+  const body = await bodyOf(request, limit)
   const asked = body.ok ? parseWith(change, body.value) : body
   if (!asked.ok) return refuse(asked.problems)
   const { base_version, document } = asked.value
@@ -97,3 +145,27 @@ const refuseStale = (
     { errors: [{ code: 'stale_version', path: [], yours, theirs: current.version }], current, set_aside: setAside },
     409,
   )
+
+const pageQuery = z.object({
+  limit: z.coerce.number().int().min(1).max(200).default(100),
+  offset: z.coerce.number().int().min(0).max(1_000_000).default(0),
+  archived: z.enum(['yes', 'no']).default('no'),
+})
+
+/** The part of a list that a request asks for. */
+export function pageOf(request: Request): Outcome<{ limit: number; offset: number; archived: boolean }> {
+  const asked = parseWith(pageQuery, Object.fromEntries(new URL(request.url).searchParams))
+  return asked.ok ? succeed({ ...asked.value, archived: asked.value.archived === 'yes' }) : asked
+}
+
+const putAway = z.strictObject({ archived: z.boolean() })
+
+/** Puts away what a request names, or takes it out again. */
+export async function archiveBy(
+  request: Request,
+  archive: (away: boolean) => Promise<Outcome<{ archived: boolean }>>,
+): Promise<Response> {
+  const body = await bodyOf(request, BODY.small)
+  const asked = body.ok ? parseWith(putAway, body.value) : body
+  return respond(archivedAnswer, asked.ok ? await archive(asked.value.archived) : asked)
+}

@@ -1,9 +1,10 @@
 import { z } from 'zod'
+import { celsiusToFahrenheit } from '@/core/units'
+import { parseWith } from '../problem/parse'
+import type { Problem } from '../problem/problem'
 import { altitudePart, ovenPart, programPart, roastPart } from '../roast/roast-document'
+import { finite, ident, instant, PROBE_C, probeCelsius, text } from '../schema/scalars'
 import { ENTRY_KINDS, kindOf } from './entry'
-
-const finite = z.number().finite()
-const instant = z.iso.datetime({ offset: true })
 
 /** The clock of a cook: the wall's, or one that runs faster for a rehearsal. */
 export const clockPart = z.strictObject({
@@ -23,11 +24,11 @@ export const cookTime = (clock: CookClock, real_s: number): number =>
 
 /** One roast of a cook as it was planned when the cook began. */
 export const cookItem = z.strictObject({
-  id: z.string().min(1).max(60),
-  title: z.string().max(120),
+  id: ident(60),
+  title: text(120),
   roast: roastPart,
   oven: ovenPart.prefault({}),
-  oven_name: z.string().max(120).default('the oven'),
+  oven_name: text(120).default('the oven'),
   program: programPart,
   serve_c: finite,
   promise: instant,
@@ -44,13 +45,13 @@ export const cookItem = z.strictObject({
     .default(null),
   altitude_m: altitudePart,
   vulnerable: z.boolean().default(false),
-  points: z.array(z.string()).default(['core']),
+  points: z.array(ident(40)).max(8).default(['core']),
 })
 export type CookItem = z.output<typeof cookItem>
 
 export const cookDocument = z.strictObject({
   version: z.literal(1).default(1),
-  title: z.string().max(120),
+  title: text(120),
   clock: clockPart,
   items: z.array(cookItem).min(1).max(40),
 })
@@ -58,19 +59,19 @@ export type CookDocument = z.output<typeof cookDocument>
 
 /** What somebody did or saw, once and for all: entries are added, never changed. `id` is made where it happened. */
 const entryShape = z.strictObject({
-  id: z.string().min(8).max(64),
+  id: ident(64, 8),
   kind: z.enum(ENTRY_KINDS),
   /** Cook time. */
   at: instant,
-  item: z.string().max(60).nullable().default(null),
-  by: z.string().max(80).default(''),
+  item: ident(60).nullable().default(null),
+  by: text(80).default(''),
   /** A reading's °C, an oven's setting, an assignment's channel, a note's text, what is undone. */
-  value_c: finite.nullable().default(null),
-  point: z.string().max(40).nullable().default(null),
-  device: z.string().max(60).nullable().default(null),
+  value_c: probeCelsius.nullable().default(null),
+  point: ident(40).nullable().default(null),
+  device: ident(60).nullable().default(null),
   channel: z.int().min(0).max(63).nullable().default(null),
-  of: z.string().max(64).nullable().default(null),
-  text: z.string().max(1000).nullable().default(null),
+  of: ident(64).nullable().default(null),
+  text: text(1000).nullable().default(null),
 })
 export type CookEntry = z.output<typeof entryShape>
 
@@ -84,27 +85,45 @@ export const cookEntry = entryShape.superRefine((entry, context) => {
     context.addIssue({ code: 'custom', path: ['item'], message: `an entry ${entry.kind} must name its roast` })
 })
 /** An entry as it was once kept: earlier releases asked less of it. */
-export const keptEntry = entryShape
+export const keptEntry = entryShape.extend({ value_c: finite.nullable().default(null) })
 
-/** A batch of probe readings from a device. */
+/** One reading of a batch: what a kitchen's probe can read, at a time of ours. */
+const readingOf = (unit: 'c' | 'f') =>
+  z.strictObject({
+    channel: z.int().min(0).max(63),
+    seq: z.int().min(0),
+    at: instant,
+    value:
+      unit === 'c' ? probeCelsius : finite.min(celsiusToFahrenheit(PROBE_C.low)).max(celsiusToFahrenheit(PROBE_C.high)),
+  })
+const readingIn = { c: readingOf('c'), f: readingOf('f') }
+export type SentReading = z.output<typeof readingIn.c>
+
+/** A batch of probe readings from a device. Each reading is looked at on its own: one that cannot be takes no other with it. */
 export const readingsBatch = z.strictObject({
   /** The device's clock as it sends: what it is off by is taken out. Left out: its times are believed. */
   sent_at: instant.optional(),
   unit: z.enum(['c', 'f']),
   battery: finite.min(0).max(1).optional(),
-  readings: z
-    .array(
-      z.strictObject({
-        channel: z.int().min(0).max(63),
-        seq: z.int().min(0),
-        at: instant,
-        value: finite.min(-100).max(1000),
-      }),
-    )
-    .min(1)
-    .max(5000),
+  /** Whose count `seq` is: a device that counts from the start again when it is switched on names each time anew. */
+  session: ident(64).default('-'),
+  readings: z.array(z.unknown()).min(1).max(5000),
 })
-export type ReadingsBatch = z.output<typeof readingsBatch>
+
+/** The readings of a batch that can be, and why each of the others cannot, by its place. */
+export function sortReadings({ unit, readings }: z.output<typeof readingsBatch>): {
+  readonly possible: readonly { readonly place: number; readonly reading: SentReading }[]
+  readonly refused: readonly { readonly place: number; readonly problems: readonly Problem[] }[]
+} {
+  const possible: { place: number; reading: SentReading }[] = []
+  const refused: { place: number; problems: readonly Problem[] }[] = []
+  readings.forEach((value, place) => {
+    const read = parseWith(readingIn[unit], value)
+    if (read.ok) possible.push({ place, reading: read.value })
+    else refused.push({ place, problems: read.problems })
+  })
+  return { possible, refused }
+}
 
 /** A probe reading as the board knows it; cook time. */
 export interface ProbeReading {

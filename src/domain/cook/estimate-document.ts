@@ -5,11 +5,10 @@ import { carveSeconds } from '@/core/schedule/carving'
 import { type Outcome, succeed } from '../problem/problem'
 import { questionOf } from '../roast/question'
 import { simulateDocument } from '../roast/roast-document'
+import { finite, probeCelsius, text } from '../schema/scalars'
 import { boardOf } from './board'
 import { cookDocument, cookEntry } from './cook-document'
 import { forecastOf } from './forecast'
-
-const finite = z.number().finite()
 
 /** Where a probe may be; `core` of a bird is its first point. */
 export const PROBED = ['core', 'thin_end', 'breast', 'thigh', 'stuffing', 'air'] as const
@@ -20,9 +19,9 @@ export const estimateDocument = simulateDocument.omit({ members: true }).extend(
     .array(
       z.strictObject({
         minute: finite.min(-1440).max(4320).describe('Since put-in'),
-        c: finite.min(-60).max(500),
+        c: probeCelsius,
         probe: z.enum(PROBED).default('core'),
-        note: z.string().max(400).optional(),
+        note: text(400).optional(),
       }),
     )
     .max(20_000),

@@ -1,19 +1,20 @@
 import { z } from 'zod'
 import { findCut } from '@/core/reference/cuts'
 import { houseCutPart, stagePart } from '../roast/roast-document'
+import { ident, text } from '../schema/scalars'
 
 /** A kitchen's own cut: a catalogue cut with some values changed. */
 export const houseCutDocument = z.strictObject({
   kind: z.literal('cut'),
-  name: z.string().trim().min(1).max(80),
-  cut: z.string().refine((id) => findCut(id) !== undefined, 'is no cut of the catalogue'),
+  name: text(80).trim().min(1),
+  cut: ident(80).refine((id) => findCut(id) !== undefined, 'is no cut of the catalogue'),
   house: houseCutPart,
 })
 
 /** A kitchen's own way of cooking. */
 export const houseProgramDocument = z.strictObject({
   kind: z.literal('program'),
-  name: z.string().trim().min(1).max(80),
+  name: text(80).trim().min(1),
   stages: z.array(stagePart).min(1).max(12),
 })
 

@@ -1,10 +1,10 @@
 import { z } from 'zod'
 import { altitudePart, ovenPart, programPart, roastPart } from '../roast/roast-document'
+import { finite, ident, instant, text } from '../schema/scalars'
 
-const finite = z.number().finite()
-const id = z.string().min(1).max(60)
-const title = z.string().trim().max(120)
-const target = z.union([z.strictObject({ serve_c: finite }), z.strictObject({ doneness: z.string().min(1) })])
+const id = ident(60)
+const title = text(120).trim()
+const target = z.union([z.strictObject({ serve_c: finite }), z.strictObject({ doneness: ident(60) })])
 
 /** An oven of a kitchen: how it heats, what it takes. */
 export const mealOven = ovenPart.extend({
@@ -32,7 +32,7 @@ export type Equipment = z.output<typeof equipmentPart>
 /** Held by hand: the scheduler keeps it. */
 const pinPart = z.strictObject({
   oven: id.nullable().default(null),
-  start: z.iso.datetime({ offset: true }).nullable().default(null),
+  start: instant.nullable().default(null),
 })
 
 export const PREPARATIONS = ['none', 'dry_salt', 'wet_brine', 'marinade', 'acid_marinade'] as const
@@ -64,15 +64,13 @@ export const mealSide = z.strictObject({
   places: z.int().min(1).max(4).default(1),
   hold_min: finite.min(0).max(240).default(10).describe('How long it keeps before serving'),
   hob_min: finite.min(0).max(240).default(0).describe('On the hob first: par-boiling'),
-  quantity: z.string().max(120).default('').describe('For the shopping list'),
+  quantity: text(120).default('').describe('For the shopping list'),
   owner: title.nullable().default(null),
   pin: pinPart.prefault({}),
 })
 export type MealSide = z.output<typeof mealSide>
 
-export const mealServing = z.strictObject({ id, title, at: z.iso.datetime({ offset: true }) })
-
-const instant = z.iso.datetime({ offset: true })
+export const mealServing = z.strictObject({ id, title, at: instant })
 
 /** The schedule a cook saw and kept: sheets, calendars and boards go by it. */
 const placedPart = z.strictObject({
@@ -104,8 +102,7 @@ export const mealDocument = z
     roasts: z.array(mealRoast).max(40).default([]),
     sides: z.array(mealSide).max(40).default([]),
     gravy: z.boolean().default(true),
-    day_start: z.iso
-      .datetime({ offset: true })
+    day_start: instant
       .nullable()
       .default(null)
       .describe('Nothing goes into an oven before this; null: twelve hours before the last serving'),
@@ -114,6 +111,16 @@ export const mealDocument = z
   .superRefine((meal, context) => {
     const servings = new Set(meal.servings.map((serving) => serving.id))
     const ovens = new Set(meal.kitchen.ovens.map((oven) => oven.id))
+    const once = (list: readonly { readonly id: string }[], path: readonly (string | number)[]) => {
+      const ids = new Set<string>()
+      list.forEach((part, i) => {
+        if (ids.has(part.id))
+          context.addIssue({ code: 'custom', path: [...path, i, 'id'], message: `${part.id} is used twice` })
+        ids.add(part.id)
+      })
+    }
+    once(meal.servings, ['servings'])
+    once(meal.kitchen.ovens, ['kitchen', 'ovens'])
     const seen = new Set<string>()
     const each = (list: 'roasts' | 'sides') =>
       meal[list].forEach((item, i) => {

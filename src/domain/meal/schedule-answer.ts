@@ -1,10 +1,10 @@
 import { z } from 'zod'
 import { gapOf } from '@/core/schedule/meal/solve'
+import { finite } from '../schema/scalars'
 import type { MealChange } from './changes'
 import type { MealPlan } from './make-meal'
 import type { MealDocument } from './meal-document'
 
-const finite = z.number().finite()
 const instant = z.iso.datetime()
 
 /** What `plan` answers. */

@@ -72,6 +72,14 @@ export type Problem =
   | { readonly code: 'unreadable'; readonly path: Path; readonly what: string; readonly detail: string }
   | { readonly code: 'not_found'; readonly path: Path; readonly what: string }
   | { readonly code: 'stale_version'; readonly path: Path; readonly yours: number; readonly theirs: number }
+  | { readonly code: 'too_large'; readonly path: Path; readonly most_bytes: number }
+  | { readonly code: 'too_deep'; readonly path: Path; readonly most: number }
+  | { readonly code: 'too_many'; readonly path: Path; readonly most: number }
+  | { readonly code: 'out_of_time'; readonly path: Path; readonly limit_s: number }
+  | { readonly code: 'too_busy'; readonly path: Path; readonly retry_s: number }
+  | { readonly code: 'unavailable'; readonly path: Path; readonly retry_s: number }
+  | { readonly code: 'id_reused'; readonly path: Path; readonly id: string }
+  | { readonly code: 'sequence_reused'; readonly path: Path; readonly channel: number; readonly seq: number }
 
 export type QuantityKind = 'mass_kg' | 'length_mm' | 'temperature_c' | 'rise_k' | 'minutes' | 'count'
 export type Path = readonly (string | number)[]

@@ -1,15 +1,14 @@
 import { z } from 'zod'
+import { finite, ident, instant, text } from '../schema/scalars'
 
 /** The documents that Pheasant reads and writes. Units stand in the names; a `version` goes with each. */
-
-const finite = z.number().finite()
 
 export const ROAST_SURFACES = ['plain', 'dry_salted', 'buttered'] as const
 export const HANDLINGS = ['as_cut', 'rolled', 'stuffed', 'tenderised', 'injected'] as const
 
 /** A house cut: a catalogue cut with some of its values changed. Units in the names; left out: the catalogue's own. */
 export const houseCutPart = z.strictObject({
-  name: z.string().trim().min(1).max(80).optional(),
+  name: text(80).trim().min(1).optional(),
   thickness_mm: finite.min(15).max(300).optional().describe('At the usual weight; cylinders only'),
   width_ratio: finite.min(1).max(8).optional().describe('Width over thickness'),
   length_ratio: finite.min(1).max(8).optional().describe('Length over thickness; plump pieces only'),
@@ -19,13 +18,13 @@ export const houseCutPart = z.strictObject({
   rest_least_min: finite.min(0).max(180).optional(),
   rest_most_min: finite.min(0).max(360).optional(),
   intact: z.boolean().optional(),
-  measure: z.string().max(200).optional(),
-  probe: z.string().max(200).optional(),
+  measure: text(200).optional(),
+  probe: text(200).optional(),
 })
 export type HouseCutPart = z.output<typeof houseCutPart>
 
 export const roastPart = z.strictObject({
-  cut: z.string().min(1).describe('Cut id from the catalogue, such as beef-rib-bone-in'),
+  cut: ident(80).describe('Cut id from the catalogue, such as beef-rib-bone-in'),
   mass_kg: finite.describe('Raw weight as bought, kg'),
   thickness_mm: finite
     .nullable()
@@ -104,7 +103,7 @@ export const stagePart = z.strictObject({
 })
 
 export const schoolPart = z.strictObject({
-  school: z.string().min(1).describe('School id, such as steady or reverse-sear'),
+  school: ident(60).describe('School id, such as steady or reverse-sear'),
   set_c: finite.optional().describe("Main heat, °C; the school's own by default"),
   hot_c: finite.optional().describe('The hot part, °C, where the school has one'),
   hot_min: finite.optional().describe('How long the hot part lasts, minutes'),
@@ -113,7 +112,7 @@ export const schoolPart = z.strictObject({
 
 export type SchoolPart = z.output<typeof schoolPart>
 export const stagesPart = z.strictObject({
-  name: z.string().trim().max(80).optional().describe('What the house calls it'),
+  name: text(80).trim().optional().describe('What the house calls it'),
   stages: z.array(stagePart).min(1).max(12),
 })
 export const programPart = z.union([schoolPart, stagesPart])
@@ -122,7 +121,7 @@ export type StagePart = z.output<typeof stagePart>
 
 export const targetPart = z.union([
   z.strictObject({ serve_c: finite.describe('Wanted at the core at its peak, °C') }),
-  z.strictObject({ doneness: z.string().min(1).describe('A word for it, such as medium-rare') }),
+  z.strictObject({ doneness: ident(60).describe('A word for it, such as medium-rare') }),
   z.strictObject({ pull_c: finite.describe('Pull at this reading, whatever comes of it, °C') }),
 ])
 
@@ -150,14 +149,18 @@ export type SimulateDocument = z.output<typeof simulateDocument>
 /** One plan as it is kept, exported and imported: one roast, one oven, one promise. */
 export const planDocument = z.strictObject({
   version: z.literal(1).default(1),
-  title: z.string().trim().max(120).default(''),
+  title: text(120).trim().default(''),
   roast: roastPart,
   oven: ovenPart.prefault({}),
   program: programPart.default({ school: 'steady' }),
-  target: z.union([z.strictObject({ serve_c: finite }), z.strictObject({ doneness: z.string().min(1) })]).optional(),
-  promise: z.iso.datetime({ offset: true }).describe('Plates on the table'),
+  target: z.union([z.strictObject({ serve_c: finite }), z.strictObject({ doneness: ident(60) })]).optional(),
+  promise: instant.describe('Plates on the table'),
   guests: z.int().min(1).max(2000).nullable().default(null),
-  wishes: z.record(z.string(), z.int().min(0).max(2000)).default({}).describe('Guests by wanted doneness'),
+  wishes: z
+    .record(ident(60), z.int().min(0).max(2000))
+    .refine((wishes) => Object.keys(wishes).length <= 20, 'names at most 20 donenesses')
+    .default({})
+    .describe('Guests by wanted doneness'),
   vulnerable: vulnerablePart,
   altitude_m: altitudePart,
 })

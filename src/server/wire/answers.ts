@@ -24,10 +24,12 @@ const summary = <Document extends z.ZodType>(document: Document) =>
 const unreadable = z.object({ id, detail: z.string() })
 
 export const planRowAnswer = summary(planDocument)
-export const planListAnswer = z.object({ plans: z.array(planRowAnswer), unreadable: z.array(unreadable) })
+/** How many there are in all, of which this is a part. */
+const total = z.int()
+export const planListAnswer = z.object({ plans: z.array(planRowAnswer), unreadable: z.array(unreadable), total })
 export const planAnswer = z.object({ id, version: z.int(), document: planDocument, plan: computed })
 export const mealRowAnswer = summary(mealDocument)
-export const mealListAnswer = z.object({ meals: z.array(mealRowAnswer), unreadable: z.array(unreadable) })
+export const mealListAnswer = z.object({ meals: z.array(mealRowAnswer), unreadable: z.array(unreadable), total })
 export const mealAnswer = z.object({
   id,
   version: z.int(),
@@ -47,9 +49,13 @@ export const settledAnswer = z.object({ settled: z.boolean() })
 export const cookRowAnswer = z
   .object({ id, state: z.enum(['cooking', 'done']), document: cookDocument, createdAt: instant })
   .transform(({ createdAt, ...rest }) => ({ ...rest, created_at: createdAt }))
-export const cookListAnswer = z.object({ cooks: z.array(cookRowAnswer), unreadable: z.array(unreadable) })
+export const cookListAnswer = z.object({ cooks: z.array(cookRowAnswer), unreadable: z.array(unreadable), total })
 const kept = z.object({ seq: z.int(), entry: keptEntry, received_at: z.string() })
-export const entriesAnswer = z.array(kept)
+/** What became of each entry: the server has those it names here, and only those. */
+export const entriesAnswer = z.object({
+  kept: z.array(kept),
+  refused: z.array(z.object({ id: z.string().nullable(), problems: z.array(computed) })),
+})
 const device = z
   .object({ id, name: z.string(), battery: z.number().nullable(), seenAt: instant.nullable() })
   .transform(({ seenAt, ...rest }) => ({ ...rest, seen_at: seenAt }))
@@ -62,11 +68,20 @@ export const cookStateAnswer = z.object({
 })
 /** The token is shown this once. */
 export const newDeviceAnswer = z.object({ device, token: z.string() })
-export const readingsAnswer = z.object({ kept: z.int(), known: z.int() })
+export const readingsAnswer = z.object({
+  kept: z.int(),
+  known: z.int(),
+  refused: z.array(z.object({ place: z.int(), problems: z.array(computed) })),
+})
 
 export const houseItemAnswer = z.object({ id, document: houseItemDocument })
 export const houseListAnswer = z.array(houseItemAnswer)
 export const removedAnswer = z.object({ removed: z.literal(true) })
+export const archivedAnswer = z.object({ archived: z.boolean() })
+export const equipmentAnswer = z.object({ kept: z.literal(true) })
+/** The new secret of the calendar address, shown to whoever renewed it. */
+export const calendarAnswer = z.object({ token: z.string() })
+export const readyAnswer = z.object({ ready: z.literal(true) })
 
 export const healthAnswer = z.object({
   application: z.literal('pheasant'),

@@ -21,7 +21,7 @@ export async function layDemoCook(db: Database, now_s: number, ordersFile: strin
   const scope = await openKitchen(db, 'cottage')
   if (!scope) return
   const shelf = cookShelf(db, scope.kitchen)
-  const running = (await shelf.list()).rows.find(
+  const running = (await shelf.list({ state: 'cooking', limit: 40, offset: 0 })).rows.find(
     ({ state, createdAt }) => state === 'cooking' && now_s - createdAt.getTime() / 1000 < OVER_S,
   )
   if (running) return

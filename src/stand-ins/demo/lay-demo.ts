@@ -1,7 +1,7 @@
 import { TZDate } from '@date-fns/tz'
 import { addDays } from 'date-fns'
 import type { Database } from '@/db/connection'
-import { ensureKitchen, openKitchen } from '@/db/repositories'
+import { ensureKitchen, listKitchens, openKitchen } from '@/db/repositories'
 import { type PlanDocument, type PlanDocumentInput, planDocument } from '@/domain/roast/roast-document'
 import { fridayEvening, reunion } from './meals'
 
@@ -44,9 +44,15 @@ const plan = (
     guests,
   })
 
-/** Lays the invented demo: Tern Point, a lighthouse station turned guest house, and a cottage kitchen. Does nothing to a kitchen that has plans. */
-export async function layDemo(db: Database, world: DemoWorld): Promise<void> {
+/**
+ * Lays the invented demo: Tern Point, a lighthouse station turned guest house, and a cottage kitchen. Only into a
+ * database that has no kitchen yet, or, where it is asked for, into kitchens of the demo that have no plans.
+ *
+ * @returns whether it was laid
+ */
+export async function layDemo(db: Database, world: DemoWorld, asked = false): Promise<boolean> {
   const { timeZone } = world
+  if (!asked && (await listKitchens(db)).length > 0) return false
   await ensureKitchen(db, { slug: 'cottage', name: 'Cottage kitchen', timeZone, createdAt: new Date(0) })
   await ensureKitchen(db, { slug: 'tern-point', name: 'Tern Point', timeZone, createdAt: new Date(1000) })
   const friday = daysTo(world, 5)
@@ -102,7 +108,7 @@ export async function layDemo(db: Database, world: DemoWorld): Promise<void> {
   }
   for (const [slug, documents] of Object.entries(demo)) {
     const scope = await openKitchen(db, slug)
-    if (!scope || (await scope.plans.list()).rows.length > 0) continue
+    if (!scope || (await scope.plans.list({ limit: 1, offset: 0 })).total > 0) continue
     for (const document of documents) await scope.plans.add(document)
     if (slug !== 'tern-point') continue
     const supper = reunion(on(world, saturday, 19, 30))
@@ -110,4 +116,5 @@ export async function layDemo(db: Database, world: DemoWorld): Promise<void> {
     await scope.meals.add(supper)
     await scope.meals.add(fridayEvening(on(world, friday, 18, 0)))
   }
+  return true
 }

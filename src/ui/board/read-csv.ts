@@ -1,5 +1,6 @@
 import Papa from 'papaparse'
 import { fahrenheitToCelsius } from '@/core/units'
+import { PROBE_C } from '@/domain/schema/scalars'
 
 export interface CsvReading {
   readonly at: string

@@ -3,8 +3,9 @@ import { type PointerEvent, useId, useRef, useState } from 'react'
 import { settingOf } from '@/core/program/stage'
 import { findCut } from '@/core/reference/cuts'
 import { ROOM_C } from '@/core/reference/standards'
-import type { CoursePoint, Plan } from '@/core/schedule/plan'
+import type { CoursePoint } from '@/core/schedule/plan'
 import type { Task } from '@/core/schedule/task'
+import type { RibbonPlan } from '@/domain/plan/summary'
 import { taskTitle } from '@/words/tasks'
 import { clock, shortDay, temperature, type Units } from '@/words/units'
 import { POINT_NAMES, surroundings } from '@/words/words'
@@ -14,7 +15,7 @@ import { Handle } from './handles'
 import { ribbonScale, rowsFor, tickStep } from './scale'
 
 interface RibbonProps {
-  readonly plan: Plan
+  readonly plan: RibbonPlan
   readonly cutId: string
   readonly units: Units
   /** Small and quiet, for a list. */

@@ -1,8 +1,9 @@
 import { scheduleAnswer } from '@/domain/meal/schedule-answer'
-import { planHeadless } from '@/server/headless'
-import { bodyOf, respond } from '../respond'
+import { compute } from '@/server/compute'
+import { BODY } from '@/server/limits'
+import { bodyTextOf, respond } from '../respond'
 
 export async function POST(request: Request): Promise<Response> {
-  const body = await bodyOf(request)
-  return respond(scheduleAnswer, body.ok ? await planHeadless(body.value) : body)
+  const text = await bodyTextOf(request, BODY.meal)
+  return respond(scheduleAnswer, text.ok ? await compute('schedule', text.value, request.signal) : text)
 }

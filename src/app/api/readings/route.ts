@@ -1,4 +1,5 @@
 import { takeReadings } from '@/server/cooks'
+import { BODY } from '@/server/limits'
 import { readingsAnswer } from '@/server/wire/answers'
 import { bodyOf, refuse, respond } from '../respond'
 
@@ -10,6 +11,6 @@ export async function POST(request: Request): Promise<Response> {
       [{ code: 'malformed', path: ['authorization'], detail: 'send Authorization: Bearer and the device’s token' }],
       401,
     )
-  const body = await bodyOf(request)
+  const body = await bodyOf(request, BODY.readings)
   return respond(readingsAnswer, body.ok ? await takeReadings(token, body.value) : body, 202)
 }

@@ -1,11 +1,9 @@
-import { parseWith } from '@/domain/problem/parse'
-import { simulateAnswer, simulateDocument } from '@/domain/roast/roast-document'
-import { simulate } from '@/domain/roast/simulate'
-import { bodyOf, refuse, respond } from '../respond'
+import { simulateAnswer } from '@/domain/roast/roast-document'
+import { compute } from '@/server/compute'
+import { BODY } from '@/server/limits'
+import { bodyTextOf, respond } from '../respond'
 
 export async function POST(request: Request): Promise<Response> {
-  const body = await bodyOf(request)
-  if (!body.ok) return refuse(body.problems)
-  const document = parseWith(simulateDocument, body.value)
-  return respond(simulateAnswer, document.ok ? simulate(document.value) : document)
+  const text = await bodyTextOf(request, BODY.simulate)
+  return respond(simulateAnswer, text.ok ? await compute('simulate', text.value, request.signal) : text)
 }

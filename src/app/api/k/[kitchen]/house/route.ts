@@ -1,4 +1,5 @@
 import { houseItemsOf, putHouseItem } from '@/server/house'
+import { BODY } from '@/server/limits'
 import { houseItemAnswer, houseListAnswer } from '@/server/wire/answers'
 import { bodyOf, respond } from '../../../respond'
 
@@ -9,6 +10,6 @@ export async function GET(_request: Request, { params }: Context): Promise<Respo
 }
 
 export async function POST(request: Request, { params }: Context): Promise<Response> {
-  const body = await bodyOf(request)
+  const body = await bodyOf(request, BODY.plan)
   return respond(houseItemAnswer, body.ok ? await putHouseItem((await params).kitchen, body.value) : body, 201)
 }

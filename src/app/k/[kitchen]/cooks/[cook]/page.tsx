@@ -1,6 +1,6 @@
 import type { Metadata } from 'next'
-import { notFound } from 'next/navigation'
 import { unitsOf } from '@/app/reader'
+import { Refused } from '@/app/refused'
 import { cookInKitchen } from '@/server/cooks'
 import { kitchensOfHouse } from '@/server/kitchen'
 import { Board } from '@/ui/board/board'
@@ -11,7 +11,7 @@ export const metadata: Metadata = { title: 'Cooking' }
 export default async function CookPage({ params }: { params: Promise<{ kitchen: string; cook: string }> }) {
   const { kitchen: slug, cook } = await params
   const found = await cookInKitchen(slug, cook, 0)
-  if (!found.ok) notFound()
+  if (!found.ok) return <Refused problems={found.problems} />
   const { kitchen, row, entries, readings, now_s } = found.value
   const units = await unitsOf(kitchen)
   return (

@@ -1,8 +1,9 @@
 import type { Metadata } from 'next'
 import { headers } from 'next/headers'
-import { notFound } from 'next/navigation'
 import { unitsOf } from '@/app/reader'
+import { Refused } from '@/app/refused'
 import { nowSeconds } from '@/server/environment'
+import { calendarTokenOf } from '@/server/exports'
 import { kitchensOfHouse } from '@/server/kitchen'
 import { mealInKitchen } from '@/server/meals'
 import { MealDesk } from '@/ui/meal/meal-desk'
@@ -13,9 +14,10 @@ export const metadata: Metadata = { title: 'Meal' }
 export default async function MealPage({ params }: { params: Promise<{ kitchen: string; meal: string }> }) {
   const { kitchen: slug, meal: id } = await params
   const found = await mealInKitchen(slug, id)
-  if (!found.ok) notFound()
+  if (!found.ok) return <Refused problems={found.problems} />
   const { kitchen, row, plan, problems, setAside } = found.value
   const units = await unitsOf(kitchen)
+  const secret = await calendarTokenOf(slug)
   const host = (await headers()).get('host') ?? '127.0.0.1'
   return (
     <>
@@ -36,7 +38,7 @@ export default async function MealPage({ params }: { params: Promise<{ kitchen: 
             at_s: createdAt.getTime() / 1000,
             document,
           }))}
-          calendar={`http://${host}/calendar/${kitchen.calendarToken}`}
+          calendar={secret.ok ? `http://${host}/calendar/${secret.value}` : ''}
         />
       </main>
     </>

@@ -1,6 +1,6 @@
 import type { Metadata } from 'next'
-import { notFound } from 'next/navigation'
 import { unitsOf } from '@/app/reader'
+import { Refused } from '@/app/refused'
 import { nowSeconds } from '@/server/environment'
 import { houseItemsOf } from '@/server/house'
 import { kitchensOfHouse } from '@/server/kitchen'
@@ -15,8 +15,8 @@ export const metadata: Metadata = { title: 'Plan' }
 export default async function PlanPage({ params }: Params) {
   const { kitchen: slug, plan: id } = await params
   const found = await planInKitchen(slug, id)
-  if (!found.ok) notFound()
-  const { kitchen, row, made, setAside } = found.value
+  if (!found.ok) return <Refused problems={found.problems} />
+  const { kitchen, row, plan, setAside } = found.value
   const units = await unitsOf(kitchen)
   const house = await houseItemsOf(slug)
   return (
@@ -29,7 +29,7 @@ export default async function PlanPage({ params }: Params) {
           planId={id}
           version={row.version}
           document={row.document}
-          plan={made.plan}
+          plan={plan}
           units={units}
           now_s={nowSeconds()}
           house={house.ok ? house.value : []}

@@ -1,7 +1,7 @@
 import type { Metadata } from 'next'
 import Link from 'next/link'
-import { notFound } from 'next/navigation'
 import { unitsOf } from '@/app/reader'
+import { Refused } from '@/app/refused'
 import { mealInKitchen } from '@/server/meals'
 import { MealSheets, SHEETS, type SheetKind } from '@/ui/meal/meal-sheets'
 import { PrintButton } from '@/ui/shell/print-button'
@@ -17,9 +17,10 @@ export default async function SheetsPage({ params, searchParams }: Props) {
   const { kitchen: slug, meal: id } = await params
   const { by } = await searchParams
   const found = await mealInKitchen(slug, id)
-  if (!found.ok || !found.value.plan) notFound()
-  const { kitchen, row, plan } = found.value
-  const kind: SheetKind = by !== undefined && by in SHEETS ? (by as SheetKind) : 'whole'
+  if (!found.ok) return <Refused problems={found.problems} />
+  const { kitchen, row, plan, problems } = found.value
+  if (!plan) return <Refused problems={problems} />
+  const kind: SheetKind = by !== undefined && Object.hasOwn(SHEETS, by) ? (by as SheetKind) : 'whole'
   return (
     <main className="mx-auto max-w-3xl bg-white px-6 py-6 text-black print:p-0">
       <nav className="no-print mb-6 flex flex-wrap gap-2">

@@ -1,7 +1,7 @@
 import type { Metadata } from 'next'
 import Link from 'next/link'
-import { notFound } from 'next/navigation'
 import { unitsOf } from '@/app/reader'
+import { Refused } from '@/app/refused'
 import { planInKitchen } from '@/server/plans'
 import { PlanSheet } from '@/ui/plan/plan-sheet'
 import { PrintButton } from '@/ui/shell/print-button'
@@ -11,8 +11,8 @@ export const metadata: Metadata = { title: 'Run sheet' }
 export default async function PlanSheetPage({ params }: { params: Promise<{ kitchen: string; plan: string }> }) {
   const { kitchen: slug, plan: id } = await params
   const found = await planInKitchen(slug, id)
-  if (!found.ok) notFound()
-  const { kitchen, row, made } = found.value
+  if (!found.ok) return <Refused problems={found.problems} />
+  const { kitchen, row, plan } = found.value
   const units = await unitsOf(kitchen)
   return (
     <main className="mx-auto max-w-3xl bg-white px-6 py-6 text-black print:p-0">
@@ -25,7 +25,7 @@ export default async function PlanSheetPage({ params }: { params: Promise<{ kitc
         </Link>
         <PrintButton />
       </nav>
-      <PlanSheet kitchen={kitchen.name} document={row.document} plan={made.plan} units={units} version={row.version} />
+      <PlanSheet kitchen={kitchen.name} document={row.document} plan={plan} units={units} version={row.version} />
     </main>
   )
 }

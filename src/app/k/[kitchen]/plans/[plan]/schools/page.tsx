@@ -1,6 +1,6 @@
 import type { Metadata } from 'next'
-import { notFound } from 'next/navigation'
 import { unitsOf } from '@/app/reader'
+import { Refused } from '@/app/refused'
 import { nowSeconds } from '@/server/environment'
 import { kitchensOfHouse } from '@/server/kitchen'
 import { planInKitchen } from '@/server/plans'
@@ -12,7 +12,7 @@ export const metadata: Metadata = { title: 'Schools side by side' }
 export default async function Schools({ params }: { params: Promise<{ kitchen: string; plan: string }> }) {
   const { kitchen: slug, plan: id } = await params
   const found = await planInKitchen(slug, id)
-  if (!found.ok) notFound()
+  if (!found.ok) return <Refused problems={found.problems} />
   const { kitchen, row } = found.value
   const units = await unitsOf(kitchen)
   return (

@@ -1,4 +1,5 @@
 import { addEntries } from '@/server/cooks'
+import { BODY } from '@/server/limits'
 import { entriesAnswer } from '@/server/wire/answers'
 import { bodyOf, respond } from '../../../../../respond'
 
@@ -6,6 +7,6 @@ type Context = { params: Promise<{ kitchen: string; cook: string }> }
 
 export async function POST(request: Request, { params }: Context): Promise<Response> {
   const { kitchen, cook } = await params
-  const body = await bodyOf(request)
+  const body = await bodyOf(request, BODY.entries)
   return respond(entriesAnswer, body.ok ? await addEntries(kitchen, cook, body.value) : body, 201)
 }

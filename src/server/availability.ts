@@ -1,0 +1,59 @@
+import postgres from 'postgres'
+import { environment } from './environment'
+import { DATABASE_MS } from './limits'
+
+/** Whether the database answers, asked again and again: who asks for something while it is gone is told so at once. */
+
+interface Watch {
+  /** When it last answered, ms by the process's clock; undefined before the first time. */
+  heard: number | undefined
+  away: boolean
+}
+/** One for the process: pages, routes and the proxy are bundled apart and see the same. */
+const held = globalThis as { pheasantWatch?: Watch }
+held.pheasantWatch ??= { heard: undefined, away: false }
+const watch = held.pheasantWatch
+
+const EVERY_MS = 500
+
+export const databaseIsAway = (): boolean => watch.away
+
+/** Errors that mean the database is gone, and not that it was asked something wrong. */
+const GONE = /^(ECONN|EPIPE|ENOENT|ETIMEDOUT|CONNECTION_|CONNECT_TIMEOUT|57P0[123]|08|53[0-3]00|58)/
+const codeOf = (problem: unknown): string | undefined => {
+  if (typeof problem !== 'object' || problem === null) return undefined
+  const { code, cause } = problem as { code?: unknown; cause?: unknown }
+  return typeof code === 'string' && GONE.test(code) ? code : codeOf(cause)
+}
+export const meansAway = (problem: unknown): boolean => codeOf(problem) !== undefined
+
+/** Asks on a connection of its own, which is made anew when it is lost. */
+export async function ask(client: ReturnType<typeof postgres>): Promise<boolean> {
+  const late = new Promise<false>((done) => setTimeout(() => done(false), DATABASE_MS).unref())
+  return Promise.race([
+    client`select 1`.then(
+      () => true,
+      () => false,
+    ),
+    late,
+  ])
+}
+
+/** Watches for as long as the process lives. */
+export function watchDatabase(): void {
+  const open = () =>
+    postgres(environment().DATABASE_URL, { max: 1, onnotice: () => {}, connect_timeout: 1, backoff: () => 0.2 })
+  let client = open()
+  const look = async () => {
+    const answers = await ask(client)
+    if (answers) watch.heard = performance.now()
+    else {
+      // A connection that hangs is let go of: the next question makes another.
+      void client.end({ timeout: 0 }).catch(() => {})
+      client = open()
+    }
+    watch.away = !answers
+    setTimeout(() => void look(), EVERY_MS).unref()
+  }
+  void look()
+}

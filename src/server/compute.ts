@@ -1,0 +1,84 @@
+import { createHash } from 'node:crypto'
+import { existsSync, readFileSync } from 'node:fs'
+import { join } from 'node:path'
+import { Piscina } from 'piscina'
+import { fail, type Outcome } from '@/domain/problem/problem'
+import type * as jobs from '@/workers/server/jobs'
+import { DEADLINE_MS, POOLS, RETRY_AFTER_S } from './limits'
+
+/** The pool: nothing that takes long runs on the thread that answers boards. */
+
+type Jobs = typeof jobs
+type JobName = keyof Jobs
+type Answer<Name extends JobName> = Awaited<ReturnType<Jobs[Name]>>
+
+interface JobPlace {
+  readonly pool: keyof typeof POOLS
+  readonly deadline_ms: number
+}
+const PLACES: Readonly<Record<JobName, JobPlace>> = {
+  plan: { pool: 'kitchen', deadline_ms: DEADLINE_MS.screen },
+  summary: { pool: 'kitchen', deadline_ms: DEADLINE_MS.screen },
+  beginPlan: { pool: 'kitchen', deadline_ms: DEADLINE_MS.screen },
+  beginMeal: { pool: 'kitchen', deadline_ms: DEADLINE_MS.plan },
+  meal: { pool: 'kitchen', deadline_ms: DEADLINE_MS.plan },
+  simulate: { pool: 'headless', deadline_ms: DEADLINE_MS.screen },
+  estimate: { pool: 'headless', deadline_ms: DEADLINE_MS.plan },
+  schedule: { pool: 'headless', deadline_ms: DEADLINE_MS.plan },
+}
+
+/** Built by bin/setup/compute.mjs, beside the application. */
+const program = (): string => {
+  const file = process.env.PHEASANT_COMPUTE ?? join(process.cwd(), '.next', 'compute', 'worker.mjs')
+  if (!existsSync(file)) throw new Error(`${file} is missing: run npm run build`)
+  return file
+}
+
+let stamp: string | undefined
+/** Which code computes: what was computed by another is computed again. */
+export const modelStamp = (): string =>
+  (stamp ??= createHash('sha256').update(readFileSync(program())).digest('hex').slice(0, 16))
+
+const held = globalThis as { pheasantPools?: Partial<Record<keyof typeof POOLS, Piscina>> }
+held.pheasantPools ??= {}
+const pools = held.pheasantPools
+
+function poolOf(name: keyof typeof POOLS): Piscina {
+  const { threads, waiting } = POOLS[name]
+  pools[name] ??= new Piscina({
+    filename: program(),
+    minThreads: threads,
+    maxThreads: threads,
+    maxQueue: waiting,
+    concurrentTasksPerWorker: 1,
+    idleTimeout: 60_000,
+    recordTiming: false,
+  })
+  return pools[name]
+}
+
+/**
+ * Has a job done by a thread of its pool, within its deadline or not at all: the thread is ended where
+ * the time is up or nobody waits any more, and another takes its place.
+ *
+ * @param gone aborted when whoever asked is gone
+ */
+export async function compute<Name extends JobName>(
+  name: Name,
+  input: Parameters<Jobs[Name]>[0],
+  gone?: AbortSignal,
+): Promise<Answer<Name>> {
+  const { pool, deadline_ms } = PLACES[name]
+  const deadline = AbortSignal.timeout(deadline_ms)
+  try {
+    const signal = gone ? AbortSignal.any([deadline, gone]) : deadline
+    return (await poolOf(pool).run(input, { name, signal })) as Answer<Name>
+  } catch (problem) {
+    const refused = (refusal: Outcome<never>) => refusal as Answer<Name>
+    if (deadline.aborted) return refused(fail({ code: 'out_of_time', path: [], limit_s: deadline_ms / 1000 }))
+    if (gone?.aborted || isFull(problem)) return refused(fail({ code: 'too_busy', path: [], retry_s: RETRY_AFTER_S }))
+    throw problem
+  }
+}
+
+const isFull = (problem: unknown) => problem instanceof Error && /queue is at limit|queue.*full/i.test(problem.message)

@@ -1,0 +1,42 @@
+/** What the server takes and how long it works for it, all in one place; docs/limits.md says it to its users. */
+
+/** How long a job may take, queueing included, ms. */
+export const DEADLINE_MS = {
+  /** What a screen waits for. */
+  screen: 2000,
+  /** A whole meal, or a headless answer. */
+  plan: 10_000,
+} as const
+
+/** Threads that compute, and jobs that may wait for one: kitchens first, and apart from headless questions. */
+export const POOLS = {
+  kitchen: { threads: 2, waiting: 64 },
+  headless: { threads: 2, waiting: 16 },
+} as const
+
+/** The database is given up on after this, ms. */
+export const DATABASE_MS = 1500
+/** Whoever is told to wait is told so long, s. */
+export const RETRY_AFTER_S = 2
+
+/** What a body may be: its size in bytes, how deep its parts lie in each other, the longest of its lists. */
+export interface BodyLimit {
+  readonly bytes: number
+  readonly depth: number
+  readonly items: number
+}
+const KB = 1024
+
+export const BODY = {
+  /** A name, a choice, a typed line. */
+  small: { bytes: 8 * KB, depth: 4, items: 20 },
+  plan: { bytes: 64 * KB, depth: 10, items: 100 },
+  meal: { bytes: 512 * KB, depth: 12, items: 120 },
+  entries: { bytes: 512 * KB, depth: 4, items: 500 },
+  readings: { bytes: 1024 * KB, depth: 4, items: 5000 },
+  simulate: { bytes: 64 * KB, depth: 10, items: 100 },
+  estimate: { bytes: 1024 * KB, depth: 10, items: 20_000 },
+} as const satisfies Readonly<Record<string, BodyLimit>>
+
+/** The most that any route takes: what says it is longer is refused before it is read. */
+export const MOST_BYTES = Math.max(...Object.values(BODY).map(({ bytes }) => bytes))

@@ -1,0 +1,48 @@
+import type { Problem } from '@/domain/problem/problem'
+import { problemSentence } from '@/words/problems'
+import type { Units } from '@/words/units'
+
+/** The one way a screen asks the server: with a time limit, an answer that is known to be ours, and what went wrong in words. */
+
+export type Answered<Value> =
+  | { readonly ok: true; readonly value: Value; readonly status: number }
+  | {
+      readonly ok: false
+      /** undefined: nothing of ours answered. */
+      readonly status: number | undefined
+      readonly problems: readonly Problem[]
+      readonly body: unknown
+    }
+
+const LIMIT_MS = 15_000
+const SILENT = 'The kitchen does not answer. Nothing is lost; try again when the connection is back.'
+
+/** Sends a request to the server, with a JSON body where one is given. */
+export async function send<Value>(
+  address: string,
+  method: 'GET' | 'POST' | 'PUT' | 'DELETE',
+  body?: unknown,
+): Promise<Answered<Value>> {
+  let response: Response
+  try {
+    response = await fetch(address, {
+      method,
+      headers: body === undefined ? {} : { 'content-type': 'application/json' },
+      ...(body === undefined ? {} : { body: JSON.stringify(body) }),
+      signal: AbortSignal.timeout(LIMIT_MS),
+    })
+  } catch {
+    return { ok: false, status: undefined, problems: [], body: undefined }
+  }
+  const answer: unknown = await response.json().catch(() => undefined)
+  // A gate on the way that answers everything with a page of its own is nobody of ours.
+  if (typeof answer !== 'object' || answer === null)
+    return { ok: false, status: undefined, problems: [], body: undefined }
+  if (response.ok) return { ok: true, value: answer as Value, status: response.status }
+  const errors = 'errors' in answer && Array.isArray(answer.errors) ? (answer.errors as Problem[]) : []
+  return { ok: false, status: response.status, problems: errors, body: answer }
+}
+
+/** What went wrong, in the reader's words and units. */
+export const saidOf = ({ problems: [first] }: { readonly problems: readonly Problem[] }, units: Units): string =>
+  first ? problemSentence(first, units) : SILENT

@@ -1,0 +1,70 @@
+import type { Plan } from '@/core/schedule/plan'
+import { cookFromMeal, cookFromPlan } from '@/domain/cook/begin'
+import type { CookDocument } from '@/domain/cook/cook-document'
+import { type EstimateAnswer, estimateDocument, estimateFrom } from '@/domain/cook/estimate-document'
+import { type MealPlan, makeMeal } from '@/domain/meal/make-meal'
+import { type MealDocument, mealDocument } from '@/domain/meal/meal-document'
+import type { ScheduleAnswer } from '@/domain/meal/schedule-answer'
+import { makePlan } from '@/domain/plan/make-plan'
+import { type PlanSummary, summaryOf } from '@/domain/plan/summary'
+import { parseJson, parseWith } from '@/domain/problem/parse'
+import type { Outcome } from '@/domain/problem/problem'
+import { type PlanDocument, type SimulateAnswer, simulateDocument } from '@/domain/roast/roast-document'
+import { simulate as simulateRoast } from '@/domain/roast/simulate'
+import { scheduleOf } from './schedule'
+
+/**
+ * Everything the server computes at length, each a job that crosses to a thread and back as plain data.
+ * The headless ones take the text of a document: reading it is part of the work.
+ */
+
+function fromText<Document, Answer>(
+  schema: Parameters<typeof parseWith>[0],
+  text: string,
+  work: (document: Document) => Answer,
+) {
+  const json = parseJson(text)
+  if (!json.ok) return json
+  const document = parseWith(schema, json.value)
+  return document.ok ? work(document.value as Document) : document
+}
+
+export const simulate = (text: string): Outcome<SimulateAnswer> => fromText(simulateDocument, text, simulateRoast)
+export const estimate = (text: string): Outcome<EstimateAnswer> => fromText(estimateDocument, text, estimateFrom)
+export const schedule = async (text: string): Promise<Outcome<ScheduleAnswer>> =>
+  fromText(mealDocument, text, scheduleOf)
+
+interface Asked<Document> {
+  readonly document: Document
+  readonly now_s: number
+}
+
+/** One roast planned: the plan alone, for what it was resolved to holds functions and cannot travel. */
+export function plan({ document, now_s }: Asked<PlanDocument>): Outcome<Plan> {
+  const made = makePlan(document, now_s)
+  return made.ok ? { ok: true, value: made.value.plan } : made
+}
+
+/** One roast as a list shows it. */
+export function summary({ document, now_s }: Asked<PlanDocument>): Outcome<PlanSummary> {
+  const made = makePlan(document, now_s)
+  return made.ok ? { ok: true, value: summaryOf(made.value.plan) } : made
+}
+
+/** A whole meal by the schedule it keeps, or a quick one. */
+export const meal = (document: MealDocument): Outcome<MealPlan> => makeMeal(document, undefined, 0)
+
+export const beginPlan = ({
+  document,
+  now_s,
+  speed,
+}: Asked<PlanDocument> & { readonly speed: number }): Outcome<CookDocument> => cookFromPlan(document, now_s, speed)
+
+export function beginMeal({
+  document,
+  now_s,
+  speed,
+}: Asked<MealDocument> & { readonly speed: number }): Outcome<CookDocument> {
+  const made = makeMeal(document, undefined, 0)
+  return made.ok ? cookFromMeal(document, made.value, now_s, speed) : made
+}
