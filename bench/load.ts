@@ -21,10 +21,10 @@ const address = `http://127.0.0.1:${PORT}`
 
 const data = cluster({ name: 'postgres-load', firstPort: 54520, databases: ['pheasant'], durable: true })
 await data.start()
-ensureBuild()
+await ensureBuild()
 data.recreate('pheasant')
-prepareDatabase(data.url('pheasant'), { demo: false })
-const { db, close } = openDatabase(data.url('pheasant'))
+prepareDatabase(data.ownerUrl('pheasant'), { demo: false })
+const { db, close } = openDatabase(data.ownerUrl('pheasant'))
 const stations: { slug: string; device: string; token: string }[] = []
 for (let i = 0; i < KITCHENS; i++) {
   const slug = `load-${i}`

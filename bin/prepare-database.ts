@@ -6,14 +6,24 @@ import { layDemoCook } from '@/stand-ins/demo/demo-cook'
 import { layDemo } from '@/stand-ins/demo/lay-demo'
 
 // Run as the tables' owner: migrates, says what the application may do, and lays the demo where there is nothing yet.
-const { DATABASE_URL, PHEASANT_TIME_ZONE } = environment()
-await migrateDatabase(DATABASE_URL)
-await grantToApplication(DATABASE_URL)
-const asked = process.argv.includes('--demo-again')
-if (asked || process.argv.includes('--demo')) {
-  const { db, close } = openDatabase(DATABASE_URL)
-  const laid = await layDemo(db, { timeZone: PHEASANT_TIME_ZONE, now_s: nowSeconds() }, asked)
-  const orders = process.env.PHEASANT_STATION
-  if (laid && orders) await layDemoCook(db, nowSeconds(), orders)
-  await close()
+try {
+  await prepare()
+} catch (problem) {
+  const { message, cause } = problem as { message?: string; cause?: { message?: string } }
+  process.stderr.write(`${(cause?.message ?? message ?? String(problem)).split('\n')[0]}\n`)
+  process.exit(1)
+}
+
+async function prepare(): Promise<void> {
+  const { DATABASE_URL, PHEASANT_TIME_ZONE } = environment()
+  await migrateDatabase(DATABASE_URL)
+  await grantToApplication(DATABASE_URL)
+  const asked = process.argv.includes('--demo-again')
+  if (asked || process.argv.includes('--demo')) {
+    const { db, close } = openDatabase(DATABASE_URL)
+    const laid = await layDemo(db, { timeZone: PHEASANT_TIME_ZONE, now_s: nowSeconds() }, asked)
+    const orders = process.env.PHEASANT_STATION
+    if (laid && orders) await layDemoCook(db, nowSeconds(), orders)
+    await close()
+  }
 }

@@ -30,6 +30,9 @@ const OLD_PASSWORD = 'pheasant'
 const checkout = createHash('sha1').update(root).digest('hex').slice(0, 8)
 export const dataFolder = () => process.env.PHEASANT_DATA ?? join(root, '.data')
 
+/** Run where and as whoever asks, not as the cluster's own user. */
+const HERE = { cwd: process.cwd(), uid: undefined, gid: undefined }
+
 const portFree = (port) =>
   new Promise((answer) => {
     const probe = createServer()
@@ -266,14 +269,10 @@ export function cluster({ name, firstPort, databases, durable }) {
     recreate,
     ensureDatabase,
     psql,
-    /** Runs one of the database's own programs against it, as its owner. */
-    program: (words, more) =>
-      run(words[0], [...where().slice(0, 4), '-U', OWNER, ...words.slice(1)], {
-        ...more,
-        cwd: '/',
-        uid: undefined,
-        gid: undefined,
-      }),
+    /** Runs one of the database's own programs against it: as the tables' owner there, as whoever asks here. */
+    program: ([program, ...words], more) => run(program, [...where(), ...words], { ...more, ...HERE }),
+    /** Runs one that asks no server. */
+    plainProgram: ([program, ...words], more) => run(program, words, { ...more, ...HERE }),
     stop: () =>
       locked(
         async () =>

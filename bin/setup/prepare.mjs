@@ -3,18 +3,20 @@ import { spawnSync } from 'node:child_process'
 import { join } from 'node:path'
 import { root } from './dependencies.mjs'
 
-export function prepareDatabase(url, { demo }) {
-  const done = spawnSync(
-    process.execPath,
-    ['--import', 'tsx', join(root, 'bin/prepare-database.ts'), ...(demo ? ['--demo'] : [])],
-    {
-      cwd: root,
-      stdio: ['ignore', 'inherit', 'inherit'],
-      env: { ...process.env, DATABASE_URL: url },
-    },
-  )
-  if (done.status !== 0) {
-    console.error('The database could not be prepared.')
-    process.exit(1)
-  }
+/** @param url of the database, as its tables' owner */
+export function prepareDatabase(url, { demo, again = false }) {
+  const words = [...(demo ? ['--demo'] : []), ...(again ? ['--demo-again'] : [])]
+  const done = spawnSync(process.execPath, ['--import', 'tsx', join(root, 'bin/prepare-database.ts'), ...words], {
+    cwd: root,
+    stdio: ['ignore', 'inherit', 'pipe'],
+    encoding: 'utf8',
+    env: { ...process.env, DATABASE_URL: url },
+  })
+  if (done.status === 0) return
+  const said =
+    String(done.stderr)
+      .trim()
+      .split('\n')
+      .find((line) => /\S/.test(line)) ?? ''
+  throw new Error(`the database could not be brought up to date (${said}); nothing in it was changed`)
 }

@@ -3,6 +3,7 @@ import '@fontsource-variable/bricolage-grotesque'
 import './globals.css'
 import type { Metadata, Viewport } from 'next'
 import { cookies, headers } from 'next/headers'
+import { OutboxNotice } from '@/ui/outbox/outbox-notice'
 
 export const metadata: Metadata = {
   title: { default: 'Pheasant', template: '%s · Pheasant' },
@@ -15,7 +16,10 @@ export default async function Layout({ children }: { children: React.ReactNode }
   const theme = (await cookies()).get('pheasant-theme')?.value === 'night' ? 'night' : 'day'
   return (
     <html lang="en" data-theme={theme}>
-      <body>{children}</body>
+      <body>
+        <OutboxNotice />
+        {children}
+      </body>
     </html>
   )
 }

@@ -37,6 +37,7 @@ const LAYERS: Readonly<Record<string, { readonly layers: readonly string[]; read
       'recharts',
       'lucide-react',
       'comlink',
+      'idb',
       'nanoid',
       'next',
       'papaparse',

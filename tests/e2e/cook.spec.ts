@@ -55,6 +55,7 @@ test('a whole cook at high speed, from preheat to carve, with a probe pulled out
   await expect(next).toContainText('Put in')
   await next.getByRole('button', { name: 'Done' }).click()
   await expect(page.getByTestId('board-row')).toHaveAttribute('data-state', 'in')
+  await expect(page.getByTestId('connection')).toHaveText('All kept')
   const state = await (await request.get(`/api/k/${kitchen}/cooks/${cook.id}`)).json()
   const put_in = state.entries.find(({ entry }: { entry: { kind: string } }) => entry.kind === 'in').entry.at
   const told = { cut: 'pork-loin', mass_kg: 1.6, set_c: 170, pull_c: item.pull_c + 8, fan: false }

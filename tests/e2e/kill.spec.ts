@@ -43,7 +43,7 @@ test('killing the application and the database in mid-cook loses no acknowledged
 }) => {
   test.setTimeout(180_000)
   await data.start()
-  prepareDatabase(data.url('pheasant'), { demo: true })
+  prepareDatabase(data.ownerUrl('pheasant'), { demo: true })
   let server = await serve()
   try {
     const promise = new Date(Date.now() + 6 * 3600_000).toISOString()
@@ -65,14 +65,16 @@ test('killing the application and the database in mid-cook loses no acknowledged
       while (going) {
         const id = `kill-entry-${String(n).padStart(5, '0')}`
         const entry = { id, kind: 'note', at: new Date().toISOString(), item: 'roast', text: id }
-        const kept = await fetch(entries, { method: 'POST', body: JSON.stringify({ entries: [entry] }) }).catch(
-          () => undefined,
-        )
+        const kept = await fetch(entries, {
+          method: 'POST',
+          headers: { 'content-type': 'application/json' },
+          body: JSON.stringify({ entries: [entry] }),
+        }).catch(() => undefined)
         if (kept?.ok) acknowledged.push(id)
         const readings = [{ channel: 0, seq: n, at: new Date().toISOString(), value: 20 + n / 100 }]
         const taken = await fetch(`${address}/api/readings`, {
           method: 'POST',
-          headers: { authorization: `Bearer ${token}` },
+          headers: { authorization: `Bearer ${token}`, 'content-type': 'application/json' },
           body: JSON.stringify({ unit: 'c', readings }),
         }).catch(() => undefined)
         if (taken?.ok) read.push(n)

@@ -216,7 +216,13 @@ describe('cooks', () => {
     const { kept, refused } = must(await add(...nonsense, good))
     // One that cannot be takes no other with it.
     expect(kept.map(({ entry: { id } }) => id)).toEqual([good.id])
-    expect(refused.map(({ problems: [first] }) => first && 'path' in first && first.path)).toEqual([['value_c'], ['kind'], ['item'], ['id'], []])
+    expect(refused.map(({ problems: [first] }) => first && 'path' in first && first.path)).toEqual([
+      ['value_c'],
+      ['kind'],
+      ['item'],
+      ['id'],
+      [],
+    ])
     expect(refused.map(({ id }) => id)).toEqual(
       [nonsense[0], nonsense[1], nonsense[2]]
         .map((each) => (each as { id: string }).id)

@@ -10,7 +10,7 @@ import type { StationOrders } from '../probe-station/station'
 
 /** The demo's cook has been in for this long when it is laid, s. */
 const IN_FOR_S = 75 * 60
-/** A demo cook older than this is over. */
+/** The station sends for so long: then the cook is over. */
 const OVER_S = 5 * 3600
 
 /**
@@ -56,6 +56,7 @@ export async function layDemoCook(db: Database, now_s: number, ordersFile: strin
   const orders: Omit<StationOrders, 'address'> = {
     token,
     clock: cook.document.clock,
+    until_s: OVER_S,
     channels: [
       { ...channel, channel: 0, point: 'core' },
       { ...channel, channel: 1, point: 'air' },

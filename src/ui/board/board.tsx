@@ -79,8 +79,17 @@ export function Board({ units, ...start }: CookStart & { readonly units: Units }
               ? `Sending ${cook.waiting}…`
               : 'All kept'
             : `No connection. The board goes on; ${cook.waiting === 0 ? 'entries wait on this device' : `${cook.waiting} ${cook.waiting === 1 ? 'entry waits' : 'entries wait'} on this device`}.`}
-          {cook.refused > 0 && ` ${cook.refused} were refused by the server.`}
+          {cook.unkept > 0 && ` The device is full: ${cook.unkept} only in this page, leave it open.`}
         </p>
+        {cook.refused > 0 && (
+          <Link
+            href="/waiting"
+            className="inline-flex min-h-11 items-center text-base font-semibold text-wattle underline underline-offset-4"
+            data-testid="refused"
+          >
+            {cook.refused === 1 ? 'One entry was refused' : `${cook.refused} entries were refused`}: look
+          </Link>
+        )}
         <label className="inline-flex items-baseline gap-2 text-base text-soft">
           At the stove
           <input

@@ -29,7 +29,9 @@ export function readCsv(text: string): { readonly readings: readonly CsvReading[
       if (i > 0) wrong++
       return
     }
-    readings.push({ at: time, value_c: fahrenheit ? fahrenheitToCelsius(number) : number })
+    const value_c = fahrenheit ? fahrenheitToCelsius(number) : number
+    if (value_c >= PROBE_C.low && value_c <= PROBE_C.high) readings.push({ at: time, value_c })
+    else wrong++
   })
   const stride = Math.ceil(readings.length / MOST)
   return { readings: readings.filter((_, i) => i % Math.max(1, stride) === 0), wrong }
@@ -49,5 +51,5 @@ function numberOf(cell: string): number | undefined {
     .replace(',', '.')
   if (text === '') return undefined
   const value = Number(text)
-  return Number.isFinite(value) && value > -100 && value < 1000 ? value : undefined
+  return Number.isFinite(value) ? value : undefined
 }

@@ -3,13 +3,14 @@ import { nanoid } from 'nanoid'
 import { useCallback, useEffect, useMemo, useRef, useState } from 'react'
 import { type BoardItem, boardOf } from '@/domain/cook/board'
 import type { CookDocument, CookEntry, ProbeReading } from '@/domain/cook/cook-document'
+import { deviceOutbox, takeUpOlder } from '../outbox/device-outbox'
+import { useOutbox } from '../outbox/use-outbox'
 import { deviceStorage } from '../shell/device-storage'
 import { useHydrated } from '../shell/use-hydrated'
 import { type DeviceWorld, eachOnce, recallEntries, rememberEntries } from './device-memory'
 import { keepThisBoard } from './keep-board'
 import { type Forecasts, useForecasts } from './use-forecasts'
 import { useKitchenClock } from './use-kitchen-clock'
-import { useQueue } from './use-queue'
 import { useStream } from './use-stream'
 
 export interface CookStart {
@@ -28,6 +29,8 @@ export interface LiveCook {
   readonly entries: readonly CookEntry[]
   readonly waiting: number
   readonly refused: number
+  /** Entries that only this page has: the device has no room for them. */
+  readonly unkept: number
   /** Whether the server answers; the board goes on without it. */
   readonly connected: boolean
   readonly add: (entry: Omit<CookEntry, 'id' | 'at' | 'by'> & { readonly at?: string }) => CookEntry
@@ -69,16 +72,24 @@ export function useCook(start: CookStart, by: string): LiveCook {
   const hydrated = useHydrated()
   const [device] = useState(thisDevice)
   const { now_s, now, heard } = useKitchenClock(document.clock, start.now_s, device)
-  const queue = useQueue(kitchen, cookId, device)
+  const outbox = useOutbox()
   const { kept, readings, connected } = useStream(start, heard)
   const [recalled] = useState(() => recallEntries(device, cookId))
   useEffect(() => rememberEntries(device, cookId, eachOnce(recalled, kept)), [device, cookId, recalled, kept])
   useEffect(keepThisBoard, [])
+  useEffect(() => void takeUpOlder(kitchen, cookId), [kitchen, cookId])
 
-  const { waiting, put } = queue
+  const own = useMemo(() => outbox.items.filter(({ cook }) => cook === cookId), [outbox.items, cookId])
+  const waiting = useMemo(() => own.filter(({ refused }) => refused === undefined).map(({ entry }) => entry), [own])
+  const refused = own.length - waiting.length
+  const acknowledged = useMemo(
+    () => outbox.acknowledged.filter(({ cook }) => cook === cookId).map(({ entry }) => entry),
+    [outbox.acknowledged, cookId],
+  )
+  const put = useCallback((entry: CookEntry) => void deviceOutbox().put(kitchen, cookId, entry), [kitchen, cookId])
   const entries = useMemo(
-    () => (hydrated ? eachOnce(recalled, kept, waiting) : kept),
-    [recalled, kept, waiting, hydrated],
+    () => (hydrated ? eachOnce(recalled, kept, acknowledged, waiting) : kept),
+    [recalled, kept, acknowledged, waiting, hydrated],
   )
   const board_s = Math.floor(now_s / BOARD_STEP_S) * BOARD_STEP_S
   const items = useMemo(() => boardOf(document, entries, readings, board_s), [document, entries, readings, board_s])
@@ -107,8 +118,9 @@ export function useCook(start: CookStart, by: string): LiveCook {
     forecasts,
     entries,
     waiting: hydrated ? waiting.length : 0,
-    refused: queue.refused,
-    connected: connected && queue.reachable,
+    refused: hydrated ? refused : 0,
+    unkept: own.filter(({ id }) => outbox.unkept.has(id)).length,
+    connected: connected && outbox.reachable,
     add,
     channels,
   }
