@@ -18,7 +18,8 @@ export default defineConfig({
     locale: 'en-GB',
     timezoneId: 'Europe/London',
     reducedMotion: 'reduce',
-    trace: 'retain-on-failure',
+    // Recording each step takes a third of the time: asked for when something is looked into.
+    trace: process.env.TRACE ? 'retain-on-failure' : 'off',
     launchOptions: {
       executablePath: process.env.CHROMIUM ?? '/usr/bin/chromium',
       args: [

@@ -11,7 +11,7 @@ import { type Listed, typedRow, typedRows } from './stored'
 
 /** A kitchen as everyone may see it: its secrets are asked for by name. */
 export type KitchenRow = Omit<typeof kitchens.$inferSelect, 'calendarToken'>
-const { calendarToken: _secret, ...KITCHEN } = getTableColumns(kitchens)
+const { calendarToken: SECRET, ...KITCHEN } = getTableColumns(kitchens)
 type AnyPlanRow = typeof plans.$inferSelect
 type AnyVersionRow = typeof planVersions.$inferSelect
 type With<Row, Document> = Omit<Row, 'document'> & { document: Document }
@@ -265,7 +265,7 @@ function scopeOf(db: Database, kitchen: KitchenRow): KitchenScope {
       await db.update(kitchens).set({ equipment }).where(eq(kitchens.id, kitchen.id))
     },
     calendarToken: async () => {
-      const [row] = await db.select({ token: kitchens.calendarToken }).from(kitchens).where(eq(kitchens.id, kitchen.id))
+      const [row] = await db.select({ token: SECRET }).from(kitchens).where(eq(kitchens.id, kitchen.id))
       if (!row) throw new Error('a kitchen that was open is gone')
       return row.token
     },

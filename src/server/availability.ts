@@ -8,15 +8,29 @@ interface Watch {
   /** When it last answered, ms by the process's clock; undefined before the first time. */
   heard: number | undefined
   away: boolean
+  /** Told when it goes away: whoever waits for it need not. */
+  readonly waiting: Set<() => void>
 }
 /** One for the process: pages, routes and the proxy are bundled apart and see the same. */
 const held = globalThis as { pheasantWatch?: Watch }
-held.pheasantWatch ??= { heard: undefined, away: false }
+held.pheasantWatch ??= { heard: undefined, away: false, waiting: new Set() }
 const watch = held.pheasantWatch
 
-const EVERY_MS = 500
+const EVERY_MS = 400
 
 export const databaseIsAway = (): boolean => watch.away
+
+/** What a piece of work answers, or undefined as soon as the database is seen to be gone. */
+export function unlessAway<Value>(work: Promise<Value>): Promise<Value | undefined> {
+  let stop = () => {}
+  const away = new Promise<undefined>((done) => {
+    stop = () => done(undefined)
+    watch.waiting.add(stop)
+  })
+  // Nobody waits for it any more when the other was quicker.
+  work.catch(() => {})
+  return Promise.race([work, away]).finally(() => watch.waiting.delete(stop))
+}
 
 /** Errors that mean the database is gone, and not that it was asked something wrong. */
 const GONE = /^(ECONN|EPIPE|ENOENT|ETIMEDOUT|CONNECTION_|CONNECT_TIMEOUT|57P0[123]|08|53[0-3]00|58)/
@@ -29,7 +43,10 @@ export const meansAway = (problem: unknown): boolean => codeOf(problem) !== unde
 
 /** Asks on a connection of its own, which is made anew when it is lost. */
 export async function ask(client: ReturnType<typeof postgres>): Promise<boolean> {
-  const late = new Promise<false>((done) => setTimeout(() => done(false), DATABASE_MS).unref())
+  // Where it is this process that was held up, an answer may have come meanwhile: that is looked at first.
+  const late = new Promise<false>((done) =>
+    setTimeout(() => setImmediate(() => setImmediate(() => done(false))), DATABASE_MS).unref(),
+  )
   return Promise.race([
     client`select 1`.then(
       () => true,
@@ -53,6 +70,7 @@ export function watchDatabase(): void {
       client = open()
     }
     watch.away = !answers
+    if (watch.away) for (const stop of [...watch.waiting]) stop()
     setTimeout(() => void look(), EVERY_MS).unref()
   }
   void look()

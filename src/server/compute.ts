@@ -22,6 +22,7 @@ const PLACES: Readonly<Record<JobName, JobPlace>> = {
   beginPlan: { pool: 'kitchen', deadline_ms: DEADLINE_MS.screen },
   beginMeal: { pool: 'kitchen', deadline_ms: DEADLINE_MS.plan },
   meal: { pool: 'kitchen', deadline_ms: DEADLINE_MS.plan },
+  accuracy: { pool: 'headless', deadline_ms: DEADLINE_MS.plan },
   simulate: { pool: 'headless', deadline_ms: DEADLINE_MS.screen },
   estimate: { pool: 'headless', deadline_ms: DEADLINE_MS.plan },
   schedule: { pool: 'headless', deadline_ms: DEADLINE_MS.plan },
@@ -53,6 +54,7 @@ function poolOf(name: keyof typeof POOLS): Piscina {
     concurrentTasksPerWorker: 1,
     idleTimeout: 60_000,
     recordTiming: false,
+    resourceLimits: { maxOldGenerationSizeMb: 512, maxYoungGenerationSizeMb: 32 },
   })
   return pools[name]
 }

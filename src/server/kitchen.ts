@@ -1,21 +1,25 @@
 import { sharedDatabase } from '@/db/connection'
 import { type KitchenRow, type KitchenScope, listKitchens, openKitchen } from '@/db/repositories'
 import { UnreadableDocument } from '@/db/stored'
-import { fail, type Outcome } from '@/domain/problem/problem'
-import { databaseIsAway, meansAway } from './availability'
+import { fail, type Outcome, succeed } from '@/domain/problem/problem'
+import { databaseIsAway, meansAway, unlessAway } from './availability'
 import { environment } from './environment'
 import { RETRY_AFTER_S } from './limits'
 
 export const database = () => sharedDatabase(environment().DATABASE_URL)
 
-export const kitchensOfHouse = (): Promise<KitchenRow[]> => listKitchens(database())
+/** The kitchens of this house; none while the database is gone. */
+export async function kitchensOfHouse(): Promise<readonly KitchenRow[]> {
+  const found = await withDatabase(async () => succeed(await listKitchens(database())))
+  return found.ok ? found.value : []
+}
 
 /** Does a piece of work with the database; where that is gone, the answer says so instead of failing. */
 export async function withDatabase<Value>(work: () => Promise<Outcome<Value>>): Promise<Outcome<Value>> {
   const away = fail({ code: 'unavailable', path: [], retry_s: RETRY_AFTER_S })
   if (databaseIsAway()) return away
   try {
-    return await work()
+    return (await unlessAway(work())) ?? away
   } catch (problem) {
     if (problem instanceof UnreadableDocument)
       return fail({ code: 'unreadable', path: [], what: problem.id, detail: problem.detail })

@@ -15,7 +15,7 @@ export const POOLS = {
 } as const
 
 /** The database is given up on after this, ms. */
-export const DATABASE_MS = 1500
+export const DATABASE_MS = 1200
 /** Whoever is told to wait is told so long, s. */
 export const RETRY_AFTER_S = 2
 

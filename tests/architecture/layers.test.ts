@@ -24,6 +24,7 @@ const LAYERS: Readonly<Record<string, { readonly layers: readonly string[]; read
       'node:crypto',
       'node:fs',
       'node:path',
+      'node:perf_hooks',
     ],
   },
   workers: { layers: ['core', 'domain', 'db', 'server', 'workers'], packages: ['*'] },

@@ -24,6 +24,7 @@ const kept = (page: Page) =>
 
 async function boardEstimates(page: Page, address: string) {
   await page.goto(address)
+  await page.getByTestId('board').waitFor()
   if (await page.getByRole('button', { name: 'It is in' }).isVisible())
     await page.getByRole('button', { name: 'It is in' }).click()
   await expect(page.getByTestId('arrival')).toBeVisible({ timeout: 30_000 })

@@ -1,4 +1,5 @@
 'use client'
+import Link from 'next/link'
 import { useRouter } from 'next/navigation'
 import { useEffect } from 'react'
 
@@ -26,12 +27,12 @@ export function Trouble({ sentence, retry }: { readonly sentence: string; readon
         >
           Try again
         </button>
-        <a
+        <Link
           href="/"
           className="inline-flex min-h-12 items-center rounded-full border-2 border-line px-6 text-lg font-semibold hover:border-copper"
         >
           To the kitchen
-        </a>
+        </Link>
       </p>
     </main>
   )

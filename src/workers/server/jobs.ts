@@ -1,4 +1,5 @@
 import type { Plan } from '@/core/schedule/plan'
+import { type Accuracy, accuracy as accuracyOf } from '@/domain/accuracy/accuracy'
 import { cookFromMeal, cookFromPlan } from '@/domain/cook/begin'
 import type { CookDocument } from '@/domain/cook/cook-document'
 import { type EstimateAnswer, estimateDocument, estimateFrom } from '@/domain/cook/estimate-document'
@@ -50,6 +51,9 @@ export function summary({ document, now_s }: Asked<PlanDocument>): Outcome<PlanS
   const made = makePlan(document, now_s)
   return made.ok ? { ok: true, value: summaryOf(made.value.plan) } : made
 }
+
+/** The model beside what is published: the same for everyone until the model is another. */
+export const accuracy = (_: null): Outcome<Accuracy> => ({ ok: true, value: accuracyOf() })
 
 /** A whole meal by the schedule it keeps, or a quick one. */
 export const meal = (document: MealDocument): Outcome<MealPlan> => makeMeal(document, undefined, 0)

@@ -1,5 +1,7 @@
 import { hearChanges, openStreams } from '@/server/changes'
+import { kitchenIsThere } from '@/server/there'
 import { changeAnswer } from '@/server/wire/answers'
+import { refuse } from '../../../respond'
 
 export const dynamic = 'force-dynamic'
 const BEAT_MS = 15_000
@@ -7,6 +9,8 @@ const BEAT_MS = 15_000
 /** What changes in a kitchen, as server-sent events. */
 export async function GET(request: Request, { params }: { params: Promise<{ kitchen: string }> }): Promise<Response> {
   const { kitchen } = await params
+  const there = await kitchenIsThere(kitchen)
+  if (!there.ok) return refuse(there.problems)
   const encoder = new TextEncoder()
   let end = () => {}
   const stream = new ReadableStream({

@@ -1,0 +1,1 @@
+export { OneMoment as default } from '@/ui/shell/one-moment'
