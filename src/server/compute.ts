@@ -45,7 +45,7 @@ held.pheasantPools ??= {}
 const pools = held.pheasantPools
 
 function poolOf(name: keyof typeof POOLS): Piscina {
-  const { threads, waiting } = POOLS[name]
+  const { threads, waiting, niceness } = POOLS[name]
   pools[name] ??= new Piscina({
     filename: program(),
     minThreads: threads,
@@ -54,6 +54,7 @@ function poolOf(name: keyof typeof POOLS): Piscina {
     concurrentTasksPerWorker: 1,
     idleTimeout: 60_000,
     recordTiming: false,
+    workerData: { niceness },
     resourceLimits: { maxOldGenerationSizeMb: 512, maxYoungGenerationSizeMb: 32 },
   })
   return pools[name]

@@ -8,10 +8,13 @@ export const DEADLINE_MS = {
   plan: 10_000,
 } as const
 
-/** Threads that compute, and jobs that may wait for one: kitchens first, and apart from headless questions. */
+/**
+ * Threads that compute, jobs that may wait for one, and how far they stand behind the thread that answers (0 not at
+ * all, 19 last): kitchens apart from headless questions, and before them.
+ */
 export const POOLS = {
-  kitchen: { threads: 2, waiting: 64 },
-  headless: { threads: 2, waiting: 16 },
+  kitchen: { threads: 2, waiting: 64, niceness: 4 },
+  headless: { threads: 2, waiting: 16, niceness: 15 },
 } as const
 
 /** The database is given up on after this, ms. */

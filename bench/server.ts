@@ -1,0 +1,93 @@
+import { type ChildProcess, spawn } from 'node:child_process'
+import { readFileSync } from 'node:fs'
+import { join } from 'node:path'
+import { setTimeout as sleep } from 'node:timers/promises'
+import { ensureBuild } from '../bin/setup/build.mjs'
+import { cluster } from '../bin/setup/database.mjs'
+import { root } from '../bin/setup/dependencies.mjs'
+import { prepareDatabase } from '../bin/setup/prepare.mjs'
+
+/** A built application on a database of its own, for the benches: loopback, durable, begun empty. */
+export interface BenchServer {
+  readonly address: string
+  readonly ownerUrl: string
+  readonly start: () => Promise<void>
+  readonly kill: () => void
+  readonly memory_mb: () => number
+  readonly data: ReturnType<typeof cluster>
+  readonly end: () => Promise<void>
+}
+
+/** @param database made anew; its cluster syncs to disk like a cook's own where `durable` */
+export async function benchServer(
+  port: number,
+  { demo = false, durable = true, name = 'postgres-load' } = {},
+): Promise<BenchServer> {
+  const data = cluster({ name, firstPort: 54_520, databases: ['pheasant'], durable })
+  await data.start()
+  await ensureBuild()
+  data.recreate('pheasant')
+  prepareDatabase(data.ownerUrl('pheasant'), { demo })
+  const address = `http://127.0.0.1:${port}`
+  let server: ChildProcess | undefined
+  const start = async () => {
+    server = spawn(
+      process.execPath,
+      [
+        ...(process.env.BENCH_NODE_ARGS?.split(' ') ?? []),
+        join(root, 'node_modules/next/dist/bin/next'),
+        'start',
+        '-H',
+        '127.0.0.1',
+        '-p',
+        String(port),
+      ],
+      {
+        cwd: root,
+        stdio: ['ignore', 'ignore', process.env.SHOW ? 'inherit' : 'ignore'],
+        env: {
+          ...process.env,
+          NODE_ENV: 'production',
+          DATABASE_URL: data.url('pheasant'),
+          PHEASANT_LOG: 'warn',
+          NEXT_TELEMETRY_DISABLED: '1',
+        },
+      },
+    )
+    for (let i = 0; i < 300; i++) {
+      const ready = await fetch(`${address}/api/ready`).catch(() => undefined)
+      if (ready?.ok) return
+      await sleep(100)
+    }
+    throw new Error('the application does not answer')
+  }
+  await start()
+  return {
+    address,
+    ownerUrl: data.ownerUrl('pheasant'),
+    start,
+    kill: () => void server?.kill('SIGKILL'),
+    memory_mb: () =>
+      Number(readFileSync(`/proc/${server?.pid}/status`, 'utf8').match(/VmRSS:\s+(\d+)/)?.[1] ?? 0) / 1024,
+    data,
+    end: async () => {
+      server?.kill(process.env.BENCH_NODE_ARGS ? 'SIGTERM' : 'SIGKILL')
+      if (process.env.BENCH_NODE_ARGS) await sleep(8000)
+      await data.stop()
+    },
+  }
+}
+
+/** Sends JSON and answers the response; undefined where nothing answered. */
+export const sendJson = (address: string, body: unknown, headers: Record<string, string> = {}) =>
+  fetch(address, {
+    method: 'POST',
+    headers: { 'content-type': 'application/json', ...headers },
+    body: JSON.stringify(body),
+  }).catch(() => undefined)
+
+/** The value below which so large a share lies. */
+export function quantileOf(values: readonly number[], share: number): number {
+  const sorted = [...values].sort((a, b) => a - b)
+  return sorted[Math.min(sorted.length - 1, Math.floor(share * sorted.length))] ?? Number.NaN
+}
