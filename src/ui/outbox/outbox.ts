@@ -81,6 +81,8 @@ export class Outbox {
     const mine = this.state.items.filter(({ id }) => this.state.unkept.has(id) && !ids.has(id))
     this.order = Math.max(this.order, ...kept.map(({ order }) => order))
     this.show({ items: [...kept, ...mine].sort((a, b) => a.order - b.order) })
+    // Another page has sent them: the way is open.
+    if (this.toSend().length === 0) this.show({ reachable: true })
     void this.run()
   }
 

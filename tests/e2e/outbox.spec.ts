@@ -1,0 +1,114 @@
+import type { Page } from '@playwright/test'
+import { expect, planByLine, saved, test } from './browser'
+
+/** What is tapped stays on the device until the server has named it: through faults, over pages, and to a list of what was refused. */
+
+async function begin(page: Page) {
+  await planByLine(page, 'pork loin 1.8 kg, rosy, oven 160, eat tomorrow 18:00')
+  await saved(page)
+  const id = new URL(page.url()).pathname.split('/')[4]
+  const cook = await (await page.request.post('/api/k/cottage/cooks', { data: { plan: id } })).json()
+  return { board: `/k/cottage/cooks/${cook.id}`, log: `/api/k/cottage/cooks/${cook.id}` }
+}
+const onServer = async (page: Page, log: string) =>
+  (await (await page.request.get(log)).json()).entries.map(({ entry }: { entry: { kind: string } }) => entry.kind)
+
+test('what a gate on the way swallows is still there on another page, and goes out from it', async ({
+  page,
+  context,
+}) => {
+  const { board, log } = await begin(page)
+  await page.goto(board)
+  await expect(page.getByTestId('next')).toContainText('Put in')
+  // A gate that answers everything with a page of its own and 200.
+  await context.route('**/entries', (route) =>
+    route.fulfill({ status: 200, contentType: 'text/html', body: '<h1>Log in to the guest network</h1>' }),
+  )
+  await page.getByRole('button', { name: 'It is in' }).click()
+  await expect(page.getByTestId('connection')).toContainText('1 entry waits on this device')
+  await page.goto('/waiting')
+  await expect(page.getByTestId('waiting-entry')).toHaveCount(1)
+  expect(await onServer(page, log)).toEqual([])
+  await context.unroute('**/entries')
+  // Any page sends it: this one does, without its board.
+  await expect(page.getByTestId('nothing-waits')).toBeVisible({ timeout: 30_000 })
+  expect(await onServer(page, log)).toEqual(['in'])
+  await page.goto(board)
+  await expect(page.getByTestId('board-row')).toHaveAttribute('data-state', 'in')
+  await expect(page.getByTestId('connection')).toHaveText('All kept')
+})
+
+test('two tabs keep each other’s entries while nothing answers', async ({ page, context }) => {
+  const { board, log } = await begin(page)
+  await page.goto(board)
+  const other = await context.newPage()
+  await other.goto(board)
+  await expect(other.getByTestId('next')).toContainText('Put in')
+  await expect(page.getByTestId('next')).toContainText('Put in')
+  await context.route('**/entries', (route) => route.abort())
+  await page.getByRole('button', { name: 'It is in' }).click()
+  await other.locator('body').press('d')
+  for (const each of [page, other])
+    await expect(each.getByTestId('connection')).toContainText('2 entries wait on this device')
+  await context.unroute('**/entries')
+  for (const each of [page, other])
+    await expect(each.getByTestId('connection')).toHaveText('All kept', { timeout: 40_000 })
+  expect((await onServer(page, log)).sort()).toEqual(['door', 'in'])
+  await other.close()
+})
+
+test('what the server will not have is read, mended and kept, and takes nothing else with it', async ({
+  page,
+  context,
+}) => {
+  const { board, log } = await begin(page)
+  await page.goto(board)
+  await expect(page.getByTestId('next')).toContainText('Put in')
+  const detail = 'this cannot be'
+  await context.route('**/entries', async (route) => {
+    const { entries } = route.request().postDataJSON() as { entries: { id: string; kind: string }[] }
+    const bad = entries.filter(({ kind }) => kind === 'door')
+    if (bad.length === 0) return route.continue()
+    return route.fulfill({ status: 400, json: { errors: [{ code: 'malformed', path: ['entries'], detail }] } })
+  })
+  await page.locator('body').press('d')
+  await expect(page.getByTestId('refused')).toContainText('One entry was refused')
+  await page.getByRole('button', { name: 'It is in' }).click()
+  await expect(page.getByTestId('connection')).toHaveText('All kept')
+  expect(await onServer(page, log)).toEqual(['in'])
+  await page.getByTestId('refused').click()
+  const row = page.getByTestId('waiting-entry')
+  await expect(row).toContainText(detail)
+  const download = page.waitForEvent('download')
+  await page.getByRole('button', { name: 'Save all as a file' }).click()
+  expect((await download).suggestedFilename()).toBe('pheasant-entries.json')
+  await context.unroute('**/entries')
+  await row.getByRole('button', { name: 'Mend' }).click()
+  await row.getByLabel('Words').fill('the door stood open')
+  await row.getByRole('button', { name: 'Send it mended' }).click()
+  await expect(page.getByTestId('nothing-waits')).toBeVisible({ timeout: 20_000 })
+  expect(await onServer(page, log)).toEqual(['in', 'door'])
+})
+
+test('a plan is put away, taken out again and deleted, with what goes with it said first', async ({ page }) => {
+  await planByLine(page, 'duck 2.2 kg, oven 175, eat sunday 19:00')
+  await saved(page)
+  const plan = new URL(page.url()).pathname
+  const row = (title: string) =>
+    page.locator('li', { has: page.locator(`a[href="${plan}"]`) }).getByRole('button', { name: title })
+  await page.goto('/k/cottage/all/promised')
+  await row('Put away').click()
+  await expect(page.locator(`a[href="${plan}"]`)).toHaveCount(0)
+  await page.goto('/k/cottage')
+  await expect(page.locator(`a[href="${plan}"]`)).toHaveCount(0)
+  await page.getByRole('link', { name: 'Put away' }).click()
+  await row('Take out again').click()
+  await expect(page.locator(`a[href="${plan}"]`)).toHaveCount(0)
+  await page.goto('/k/cottage/all/promised')
+  await row('Delete').click()
+  await expect(page.getByRole('alertdialog')).toContainText('its one version')
+  await page.getByRole('button', { name: 'Delete it' }).click()
+  await expect(page.locator(`a[href="${plan}"]`)).toHaveCount(0)
+  expect((await page.request.get(`/api${plan}`)).status()).toBe(404)
+  expect((await page.goto(plan))?.status()).toBe(404)
+})
