@@ -74,7 +74,10 @@ export function restore(cluster, file, database = 'pheasant', at = new Date()) {
   const done = cluster.program(['pg_restore', '--exit-on-error', '--no-owner', '-d', fresh, file], {
     stdio: ['ignore', 'ignore', 'pipe'],
   })
-  if (done.status !== 0) throw failing('restoring', done)
+  if (done.status !== 0) {
+    cluster.psql('postgres', `drop database "${fresh}"`)
+    throw failing('restoring', done)
+  }
   const swapped = cluster.psql(
     'postgres',
     `select pg_terminate_backend(pid) from pg_stat_activity where datname in ('${database}', '${fresh}');

@@ -172,7 +172,18 @@ export function cluster({ name, firstPort, databases, durable }) {
     const secret = join(base, '.secret')
     writeFileSync(secret, made.owner, { mode: 0o600 })
     if (asRoot) chownSync(secret, owner.uid, owner.gid)
-    const words = ['-D', making, '-U', OWNER, '-E', 'UTF8', '--locale=C.UTF-8', '-A', 'scram-sha-256']
+    const words = [
+      '-D',
+      making,
+      '-U',
+      OWNER,
+      '-E',
+      'UTF8',
+      '--locale=C.UTF-8',
+      '-A',
+      'scram-sha-256',
+      ...(durable ? [] : ['-N']),
+    ]
     must(
       run('initdb', [...words, `--pwfile=${secret}`, '--no-instructions'], { stdio: ['ignore', 'ignore', 'pipe'] }),
       'initdb',
