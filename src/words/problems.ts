@@ -118,6 +118,8 @@ export function problemSentence(problem: Problem, units: Units): string {
       return `No answer within ${problem.limit_s} s. Ask for less: fewer roasts and sides, fewer stages or members.`
     case 'too_busy':
       return `The kitchen’s computer is busy. Try again in ${problem.retry_s} s.`
+    case 'reckoning_stopped':
+      return 'This device stopped reckoning. Nothing is lost: change anything, and it is reckoned again.'
     case 'unavailable':
       return `The kitchen’s records do not answer. Nothing is lost; try again in ${problem.retry_s} s.`
     case 'id_reused':

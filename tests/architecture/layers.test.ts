@@ -23,6 +23,7 @@ const LAYERS: Readonly<Record<string, { readonly layers: readonly string[]; read
       'pino',
       'node:crypto',
       'node:fs',
+      'node:fs/promises',
       'node:path',
       'node:perf_hooks',
     ],

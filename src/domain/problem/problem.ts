@@ -77,6 +77,8 @@ export type Problem =
   | { readonly code: 'too_many'; readonly path: Path; readonly most: number }
   | { readonly code: 'out_of_time'; readonly path: Path; readonly limit_s: number }
   | { readonly code: 'too_busy'; readonly path: Path; readonly retry_s: number }
+  /** A thread of the device's own died while it computed. */
+  | { readonly code: 'reckoning_stopped'; readonly path: Path }
   | { readonly code: 'unavailable'; readonly path: Path; readonly retry_s: number }
   | { readonly code: 'id_reused'; readonly path: Path; readonly id: string }
   | { readonly code: 'sequence_reused'; readonly path: Path; readonly channel: number; readonly seq: number }

@@ -1,6 +1,7 @@
 'use client'
 import { useRouter } from 'next/navigation'
 import { useState } from 'react'
+import { send } from '../shell/client'
 
 /** Starts cooking a plan or a meal: the board opens. */
 export function BeginCook({
@@ -15,14 +16,13 @@ export function BeginCook({
   const router = useRouter()
   const [failed, setFailed] = useState(false)
   const begin = async () => {
-    const response = await fetch(`/api/k/${kitchen}/cooks`, {
-      method: 'POST',
-      headers: { 'content-type': 'application/json' },
-      body: JSON.stringify(plan === undefined ? { meal } : { plan }),
-    }).catch(() => undefined)
-    if (!response?.ok) return setFailed(true)
-    const row = (await response.json()) as { id: string }
-    router.push(`/k/${kitchen}/cooks/${row.id}`)
+    const begun = await send<{ id: string }>(
+      `/api/k/${kitchen}/cooks`,
+      'POST',
+      plan === undefined ? { meal } : { plan },
+    )
+    if (!begun.ok) return setFailed(true)
+    router.push(`/k/${kitchen}/cooks/${begun.value.id}`)
   }
   return (
     <button

@@ -1,9 +1,9 @@
 'use client'
-import * as Comlink from 'comlink'
 import { useEffect, useRef, useState } from 'react'
 import type { BoardItem } from '@/domain/cook/board'
 import type { Forecast } from '@/domain/cook/forecast'
 import type { CookWorker } from '@/workers/browser/protocol'
+import { openThread } from '../shell/thread'
 
 export type Forecasts = Readonly<Record<string, Forecast | undefined>>
 
@@ -18,11 +18,10 @@ export function useForecasts(items: readonly BoardItem[], now_s: number): Foreca
     newest.current = { items, now_s }
   }, [items, now_s])
   useEffect(() => {
-    const thread = new Worker(new URL('../../workers/browser/cook.worker.ts', import.meta.url), {
-      type: 'module',
-      name: 'cook',
-    })
-    const worker = Comlink.wrap<CookWorker>(thread)
+    const thread = openThread<CookWorker>(
+      () =>
+        new Worker(new URL('../../workers/browser/cook.worker.ts', import.meta.url), { type: 'module', name: 'cook' }),
+    )
     let live = true
     const round = async () => {
       while (live) {
@@ -30,11 +29,9 @@ export function useForecasts(items: readonly BoardItem[], now_s: number): Foreca
         for (const board of boards) {
           if (!live) return
           if (board.state !== 'in') continue
-          const forecast = await worker.forecast(
-            board,
-            at,
-            boards.filter(({ item }) => item.id !== board.item.id),
-          )
+          const others = boards.filter(({ item }) => item.id !== board.item.id)
+          // A thread that died is opened again for the next round; until then the board says that nothing is known.
+          const forecast = await thread.ask((worker) => worker.forecast(board, at, others)).catch(() => undefined)
           if (live) setForecasts((last) => ({ ...last, [board.item.id]: forecast }))
         }
         await new Promise((done) => setTimeout(done, EVERY_MS))
@@ -43,7 +40,7 @@ export function useForecasts(items: readonly BoardItem[], now_s: number): Foreca
     void round()
     return () => {
       live = false
-      thread.terminate()
+      thread.end()
     }
   }, [])
   return forecasts

@@ -2,6 +2,8 @@
 import { useCallback, useEffect, useRef, useState } from 'react'
 import type { CookEntry, ProbeReading } from '@/domain/cook/cook-document'
 import { mergeReadings } from '@/domain/cook/readings'
+import { send } from '../shell/client'
+import { useEvents } from '../shell/use-events'
 
 interface StreamStart {
   readonly kitchen: string
@@ -26,13 +28,12 @@ export function useStream({ kitchen, cookId, ...start }: StreamStart, heard: (se
   const since = useRef(Math.max(0, ...start.entries.map(({ seq }) => seq)))
 
   const refresh = useCallback(async () => {
-    const response = await fetch(`/api/k/${kitchen}/cooks/${cookId}?since=${since.current}`).catch(() => undefined)
-    if (!response?.ok) return setConnected(false)
-    const state = (await response.json()) as {
-      entries: StreamStart['entries']
-      readings: ProbeReading[]
-      now_s: number
-    }
+    const found = await send<{ entries: StreamStart['entries']; readings: ProbeReading[]; now_s: number }>(
+      `/api/k/${kitchen}/cooks/${cookId}?since=${since.current}`,
+      'GET',
+    )
+    if (!found.ok) return setConnected(false)
+    const state = found.value
     setConnected(true)
     heard(state.now_s)
     since.current = Math.max(since.current, ...state.entries.map(({ seq }) => seq))
@@ -40,36 +41,34 @@ export function useStream({ kitchen, cookId, ...start }: StreamStart, heard: (se
     setReadings((last) => mergeReadings(last, state.readings))
   }, [kitchen, cookId, heard])
 
+  const pending = useRef<ProbeReading[]>([])
   useEffect(() => {
-    const events = new EventSource(`/api/k/${kitchen}/events`)
-    let pending: ProbeReading[] = []
     const flush = setInterval(() => {
-      if (pending.length === 0) return
-      const added = pending
-      pending = []
+      if (pending.current.length === 0) return
+      const added = pending.current
+      pending.current = []
       setReadings((last) => mergeReadings(last, added))
     }, FLUSH_MS)
-    events.onopen = () => {
-      setConnected(true)
-      void refresh()
-    }
-    events.onerror = () => setConnected(false)
-    events.onmessage = (event) => {
-      const told = JSON.parse(event.data) as { what: string; id: string; latest?: [number, number, number][] }
-      if (told.what === 'readings')
-        for (const [channel, at_s, value_c] of told.latest ?? [])
-          pending.push({ device: told.id, channel, at_s, value_c })
-      if (told.what === 'again' || (told.what === 'entries' && told.id === cookId)) void refresh()
-    }
     // A lid that was closed opens again: whatever was missed is asked for.
     const seen = () => window.document.visibilityState === 'visible' && void refresh()
     window.document.addEventListener('visibilitychange', seen)
     return () => {
       clearInterval(flush)
-      events.close()
       window.document.removeEventListener('visibilitychange', seen)
     }
-  }, [kitchen, cookId, refresh])
+  }, [refresh])
+  useEvents(kitchen, {
+    opened: () => {
+      setConnected(true)
+      void refresh()
+    },
+    lost: () => setConnected(false),
+    told: ({ what, id, latest = [] }) => {
+      if (what === 'readings')
+        for (const [channel, at_s, value_c] of latest) pending.current.push({ device: id, channel, at_s, value_c })
+      if (what === 'again' || (what === 'entries' && id === cookId)) void refresh()
+    },
+  })
 
   return { kept, readings, connected }
 }

@@ -1,6 +1,7 @@
 'use client'
 import { useState } from 'react'
 import { clock, shortDay, type Units } from '@/words/units'
+import { send } from '../shell/client'
 
 /** A save that came too late, kept beside the document. */
 export interface SetAside<Document> {
@@ -32,7 +33,7 @@ export function KeptBeside<Document>({
   const [settled, setSettled] = useState<ReadonlySet<string>>(new Set())
   const settle = (id: string) => {
     setSettled((last) => new Set([...last, id]))
-    void fetch(`${address}/set-aside/${id}`, { method: 'POST' }).catch(() => {})
+    void send(`${address}/set-aside/${id}`, 'POST')
   }
   const open = setAside.filter(({ id }) => !settled.has(id))
   if (!draft.kept && open.length === 0) return null

@@ -138,6 +138,8 @@ export class PlanSaver<Document> {
       if (response.status >= 500) throw new Error(`the server answered ${response.status}`)
       const answer = await response.json()
       if (response.ok) {
+        // A gate on the way answers 200 too: only a version says that it is kept.
+        if (typeof answer?.version !== 'number') throw new Error('an answer of somebody else')
         this.version = answer.version
         this.saved = text
         if (this.wanted === text) this.world.storage.removeItem(draftKey(this.planId))

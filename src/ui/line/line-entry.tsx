@@ -7,6 +7,7 @@ import type { Problem } from '@/domain/problem/problem'
 import { problemSentence } from '@/words/problems'
 import { clock, mass, shortDay, temperature, type Units } from '@/words/units'
 import { cutName, donenessName, schoolName } from '@/words/words'
+import { SILENT_PROBLEM, send } from '../shell/client'
 import { useHydrated } from '../shell/use-hydrated'
 
 const EXAMPLES = [
@@ -49,24 +50,9 @@ export function LineEntry({
     setAsked(true)
     if (!read?.ok || busy) return
     setBusy(true)
-    try {
-      const response = await fetch(`/api/k/${kitchen}/plans`, {
-        method: 'POST',
-        headers: { 'content-type': 'application/json' },
-        body: JSON.stringify({ line }),
-      })
-      const answer = await response.json()
-      if (response.ok) return router.push(`/k/${kitchen}/plans/${answer.id}`)
-      setRefused(answer.errors as Problem[])
-    } catch {
-      setRefused([
-        {
-          code: 'malformed',
-          path: [],
-          detail: 'No connection to the kitchen’s server. The line stays here: try again in a moment.',
-        },
-      ])
-    }
+    const added = await send<{ id: string }>(`/api/k/${kitchen}/plans`, 'POST', { line })
+    if (added.ok) return router.push(`/k/${kitchen}/plans/${added.value.id}`)
+    setRefused(added.problems.length > 0 ? added.problems : [SILENT_PROBLEM])
     setBusy(false)
   }
 

@@ -5,6 +5,7 @@ import { localInput, type Units } from '@/words/units'
 import { Choice } from '../controls/choice'
 import { instantOfLocal } from '../controls/local-time'
 import { Heat, Num } from './item-panel'
+import { KeepEquipment } from './kitchen-keeps'
 
 /** What a kitchen has, with the step it is counted in: what is counted singly is whole. */
 const EQUIPMENT = [
@@ -19,10 +20,12 @@ const EQUIPMENT = [
 
 /** Who eats when, and what the kitchen has. What is said here is where the next meal of this kitchen starts. */
 export function KitchenPanel({
+  slug,
   document,
   units,
   change,
 }: {
+  readonly slug: string
   readonly document: MealDocument
   readonly units: Units
   readonly change: (apply: (last: MealDocument) => MealDocument) => void
@@ -226,6 +229,7 @@ export function KitchenPanel({
             }}
           />
         </label>
+        <KeepEquipment slug={slug} equipment={kitchen} units={units} />
       </section>
     </div>
   )

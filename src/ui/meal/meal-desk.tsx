@@ -13,7 +13,9 @@ import { IconButton } from '../controls/icon-button'
 import { KeptBeside, type SetAside } from '../document-desk/kept-beside'
 import { SaveLine } from '../document-desk/save-state'
 import { useDraft, useSaving } from '../document-desk/use-saving'
+import { send } from '../shell/client'
 import { ProblemList } from '../shell/problem-list'
+import { useEvents } from '../shell/use-events'
 import { AddToMeal } from './add-to-meal'
 import { CrewView } from './crew-view'
 import { DaysView } from './days-view'
@@ -68,20 +70,15 @@ export function MealDesk({
   const saving = useSaving(address, mealId, version, document, live.problems.length === 0, takeTheirs)
   const { adopt } = saving
   const draft = useDraft(mealId, first, STORED.meal)
-  useEffect(() => {
-    const events = new EventSource(`/api/k/${kitchen}/events`)
-    const refresh = async () => {
-      const response = await fetch(address).catch(() => undefined)
-      if (!response?.ok) return
-      const theirs = (await response.json()) as { version: number; document: MealDocument }
-      if (adopt(theirs.version, theirs.document)) replace(() => theirs.document)
-    }
-    events.onmessage = (event) => {
-      const told = JSON.parse(event.data) as { what: string; id: string }
-      if (told.what === 'again' || told.id === mealId) void refresh()
-    }
-    return () => events.close()
-  }, [kitchen, mealId, address, adopt, replace])
+  const refresh = async () => {
+    const found = await send<{ version: number; document: MealDocument }>(address, 'GET')
+    if (found.ok && adopt(found.value.version, found.value.document)) replace(() => found.value.document)
+  }
+  useEvents(kitchen, {
+    told: ({ what, id }) => {
+      if (what === 'again' || id === mealId) void refresh()
+    },
+  })
   useEffect(() => {
     const key = (event: KeyboardEvent) => {
       if (!(event.ctrlKey || event.metaKey) || event.key.toLowerCase() !== 'z') return
@@ -280,7 +277,7 @@ export function MealDesk({
           change={change}
         />
       )}
-      {view === 'kitchen' && <KitchenPanel document={document} units={units} change={change} />}
+      {view === 'kitchen' && <KitchenPanel slug={kitchen} document={document} units={units} change={change} />}
     </div>
   )
 }

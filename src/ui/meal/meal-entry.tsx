@@ -5,6 +5,7 @@ import type { MealPlan } from '@/domain/meal/make-meal'
 import type { MealDocument } from '@/domain/meal/meal-document'
 import type { Problem } from '@/domain/problem/problem'
 import { clock, shortDay, type Units } from '@/words/units'
+import { JsonText, SILENT_PROBLEM, send } from '../shell/client'
 import { ProblemList } from '../shell/problem-list'
 import { useHydrated } from '../shell/use-hydrated'
 
@@ -16,22 +17,15 @@ export function MealEntry({ kitchen, units }: { readonly kitchen: string; readon
   const [line, setLine] = useState('')
   const [problems, setProblems] = useState<readonly Problem[]>([])
   const [seen, setSeen] = useState<{ document: MealDocument; plan: MealPlan } | undefined>()
-  const post = async (address: string, body: unknown) => {
+  const post = async <Answer,>(address: string, body: unknown): Promise<Answer | undefined> => {
     setProblems([])
-    const response = await fetch(address, {
-      method: 'POST',
-      headers: { 'content-type': 'application/json' },
-      body: typeof body === 'string' ? body : JSON.stringify(body),
-    }).catch(() => undefined)
-    const answer = await response?.json().catch(() => undefined)
-    if (response?.ok) return answer
-    setProblems(
-      answer?.errors ?? [{ code: 'malformed', path: [], detail: 'No connection. Nothing is lost; try again.' }],
-    )
+    const answered = await send<Answer>(address, 'POST', body)
+    if (answered.ok) return answered.value
+    setProblems(answered.problems.length > 0 ? answered.problems : [SILENT_PROBLEM])
     return undefined
   }
   const add = async (body: unknown) => {
-    const row = await post(`/api/k/${kitchen}/meals`, body)
+    const row = await post<{ id: string }>(`/api/k/${kitchen}/meals`, body)
     if (row) router.push(`/k/${kitchen}/meals/${row.id}`)
   }
   return (
@@ -75,7 +69,7 @@ export function MealEntry({ kitchen, units }: { readonly kitchen: string; readon
             const chosen = event.target.files?.[0]
             event.target.value = ''
             if (!chosen) return
-            setSeen(await post(`/api/k/${kitchen}/meals/preview`, await chosen.text()))
+            setSeen(await post(`/api/k/${kitchen}/meals/preview`, new JsonText(await chosen.text())))
           }}
         />
       </form>

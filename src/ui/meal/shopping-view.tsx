@@ -3,6 +3,7 @@ import type { MealPlan } from '@/domain/meal/make-meal'
 import type { MealDocument } from '@/domain/meal/meal-document'
 import { itemTitle } from '@/words/meal-words'
 import { mass, type Units } from '@/words/units'
+import { CalendarAddress } from './kitchen-keeps'
 
 /** What to buy, what it costs a head, what the fridge must take, and the ways out of the application. */
 export function ShoppingView({
@@ -115,10 +116,7 @@ export function ShoppingView({
             The whole plan as JSON
           </a>
         </p>
-        <p className="text-base">
-          Subscribe a calendar to <code className="break-all rounded bg-moss-ground px-1">{calendar}</code>. Whoever has
-          this address can read the kitchen’s tasks.
-        </p>
+        <CalendarAddress slug={kitchen} address={calendar} units={units} />
       </section>
     </div>
   )

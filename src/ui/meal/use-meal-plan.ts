@@ -6,6 +6,7 @@ import type { MealPlan } from '@/domain/meal/make-meal'
 import type { MealDocument } from '@/domain/meal/meal-document'
 import type { Problem } from '@/domain/problem/problem'
 import type { MealWorker } from '@/workers/browser/protocol'
+import { openThread } from '../shell/thread'
 
 export interface LiveMeal {
   readonly plan: MealPlan | undefined
@@ -17,13 +18,11 @@ export interface LiveMeal {
 
 const LIMIT_S = 20
 
-const open = () => {
-  const thread = new Worker(new URL('../../workers/browser/meal.worker.ts', import.meta.url), {
-    type: 'module',
-    name: 'meal',
-  })
-  return { thread, api: Comlink.wrap<MealWorker>(thread) }
-}
+const open = () =>
+  openThread<MealWorker>(
+    () =>
+      new Worker(new URL('../../workers/browser/meal.worker.ts', import.meta.url), { type: 'module', name: 'meal' }),
+  )
 
 /**
  * Keeps the schedule in step with the document. Each change ends the solver that was at work and
@@ -57,36 +56,36 @@ export function useMealPlan(
       running.current = worker
       setLive((last) => ({ ...last, working: true, changes: [] }))
       try {
-        const outcome = await worker.api.solve(
-          { ...wish, placed },
-          LIMIT_S,
-          Comlink.proxy((plan: MealPlan) => {
-            if (current) setLive((last) => ({ ...last, plan, problems: [] }))
-          }),
-        )
+        const tellBetter = Comlink.proxy((plan: MealPlan) => {
+          if (current) setLive((last) => ({ ...last, plan, problems: [] }))
+        })
+        const outcome = await worker.ask((api) => api.solve({ ...wish, placed }, LIMIT_S, tellBetter))
         if (!current) return
         if (!outcome.ok) return setLive((last) => ({ ...last, problems: outcome.problems, working: false }))
         setLive((last) => ({ ...last, plan: outcome.value, problems: [], working: false }))
         tell.current(wish, outcome.value)
         const ids = [...new Set(outcome.value.dropped.flatMap(({ id, against }) => [id, ...against]))]
         if (ids.length === 0) return
-        const changes = await worker.api.changes(wish, ids, outcome.value.dropped.length)
+        const changes = await worker.ask((api) => api.changes(wish, ids, outcome.value.dropped.length))
         if (current) setLive((last) => ({ ...last, changes }))
+      } catch {
+        if (current)
+          setLive((last) => ({ ...last, working: false, problems: [{ code: 'reckoning_stopped', path: [] }] }))
       } finally {
-        worker.thread.terminate()
+        worker.end()
         if (running.current === worker) running.current = undefined
       }
     }, 120)
     return () => {
       current = false
       clearTimeout(timer)
-      running.current?.thread.terminate()
+      running.current?.end()
       running.current = undefined
     }
   }, [question])
 
   const cancel = useCallback(() => {
-    running.current?.thread.terminate()
+    running.current?.end()
     running.current = undefined
     setLive((last) => ({ ...last, working: false }))
   }, [])
@@ -97,9 +96,11 @@ export function useMealPlan(
 export async function tryMeal(document: MealDocument): Promise<MealPlan | undefined> {
   const worker = open()
   try {
-    const outcome = await worker.api.quick({ ...document, placed: null })
+    const outcome = await worker.ask((api) => api.quick({ ...document, placed: null }))
     return outcome.ok ? outcome.value : undefined
+  } catch {
+    return undefined
   } finally {
-    worker.thread.terminate()
+    worker.end()
   }
 }

@@ -4,6 +4,7 @@ import type { HouseItem } from '@/domain/house/house-item'
 import { cutOf } from '@/domain/roast/resolve'
 import type { HouseCutPart, PlanDocument } from '@/domain/roast/roast-document'
 import { mass, type Units } from '@/words/units'
+import { saidOf, send } from '../shell/client'
 
 const SOURCE_WORDS = {
   published: 'published',
@@ -70,18 +71,14 @@ export function CutCard({
     item.kind === 'cut' && item.cut === document.roast.cut ? [item] : [],
   )
   const keep = async () => {
-    const response = await fetch(`/api/k/${kitchen}/house`, {
-      method: 'POST',
-      headers: { 'content-type': 'application/json' },
-      body: JSON.stringify({
-        kind: 'cut',
-        name,
-        cut: document.roast.cut,
-        house: { ...(document.roast.house ?? {}), name },
-      }),
-    }).catch(() => undefined)
-    if (!response?.ok) return setSaid('Not kept: try again when the connection is back.')
-    const item = (await response.json()) as HouseItem
+    const kept = await send<HouseItem>(`/api/k/${kitchen}/house`, 'POST', {
+      kind: 'cut',
+      name,
+      cut: document.roast.cut,
+      house: { ...(document.roast.house ?? {}), name },
+    })
+    if (!kept.ok) return setSaid(`Not kept. ${saidOf(kept, units)}`)
+    const item = kept.value
     setHouse((last) => [...last.filter((each) => each.id !== item.id), item])
     lay({ name })
     setSaid(`Kept as “${name}”.`)

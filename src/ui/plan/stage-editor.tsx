@@ -7,6 +7,7 @@ import type { PlanDocument, StagePart } from '@/domain/roast/roast-document'
 import type { Units } from '@/words/units'
 import { IconButton } from '../controls/icon-button'
 import { heatColour } from '../ramp'
+import { saidOf, send } from '../shell/client'
 
 const ENVIRONMENTS = {
   oven: 'oven',
@@ -87,13 +88,9 @@ export function StageEditor({ stages, name, kitchen, units, onChange, change, ho
   const read = (value: string) => (fahrenheit ? fahrenheitToCelsius(Number(value)) : Number(value))
   const put = (index: number, stage: StagePart) => onChange(stages.with(index, stage), name)
   const keep = async () => {
-    const response = await fetch(`/api/k/${kitchen}/house`, {
-      method: 'POST',
-      headers: { 'content-type': 'application/json' },
-      body: JSON.stringify({ kind: 'program', name: title, stages }),
-    }).catch(() => undefined)
-    if (!response?.ok) return setSaid('Not kept: give it a name, and try again when the connection is back.')
-    const item = (await response.json()) as HouseItem
+    const kept = await send<HouseItem>(`/api/k/${kitchen}/house`, 'POST', { kind: 'program', name: title, stages })
+    if (!kept.ok) return setSaid(`Not kept. ${title === '' ? 'Give it a name.' : saidOf(kept, units)}`)
+    const item = kept.value
     setHouse((last) => [...last.filter(({ document }) => document.name !== item.document.name), item])
     setSaid(`Kept as “${title}”. It is in the list for every plan of this kitchen.`)
     onChange(stages, title)

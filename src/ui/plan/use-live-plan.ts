@@ -1,10 +1,10 @@
 'use client'
-import * as Comlink from 'comlink'
 import { useEffect, useRef, useState } from 'react'
 import type { Plan } from '@/core/schedule/plan'
-import type { Problem } from '@/domain/problem/problem'
+import { fail, type Problem } from '@/domain/problem/problem'
 import type { PlanDocument } from '@/domain/roast/roast-document'
 import type { PlanWorker } from '@/workers/browser/protocol'
+import { openThread, type Thread } from '../shell/thread'
 
 interface Live {
   /** The newest plan that could be made; stays while the document has problems. */
@@ -19,22 +19,22 @@ interface Live {
  */
 export function useLivePlan(document: PlanDocument, first: Plan, now_s: number): Live {
   const [live, setLive] = useState<Live>({ plan: first, problems: [], working: false })
-  const worker = useRef<Comlink.Remote<PlanWorker> | undefined>(undefined)
+  const worker = useRef<Thread<PlanWorker> | undefined>(undefined)
   const waiting = useRef<PlanDocument | undefined>(undefined)
   const busy = useRef(false)
   const opened = useRef({ now_s, at_ms: 0 })
 
   useEffect(() => {
     opened.current = { now_s, at_ms: performance.now() }
-    const thread = new Worker(new URL('../../workers/browser/plan.worker.ts', import.meta.url), {
-      type: 'module',
-      name: 'plan',
-    })
-    worker.current = Comlink.wrap<PlanWorker>(thread)
+    const thread = openThread<PlanWorker>(
+      () =>
+        new Worker(new URL('../../workers/browser/plan.worker.ts', import.meta.url), { type: 'module', name: 'plan' }),
+    )
+    worker.current = thread
     return () => {
       worker.current = undefined
       busy.current = false
-      thread.terminate()
+      thread.end()
     }
   }, [now_s])
 
@@ -53,7 +53,10 @@ export function useLivePlan(document: PlanDocument, first: Plan, now_s: number):
         waiting.current = undefined
         setLive((last) => ({ ...last, working: true }))
         const elapsed_s = Math.round((performance.now() - opened.current.at_ms) / 1000)
-        const outcome = await worker.current.plan(wish, opened.current.now_s + elapsed_s)
+        const at_s = opened.current.now_s + elapsed_s
+        const outcome = await worker.current
+          .ask((api) => api.plan(wish, at_s))
+          .catch(() => fail({ code: 'reckoning_stopped', path: [] }))
         setLive((last) =>
           outcome.ok
             ? { plan: outcome.value, problems: [], working: false }

@@ -1,5 +1,4 @@
 'use client'
-import * as Comlink from 'comlink'
 import Link from 'next/link'
 import { useRouter } from 'next/navigation'
 import { useEffect, useState } from 'react'
@@ -14,6 +13,8 @@ import { clock, duration, length, temperature, type Units } from '@/words/units'
 import type { PlanWorker } from '@/workers/browser/protocol'
 import { GraveCautions } from '../data/grave-cautions'
 import { HeatRibbon } from '../ribbon/heat-ribbon'
+import { saidOf, send } from '../shell/client'
+import { openThread } from '../shell/thread'
 
 interface PageProps {
   readonly kitchen: string
@@ -64,38 +65,39 @@ export function SchoolsPage({ kitchen, planId, version, document, units, now_s }
   useEffect(() => {
     const missing = chosen.filter((id) => !(id in answers))
     if (missing.length === 0) return
-    const thread = new Worker(new URL('../../workers/browser/plan.worker.ts', import.meta.url), {
-      type: 'module',
-      name: 'schools',
-    })
-    const worker = Comlink.wrap<PlanWorker>(thread)
+    const thread = openThread<PlanWorker>(
+      () =>
+        new Worker(new URL('../../workers/browser/plan.worker.ts', import.meta.url), {
+          type: 'module',
+          name: 'schools',
+        }),
+    )
     let live = true
     void (async () => {
       for (const id of missing) {
         const program = id === own && 'school' in document.program ? document.program : { school: id }
-        const made = await worker.plan({ ...document, program }, now_s)
+        const made = await thread.ask((worker) => worker.plan({ ...document, program }, now_s)).catch(() => undefined)
         if (!live) return
-        setAnswers((last) => ({ ...last, [id]: made.ok ? weigh(made.value) : 'problem' }))
+        setAnswers((last) => ({ ...last, [id]: made?.ok ? weigh(made.value) : 'problem' }))
       }
     })()
     return () => {
       live = false
-      thread.terminate()
+      thread.end()
     }
   }, [chosen, answers, document, now_s, own])
 
   const adopt = async (id: string) => {
     const program = id === own && 'school' in document.program ? document.program : { school: id }
-    const response = await fetch(`/api/k/${kitchen}/plans/${planId}`, {
-      method: 'PUT',
-      headers: { 'content-type': 'application/json' },
-      body: JSON.stringify({ base_version: version, document: { ...document, program } }),
-    }).catch(() => undefined)
-    if (response?.ok) return router.push(`/k/${kitchen}/plans/${planId}`)
+    const saved = await send(`/api/k/${kitchen}/plans/${planId}`, 'PUT', {
+      base_version: version,
+      document: { ...document, program },
+    })
+    if (saved.ok) return router.push(`/k/${kitchen}/plans/${planId}`)
     setFailed(
-      response?.status === 409
+      saved.status === 409
         ? 'Someone changed this plan meanwhile. Go back to it and choose again.'
-        : 'Not taken over: try again when the connection is back.',
+        : `Not taken over. ${saidOf(saved, units)}`,
     )
   }
   const rows = chosen.map((id) => answers[id]).filter((row): row is Weighed => row !== undefined && row !== 'problem')

@@ -17,6 +17,11 @@ export type Answered<Value> =
 const LIMIT_MS = 15_000
 const SILENT = 'The kitchen does not answer. Nothing is lost; try again when the connection is back.'
 
+/** A body that is JSON text already, such as a file’s: sent as it is. */
+export class JsonText {
+  constructor(readonly text: string) {}
+}
+
 /** Sends a request to the server, with a JSON body where one is given. */
 export async function send<Value>(
   address: string,
@@ -28,7 +33,7 @@ export async function send<Value>(
     response = await fetch(address, {
       method,
       headers: body === undefined ? {} : { 'content-type': 'application/json' },
-      ...(body === undefined ? {} : { body: JSON.stringify(body) }),
+      ...(body === undefined ? {} : { body: body instanceof JsonText ? body.text : JSON.stringify(body) }),
       signal: AbortSignal.timeout(LIMIT_MS),
     })
   } catch {
@@ -42,6 +47,9 @@ export async function send<Value>(
   const errors = 'errors' in answer && Array.isArray(answer.errors) ? (answer.errors as Problem[]) : []
   return { ok: false, status: response.status, problems: errors, body: answer }
 }
+
+/** Nothing answered, as a problem among others. */
+export const SILENT_PROBLEM: Problem = { code: 'malformed', path: [], detail: SILENT }
 
 /** What went wrong, in the reader's words and units. */
 export const saidOf = ({ problems: [first] }: { readonly problems: readonly Problem[] }, units: Units): string =>

@@ -1,6 +1,7 @@
 import Link from 'next/link'
 import { unitsOf } from '@/app/reader'
 import { Refused } from '@/app/refused'
+import { lastBackup } from '@/server/backups'
 import { cooksOfKitchen } from '@/server/cooks'
 import { nowSeconds } from '@/server/environment'
 import { kitchensOfHouse } from '@/server/kitchen'
@@ -13,6 +14,7 @@ import { LineEntry } from '@/ui/line/line-entry'
 import { MealEntry } from '@/ui/meal/meal-entry'
 import { Header } from '@/ui/shell/header'
 import { problemSentence } from '@/words/problems'
+import { clock, shortDay } from '@/words/units'
 
 /** So many of each are shown here; all of them stand in their list. */
 const SHOWN = { promised: 12, eaten: 6, meals: 6, cooking: 6, cooked: 6 }
@@ -35,6 +37,7 @@ export default async function KitchenPage({ params }: { params: Promise<{ kitche
   if (!(mealsAhead.ok && mealsGone.ok && promised.ok && eaten.ok && cooking.ok && cooked.ok)) return null
   const { kitchen } = mealsAhead.value
   const units = await unitsOf(kitchen)
+  const backup_s = await lastBackup()
   const unreadable = [mealsAhead, mealsGone, promised, eaten, cooking, cooked].flatMap(({ value }) => value.unreadable)
   const meals = [...mealsAhead.value.meals, ...mealsGone.value.meals]
   const all = (which: string, total: number, shown: number) => (
@@ -121,6 +124,11 @@ export default async function KitchenPage({ params }: { params: Promise<{ kitche
           <Link className="inline-flex min-h-11 items-center underline underline-offset-4" href="/accuracy">
             How good the predictions are
           </Link>
+          <span className="inline-flex min-h-11 items-center" data-testid="backup">
+            {backup_s === undefined
+              ? 'No backup yet: npm run backup makes one'
+              : `Last good backup ${shortDay(backup_s, units)} ${clock(backup_s, units)}`}
+          </span>
           <Link
             className="inline-flex min-h-11 items-center underline underline-offset-4"
             href={`/k/${slug}/all/away`}
