@@ -6,7 +6,7 @@ let known: Promise<Outcome<Accuracy>> | undefined
 
 /** The model beside what is published: computed once, for it only changes with the program. */
 export async function accuracyOfModel(): Promise<Outcome<Accuracy>> {
-  known ??= compute('accuracy', null)
+  known ??= compute('accuracy', undefined)
   const made = await known
   if (!made.ok) known = undefined
   return made

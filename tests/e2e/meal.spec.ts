@@ -129,6 +129,7 @@ test('two people see each other’s changes, and the plan leaves and comes back 
   const address = await page.getByTestId('shopping').locator('code').innerText()
   expect(await (await page.request.get(new URL(address).pathname)).text()).toContain('The long table')
   await page.goto('/k/cottage')
+  await expect(page.getByLabel('How many, and when')).toBeEnabled()
   await page
     .getByLabel('A meal as JSON')
     .setInputFiles({ name: 'meal.json', mimeType: 'application/json', buffer: Buffer.from(text) })

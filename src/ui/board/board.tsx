@@ -65,6 +65,7 @@ export function Board({ units, ...start }: CookStart & { readonly units: Units }
       data-testid="board"
       data-connected={cook.connected}
       data-waiting={cook.waiting}
+      data-now={Math.floor(now_s)}
     >
       <div className="flex flex-wrap items-center gap-x-4 gap-y-2">
         <p className="text-lg text-soft">{start.document.title}</p>

@@ -53,7 +53,7 @@ export function summary({ document, now_s }: Asked<PlanDocument>): Outcome<PlanS
 }
 
 /** The model beside what is published: the same for everyone until the model is another. */
-export const accuracy = (_: null): Outcome<Accuracy> => ({ ok: true, value: accuracyOf() })
+export const accuracy = (): Outcome<Accuracy> => ({ ok: true, value: accuracyOf() })
 
 /** A whole meal by the schedule it keeps, or a quick one. */
 export const meal = (document: MealDocument): Outcome<MealPlan> => makeMeal(document, undefined, 0)
