@@ -1,4 +1,5 @@
 import { test as base, expect, type Page } from '@playwright/test'
+import postgres from 'postgres'
 
 /** The served application by its address on this machine. */
 export const MACHINE = 'http://127.0.0.1:3191'
@@ -42,3 +43,18 @@ export async function deskReady(page: Page): Promise<void> {
 }
 
 export const saved = (page: Page) => expect(page.getByTestId('save-state')).toHaveAttribute('data-state', 'saved')
+
+/** Opens a board and waits until the browser has taken it over: before that a tap or a key may be nobody's. */
+export async function openBoard(page: Page, address: string): Promise<void> {
+  await page.goto(address)
+  await page.locator('[data-testid=board][data-ready=true]').waitFor()
+}
+
+/** A kitchen of a test's own: what other tests left lying about is not in its lists. */
+export async function newKitchen(name: string): Promise<string> {
+  const slug = `${name}-${Date.now().toString(36)}`
+  const sql = postgres(process.env.BROWSER_DATABASE_URL ?? '', { max: 1 })
+  await sql`insert into kitchens (id, slug, name, time_zone) values (${`kit_${slug}`}, ${slug}, ${`Kitchen ${name}`}, 'Europe/London')`
+  await sql.end()
+  return slug
+}

@@ -5,7 +5,7 @@ import { join } from 'node:path'
 import AxeBuilder from '@axe-core/playwright'
 import type { APIRequestContext, Page } from '@playwright/test'
 import type { StationFault, StationOrders } from '../../src/stand-ins/probe-station/station'
-import { expect, MACHINE, planByLine, saved, test } from './browser'
+import { expect, MACHINE, openBoard, planByLine, saved, test } from './browser'
 
 /** Each origin has a day of its own: two rehearsals of one evening in one kitchen would see each other's stations. */
 const DAY = { machine: 'tomorrow', tablet: 'saturday' } as const
@@ -50,7 +50,7 @@ test('a whole cook at high speed, from preheat to carve, with a probe pulled out
   test.setTimeout(240_000)
   const { kitchen, cook } = await rehearsal(page, request)
   const item = cook.document.items[0]
-  await page.goto(`/k/${kitchen}/cooks/${cook.id}`)
+  await openBoard(page, `/k/${kitchen}/cooks/${cook.id}`)
   const next = page.getByTestId('next')
   await expect(next).toContainText('Put in')
   await next.getByRole('button', { name: 'Done' }).click()
@@ -98,9 +98,9 @@ test('with the network gone the board counts and takes entries; back again each 
 }, { project }) => {
   const { kitchen, cook } = await rehearsal(page, request, 1)
   const address = `/k/${kitchen}/cooks/${cook.id}`
-  await page.goto(address)
+  await openBoard(page, address)
   const other = await context.newPage()
-  await other.goto(address)
+  await openBoard(other, address)
   await page.getByRole('button', { name: 'It is in' }).click()
   await expect(other.getByTestId('board-row')).toHaveAttribute('data-state', 'in', { timeout: 3000 })
   // Only where the browser allows it: on the machine itself, or over https.
@@ -171,7 +171,7 @@ test('a bird of which the breast is done and the thigh is not: each way is said,
     data: { unit: 'c', readings },
   })
   expect(sent.status()).toBe(202)
-  await page.goto(`/k/${kitchen}/cooks/${cook.id}`)
+  await openBoard(page, `/k/${kitchen}/cooks/${cook.id}`)
   const split = page.getByTestId('split')
   await expect(split).toContainText('The breast is done, the thigh gets there about', { timeout: 30_000 })
   await expect(split).toContainText(/comes to 8\d °C by then/)
@@ -187,7 +187,7 @@ test('a bird of which the breast is done and the thigh is not: each way is said,
 
 test('the board is accessible by day and night and fits a phone', async ({ page, request }) => {
   const { kitchen, cook } = await rehearsal(page, request, 1)
-  await page.goto(`/k/${kitchen}/cooks/${cook.id}`)
+  await openBoard(page, `/k/${kitchen}/cooks/${cook.id}`)
   await page.getByRole('button', { name: 'It is in' }).click()
   await expect(page.getByTestId('arrival')).toBeVisible({ timeout: 20_000 })
   for (const theme of ['day', 'night']) {

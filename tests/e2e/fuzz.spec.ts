@@ -4,7 +4,7 @@ import { join } from 'node:path'
 import { root } from '../../bin/setup/dependencies.mjs'
 import { seededRandom } from '../../src/core/estimate/random'
 import { reunion } from '../../src/stand-ins/demo/meals'
-import { expect, MACHINE, test } from './browser'
+import { expect, MACHINE, newKitchen, test } from './browser'
 
 /**
  * Anything at all over every route and page there is: the list is read from the files, so that a new route is in it.
@@ -174,7 +174,7 @@ test('ten thousand cases over every route and page: none answers 5xx', async ({ 
     wishes: { rare: 2 },
   }
   const meal = reunion(promise)
-  const kitchen = 'cottage'
+  const kitchen = await newKitchen('fuzz')
   const ids = {
     plan: (await post(`/api/k/${kitchen}/plans`, { document: plan })).id as string,
     meal: (await post(`/api/k/${kitchen}/meals`, { document: meal })).id as string,

@@ -1,5 +1,5 @@
 import type { Page } from '@playwright/test'
-import { expect, planByLine, saved, test } from './browser'
+import { expect, newKitchen, openBoard, planByLine, saved, test } from './browser'
 
 /** What is tapped stays on the device until the server has named it: through faults, over pages, and to a list of what was refused. */
 
@@ -18,7 +18,7 @@ test('what a gate on the way swallows is still there on another page, and goes o
   context,
 }) => {
   const { board, log } = await begin(page)
-  await page.goto(board)
+  await openBoard(page, board)
   await expect(page.getByTestId('next')).toContainText('Put in')
   // A gate that answers everything with a page of its own and 200.
   await context.route('**/entries', (route) =>
@@ -33,16 +33,16 @@ test('what a gate on the way swallows is still there on another page, and goes o
   // Any page sends it: this one does, without its board.
   await expect(page.getByTestId('nothing-waits')).toBeVisible({ timeout: 30_000 })
   expect(await onServer(page, log)).toEqual(['in'])
-  await page.goto(board)
+  await openBoard(page, board)
   await expect(page.getByTestId('board-row')).toHaveAttribute('data-state', 'in')
   await expect(page.getByTestId('connection')).toHaveText('All kept')
 })
 
 test('two tabs keep each other’s entries while nothing answers', async ({ page, context }) => {
   const { board, log } = await begin(page)
-  await page.goto(board)
+  await openBoard(page, board)
   const other = await context.newPage()
-  await other.goto(board)
+  await openBoard(other, board)
   await expect(other.getByTestId('next')).toContainText('Put in')
   await expect(page.getByTestId('next')).toContainText('Put in')
   await context.route('**/entries', (route) => route.abort())
@@ -62,7 +62,7 @@ test('what the server will not have is read, mended and kept, and takes nothing 
   context,
 }) => {
   const { board, log } = await begin(page)
-  await page.goto(board)
+  await openBoard(page, board)
   await expect(page.getByTestId('next')).toContainText('Put in')
   const detail = 'this cannot be'
   await context.route('**/entries', async (route) => {
@@ -91,20 +91,21 @@ test('what the server will not have is read, mended and kept, and takes nothing 
 })
 
 test('a plan is put away, taken out again and deleted, with what goes with it said first', async ({ page }) => {
-  await planByLine(page, 'duck 2.2 kg, oven 175, eat sunday 19:00')
+  const kitchen = await newKitchen('tidy')
+  await planByLine(page, 'duck 2.2 kg, oven 175, eat sunday 19:00', kitchen)
   await saved(page)
   const plan = new URL(page.url()).pathname
   const row = (title: string) =>
     page.locator('li', { has: page.locator(`a[href="${plan}"]`) }).getByRole('button', { name: title })
-  await page.goto('/k/cottage/all/promised')
+  await page.goto(`/k/${kitchen}/all/promised`)
   await row('Put away').click()
   await expect(page.locator(`a[href="${plan}"]`)).toHaveCount(0)
-  await page.goto('/k/cottage')
+  await page.goto(`/k/${kitchen}`)
   await expect(page.locator(`a[href="${plan}"]`)).toHaveCount(0)
   await page.getByRole('link', { name: 'Put away' }).click()
   await row('Take out again').click()
   await expect(page.locator(`a[href="${plan}"]`)).toHaveCount(0)
-  await page.goto('/k/cottage/all/promised')
+  await page.goto(`/k/${kitchen}/all/promised`)
   await row('Delete').click()
   await expect(page.getByRole('alertdialog')).toContainText('its one version')
   await page.getByRole('button', { name: 'Delete it' }).click()

@@ -1,5 +1,5 @@
 import type { Page } from '@playwright/test'
-import { deskReady, expect, planByLine, saved, test } from './browser'
+import { deskReady, expect, openBoard, planByLine, saved, test } from './browser'
 
 /** When it goes in, as the ribbon of the plan says it. */
 const goesIn = async (page: Page) =>
@@ -23,8 +23,7 @@ const kept = (page: Page) =>
   })
 
 async function boardEstimates(page: Page, address: string) {
-  await page.goto(address)
-  await page.getByTestId('board').waitFor()
+  await openBoard(page, address)
   if (await page.getByRole('button', { name: 'It is in' }).isVisible())
     await page.getByRole('button', { name: 'It is in' }).click()
   await expect(page.getByTestId('arrival')).toBeVisible({ timeout: 30_000 })

@@ -1,5 +1,5 @@
 import type { Page } from '@playwright/test'
-import { deskReady, expect, planByLine, saved, test } from './browser'
+import { deskReady, expect, newKitchen, openBoard, planByLine, saved, test } from './browser'
 
 /**
  * Whole cooks walked on the screen: a line, its plan, its sheet, the home page, the board to the last plate, and
@@ -71,7 +71,8 @@ for (const walk of walks)
     request,
   }) => {
     test.setTimeout(180_000)
-    await planByLine(page, walk.line)
+    const kitchen = await newKitchen('walk')
+    await planByLine(page, walk.line, kitchen)
     await walk.change?.(page)
     await saved(page)
     const plan = new URL(page.url()).pathname
@@ -80,17 +81,17 @@ for (const walk of walks)
     const desk = await timesOfDesk(page)
     expect(desk.put_in).toMatch(HALF_PAST)
 
-    const begun = await request.post(`/api/k/cottage/cooks`, { data: { plan: plan.split('/')[4], speed: 60 } })
+    const begun = await request.post(`/api/k/${kitchen}/cooks`, { data: { plan: plan.split('/')[4], speed: 60 } })
     expect(begun.status()).toBe(201)
-    const board = `/k/cottage/cooks/${(await begun.json()).id}`
+    const board = `/k/${kitchen}/cooks/${(await begun.json()).id}`
     const sheetAndHome = async () => {
       await page.goto(`${plan}/run-sheet`)
       expect(await timesOfSheet(page)).toEqual(desk)
-      await page.goto('/k/cottage')
+      await page.goto(`/k/${kitchen}`)
       await expect(page.locator(`a[href="${plan}"]`)).toContainText(`in at ${desk.put_in}`)
     }
     const toTheEnd = async () => {
-      await page.goto(board)
+      await openBoard(page, board)
       const row = page.getByTestId('board-row')
       await expect(row).toContainText(`goes in ${desk.put_in}`)
       await expect(row).toContainText(`on the table ${desk.serve}`)
@@ -119,7 +120,7 @@ for (const walk of walks)
     await page.goto(plan)
     await deskReady(page)
     expect(await timesOfDesk(page)).toEqual(desk)
-    await page.goto('/k/cottage')
+    await page.goto(`/k/${kitchen}`)
     await page.getByTestId('cooked').locator(`a[href="${board}"]`).click()
     await expect(page.getByTestId('log')).toContainText('served')
   })

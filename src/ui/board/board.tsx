@@ -8,6 +8,7 @@ import { ACTION_WORDS, ENTRY_WORDS } from '@/words/cook-words'
 import { coolingRule } from '@/words/tasks'
 import { duration, rise, temperature, type Units } from '@/words/units'
 import { IconButton } from '../controls/icon-button'
+import { useHydrated } from '../shell/use-hydrated'
 import { useKept } from '../shell/use-kept'
 import { BoardRow } from './board-row'
 import { Countdown } from './countdown'
@@ -22,6 +23,7 @@ export function Board({ units, ...start }: CookStart & { readonly units: Units }
   const cook = useCook(start, by)
   const { now_s, items, forecasts } = cook
   const [big, setBig] = useState(false)
+  const hydrated = useHydrated()
   const alarms = useAlarms(items, now_s)
   const arrivals = Object.fromEntries(
     items.map(({ item, in_s }) => {
@@ -66,6 +68,7 @@ export function Board({ units, ...start }: CookStart & { readonly units: Units }
       data-connected={cook.connected}
       data-waiting={cook.waiting}
       data-now={Math.floor(now_s)}
+      data-ready={hydrated}
     >
       <div className="flex flex-wrap items-center gap-x-4 gap-y-2">
         <p className="text-lg text-soft">{start.document.title}</p>
