@@ -1,6 +1,6 @@
 import { type NextRequest, NextResponse } from 'next/server'
 import { databaseIsAway } from './server/availability'
-import { allowedHost } from './server/hosts'
+import { allowedHost, isOwnHost } from './server/hosts'
 import { MOST_BYTES, RETRY_AFTER_S } from './server/limits'
 import { log } from './server/log'
 
@@ -11,6 +11,9 @@ const SAFE: ReadonlySet<string> = new Set(['GET', 'HEAD', 'OPTIONS'])
 const ALWAYS: ReadonlySet<string> = new Set(['/api/health', '/api/ready'])
 
 const isApi = (path: string) => path.startsWith('/api/') || path.startsWith('/calendar/')
+
+const isTrusted = (request: NextRequest) =>
+  request.nextUrl.protocol === 'https:' || isOwnHost(request.headers.get('host'))
 
 interface Refusal {
   readonly status: number
@@ -79,7 +82,6 @@ const COMMON = {
   'x-content-type-options': 'nosniff',
   'x-frame-options': 'DENY',
   'referrer-policy': 'same-origin',
-  'cross-origin-opener-policy': 'same-origin',
   'cross-origin-resource-policy': 'same-origin',
   'permissions-policy': 'camera=(), geolocation=(), microphone=()',
 } as const
@@ -136,6 +138,8 @@ export function proxy(request: NextRequest): NextResponse {
   )
   response.headers.set('x-request-id', id)
   for (const [name, value] of Object.entries(COMMON)) response.headers.set(name, value)
+  // A browser takes it only from an address it trusts, and complains of it from any other.
+  if (isTrusted(request)) response.headers.set('cross-origin-opener-policy', 'same-origin')
   return response
 }
 

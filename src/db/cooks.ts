@@ -44,6 +44,8 @@ export interface CookShelf {
   ) => Promise<{ readonly kept: readonly KeptEntry[]; readonly reused: readonly string[] }>
   readonly entriesSince: (id: string, seq: number) => Promise<readonly KeptEntry[]>
   readonly devices: () => Promise<DeviceRow[]>
+  /** Takes a device’s token back; its readings stay. False where there is none to take. */
+  readonly revokeDevice: (id: string) => Promise<boolean>
   readonly addDevice: (name: string, tokenHash: string) => Promise<DeviceRow>
   /** Readings of the kitchen's devices in a span of cook time, thinned to one in each step, newest of the step. */
   readonly readings: (from: Date, to: Date, step_s: number) => Promise<ProbeReading[]>
@@ -169,6 +171,14 @@ export function cookShelf(db: Database, kitchen: KitchenRow): CookShelf {
         .from(devices)
         .where(eq(devices.kitchenId, kitchen.id))
         .orderBy(asc(devices.createdAt)),
+    revokeDevice: async (id) => {
+      const rows = await db
+        .update(devices)
+        .set({ revokedAt: sql`now()` })
+        .where(and(eq(devices.kitchenId, kitchen.id), eq(devices.id, id), isNull(devices.revokedAt)))
+        .returning({ id: devices.id })
+      return rows.length > 0
+    },
     addDevice: async (name, tokenHash) => {
       const [row] = await db
         .insert(devices)
@@ -227,7 +237,7 @@ export async function deviceByToken(
   const [row] = await db
     .select({ id: devices.id, kitchenId: devices.kitchenId })
     .from(devices)
-    .where(eq(devices.tokenHash, tokenHash))
+    .where(and(eq(devices.tokenHash, tokenHash), isNull(devices.revokedAt)))
   return row
 }
 

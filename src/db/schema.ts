@@ -186,6 +186,8 @@ export const devices = pgTable(
     tokenHash: text('token_hash').notNull().unique(),
     battery: real('battery'),
     seenAt: at('seen_at'),
+    /** When its token was taken back: it opens nothing any more. */
+    revokedAt: at('revoked_at'),
     createdAt: at('created_at').notNull().defaultNow(),
   },
   (table) => [

@@ -160,7 +160,26 @@ export const addDevice = (slug: string, value: unknown): Promise<Outcome<{ devic
  * again gets the same times and is known again.
  */
 const SKEW_STEP_S = 5
-const known = new Map<string, { id: string; kitchenId: string }>()
+/** A device that was known a moment ago is not asked for again: a token that is taken back works so long and no longer, ms. */
+const KNOWN_MS = 2000
+const known = new Map<string, { id: string; kitchenId: string; until_ms: number }>()
+
+async function deviceOf(hash: string): Promise<{ id: string; kitchenId: string } | undefined> {
+  const met = known.get(hash)
+  if (met && met.until_ms > performance.now()) return met
+  const found = await deviceByToken(database(), hash)
+  if (found) known.set(hash, { ...found, until_ms: performance.now() + KNOWN_MS })
+  else known.delete(hash)
+  return found
+}
+
+/** Takes a device’s token back: what it sent stays. */
+export const revokeDevice = (slug: string, id: string): Promise<Outcome<{ removed: true }>> =>
+  inKitchen<{ removed: true }>(slug, async (scope) =>
+    (await shelf(scope).revokeDevice(id))
+      ? succeed({ removed: true })
+      : fail({ code: 'not_found', path: ['device'], what: id }),
+  )
 
 export interface TakenReadings {
   readonly kept: number
@@ -176,9 +195,8 @@ export interface TakenReadings {
 export const takeReadings = (token: string, value: unknown): Promise<Outcome<TakenReadings>> =>
   withDatabase(async () => {
     const hash = hashOf(token)
-    const device = known.get(hash) ?? (await deviceByToken(database(), hash))
+    const device = await deviceOf(hash)
     if (!device) return fail({ code: 'not_found', path: ['authorization'], what: 'device' })
-    known.set(hash, device)
     const asked = parseWith(readingsBatch, value)
     if (!asked.ok) return asked
     const { sent_at, unit, battery, session } = asked.value

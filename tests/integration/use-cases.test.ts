@@ -269,6 +269,13 @@ describe('cooks', () => {
     })
     expect(code(await takeReadings('guessed', batch))).toBe('not_found')
     expect((await addDevice(kitchen.slug, { name: '  ' })).ok).toBe(false)
+    const { revokeDevice } = await cooksOf()
+    const other = await freshKitchen(db)
+    expect(code(await revokeDevice(other.kitchen.slug, device.id))).toBe('not_found')
+    expect(must(await revokeDevice(kitchen.slug, device.id))).toEqual({ removed: true })
+    await new Promise((done) => setTimeout(done, 2100))
+    expect(code(await takeReadings(token, batch))).toBe('not_found')
+    expect(await cookShelf(db, kitchen).devices()).toHaveLength(1)
   })
 })
 
