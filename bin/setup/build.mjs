@@ -1,8 +1,9 @@
 // Builds the application when anything that goes into it has changed since the last build.
 import { spawnSync } from 'node:child_process'
 import { createHash } from 'node:crypto'
-import { existsSync, readdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs'
+import { existsSync, mkdirSync, readdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs'
 import { join } from 'node:path'
+import { setTimeout as sleep } from 'node:timers/promises'
 import { buildCompute } from './compute.mjs'
 import { root } from './dependencies.mjs'
 
@@ -37,16 +38,24 @@ export async function ensureBuild() {
   if (existsSync(stamp) && readFileSync(stamp, 'utf8') === wanted) return
   console.log('Building the application …')
   rmSync(join(root, '.next/dev/types'), { recursive: true, force: true })
-  const built = spawnSync(process.execPath, [nextProgram, 'build'], {
-    cwd: root,
-    stdio: ['ignore', 'pipe', 'pipe'],
-    encoding: 'utf8',
-    env: { ...process.env, NODE_ENV: 'production', NEXT_TELEMETRY_DISABLED: '1' },
-  })
-  if (built.status !== 0) {
-    console.error(built.stdout, built.stderr)
-    console.error('The application could not be built.')
-    process.exit(1)
+  for (let tries = 0; ; tries++) {
+    const built = spawnSync(process.execPath, [nextProgram, 'build'], {
+      cwd: root,
+      stdio: ['ignore', 'pipe', 'pipe'],
+      encoding: 'utf8',
+      env: { ...process.env, NODE_ENV: 'production', NEXT_TELEMETRY_DISABLED: '1' },
+    })
+    if (built.status === 0) break
+    // Another start builds at the same time: it is waited for, and what it built is looked at.
+    const other = /Another next build process/.test(built.stdout + built.stderr)
+    if (other && tries < 90) await sleep(2000)
+    else {
+      const log = join(root, '.next', 'build.log')
+      mkdirSync(join(root, '.next'), { recursive: true })
+      writeFileSync(log, `${built.stdout}\n${built.stderr}`)
+      throw new Error(`the application could not be built; see ${log}`)
+    }
+    if (existsSync(stamp) && readFileSync(stamp, 'utf8') === wanted) return
   }
   await buildCompute()
   writeFileSync(stamp, wanted)
