@@ -107,7 +107,7 @@ test('a plan is put away, taken out again and deleted, with what goes with it sa
   await expect(page.locator(`a[href="${plan}"]`)).toHaveCount(0)
   await page.goto(`/k/${kitchen}/all/promised`)
   await row('Delete').click()
-  await expect(page.getByRole('alertdialog')).toContainText('its one version')
+  await expect(page.getByRole('alertdialog')).toContainText('goes its one version')
   await page.getByRole('button', { name: 'Delete it' }).click()
   await expect(page.locator(`a[href="${plan}"]`)).toHaveCount(0)
   expect((await page.request.get(`/api${plan}`)).status()).toBe(404)

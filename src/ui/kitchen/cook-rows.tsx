@@ -32,7 +32,7 @@ export function CookRows({ cooks, slug, units, tidy }: CookRowsProps) {
             <PutAway
               address={`/api/k/${slug}/cooks/${id}`}
               title={document.title}
-              goes={`its log of ${lastSeq} ${lastSeq === 1 ? 'entry' : 'entries'}; probe readings stay with the kitchen`}
+              goes={`goes its log of ${lastSeq} ${lastSeq === 1 ? 'entry' : 'entries'}; probe readings stay with the kitchen`}
               away={tidy === 'away'}
               units={units}
             />

@@ -40,7 +40,7 @@ export function MealRows({ meals, slug, units, tidy }: MealRowsProps) {
             <PutAway
               address={`/api/k/${slug}/meals/${id}`}
               title={document.title}
-              goes={version === 1 ? 'its one version' : `all ${version} versions it has had`}
+              goes={version === 1 ? 'goes its one version' : `go all ${version} versions it has had`}
               away={tidy === 'away'}
               units={units}
             />

@@ -25,7 +25,7 @@ export function PlanRows({ rows, slug, units, tidy }: PlanRowsProps) {
         const promise_s = Date.parse(document.promise) / 1000
         const title = document.title || cutName(document.roast.cut)
         return (
-          <li key={id} className={tidy ? 'flex flex-wrap items-center gap-2' : ''}>
+          <li key={id} className={tidy ? 'sm:flex sm:items-center sm:gap-2' : ''}>
             <Link
               href={`/k/${slug}/plans/${id}`}
               prefetch={false}
@@ -64,7 +64,7 @@ export function PlanRows({ rows, slug, units, tidy }: PlanRowsProps) {
               <PutAway
                 address={`/api/k/${slug}/plans/${id}`}
                 title={title}
-                goes={version === 1 ? 'its one version' : `all ${version} versions it has had`}
+                goes={version === 1 ? 'goes its one version' : `go all ${version} versions it has had`}
                 away={tidy === 'away'}
                 units={units}
               />

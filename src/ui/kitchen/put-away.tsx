@@ -9,7 +9,7 @@ import { type Answered, saidOf, send } from '../shell/client'
 interface PutAwayProps {
   readonly address: string
   readonly title: string
-  /** What goes with it when it is deleted. */
+  /** What goes with it when it is deleted, with its verb. */
   readonly goes: string
   readonly away: boolean
   readonly units: Units
@@ -48,8 +48,8 @@ export function PutAway({ address, title, goes, away, units }: PutAwayProps) {
           <AlertDialog.Content className="fixed left-1/2 top-1/2 z-50 w-[min(32rem,calc(100vw-2rem))] -translate-x-1/2 -translate-y-1/2 rounded-3xl border border-line bg-sheet p-6 text-ink shadow-2xl">
             <AlertDialog.Title className="font-display text-2xl font-semibold">Delete “{title}”?</AlertDialog.Title>
             <AlertDialog.Description className="mt-2 text-lg text-soft">
-              With it go {goes}. It cannot be brought back but from a backup. Put away, it would be kept and only leave
-              the lists.
+              With it {goes}. It cannot be brought back but from a backup. Put away, it would be kept and only leave the
+              lists.
             </AlertDialog.Description>
             <div className="mt-5 flex flex-wrap justify-end gap-3">
               <AlertDialog.Cancel className="min-h-12 rounded-full border-2 border-line px-5 text-lg font-semibold hover:border-copper">

@@ -9,11 +9,11 @@ export function OutboxNotice() {
   const path = usePathname()
   const refused = items.filter(({ refused }) => refused !== undefined).length
   const waiting = items.length - refused
-  const onBoard = /\/cooks\//.test(path)
-  if (path === '/waiting' || (refused === 0 && (waiting === 0 || onBoard) && unkept.size === 0)) return null
+  // A board says it of its own entries, in its own place.
+  if (path === '/waiting' || /\/cooks\//.test(path) || items.length === 0) return null
   const said = [
     waiting > 0 && `${waiting} ${waiting === 1 ? 'entry waits' : 'entries wait'} on this device`,
-    refused > 0 && `${refused} ${refused === 1 ? 'was' : 'were'} refused by the server`,
+    refused > 0 && `${refused} ${refused === 1 ? 'entry was' : 'entries were'} refused by the server`,
     unkept.size > 0 && `${unkept.size} of them cannot be kept here, for the device is full: leave this page open`,
   ].filter(Boolean)
   return (
@@ -24,7 +24,7 @@ export function OutboxNotice() {
     >
       {said.join('; ')}.{' '}
       <Link href="/waiting" className="inline-flex min-h-11 items-center font-semibold underline underline-offset-4">
-        Look at them
+        {items.length === 1 ? 'Look at it' : 'Look at them'}
       </Link>
     </p>
   )

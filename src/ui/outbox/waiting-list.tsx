@@ -5,7 +5,8 @@ import { type CookEntry, cookEntry } from '@/domain/cook/cook-document'
 import { parseWith } from '@/domain/problem/parse'
 import { ENTRY_WORDS } from '@/words/cook-words'
 import { problemSentence } from '@/words/problems'
-import { clock, shortDay, temperature, type Units } from '@/words/units'
+import { clock, localInput, shortDay, temperature, type Units } from '@/words/units'
+import { instantOfLocal } from '../controls/local-time'
 import { useHydrated } from '../shell/use-hydrated'
 import { deviceOutbox } from './device-outbox'
 import type { Waiting } from './store'
@@ -106,9 +107,19 @@ function Row({ item, units }: { readonly item: Waiting; readonly units: Units })
   )
 }
 
+/** A time as it is typed, in the kitchen’s zone; what is no time is left for the reader of entries to say. */
+function instantOf(typed: string, units: Units): string {
+  const local = typed.trim().replace(' ', 'T')
+  if (!/^\d{4}-\d\d-\d\dT\d\d:\d\d$/.test(local)) return typed.trim()
+  return instantOfLocal(local, units.timeZone) ?? typed.trim()
+}
+
 /** What of an entry can be put right by hand: its time, its reading and its words. */
 function Mend({ item, units, done }: { readonly item: Waiting; readonly units: Units; readonly done: () => void }) {
-  const [at, setAt] = useState(item.entry.at)
+  const asWritten = Number.isFinite(Date.parse(item.entry.at))
+    ? localInput(Date.parse(item.entry.at) / 1000, units).replace('T', ' ')
+    : item.entry.at
+  const [at, setAt] = useState(asWritten)
   const [value, setValue] = useState(item.entry.value_c === null ? '' : String(item.entry.value_c))
   const [text, setText] = useState(item.entry.text ?? '')
   const [wrong, setWrong] = useState<string | undefined>()
@@ -117,7 +128,7 @@ function Mend({ item, units, done }: { readonly item: Waiting; readonly units: U
       ...item.entry,
       // Another id: under the old one the server may have something else.
       id: nanoid(),
-      at: at.trim(),
+      at: at === asWritten ? item.entry.at : instantOf(at, units),
       value_c: value.trim() === '' ? null : Number(value.replace(',', '.')),
       text: text === '' ? null : text,
     }
@@ -136,7 +147,7 @@ function Mend({ item, units, done }: { readonly item: Waiting; readonly units: U
       }}
     >
       <label className="text-base text-soft">
-        Time
+        Time, such as 2026-12-25 14:05
         <input className={field} value={at} onChange={(event) => setAt(event.target.value)} />
       </label>
       <label className="text-base text-soft">
