@@ -91,3 +91,20 @@ export function quantileOf(values: readonly number[], share: number): number {
   const sorted = [...values].sort((a, b) => a - b)
   return sorted[Math.min(sorted.length - 1, Math.floor(share * sorted.length))] ?? Number.NaN
 }
+
+/** Watches a kitchen's stream like a board: told of each batch of readings how late it came, ms, until it is stopped. */
+export async function watchStream(address: string, signal: AbortSignal, told: (lag_ms: number) => void): Promise<void> {
+  const response = await fetch(address, { signal })
+  const decoder = new TextDecoder()
+  let text = ''
+  for await (const part of response.body ?? []) {
+    text += decoder.decode(part as Uint8Array, { stream: true })
+    const lines = text.split('\n\n')
+    text = lines.pop() ?? ''
+    for (const line of lines) {
+      if (!line.startsWith('data: {')) continue
+      const { latest = [] } = JSON.parse(line.slice(6)) as { latest?: [number, number, number][] }
+      if (latest.length > 0) told(Date.now() - 1000 * Math.max(...latest.map(([, at_s]) => at_s)))
+    }
+  }
+}

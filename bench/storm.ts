@@ -3,7 +3,7 @@ import { once } from 'node:events'
 import { join } from 'node:path'
 import { setTimeout as sleep } from 'node:timers/promises'
 import { root } from '../bin/setup/dependencies.mjs'
-import { benchServer, quantileOf, sendJson } from './server'
+import { benchServer, quantileOf, sendJson, watchStream } from './server'
 
 /**
  * Five of each worst case at once, again and again, while somebody cooks: how long the health answer and a board's
@@ -31,24 +31,7 @@ let lost = 0
 let going = true
 
 const stop = new AbortController()
-void (async () => {
-  const response = await fetch(`${api}/events`, { signal: stop.signal })
-  const reader = response.body?.getReader()
-  const decoder = new TextDecoder()
-  let text = ''
-  for (;;) {
-    const part = await reader?.read()
-    if (!part || part.done) return
-    text += decoder.decode(part.value, { stream: true })
-    const lines = text.split('\n\n')
-    text = lines.pop() ?? ''
-    for (const line of lines) {
-      if (!line.startsWith('data: {')) continue
-      const told = JSON.parse(line.slice(6)) as { latest?: [number, number, number][] }
-      for (const [, at_s] of told.latest ?? []) lags.push(Date.now() - at_s * 1000)
-    }
-  }
-})().catch(() => {})
+watchStream(`${api}/events`, stop.signal, (lag) => lags.push(lag)).catch(() => {})
 await sleep(1000)
 
 const every = async (ms: number, work: (n: number) => Promise<void>) => {

@@ -43,10 +43,9 @@ async function station(
   return { device: made.device.id as string, stop: () => child.kill('SIGKILL') }
 }
 
-test('a whole cook at high speed, from preheat to carve, with a probe pulled out on the way', async ({
-  page,
-  request,
-}) => {
+test('a whole cook at high speed, from preheat to carve, with a probe pulled out on the way', {
+  tag: '@tablet',
+}, async ({ page, request }) => {
   test.setTimeout(240_000)
   const { kitchen, cook } = await rehearsal(page, request)
   const item = cook.document.items[0]
@@ -133,10 +132,9 @@ test('with the network gone the board counts and takes entries; back again each 
   await other.close()
 })
 
-test('a bird of which the breast is done and the thigh is not: each way is said, and one is taken', async ({
-  page,
-  request,
-}) => {
+test('a bird of which the breast is done and the thigh is not: each way is said, and one is taken', {
+  tag: '@tablet',
+}, async ({ page, request }) => {
   const { kitchen, cook } = await rehearsal(
     page,
     request,
@@ -185,7 +183,7 @@ test('a bird of which the breast is done and the thigh is not: each way is said,
   expect(log.entries.at(-1).entry.kind).toBe('covered')
 })
 
-test('the board is accessible by day and night and fits a phone', async ({ page, request }) => {
+test('the board is accessible by day and night and fits a phone', { tag: '@tablet' }, async ({ page, request }) => {
   const { kitchen, cook } = await rehearsal(page, request, 1)
   await openBoard(page, `/k/${kitchen}/cooks/${cook.id}`)
   await page.getByRole('button', { name: 'It is in' }).click()
