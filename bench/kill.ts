@@ -26,7 +26,7 @@ const promise = new Date(Date.now() + 30 * 3600_000).toISOString()
 const document = { title: '0', roast: { cut: 'pork-loin', mass_kg: 1.8 }, promise }
 const plan = await (await sendJson(`${api}/plans`, { document }))?.json()
 const cook = await (await sendJson(`${api}/cooks`, { plan: plan.id }))?.json()
-const { token } = await (await sendJson(`${api}/devices`, { name: 'Kill' }))?.json()
+const { token } = (await (await sendJson(`${api}/devices`, { name: 'Kill' }))?.json()) ?? {}
 
 const acknowledged = { entries: new Set<string>(), readings: new Set<number>(), saves: new Set<number>() }
 let going = true

@@ -21,12 +21,12 @@ export interface BenchServer {
 /** @param database made anew; its cluster syncs to disk like a cook's own where `durable` */
 export async function benchServer(
   port: number,
-  { demo = false, durable = true, name = 'postgres-load' } = {},
+  { demo = false, durable = true, name = 'postgres-load', keep = false } = {},
 ): Promise<BenchServer> {
   const data = cluster({ name, firstPort: 54_520, databases: ['pheasant'], durable })
   await data.start()
   await ensureBuild()
-  data.recreate('pheasant')
+  if (!keep) data.recreate('pheasant')
   prepareDatabase(data.ownerUrl('pheasant'), { demo })
   const address = `http://127.0.0.1:${port}`
   let server: ChildProcess | undefined

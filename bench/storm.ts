@@ -22,7 +22,7 @@ const plan = await (
   await sendJson(`${api}/plans`, { document: { roast: { cut: 'pork-loin', mass_kg: 1.8 }, promise } })
 )?.json()
 const cook = await (await sendJson(`${api}/cooks`, { plan: plan.id }))?.json()
-const { token } = await (await sendJson(`${api}/devices`, { name: 'Storm' }))?.json()
+const { token } = (await (await sendJson(`${api}/devices`, { name: 'Storm' }))?.json()) ?? {}
 
 const health: number[] = []
 const lags: number[] = []

@@ -17,56 +17,65 @@ const CHANNELS = 5
 const LOADS = 30
 const GOAL_MS = 300
 
-const bench = await benchServer(3196, { durable: false, name: 'postgres-year' })
+/** Laying so much takes many minutes: YEAR_LAID=1 asks the pages of what an earlier run laid. */
+const LAID = process.env.YEAR_LAID === '1'
+const bench = await benchServer(3196, { durable: false, name: 'postgres-year', keep: LAID })
 const { address } = bench
 const { db, close } = openDatabase(bench.ownerUrl)
 const now_s = Math.round(Date.now() / 1000)
 const iso = (at_s: number) => new Date(at_s * 1000).toISOString()
 
-for (let i = 0; i < KITCHENS; i++)
-  await ensureKitchen(db, { slug: i === 0 ? 'cottage' : `year-${i}`, name: `Kitchen ${i}`, timeZone: 'UTC' })
-const scope = await openKitchen(db, 'cottage')
-if (!scope) throw new Error('no kitchen')
-const CUTS = ['beef-rib-bone-in', 'pork-loin', 'chicken', 'lamb-leg-bone-in', 'turkey'] as const
 const begun = performance.now()
-const made = async (i: number) => {
-  const document = planDocument.parse({
-    title: `Roast ${i}`,
-    roast: { cut: CUTS[i % CUTS.length], mass_kg: 1.8 + (i % 7) / 10 },
-    promise: iso(now_s + (i - PLANS * 0.9) * 4 * 3600),
-  })
-  const row = await scope.plans.add(document)
-  const summary = await compute('summary', { document, now_s })
-  await scope.keepSummary(row, modelStamp(), summary.ok ? summary.value : null)
-  return row
+async function lay(): Promise<void> {
+  for (let i = 0; i < KITCHENS; i++)
+    await ensureKitchen(db, { slug: i === 0 ? 'cottage' : `year-${i}`, name: `Kitchen ${i}`, timeZone: 'UTC' })
+  const scope = await openKitchen(db, 'cottage')
+  if (!scope) throw new Error('no kitchen')
+  const CUTS = ['beef-rib-bone-in', 'pork-loin', 'chicken', 'lamb-leg-bone-in', 'turkey'] as const
+  const made = async (i: number) => {
+    const document = planDocument.parse({
+      title: `Roast ${i}`,
+      roast: { cut: CUTS[i % CUTS.length], mass_kg: 1.8 + (i % 7) / 10 },
+      promise: iso(now_s + (i - PLANS * 0.9) * 4 * 3600),
+    })
+    const row = await scope.plans.add(document)
+    const summary = await compute('summary', { document, now_s })
+    await scope.keepSummary(row, modelStamp(), summary.ok ? summary.value : null)
+    return row
+  }
+  let plan = await made(PLANS - 1)
+  for (let i = 0; i < PLANS - 1; i += 4)
+    [plan] = (await Promise.all([0, 1, 2, 3].filter((k) => i + k < PLANS - 1).map((k) => made(i + k)))) as [typeof plan]
+  await scope.meals.add(reunion(iso(now_s + 30 * 3600)))
+  for (let i = 0; i < 60; i++) await scope.meals.add(reunion(iso(now_s - i * 7 * 86_400)))
+  const shelf = cookShelf(db, scope.kitchen)
+  const cooked = cookFromPlan({ ...plan.document, promise: iso(now_s + 3600) }, now_s - 7 * 3600, 1)
+  if (!cooked.ok) throw new Error('no cook')
+  for (let i = 0; i < 400; i++) await shelf.setState((await shelf.begin(cooked.value)).id, 'done')
+  const cook = await shelf.begin(cooked.value)
+  await shelf.add(
+    cook.id,
+    Array.from({ length: 120 }, (_, i) =>
+      cookEntry.parse({ id: `year-entry-${i}`, kind: 'note', at: iso(now_s - i), text: String(i) }),
+    ),
+  )
+  // Every kitchen's probes read once a second, back from now, until there are so many readings.
+  const each = Math.ceil(READINGS / KITCHENS / CHANNELS)
+  for (let i = 0; i < KITCHENS; i++) {
+    const kitchen = await openKitchen(db, i === 0 ? 'cottage' : `year-${i}`)
+    if (!kitchen) throw new Error('no kitchen')
+    const device = await cookShelf(db, kitchen.kitchen).addDevice('Station', `hash-${i}`)
+    await db.transaction(async (tx) => {
+      // That each device is there is known here: not asked again for each of so many rows.
+      await tx.execute(sql`set local session_replication_role = replica`)
+      await tx.execute(sql`
+        insert into readings (kitchen_id, device_id, channel, seq, at, device_at, value_c)
+        select ${kitchen.kitchen.id}, ${device.id}, c, s, to_timestamp(${now_s} - s), to_timestamp(${now_s} - s), 20 + (s % 500) / 10.0
+        from generate_series(0, ${each - 1}) s, generate_series(0, ${CHANNELS - 1}) c`)
+    })
+  }
 }
-let plan = await made(PLANS - 1)
-for (let i = 0; i < PLANS - 1; i += 4)
-  [plan] = (await Promise.all([0, 1, 2, 3].filter((k) => i + k < PLANS - 1).map((k) => made(i + k)))) as [typeof plan]
-const meal = await scope.meals.add(reunion(iso(now_s + 30 * 3600)))
-for (let i = 0; i < 60; i++) await scope.meals.add(reunion(iso(now_s - i * 7 * 86_400)))
-const shelf = cookShelf(db, scope.kitchen)
-const cooked = cookFromPlan({ ...plan.document, promise: iso(now_s + 3600) }, now_s - 7 * 3600, 1)
-if (!cooked.ok) throw new Error('no cook')
-for (let i = 0; i < 400; i++) await shelf.setState((await shelf.begin(cooked.value)).id, 'done')
-const cook = await shelf.begin(cooked.value)
-await shelf.add(
-  cook.id,
-  Array.from({ length: 120 }, (_, i) =>
-    cookEntry.parse({ id: `year-entry-${i}`, kind: 'note', at: iso(now_s - i), text: String(i) }),
-  ),
-)
-// Every kitchen's probes read once a second, back from now, until there are so many readings.
-const each = Math.ceil(READINGS / KITCHENS / CHANNELS)
-for (let i = 0; i < KITCHENS; i++) {
-  const kitchen = await openKitchen(db, i === 0 ? 'cottage' : `year-${i}`)
-  if (!kitchen) throw new Error('no kitchen')
-  const device = await cookShelf(db, kitchen.kitchen).addDevice('Station', `hash-${i}`)
-  await db.execute(sql`
-    insert into readings (kitchen_id, device_id, channel, seq, at, device_at, value_c)
-    select ${kitchen.kitchen.id}, ${device.id}, c, s, to_timestamp(${now_s} - s), to_timestamp(${now_s} - s), 20 + (s % 500) / 10.0
-    from generate_series(0, ${each - 1}) s, generate_series(0, ${CHANNELS - 1}) c`)
-}
+if (!LAID) await lay()
 await db.execute(sql`analyze`)
 const [count] = await db.execute<{ count: number }>(sql`select count(*)::int as count from readings`)
 const [size] = await db.execute<{ size: string }>(
@@ -76,6 +85,13 @@ console.log(
   `${count?.count} readings, ${PLANS} plans, 61 meals and 401 cooks, ${size?.size}, laid in ${((performance.now() - begun) / 1000).toFixed(0)} s`,
 )
 
+const found = await openKitchen(db, 'cottage')
+if (!found) throw new Error('no kitchen')
+const one = { limit: 1, offset: 0 }
+const [plan] = (await found.plans.list({ from: new Date(), ...one })).rows
+const [meal] = (await found.meals.list({ from: new Date(), ...one })).rows
+const [cook] = (await cookShelf(db, found.kitchen).list({ state: 'cooking', ...one })).rows
+if (!plan || !meal || !cook) throw new Error('nothing is laid: run it without YEAR_LAID first')
 const pages = {
   'the kitchen': '/k/cottage',
   'all promised': '/k/cottage/all/promised',

@@ -48,7 +48,10 @@ async function sums(url: string): Promise<Record<string, string>> {
   return found
 }
 
-describe('a backup', () => {
+/** A cluster made from nothing, migrated three times: on a busy disk that takes its time, ms. */
+const PATIENCE_MS = 300_000
+
+describe('a backup', { timeout: PATIENCE_MS }, () => {
   it('restores into an empty database: every table has the same rows, to the last character', async () => {
     await spare.start()
     spare.recreate('from')

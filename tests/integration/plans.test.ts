@@ -80,8 +80,11 @@ describe('plans in PostgreSQL', () => {
 
   it('the demo is laid once, however often it is asked for', async () => {
     const world = { timeZone: 'Europe/London', now_s: Date.UTC(2026, 10, 24, 9) / 1000 }
-    await layDemo(db, world)
-    await layDemo(db, world)
+    // In a database that has kitchens it is laid only where it is asked for, and then once.
+    await freshKitchen(db)
+    expect(await layDemo(db, world)).toBe(false)
+    expect(await layDemo(db, world, true)).toBe(true)
+    expect(await layDemo(db, world, true)).toBe(true)
     const slugs = (await listKitchens(db)).map(({ slug }) => slug)
     expect(slugs).toEqual(expect.arrayContaining(['cottage', 'tern-point']))
     const plans = await (await openKitchen(db, 'tern-point'))?.plans

@@ -88,7 +88,7 @@ describe('a start', () => {
       },
       (line: string) => said.push(line),
     )
-    await new Promise((done) => setTimeout(done, 2600))
+    for (let i = 0; i < 300 && said.length < 2; i++) await new Promise((done) => setTimeout(done, 100))
     await dying.stop(0)
     expect(born).toBeGreaterThanOrEqual(2)
     expect(said[0]).toBe('it ended (3); it is started again in 0.5 s')
@@ -103,7 +103,7 @@ describe('a start', () => {
       (line: string) => said.push(line),
       true,
     )
-    await new Promise((done) => setTimeout(done, 1500))
+    await new Promise((done) => setTimeout(done, 2000))
     expect(once).toBe(1)
   })
 })

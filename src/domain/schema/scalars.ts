@@ -49,4 +49,4 @@ export const versionNumber = z.int().min(1).max(2_147_483_647)
 
 /** What a kitchen's probe can read, °C: beyond it is a broken wire. */
 export const PROBE_C = { low: -60, high: 500 } as const
-export const probeCelsius = finite.min(PROBE_C.low).max(PROBE_C.high)
+export const probeCelsius = z.number().min(PROBE_C.low).max(PROBE_C.high)
