@@ -31,6 +31,7 @@ const firstPlan = (kitchen) => async (page) => {
 }
 
 await shot('kitchen', desk, 'day', open('/k/tern-point'))
+await shot('lists', desk, 'day', open('/k/tern-point/all/promised'))
 await shot('plan', desk, 'day', firstPlan('cottage'))
 await shot('plan-whole', desk, 'day', firstPlan('tern-point'), true)
 await shot('plan-night', desk, 'night', firstPlan('tern-point'))

@@ -1,6 +1,7 @@
 import { findCut } from '@/core/reference/cuts'
 import type { Line } from '../line/line'
 import { type PlanDocument, planDocument } from '../roast/roast-document'
+import { heldNumber } from '../schema/scalars'
 
 /** The next half hour that leaves a roast time to cook, for a line that names no promise. */
 const USUAL_LEAD_S = 5 * 3600
@@ -9,12 +10,15 @@ const USUAL_LEAD_S = 5 * 3600
 export function wantsOfLine(line: Line) {
   const target =
     line.serve_c !== undefined
-      ? { serve_c: line.serve_c }
+      ? { serve_c: heldNumber(line.serve_c) }
       : line.doneness !== undefined
         ? { doneness: line.doneness }
         : undefined
   return {
-    program: { school: line.school ?? 'steady', ...(line.set_c === undefined ? {} : { set_c: line.set_c }) },
+    program: {
+      school: line.school ?? 'steady',
+      ...(line.set_c === undefined ? {} : { set_c: heldNumber(line.set_c) }),
+    },
     ...(target ? { target } : {}),
   }
 }
@@ -27,10 +31,10 @@ export function planFromLine(line: Line, now_s: number): PlanDocument {
     title: findCut(line.cut)?.name ?? '',
     roast: {
       cut: line.cut,
-      mass_kg: line.mass_kg,
-      thickness_mm: line.thickness_mm ?? null,
-      start_c: line.start_c ?? 5,
-      temper_min: line.temper_min ?? 30,
+      mass_kg: heldNumber(line.mass_kg),
+      thickness_mm: line.thickness_mm === undefined ? null : heldNumber(line.thickness_mm),
+      start_c: heldNumber(line.start_c ?? 5),
+      temper_min: heldNumber(line.temper_min ?? 30),
       surface: line.salted === false ? 'plain' : 'dry_salted',
     },
     oven: { kind: line.oven ?? 'still', offset_k: 0 },

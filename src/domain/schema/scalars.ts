@@ -31,6 +31,12 @@ export const finite = z
   .max(MOST)
   .overwrite((value) => (Math.abs(value) < LEAST ? 0 : value))
 
+/**
+ * A number as a document can hold it: what is beyond any kitchen becomes the farthest there is, for the range check to refuse.
+ * @example heldNumber(1e20) // 1000000000
+ */
+export const heldNumber = (value: number): number => Math.max(-MOST, Math.min(MOST, value))
+
 /** Years that a cook may speak of. */
 const YEARS = { first: 1970, last: 2199 } as const
 const isOfOurTime = (value: string) => {
