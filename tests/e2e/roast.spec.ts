@@ -81,11 +81,16 @@ test('the same bad input is refused over HTTP with its path', async ({ request }
   })
   expect(simulate.status()).toBe(422)
   expect((await simulate.json()).errors[0]).toMatchObject({ code: 'unknown_cut', path: ['roast', 'cut'] })
-  const malformed = await request.post('/api/simulate', {
-    data: '{"roast":',
-    headers: { 'content-type': 'text/plain' },
+  const broken = (media: string) =>
+    request.post('/api/simulate', { data: Buffer.from('{"roast":'), headers: { 'content-type': media } })
+  expect((await broken('application/json')).status()).toBe(400)
+  // Anything that a page of another origin could send without asking is not even read.
+  expect((await broken('text/plain')).status()).toBe(415)
+  const elsewhere = await request.post('/api/k/cottage/plans', {
+    data: { line: 'beef rib 2.7 kg, eat tomorrow 19:00' },
+    headers: { origin: 'http://elsewhere.example' },
   })
-  expect(malformed.status()).toBe(400)
+  expect(elsewhere.status()).toBe(403)
   const line = await request.post('/api/k/cottage/plans', { data: { line: 'beef rib 2.7 kg, eat yesterday 19:00' } })
   expect(line.status()).toBeGreaterThanOrEqual(400)
 })
