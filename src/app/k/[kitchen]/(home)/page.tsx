@@ -17,7 +17,7 @@ import { problemSentence } from '@/words/problems'
 import { clock, shortDay } from '@/words/units'
 
 /** So many of each are shown here; all of them stand in their list. */
-const SHOWN = { promised: 20, eaten: 6, meals: 6, cooking: 6, cooked: 6 }
+const SHOWN = { promised: 14, eaten: 6, meals: 6, cooking: 6, cooked: 6 }
 
 export default async function KitchenPage({ params }: { params: Promise<{ kitchen: string }> }) {
   const { kitchen: slug } = await params

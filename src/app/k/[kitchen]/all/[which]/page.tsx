@@ -23,8 +23,8 @@ const LISTS = {
   cooked: 'Cooked',
   away: 'Put away',
 } as const
-const LENGTH = 30
-const query = z.object({ page: z.coerce.number().int().min(1).max(30_000).catch(1) })
+const LENGTH = 24
+const query = z.object({ page: z.coerce.number().int().min(1).max(40_000).catch(1) })
 
 interface Props {
   readonly params: Promise<{ kitchen: string; which: string }>
