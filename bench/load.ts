@@ -73,7 +73,7 @@ console.log(
   `${BOARDS} boards heard ${lags.length} messages; lag p50 ${at(0.5).toFixed(0)} ms, p95 ${at(0.95).toFixed(0)} ms, p99 ${at(0.99).toFixed(0)} ms (goal p95 1000)`,
 )
 console.log(
-  `server memory ${from_mb.toFixed(0)} MB before, ${middle_mb.toFixed(0)} MB half way, ${(bench.memory_mb()).toFixed(0)} MB after`,
+  `server memory ${from_mb.toFixed(0)} MB before, ${middle_mb.toFixed(0)} MB half way, ${bench.memory_mb().toFixed(0)} MB after`,
 )
 stop.abort()
 await close()

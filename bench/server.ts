@@ -2,6 +2,7 @@ import { type ChildProcess, spawn } from 'node:child_process'
 import { readFileSync } from 'node:fs'
 import { join } from 'node:path'
 import { setTimeout as sleep } from 'node:timers/promises'
+import { quantile } from '@/core/estimate/random'
 import { ensureBuild } from '../bin/setup/build.mjs'
 import { cluster } from '../bin/setup/database.mjs'
 import { root } from '../bin/setup/dependencies.mjs'
@@ -33,15 +34,7 @@ export async function benchServer(
   const start = async () => {
     server = spawn(
       process.execPath,
-      [
-        ...(process.env.BENCH_NODE_ARGS?.split(' ') ?? []),
-        join(root, 'node_modules/next/dist/bin/next'),
-        'start',
-        '-H',
-        '127.0.0.1',
-        '-p',
-        String(port),
-      ],
+      [join(root, 'node_modules/next/dist/bin/next'), 'start', '-H', '127.0.0.1', '-p', String(port)],
       {
         cwd: root,
         stdio: ['ignore', 'ignore', process.env.SHOW ? 'inherit' : 'ignore'],
@@ -71,8 +64,7 @@ export async function benchServer(
       Number(readFileSync(`/proc/${server?.pid}/status`, 'utf8').match(/VmRSS:\s+(\d+)/)?.[1] ?? 0) / 1024,
     data,
     end: async () => {
-      server?.kill(process.env.BENCH_NODE_ARGS ? 'SIGTERM' : 'SIGKILL')
-      if (process.env.BENCH_NODE_ARGS) await sleep(8000)
+      server?.kill('SIGKILL')
       await data.stop()
     },
   }
@@ -87,10 +79,11 @@ export const sendJson = (address: string, body: unknown, headers: Record<string,
   }).catch(() => undefined)
 
 /** The value below which so large a share lies. */
-export function quantileOf(values: readonly number[], share: number): number {
-  const sorted = [...values].sort((a, b) => a - b)
-  return sorted[Math.min(sorted.length - 1, Math.floor(share * sorted.length))] ?? Number.NaN
-}
+export const quantileOf = (values: readonly number[], share: number): number =>
+  quantile(
+    [...values].sort((a, b) => a - b),
+    share,
+  )
 
 /** Watches a kitchen's stream like a board: told of each batch of readings how late it came, ms, until it is stopped. */
 export async function watchStream(address: string, signal: AbortSignal, told: (lag_ms: number) => void): Promise<void> {

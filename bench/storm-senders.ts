@@ -68,7 +68,7 @@ const worst: Readonly<Record<string, () => Promise<Response | undefined>>> = {
   'a body of 100 MB': built(`${address}/api/plan`, 'x'.repeat(100_000_000)),
   deep: built(`${address}/api/plan`, '['.repeat(500_000), true),
   words: built(`${api}/plans`, { line: `${'roast beef '.repeat(36)}` }),
-  'a page of thirty plans': () => fetch(`${address}/k/cottage/all/promised`).catch(() => undefined),
+  'a page of a whole list': () => fetch(`${address}/k/cottage/all/promised`).catch(() => undefined),
 }
 
 const until = Date.now() + seconds * 1000

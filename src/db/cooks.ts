@@ -31,6 +31,8 @@ export interface CookShelf {
   /** Newest first, without those put away. */
   readonly list: (page: CookPage) => Promise<Listed<CookRow> & { readonly total: number }>
   readonly find: (id: string) => Promise<CookRow | undefined>
+  /** Whether it is there, without reading its document. */
+  readonly has: (id: string) => Promise<boolean>
   readonly begin: (document: CookDocument) => Promise<CookRow>
   /** Puts it away or takes it out again; false where there is none. */
   readonly archive: (id: string, away: boolean) => Promise<boolean>
@@ -86,6 +88,7 @@ export function cookShelf(db: Database, kitchen: KitchenRow): CookShelf {
         .offset(offset)
       return { ...typedRows(STORED.cook, rows), total: await db.$count(cooks, which) }
     },
+    has: async (id) => (await db.$count(cooks, and(mine, eq(cooks.id, id)))) > 0,
     find: async (id) => {
       const [row] = await db
         .select()

@@ -62,6 +62,8 @@ export interface Page {
 export interface Shelf<Document> {
   readonly list: (page: Page) => Promise<Listed<With<AnyPlanRow, Document>> & { readonly total: number }>
   readonly find: (id: string) => Promise<With<AnyPlanRow, Document> | undefined>
+  /** Whether it is there, without reading its document. */
+  readonly has: (id: string) => Promise<boolean>
   readonly add: (document: Document) => Promise<With<AnyPlanRow, Document>>
   /** Saves over the version it started from; a stale save is kept beside, not written over. */
   readonly save: (id: string, baseVersion: number, document: Document) => Promise<SaveResult<Document>>
@@ -185,6 +187,7 @@ function shelfOf<Document extends PlanDocument | MealDocument>(
         .offset(offset)
       return { ...typedRows(stored, rows), total: await db.$count(plans, which) }
     },
+    has: async (id) => (await db.$count(plans, and(mine, eq(plans.id, id)))) > 0,
     find: async (id) =>
       (
         await db

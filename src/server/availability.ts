@@ -5,15 +5,13 @@ import { DATABASE_MS } from './limits'
 /** Whether the database answers, asked again and again: who asks for something while it is gone is told so at once. */
 
 interface Watch {
-  /** When it last answered, ms by the process's clock; undefined before the first time. */
-  heard: number | undefined
   away: boolean
   /** Told when it goes away: whoever waits for it need not. */
   readonly waiting: Set<() => void>
 }
 /** One for the process: pages, routes and the proxy are bundled apart and see the same. */
 const held = globalThis as { pheasantWatch?: Watch }
-held.pheasantWatch ??= { heard: undefined, away: false, waiting: new Set() }
+held.pheasantWatch ??= { away: false, waiting: new Set() }
 const watch = held.pheasantWatch
 
 const EVERY_MS = 400
@@ -63,8 +61,7 @@ export function watchDatabase(): void {
   let client = open()
   const look = async () => {
     const answers = await ask(client)
-    if (answers) watch.heard = performance.now()
-    else {
+    if (!answers) {
       // A connection that hangs is let go of: the next question makes another.
       void client.end({ timeout: 0 }).catch(() => {})
       client = open()

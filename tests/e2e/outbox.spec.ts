@@ -8,7 +8,13 @@ async function begin(page: Page) {
   await saved(page)
   const id = new URL(page.url()).pathname.split('/')[4]
   const cook = await (await page.request.post('/api/k/cottage/cooks', { data: { plan: id } })).json()
-  return { board: `/k/cottage/cooks/${cook.id}`, log: `/api/k/cottage/cooks/${cook.id}` }
+  const board = `/k/cottage/cooks/${cook.id}`
+  await boardBegun(page, board)
+  return { board, log: `/api${board}` }
+}
+async function boardBegun(page: Page, board: string) {
+  await openBoard(page, board)
+  await expect(page.getByTestId('next')).toContainText('Put in')
 }
 const onServer = async (page: Page, log: string) =>
   (await (await page.request.get(log)).json()).entries.map(({ entry }: { entry: { kind: string } }) => entry.kind)
@@ -18,8 +24,6 @@ test('what a gate on the way swallows is still there on another page, and goes o
   context,
 }) => {
   const { board, log } = await begin(page)
-  await openBoard(page, board)
-  await expect(page.getByTestId('next')).toContainText('Put in')
   // A gate that answers everything with a page of its own and 200.
   await context.route('**/entries', (route) =>
     route.fulfill({ status: 200, contentType: 'text/html', body: '<h1>Log in to the guest network</h1>' }),
@@ -40,11 +44,8 @@ test('what a gate on the way swallows is still there on another page, and goes o
 
 test('two tabs keep each other’s entries while nothing answers', async ({ page, context }) => {
   const { board, log } = await begin(page)
-  await openBoard(page, board)
   const other = await context.newPage()
-  await openBoard(other, board)
-  await expect(other.getByTestId('next')).toContainText('Put in')
-  await expect(page.getByTestId('next')).toContainText('Put in')
+  await boardBegun(other, board)
   await context.route('**/entries', (route) => route.abort())
   await page.getByRole('button', { name: 'It is in' }).click()
   await other.locator('body').press('d')
@@ -61,9 +62,7 @@ test('what the server will not have is read, mended and kept, and takes nothing 
   page,
   context,
 }) => {
-  const { board, log } = await begin(page)
-  await openBoard(page, board)
-  await expect(page.getByTestId('next')).toContainText('Put in')
+  const { log } = await begin(page)
   const detail = 'this cannot be'
   await context.route('**/entries', async (route) => {
     const { entries } = route.request().postDataJSON() as { entries: { id: string; kind: string }[] }

@@ -1,5 +1,6 @@
 import Link from 'next/link'
 import type { MealDocument } from '@/domain/meal/meal-document'
+import { versionsGo } from '@/words/lists'
 import { clock, shortDay, type Units } from '@/words/units'
 import { PutAway } from './put-away'
 
@@ -40,7 +41,7 @@ export function MealRows({ meals, slug, units, tidy }: MealRowsProps) {
             <PutAway
               address={`/api/k/${slug}/meals/${id}`}
               title={document.title}
-              goes={version === 1 ? 'goes its one version' : `go all ${version} versions it has had`}
+              goes={versionsGo(version)}
               away={tidy === 'away'}
               units={units}
             />

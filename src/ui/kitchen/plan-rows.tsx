@@ -1,6 +1,7 @@
 import Link from 'next/link'
 import type { PlanSummary } from '@/domain/plan/summary'
 import type { PlanDocument } from '@/domain/roast/roast-document'
+import { versionsGo } from '@/words/lists'
 import { clock, mass, shortDay, temperature, type Units } from '@/words/units'
 import { cutName, programName } from '@/words/words'
 import { HeatRibbon } from '../ribbon/heat-ribbon'
@@ -64,7 +65,7 @@ export function PlanRows({ rows, slug, units, tidy }: PlanRowsProps) {
               <PutAway
                 address={`/api/k/${slug}/plans/${id}`}
                 title={title}
-                goes={version === 1 ? 'goes its one version' : `go all ${version} versions it has had`}
+                goes={versionsGo(version)}
                 away={tidy === 'away'}
                 units={units}
               />

@@ -70,7 +70,7 @@ export class Outbox {
 
   /** Reads what this device keeps, and sends it on. */
   start(): Promise<void> {
-    this.loaded ??= this.reload().then(() => void this.run())
+    this.loaded ??= this.reload()
     return this.loaded
   }
 

@@ -1,3 +1,4 @@
+import type { z } from 'zod'
 import type { Plan } from '@/core/schedule/plan'
 import { type Accuracy, accuracy as accuracyOf } from '@/domain/accuracy/accuracy'
 import { cookFromMeal, cookFromPlan } from '@/domain/cook/begin'
@@ -19,15 +20,15 @@ import { scheduleOf } from './schedule'
  * The headless ones take the text of a document: reading it is part of the work.
  */
 
-function fromText<Document, Answer>(
-  schema: Parameters<typeof parseWith>[0],
+function fromText<Schema extends z.ZodType, Answer>(
+  schema: Schema,
   text: string,
-  work: (document: Document) => Answer,
+  work: (document: z.output<Schema>) => Answer,
 ) {
   const json = parseJson(text)
   if (!json.ok) return json
   const document = parseWith(schema, json.value)
-  return document.ok ? work(document.value as Document) : document
+  return document.ok ? work(document.value) : document
 }
 
 export const simulate = (text: string): Outcome<SimulateAnswer> => fromText(simulateDocument, text, simulateRoast)

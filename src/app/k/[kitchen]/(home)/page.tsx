@@ -40,14 +40,21 @@ export default async function KitchenPage({ params }: { params: Promise<{ kitche
   const backup_s = await lastBackup()
   const unreadable = [mealsAhead, mealsGone, promised, eaten, cooking, cooked].flatMap(({ value }) => value.unreadable)
   const meals = [...mealsAhead.value.meals, ...mealsGone.value.meals]
-  const all = (which: string, total: number, shown: number) => (
-    <Link
-      href={`/k/${slug}/all/${which}`}
-      prefetch={false}
-      className="inline-flex min-h-11 items-center text-base underline underline-offset-4"
-    >
-      {total > shown ? `All ${total}` : 'Tidy'}
-    </Link>
+  const all = (which: string, total: number, shown: number) =>
+    shown > 0 && (
+      <Link
+        href={`/k/${slug}/all/${which}`}
+        prefetch={false}
+        className="inline-flex min-h-11 items-center text-base underline underline-offset-4"
+      >
+        {total > shown ? `All ${total}` : 'Tidy'}
+      </Link>
+    )
+  const heading = (title: string, which: string, total: number, shown: number) => (
+    <div className="flex flex-wrap items-center gap-x-6">
+      <h2 className={`font-display text-2xl font-semibold ${which === 'promised' ? '' : 'text-soft'}`}>{title}</h2>
+      {all(which, total, shown)}
+    </div>
   )
   return (
     <>
@@ -76,15 +83,12 @@ export default async function KitchenPage({ params }: { params: Promise<{ kitche
           <div className="flex flex-wrap items-center gap-x-6 gap-y-3">
             <h2 className="font-display text-2xl font-semibold">Whole meals</h2>
             <MealEntry kitchen={slug} units={units} />
-            {meals.length > 0 && all('meals', mealsAhead.value.total + mealsGone.value.total, meals.length)}
+            {all('meals', mealsAhead.value.total + mealsGone.value.total, meals.length)}
           </div>
           <MealRows meals={meals} slug={slug} units={units} />
         </section>
         <section className="mt-8">
-          <div className="flex flex-wrap items-center gap-x-6">
-            <h2 className="font-display text-2xl font-semibold">Promised</h2>
-            {promised.value.rows.length > 0 && all('promised', promised.value.total, promised.value.rows.length)}
-          </div>
+          {heading('Promised', 'promised', promised.value.total, promised.value.rows.length)}
           {promised.value.rows.length === 0 && (
             <p className="mt-3 text-lg text-soft">
               Nothing yet. One line above makes the first plan: the cut, its weight, and when they eat.
@@ -94,19 +98,13 @@ export default async function KitchenPage({ params }: { params: Promise<{ kitche
         </section>
         {eaten.value.rows.length > 0 && (
           <section className="mt-8">
-            <div className="flex flex-wrap items-center gap-x-6">
-              <h2 className="font-display text-2xl font-semibold text-soft">Eaten</h2>
-              {all('eaten', eaten.value.total, eaten.value.rows.length)}
-            </div>
+            {heading('Eaten', 'eaten', eaten.value.total, eaten.value.rows.length)}
             <PlanRows rows={eaten.value.rows} slug={slug} units={units} />
           </section>
         )}
         {cooked.value.cooks.length > 0 && (
           <section className="mt-8" data-testid="cooked">
-            <div className="flex flex-wrap items-center gap-x-6">
-              <h2 className="font-display text-2xl font-semibold text-soft">Cooked</h2>
-              {all('cooked', cooked.value.total, cooked.value.cooks.length)}
-            </div>
+            {heading('Cooked', 'cooked', cooked.value.total, cooked.value.cooks.length)}
             <CookRows cooks={cooked.value.cooks} slug={slug} units={units} />
           </section>
         )}

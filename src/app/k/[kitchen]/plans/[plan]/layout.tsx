@@ -1,15 +1,3 @@
-import { Refused } from '@/app/refused'
-import { isThere } from '@/server/there'
+import { whereThereIs } from '@/app/where-there-is'
 
-/** What is not there is said before anything is shown. */
-export default async function PlanLayout({
-  children,
-  params,
-}: {
-  children: React.ReactNode
-  params: Promise<{ kitchen: string; plan: string }>
-}) {
-  const { kitchen, plan } = await params
-  const there = await isThere(kitchen, 'plan', plan)
-  return there.ok ? children : <Refused problems={there.problems} />
-}
+export default whereThereIs('plan')
