@@ -10,9 +10,12 @@ export interface Thread<Api> {
 
 export class ThreadDied extends Error {}
 
+/** Nothing a screen asks takes so long on any machine, ms: a thread that has not answered by then is taken for dead. */
+const SILENT_MS = 60_000
+
 /** @param make a new thread: written out where it is used, for its address is found when the application is built */
 export function openThread<Api>(make: () => Worker): Thread<Api> {
-  let open: { thread: Worker; api: Api; died: Promise<never>; die: () => void } | undefined
+  let open: { thread: Worker; api: Api; died: Promise<never>; die: () => void; dead: () => void } | undefined
   const begin = () => {
     const thread = make()
     let die = () => {}
@@ -20,12 +23,12 @@ export function openThread<Api>(make: () => Worker): Thread<Api> {
       die = () => reject(new ThreadDied())
     })
     died.catch(() => {})
-    const mine = { thread, api: Comlink.wrap<Api>(thread) as unknown as Api, died, die }
     const dead = () => {
       thread.terminate()
       if (open === mine) open = undefined
       die()
     }
+    const mine = { thread, api: Comlink.wrap<Api>(thread) as unknown as Api, died, die, dead }
     thread.addEventListener('error', dead)
     thread.addEventListener('messageerror', dead)
     return mine
@@ -33,8 +36,9 @@ export function openThread<Api>(make: () => Worker): Thread<Api> {
   return {
     ask: (question) => {
       open ??= begin()
-      const { api, died } = open
-      return Promise.race([question(api), died])
+      const { api, died, dead } = open
+      const silent = setTimeout(dead, SILENT_MS)
+      return Promise.race([question(api), died]).finally(() => clearTimeout(silent))
     },
     end: () => {
       open?.thread.terminate()
