@@ -20,7 +20,7 @@ import {
   readingsBatch,
   sortReadings,
 } from '@/domain/cook/cook-document'
-import { foldLog, isOver } from '@/domain/cook/entry/fold'
+import { isOver } from '@/domain/cook/run'
 import { parseWith } from '@/domain/problem/parse'
 import { fail, type Outcome, type Problem, succeed } from '@/domain/problem/problem'
 import { finite, ident, text } from '@/domain/schema/scalars'
@@ -99,7 +99,17 @@ export const cooksOfKitchen = (
   })
 
 /** Kinds that can end a cook, or take its end back. */
-const ENDING: ReadonlySet<CookEntry['kind']> = new Set(['served', 'undo', 'in', 'out', 'carve'])
+const ENDING: ReadonlySet<CookEntry['kind']> = new Set([
+  'served',
+  'undo',
+  'in',
+  'out',
+  'carve',
+  'finish',
+  'done',
+  'skipped',
+  'given_up',
+])
 const entryList = z.strictObject({ entries: z.array(z.unknown()).min(1).max(500) })
 
 /** What became of each entry that was sent. */
@@ -120,7 +130,7 @@ export const addEntries = (slug: string, id: string, value: unknown): Promise<Ou
     const own = shelf(scope)
     const row = await own.find(id)
     if (!row) return noCook(id)
-    const items = new Set(row.document.items.map((item) => item.id))
+    const items = new Set([...row.document.items, ...row.document.sides].map(({ id }) => id))
     const refused: { id: string | null; problems: readonly Problem[] }[] = []
     const added: CookEntry[] = []
     for (const value of asked.value.entries) {
@@ -138,7 +148,8 @@ export const addEntries = (slug: string, id: string, value: unknown): Promise<Ou
     // What is done to a roast may end the cook, or take its end back: the log is folded for that.
     if (kept.some(({ entry: { kind } }) => ENDING.has(kind))) {
       const log = (await own.entriesSince(id, 0)).map(({ entry }) => entry)
-      const state = isOver(foldLog(row.document, log)) ? 'done' : 'cooking'
+      const over = isOver(row.document, log, cookTime(row.document.clock, nowPrecisely()))
+      const state = over ? 'done' : 'cooking'
       if (state !== row.state) await own.setState(id, state)
     }
     return succeed({ kept, refused })

@@ -1,21 +1,25 @@
 import { DANGER_ZONE_C, STANDARDS } from '@/core/reference/standards'
-import type { NextAction, OddReading } from '@/domain/cook/board'
+import type { ItemState, OddReading } from '@/domain/cook/board'
 import type { CookEntry } from '@/domain/cook/cook-document'
-import type { Advice } from '@/domain/cook/forecast'
+import type { Advice, PeakWatch, Way } from '@/domain/cook/forecast'
 import { clock, duration, rise, temperature, type Units } from './units'
 
-export const ACTION_WORDS: Readonly<Record<NextAction['kind'], string>> = {
-  put_in: 'Put in',
-  pull: 'Pull',
-  carve: 'Carve',
-  serve: 'Serve',
-  look: 'Look at the probe in',
+/** Where a roast stands. */
+export const STATE_WORDS: Readonly<Record<ItemState, string>> = {
+  waiting: 'waits',
+  in: 'in',
+  resting: 'rests',
+  finishing: 'in its hot finish',
+  carving: 'being carved',
+  served: 'served',
+  given_up: 'given up',
 }
 
 export const ENTRY_WORDS: Readonly<Record<CookEntry['kind'], string>> = {
   in: 'in',
   out: 'out',
   rest: 'resting',
+  finish: 'to its hot finish',
   carve: 'carving',
   served: 'served',
   turned: 'turned',
@@ -31,6 +35,12 @@ export const ENTRY_WORDS: Readonly<Record<CookEntry['kind'], string>> = {
   promise: 'promise moved',
   pull_at: 'pull reading',
   calibrate: 'calibrated',
+  done: 'done',
+  skipped: 'left out',
+  shifted: 'moved',
+  given_up: 'given up',
+  arrival: 'foreseen',
+  heard: 'alarm heard',
   undo: 'undone',
 }
 
@@ -77,7 +87,9 @@ export function adviceWords(
         : `less done: peaks at ${temperature(advice.peak_c, units)}`
   switch (advice.code) {
     case 'leave_it':
-      return { what: 'Leave it as it is', result: `${plate}, ${done}` }
+      return advice.never
+        ? { what: 'Leave it as it is', result: 'it does not get there, however long it is left' }
+        : { what: 'Leave it as it is', result: `${plate}, ${done}` }
     case 'oven_up':
       return {
         what: `Oven up to ${temperature(advice.set_c ?? 0, units)}`,
@@ -123,6 +135,69 @@ export function adviceWords(
     default:
       return advice.code satisfies never
   }
+}
+
+const WHY: Readonly<Record<Way['why'], string>> = {
+  keeps_both: 'on time and as done as wanted',
+  keeps_time: 'keeps the promise',
+  keeps_doneness: 'as done as wanted',
+  least_harm: 'does the least harm',
+}
+
+/** A way out, what it does, and what speaks for it. */
+export const wayWords = (
+  way: Way,
+  serve_c: number,
+  units: Units,
+  others: number,
+): { readonly what: string; readonly result: string; readonly why: string } => ({
+  ...adviceWords(way, serve_c, units, others),
+  why: WHY[way.why],
+})
+
+const HANDS = ['no hands', 'one turn of a dial', 'a few minutes of hands', 'two people'] as const
+const CARE: Readonly<Partial<Record<Way['cost']['care'], string>>> = {
+  hot_tins: 'hot tins: clear the way',
+  hot_fat: 'hot fat spits',
+  keep_hot: 'keep it hot, not warm',
+}
+
+/** What a way out costs: minutes, doneness, crust, hands, care. */
+export function costWords({ cost, never, code }: Way, degree: string): string {
+  if (never) return 'another heat is needed'
+  const { late_s, told_s, crust, care } = cost
+  const time =
+    told_s !== 0
+      ? `guests are told ${duration(Math.abs(told_s))} ${told_s > 0 ? 'later' : 'earlier'}`
+      : Math.abs(late_s) <= 300
+        ? 'on time'
+        : late_s > 0
+          ? `${duration(late_s)} late`
+          : `stands ready ${duration(-late_s)} early`
+  return [
+    time,
+    degree,
+    crust === 'as_planned' ? 'crust as planned' : `${crust} crust`,
+    code === 'pull_now' ? 'one lift of the tin' : HANDS[cost.effort],
+    CARE[care],
+  ]
+    .filter(Boolean)
+    .join(' · ')
+}
+
+/** A point of a roast as it is said. */
+export const pointName = (point: string): string =>
+  point === 'core' ? 'core' : point === 'air' ? 'air around it' : point.replaceAll('_', ' ')
+
+/** What becomes of a roast that is out. */
+export function peakWords({ peak_c, wanted_c, short, backIn }: PeakWatch, units: Units): string {
+  const band = `${temperature(peak_c.p10, units)} to ${temperature(peak_c.p90, units)}`
+  if (!short) return `Climbs to about ${temperature(peak_c.p50, units)} (${band}), as wanted.`
+  return `It will fall short: about ${temperature(peak_c.p50, units)} (${band}) where ${temperature(wanted_c, units)} is wanted. ${
+    backIn
+      ? `Back in for ${backIn.minutes} min it comes to ${temperature(backIn.peak_c, units)}.`
+      : 'Back into a hotter oven, and read it there: minutes alone do not do it.'
+  }`
 }
 
 export const lateWords = (late_s: number): string =>

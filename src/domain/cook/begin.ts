@@ -1,6 +1,7 @@
 import { HEAT_PARAMETERS } from '@/core/heat/parameters'
 import { bodiesOf } from '@/core/heat/piece'
 import { donenessScale } from '@/core/reference/doneness'
+import { restSeconds } from '@/core/roast/rest'
 import type { MealPlan } from '../meal/make-meal'
 import type { MealDocument } from '../meal/meal-document'
 import { makePlan } from '../plan/make-plan'
@@ -8,6 +9,7 @@ import { fail, type Outcome, succeed } from '../problem/problem'
 import { cutOf, pieceOf } from '../roast/resolve'
 import type { PlanDocument } from '../roast/roast-document'
 import { type CookDocument, type CookItem, cookDocument } from './cook-document'
+import { type CookStep, stepsOf } from './step'
 
 const iso = (at_s: number) => new Date(at_s * 1000).toISOString()
 
@@ -30,14 +32,22 @@ export function cookFromPlan(plan: PlanDocument, now_s: number, speed: number): 
     promise: plan.promise,
     put_in: iso(planned.putIn),
     pull: pull ? iso(pull.at) : null,
+    window: pull?.window ? { from: iso(pull.window.from), to: iso(pull.window.to) } : null,
     carve: iso(carve?.at ?? planned.promise),
     pull_c: pull ? planned.pull_c : null,
     rest_min: planned.rest_s / 60,
+    rest_least_min: restSeconds(resolved.program) / 60,
     altitude_m: plan.altitude_m,
     vulnerable: plan.vulnerable,
     points: [...planned.points],
   }
-  return succeed(begun(item.title, [item], now_s, speed, Date.parse(item.put_in) / 1000))
+  const steps = stepsOf(planned.tasks, ({ kind }) => ({
+    item: kind === 'serve' ? null : item.id,
+    source: null,
+    servings: null,
+    who: null,
+  }))
+  return succeed(begun({ title: item.title, items: [item], steps }, now_s, speed))
 }
 
 /** The rest a schedule gave a roast: between its first stay and the next, or the knife, s. */
@@ -70,9 +80,11 @@ export function cookFromMeal(meal: MealDocument, plan: MealPlan, now_s: number, 
         promise: iso(placed.serve_s),
         put_in: iso(placed.start_s),
         pull: placed.pull_c === undefined ? null : iso(placed.stays[0]?.to_s ?? placed.dish_s),
+        window: null,
         carve: iso(placed.dish_s),
         pull_c: placed.pull_c ?? null,
         rest_min: restOfPlaced(placed) / 60,
+        rest_least_min: null,
         altitude_m: meal.kitchen.altitude_m,
         vulnerable: meal.vulnerable,
         points: bodiesOf(pieceOf(cut, roast.roast), HEAT_PARAMETERS).map(({ point }) => point),
@@ -80,12 +92,43 @@ export function cookFromMeal(meal: MealDocument, plan: MealPlan, now_s: number, 
     ]
   })
   if (items.length === 0) return fail({ code: 'nothing_placed', path: ['roasts'] })
-  const first = Math.min(...items.map(({ put_in }) => Date.parse(put_in) / 1000))
-  return succeed(begun(meal.title, items, now_s, speed, first))
+  const sides = plan.items.flatMap((placed) => {
+    const side = meal.sides.find(({ id }) => id === placed.id)
+    return side ? [{ id: side.id, title: side.title, promise: iso(placed.serve_s) }] : []
+  })
+  const known = new Set([...items, ...sides].map(({ id }) => id))
+  const steps = stepsOf(plan.tasks, (task) => {
+    const id = task.item === undefined ? undefined : plan.itemIds[task.item]
+    const source = task.source === undefined ? undefined : plan.sources[task.source]
+    return {
+      item: id !== undefined && known.has(id) ? id : null,
+      source: source ? { id: source.id, name: source.name, kind: source.kind } : null,
+      servings: task.kind === 'serve' ? servingsAt(meal, task.at) : null,
+      who: task.cook === undefined ? null : (meal.kitchen.cooks[task.cook] ?? null),
+    }
+  })
+  return succeed(begun({ title: meal.title, items, sides, steps }, now_s, speed))
 }
 
-/** The cook's clock is the wall's; a rehearsal starts ten minutes before the first roast goes in, and runs faster. */
-function begun(title: string, items: CookItem[], now_s: number, speed: number, first_s: number): CookDocument {
-  const origin = speed > 1 ? first_s - 600 : now_s
-  return cookDocument.parse({ title, items, clock: { origin: iso(origin), real: iso(now_s), speed } })
+const servingsAt = (meal: MealDocument, at_s: number): string =>
+  meal.servings
+    .filter(({ at }) => Math.abs(Date.parse(at) / 1000 - at_s) < 30)
+    .map(({ title }) => title)
+    .join(', ')
+    .slice(0, 400)
+
+/** Steps of the days before: a rehearsal does not wait for them. */
+const HOURS_AHEAD_S = 5 * 3600
+
+/** The cook's clock is the wall's; a rehearsal starts some minutes before the first thing to do on the day, and runs faster. */
+function begun(
+  parts: Pick<CookDocument, 'title' | 'items'> & Partial<Pick<CookDocument, 'sides' | 'steps'>>,
+  now_s: number,
+  speed: number,
+): CookDocument {
+  const at = ({ at }: CookStep) => Date.parse(at) / 1000
+  const first_s = Math.min(...parts.items.map(({ put_in }) => Date.parse(put_in) / 1000))
+  const day_s = Math.min(first_s, ...(parts.steps ?? []).map(at).filter((at_s) => at_s > first_s - HOURS_AHEAD_S))
+  const origin = speed > 1 ? Math.min(first_s - 600, day_s - 60) : now_s
+  return cookDocument.parse({ ...parts, clock: { origin: iso(origin), real: iso(now_s), speed } })
 }

@@ -1,8 +1,10 @@
 import { describe, expect, it } from 'vitest'
-import { boardOf, jumpsOf, nextActions, putInAt, sameOven, sameTable } from './board'
+import { boardOf, jumpsOf, nextActions, sameOven, sameTable } from './board'
 import { type CookEntry, cookDocument, cookEntry, cookTime, type ProbeReading } from './cook-document'
+import { arrivalText } from './entry/arrival'
 import { standing } from './entry/fold'
 import { forecastOf } from './forecast'
+import { runOf } from './run'
 
 const T0 = Date.UTC(2026, 10, 25, 12) / 1000
 const iso = (minute: number) => new Date((T0 + minute * 60) * 1000).toISOString()
@@ -60,14 +62,13 @@ describe('entries are added, never changed', () => {
 
 describe('what is next', () => {
   it('the soonest of all roasts comes first, and an arrival replaces the plan', () => {
-    const items = boardOf(document, [entry('in', 10)], [], T0 + 20 * 60)
-    expect(nextActions(items, {}, T0 + 20 * 60)[0]).toMatchObject({ item: 'pork', kind: 'put_in' })
-    const at = T0 + 21 * 60
-    const arrival = { p10: at - 60, p50: at - 3000, p90: at + 60 }
-    expect(nextActions(items, { rib: arrival }, T0 + 20 * 60)[0]).toMatchObject({
-      item: 'rib',
-      kind: 'pull',
-      window: { from_s: at - 60 },
+    const now_s = T0 + 20 * 60
+    const next = (...entries: CookEntry[]) =>
+      nextActions(runOf(document, entries, now_s), boardOf(document, entries, [], now_s), now_s)[0]
+    expect(next(entry('in', 10))).toMatchObject({ kind: 'step', step: { step: { item: 'pork', kind: 'put_in' } } })
+    const text = arrivalText({ p10: now_s - 120, p50: now_s - 60, p90: now_s + 60 })
+    expect(next(entry('in', 5), entry('in', 10, { item: 'pork' }), entry('arrival', 19, { text }))).toMatchObject({
+      step: { step: { item: 'rib', kind: 'pull' }, at_s: now_s - 60, window: { to_s: now_s + 60 } },
     })
   })
 
@@ -104,8 +105,11 @@ describe('a promise that moves', () => {
     expect(table).toEqual(['rib', 'pork'])
     const after = boardOf(document, [entry('in', 10), ...table.map(later)], [], T0 + 25 * 60)
     expect(after.map(({ promise_s }) => promise_s)).toEqual([T0 + 270 * 60, T0 + 270 * 60])
-    expect(putInAt(after[1] as (typeof after)[number])).toBe(T0 + 40 * 60)
-    expect(nextActions(after, {}, T0 + 25 * 60)[0]).toMatchObject({ item: 'pork', kind: 'put_in', at_s: T0 + 40 * 60 })
+    const now_s = T0 + 25 * 60
+    const run = runOf(document, [entry('in', 10), ...table.map(later)], now_s)
+    expect(nextActions(run, after, now_s)[0]).toMatchObject({
+      step: { step: { item: 'pork', kind: 'put_in' }, at_s: T0 + 40 * 60 },
+    })
   })
 
   it('leaves another table and what is served alone', () => {
@@ -292,7 +296,7 @@ describe('arrival and ways out', () => {
     const forecast = board && forecastOf(board, T0 + 120 * 60)
     if (!forecast || !board) throw new Error('no forecast')
     expect(forecast.late_s).toBeGreaterThan(300)
-    const up = forecast.advice.filter(({ code }) => code === 'oven_up')
+    const up = forecast.tried.filter(({ code }) => code === 'oven_up')
     expect(up.length).toBe(2)
     expect(up[0]?.plate_s).toBeLessThan(board.promise_s + forecast.late_s)
     expect(up[1]?.plate_s).toBeLessThan(up[0]?.plate_s ?? 0)

@@ -1,9 +1,10 @@
 import type { CookDocument, CookEntry, CookItem, ProbeReading } from './cook-document'
 import { foldLog, standing } from './entry/fold'
-import { freshItem, type ItemState, probeKey, type Series } from './entry/kind'
+import { type Arrival, freshItem, type ItemState, probeKey, type Series } from './entry/kind'
 import { secondsOf } from './entry/time'
+import { openSteps, type Run, type RunStep } from './run'
 
-export type { ItemState, Series } from './entry/kind'
+export type { Arrival, ItemState, Series } from './entry/kind'
 
 /** One roast on the board: where it stands, by what was entered and read. */
 export interface BoardItem {
@@ -11,6 +12,7 @@ export interface BoardItem {
   readonly state: ItemState
   readonly in_s: number | undefined
   readonly out_s: number | undefined
+  readonly finish_s: number | undefined
   readonly carve_s: number | undefined
   /** Spells outside the oven in mid-cook, s. */
   readonly away: readonly { readonly from_s: number; readonly to_s: number }[]
@@ -24,20 +26,32 @@ export interface BoardItem {
   /** Readings of its deciding point, oldest first, hand and probe together. */
   readonly readings: Series
   readonly air: Series
-  /** The point those readings are of: the least-done one that has a probe. */
+  /** The point those readings are of: the least-done one that has a probe, or was read by hand. */
   readonly point: string
-  /** Every point with a probe, by its latest reading, with its readings oldest first. */
-  readonly points: readonly {
-    readonly point: string
-    readonly value_c: number
-    readonly readings: Series
-  }[]
+  /** Every probe in it, and every point read by hand, by its latest reading, with its readings oldest first. */
+  readonly points: readonly ProbedPoint[]
   readonly latest: { readonly at_s: number; readonly value_c: number } | undefined
   /** Rise of the last ten minutes, K/min. */
   readonly trend_k_per_min: number | undefined
+  /** When its pull is foreseen, as it was last kept: what every page says. */
+  readonly arrival: Arrival | undefined
   readonly odd: readonly OddReading[]
   /** Entries of this item that still stand, newest last. */
   readonly entries: readonly CookEntry[]
+}
+
+/** One probe in a roast, or one point that is read by hand. */
+export interface ProbedPoint {
+  readonly point: string
+  /** Device and channel; by hand: undefined. */
+  readonly probe: { readonly device: string; readonly channel: number } | undefined
+  readonly value_c: number
+  readonly at_s: number
+  /** Others go on while this one says nothing. */
+  readonly silent: boolean
+  /** Its readings are those of the roast: the lowest that can be believed. */
+  readonly decides: boolean
+  readonly readings: Series
 }
 
 /** Something about the readings that a cook should look at. */
@@ -53,6 +67,10 @@ export type OddReading =
 
 /** No meat reads less or more than this, °C: a freezer’s core, and water that boils, with a probe’s error. */
 const MEAT_C = { low: -30, high: 105 } as const
+/** Silent for so long while another speaks, it decides nothing, s. */
+const SILENT_S = 300
+/** Read by hand, it is looked at less often, s. */
+const HAND_SILENT_S = 1800
 /** The trend is over the last nine minutes or a little more, s. */
 const TREND_S = 540
 const LOST_S = 180
@@ -87,6 +105,14 @@ export function jumpsOf(series: Series): number[] {
   return jumps
 }
 
+/** A probe in the meat, or a point read by hand, with all it said and what of that can be. */
+interface Probed {
+  readonly point: string
+  readonly probe: { readonly device: string | null; readonly channel: number | null } | undefined
+  readonly whole: Series
+  readonly series: Series
+}
+
 /** The board of a cook from all that was entered and read. */
 export function boardOf(
   document: CookDocument,
@@ -98,29 +124,58 @@ export function boardOf(
   const log = foldLog(document, entries)
   const items = document.items.map((item): BoardItem => {
     const own = log.items.get(item.id) ?? freshItem()
-    const { state, in_s, out_s, carve_s, looked_s } = own
-    const seriesOf = (point: string): Series => {
-      const probe = own.probes.get(point)
-      if (!probe) return []
-      const offset = log.offsets.get(probeKey(probe.device, probe.channel)) ?? 0
+    const { state, in_s, out_s, finish_s, carve_s, looked_s } = own
+    const seriesOf = ({
+      device,
+      channel,
+    }: {
+      readonly device: string | null
+      readonly channel: number | null
+    }): Series => {
+      const offset = log.offsets.get(probeKey(device, channel)) ?? 0
       return probes
-        .filter(({ device, channel }) => device === probe.device && channel === probe.channel)
+        .filter((reading) => reading.device === device && reading.channel === channel)
         .filter(({ at_s }) => at_s >= (in_s ?? 0) - 60 && at_s <= now_s + 5)
         .map(({ at_s, value_c }) => ({ at_s, value_c: value_c - offset }))
     }
     const possible = ({ value_c }: { readonly value_c: number }) => value_c >= MEAT_C.low && value_c <= MEAT_C.high
-    const probed = [...new Set([...item.points, 'core'])].flatMap((point) => {
-      if (!own.probes.has(point)) return []
-      const whole = seriesOf(point)
-      const series = whole.filter(possible)
-      return [{ point, whole, series, last: series.at(-1)?.value_c ?? Number.POSITIVE_INFINITY }]
+    const byTime = (a: { readonly at_s: number }, b: { readonly at_s: number }) => a.at_s - b.at_s
+    const inMeat = [...own.probes.values()].filter(({ point }) => point !== 'air')
+    const stuck: Probed[] = inMeat.map((probe) => {
+      const whole = seriesOf(probe)
+      return { point: probe.point, probe, whole, series: whole.filter(possible) }
     })
-    const deciding = probed.reduce<(typeof probed)[number] | undefined>(
-      (least, each) => (least === undefined || each.last < least.last ? each : least),
-      undefined,
+    // Read by hand where no probe is: a point of its own; else it is one more reading of what decides.
+    const handPoints = [...new Set(own.hand.map(({ point }) => point))].filter(
+      (point) =>
+        item.points.includes(point) &&
+        !stuck.some((each) => each.point === point) &&
+        stuck.length + item.points.length > 1,
     )
-    const readings = [...(deciding?.series ?? []), ...own.hand.filter(possible)].sort((a, b) => a.at_s - b.at_s)
-    const air = seriesOf('air')
+    const byHand: Probed[] = handPoints.map((point) => {
+      const whole = own.hand.filter((reading) => reading.point === point)
+      return { point, probe: undefined, whole, series: whole.filter(possible) }
+    })
+    const probed = [...stuck, ...byHand]
+    const newest_s = Math.max(...probed.map(({ series }) => series.at(-1)?.at_s ?? Number.NEGATIVE_INFINITY))
+    const silent = ({ series, probe }: Probed) =>
+      (series.at(-1)?.at_s ?? Number.NEGATIVE_INFINITY) < newest_s - (probe ? SILENT_S : HAND_SILENT_S)
+    // The lowest that can be believed is the core; one that has fallen silent decides nothing while another speaks.
+    const deciding = probed
+      .filter((each) => each.series.length > 0 && !silent(each))
+      .reduce<Probed | undefined>(
+        (least, each) =>
+          least === undefined || (each.series.at(-1)?.value_c ?? 0) < (least.series.at(-1)?.value_c ?? 0)
+            ? each
+            : least,
+        undefined,
+      )
+    const hand = own.hand.filter(({ point }) => !handPoints.includes(point))
+    const readings = [...(deciding?.series ?? []), ...hand.filter(possible)].sort(byTime)
+    const air = [...own.probes.values()]
+      .filter(({ point }) => point === 'air')
+      .flatMap(seriesOf)
+      .sort(byTime)
     const latest = readings.at(-1)
     const before = latest && readings.findLast(({ at_s }) => at_s <= latest.at_s - TREND_S)
     const board = {
@@ -128,6 +183,7 @@ export function boardOf(
       state,
       in_s,
       out_s,
+      finish_s,
       carve_s,
       away: own.away,
       promise_s: own.promise_s ?? log.promise_s ?? secondsOf(item.promise),
@@ -137,18 +193,32 @@ export function boardOf(
       readings,
       air,
       point: deciding?.point ?? item.points[0] ?? 'core',
-      points: probed
-        .filter(({ last }) => Number.isFinite(last))
-        .map(({ point, last: value_c, series }) => ({ point, value_c, readings: series })),
+      points: probed.flatMap((each): ProbedPoint[] => {
+        const last = each.series.at(-1)
+        if (!last) return []
+        const { device, channel } = each.probe ?? {}
+        return [
+          {
+            point: each.point,
+            probe: device != null && channel != null ? { device, channel } : undefined,
+            value_c: last.value_c,
+            at_s: last.at_s,
+            silent: silent(each),
+            decides: each === deciding,
+            readings: each.series,
+          },
+        ]
+      }),
       latest,
       trend_k_per_min:
         latest && before ? ((latest.value_c - before.value_c) / (latest.at_s - before.at_s)) * 60 : undefined,
+      arrival: state === 'in' ? own.arrival : undefined,
       entries: entries.filter((entry) => entry.item === item.id),
     }
-    const wrong = [...(deciding?.whole ?? []), ...own.hand].filter((reading) => !possible(reading))
+    const wrong = [...(deciding?.whole ?? []), ...hand].filter((reading) => !possible(reading))
     const odd =
       state === 'in'
-        ? [...impossibleOf(wrong, now_s, looked_s), ...oddOf(board, deciding !== undefined, now_s, looked_s)]
+        ? [...impossibleOf(wrong, now_s, looked_s), ...oddOf(board, deciding?.probe !== undefined, now_s, looked_s)]
         : []
     return { ...board, odd }
   })
@@ -234,72 +304,26 @@ export function settingOf(item: CookItem): number | undefined {
   return program.set_c
 }
 
-/** When a waiting roast goes in, cook time, s: its planned time, moved as its promise was. */
-export const putInAt = ({ item, promise_s }: Pick<BoardItem, 'item' | 'promise_s'>): number =>
-  secondsOf(item.put_in) + promise_s - secondsOf(item.promise)
-
 /** The roasts a moved promise moves: all of the same table that are not served yet, the one itself among them. */
 export const sameTable = (board: BoardItem, items: readonly BoardItem[]): BoardItem[] =>
-  items.filter(({ promise_s, state }) => Math.abs(promise_s - board.promise_s) < 60 && state !== 'served')
+  items.filter(
+    ({ promise_s, state }) => Math.abs(promise_s - board.promise_s) < 60 && state !== 'served' && state !== 'given_up',
+  )
 
 /** The roasts in the same oven, the one itself among them. */
 export const sameOven = (board: BoardItem, items: readonly BoardItem[]): BoardItem[] =>
   items.filter((each) => each === board || (each.state === 'in' && each.oven_name === board.oven_name))
 
-/** One thing to do, with when. */
-export interface NextAction {
-  readonly item: string
-  readonly kind: 'put_in' | 'pull' | 'carve' | 'serve' | 'look'
-  readonly at_s: number
-  readonly window: { readonly from_s: number; readonly to_s: number } | undefined
-}
+/** One thing to do, with when: a step of the plan, or a look at a probe that says what cannot be. */
+export type NextAction =
+  | { readonly kind: 'step'; readonly step: RunStep; readonly at_s: number }
+  | { readonly kind: 'look'; readonly item: string; readonly at_s: number }
 
-/** What is next in this kitchen, soonest first. Arrival times come from the estimates where there are any. */
-export function nextActions(
-  items: readonly BoardItem[],
-  arrivals: Readonly<Record<string, { readonly p10: number; readonly p50: number; readonly p90: number } | undefined>>,
-  now_s: number,
-): NextAction[] {
-  return items
-    .flatMap((board): NextAction[] => {
-      const { item, state } = board
-      const planned = (iso: string) => secondsOf(iso)
-      switch (state) {
-        case 'waiting':
-          return [{ item: item.id, kind: 'put_in', at_s: putInAt(board), window: undefined }]
-        case 'in': {
-          if (board.odd.some(({ code }) => code !== 'door_open'))
-            return [{ item: item.id, kind: 'look', at_s: now_s, window: undefined }]
-          const arrival = arrivals[item.id]
-          const at = arrival?.p50 ?? (item.pull === null ? planned(item.carve) : planned(item.pull))
-          return [
-            {
-              item: item.id,
-              kind: 'pull',
-              at_s: at,
-              window: arrival ? { from_s: arrival.p10, to_s: arrival.p90 } : undefined,
-            },
-          ]
-        }
-        case 'resting':
-          return [
-            {
-              item: item.id,
-              kind: 'carve',
-              at_s: Math.max(
-                board.promise_s - (planned(item.promise) - planned(item.carve)),
-                (board.out_s ?? now_s) + 600,
-              ),
-              window: undefined,
-            },
-          ]
-        case 'carving':
-          return [{ item: item.id, kind: 'serve', at_s: board.promise_s, window: undefined }]
-        case 'served':
-          return []
-        default:
-          return state satisfies never
-      }
-    })
-    .sort((a, b) => a.at_s - b.at_s)
+/** What is next in this kitchen, soonest first. */
+export function nextActions(run: Run, items: readonly BoardItem[], now_s: number): NextAction[] {
+  const looks = items
+    .filter(({ state, odd }) => state === 'in' && odd.some(({ code }) => code !== 'door_open'))
+    .map(({ item }): NextAction => ({ kind: 'look', item: item.id, at_s: now_s }))
+  const steps = openSteps(run).map((step): NextAction => ({ kind: 'step', step, at_s: step.at_s }))
+  return [...steps, ...looks].sort((a, b) => a.at_s - b.at_s)
 }

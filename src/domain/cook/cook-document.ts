@@ -3,8 +3,9 @@ import { celsiusToFahrenheit } from '@/core/units'
 import { parseWith } from '../problem/parse'
 import type { Problem } from '../problem/problem'
 import { altitudePart, ovenPart, programPart, roastPart } from '../roast/roast-document'
-import { finite, ident, instant, PROBE_C, probeCelsius, text } from '../schema/scalars'
+import { finite, ident, instant, PROBE_C, probeCelsius, text, versionNumber } from '../schema/scalars'
 import { ENTRY_KINDS, kindOf } from './entry'
+import { cookStep } from './step'
 
 /** The clock of a cook: the wall's, or one that runs faster for a rehearsal. */
 export const clockPart = z.strictObject({
@@ -35,10 +36,18 @@ export const cookItem = z.strictObject({
   /** Planned, for comparison and for the time before it goes in. */
   put_in: instant,
   pull: instant.nullable(),
+  /** The pull's own window, eight times in ten: inside it nothing is early or late. */
+  window: z.strictObject({ from: instant, to: instant }).nullable().default(null),
   carve: instant,
   pull_c: finite.nullable(),
   /** The rest the plan gave it, minutes; null: its program's least. */
   rest_min: finite
+    .min(0)
+    .max(24 * 60)
+    .nullable()
+    .default(null),
+  /** The least it may rest, minutes; null: its program's. */
+  rest_least_min: finite
     .min(0)
     .max(24 * 60)
     .nullable()
@@ -54,6 +63,18 @@ export const cookDocument = z.strictObject({
   title: text(120),
   clock: clockPart,
   items: z.array(cookItem).min(1).max(40),
+  /** What goes with them: potatoes, stuffing, puddings. */
+  sides: z
+    .array(z.strictObject({ id: ident(60), title: text(120), promise: instant }))
+    .max(40)
+    .default([]),
+  /** Every step of the plan; none in a cook of an earlier release. */
+  steps: z.array(cookStep).max(800).default([]),
+  /** The plan or meal it cooks, as it was then. */
+  source: z
+    .strictObject({ kind: z.enum(['plan', 'meal']), id: ident(60), version: versionNumber })
+    .nullable()
+    .default(null),
 })
 export type CookDocument = z.output<typeof cookDocument>
 

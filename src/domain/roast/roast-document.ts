@@ -58,7 +58,7 @@ export const ovenPart = z.strictObject({
   door_loss: finite.min(0).max(0.9).optional().describe("Share of the air's heat lost at one opening"),
 })
 
-const environmentPart = z.discriminatedUnion('kind', [
+export const environmentPart = z.discriminatedUnion('kind', [
   z.strictObject({
     kind: z.literal('oven'),
     set_c: finite.nullable().describe('Dial, °C; null: switched off, door shut'),

@@ -1,25 +1,31 @@
 'use client'
-import { useState } from 'react'
-import { boilingPoint, pressureAtAltitude } from '@/core/heat/vapour'
+import { donenessScale } from '@/core/reference/doneness'
 import { STANDARDS } from '@/core/reference/standards'
-import { celsiusToFahrenheit, fahrenheitToCelsius } from '@/core/units'
-import type { BoardItem } from '@/domain/cook/board'
-import { putInAt, sameOven, sameTable, settingOf } from '@/domain/cook/board'
-import type { Advice, Forecast, Split } from '@/domain/cook/forecast'
-import { adviceWords, lateWords, oddWords } from '@/words/cook-words'
+import { type BoardItem, sameOven, sameTable, settingOf } from '@/domain/cook/board'
+import type { CookEntry } from '@/domain/cook/cook-document'
+import type { Forecast, PeakWatch, Split, Way } from '@/domain/cook/forecast'
+import type { Run } from '@/domain/cook/run'
+import { cutOf } from '@/domain/roast/resolve'
+import { lateWords, oddWords, peakWords, pointName, STATE_WORDS } from '@/words/cook-words'
 import { clock, temperature, type Units } from '@/words/units'
 import { CookCurve } from './cook-curve'
+import { HandReading } from './hand-reading'
+import { Mishaps } from './mishaps'
+import { ProbesPanel } from './probes-panel'
+import { PromiseMove } from './promise-move'
 import { blank, type LiveCook } from './use-cook'
+import { WaysOut } from './ways-out'
 
 /** Ways out that change what is done later, not what is set now: they are written down. */
-const NOTED: Readonly<Partial<Record<Advice['code'], string>>> = {
+const NOTED: Readonly<Partial<Record<Way['code'], string>>> = {
+  leave_it: 'left as it is',
   hold: 'hold in the cabinet after the pull',
   short_rest: 'rest ten minutes only',
-  skip_finish: 'leave out the hot finish',
   pan_finish: 'finish in the pan',
   thin_end_first: 'carve the thin end first',
 }
-const STATE_WORDS = { waiting: 'waits', in: 'in', resting: 'rests', carving: 'being carved', served: 'served' } as const
+/** Off by less than this nothing is offered, s. */
+const WORTH_S = 300
 const STEPS = [
   ['turned', 'Turned'],
   ['basted', 'Basted'],
@@ -31,34 +37,75 @@ const STEPS = [
 interface RowProps {
   readonly board: BoardItem
   readonly forecast: Forecast | undefined
-  readonly now_s: number
+  readonly peak: PeakWatch | undefined
   readonly units: Units
-  readonly add: LiveCook['add']
-  readonly channels: LiveCook['channels']
-  readonly items: readonly BoardItem[]
+  readonly cook: LiveCook
+  readonly run: Run
 }
 
+const tenth = (value: number | undefined) => (value === undefined ? null : Math.round(value * 10) / 10)
+
 /** One roast: reading, trend, window of arrival, what is off, what could be done. */
-export function BoardRow({ board, forecast, now_s, units, add, channels, items }: RowProps) {
-  const { item, state, latest, pull_c, in_s } = board
-  const [typed, setTyped] = useState('')
-  const [altitude_m, setAltitude] = useState(item.altitude_m)
-  const boiling_c = boilingPoint(pressureAtAltitude(altitude_m))
+export function BoardRow({ board, forecast, peak, units, cook, run }: RowProps) {
+  const { item, state, latest, pull_c, in_s, arrival } = board
+  const { items, now_s, add } = cook
   const estimate = forecast?.estimate
   const arrives = estimate !== undefined && Number.isFinite(estimate.pull_s.p50)
   const fahrenheit = units.temperature === 'f'
-  const put = (kind: Parameters<typeof blank>[0]['kind'], more: Partial<Parameters<typeof blank>[0]> = {}) =>
-    add(blank({ kind, item: item.id, ...more }))
+  const put = (kind: CookEntry['kind'], more: Partial<CookEntry> & { at?: string } = {}) => {
+    const { at, ...rest } = more
+    add({ ...blank({ kind, item: item.id, ...rest }), ...(at === undefined ? {} : { at }) })
+  }
   const button = 'min-h-12 rounded-full border-2 border-line px-4 text-lg font-semibold hover:border-copper'
   const set_c = board.settings.at(-1)?.set_c ?? settingOf(item)
   /** An oven has one setting: it is noted for every roast that is in it. */
   const setOven = (value_c: number | null) => {
     for (const { item: inside } of sameOven(board, items)) put('oven', { item: inside.id, value_c })
   }
-  const taken = (device: string, channel: number) =>
-    items.find((each) =>
-      each.entries.findLast((entry) => entry.kind === 'assign' && entry.device === device && entry.channel === channel),
-    )?.item
+  const movePromise = (to_s: number) => {
+    for (const { item: moved } of sameTable(board, items))
+      put('promise', { item: moved.id, text: new Date(to_s * 1000).toISOString() })
+  }
+  const own = run.steps.filter(({ step }) => step.item === item.id)
+  const goesIn = own.find(({ step }) => step.kind === 'put_in')
+  const plate_s = run.items.find(({ id }) => id === item.id)?.plate_s ?? board.promise_s
+  /** A step of the plan that this does: it is named, so that the plan knows it is done. */
+  const stepFor = (kind: string, act?: string) =>
+    own.find(
+      ({ step, state: each }) => each === 'open' && step.kind === kind && (act === undefined || step.act === act),
+    )?.step.id ?? null
+  const finishes = own.some(({ step, state: each }) => step.kind === 'finish' && each === 'open')
+  const degreeOf = (peak_c: number) => {
+    const cut = cutOf(item.roast)
+    const degrees = cut ? donenessScale(cut.doneness).degrees : []
+    return degrees.findLast(({ from_c }) => from_c <= peak_c)?.id.replaceAll('-', ' ') ?? 'less done than anyone asks'
+  }
+  const take = (way: Way) => {
+    if (way.code === 'oven_up' || way.code === 'oven_down') {
+      if (way.pull_c !== undefined) put('pull_at', { value_c: tenth(way.pull_c) })
+      setOven(tenth(way.set_c))
+    } else if (way.swap) {
+      const { swap } = way
+      put('pull_at', { value_c: tenth(way.pull_c) })
+      put('oven', { value_c: tenth(way.set_c), text: swap.oven_name })
+      put('pull_at', { item: swap.item, value_c: tenth(swap.pull_c) })
+      put('oven', { item: swap.item, value_c: tenth(swap.set_c), text: board.oven_name })
+    } else if (way.code === 'pull_now') put('out', { value_c: latest?.value_c ?? null, of: stepFor('pull') })
+    else if (way.code === 'skip_finish') {
+      for (const { step, state: each } of own)
+        if (each === 'open' && (step.kind === 'finish' || step.stage?.role === 'finish'))
+          put('skipped', { of: step.id })
+    } else if (NOTED[way.code]) put('note', { text: NOTED[way.code] ?? null })
+    else movePromise(way.promise_s ?? way.plate_s)
+  }
+  const odd = [
+    ...board.odd,
+    ...(forecast?.shallow !== undefined && state === 'in' && board.odd.length === 0
+      ? [{ code: 'too_shallow', at_s: now_s, depth: forecast.shallow } as const]
+      : []),
+  ]
+  const stuck = estimate !== undefined && !arrives && state === 'in'
+  const said = arrival && state === 'in' && !stuck ? arrival : undefined
   return (
     <section
       className="rounded-2xl border border-line bg-sheet p-4"
@@ -71,9 +118,23 @@ export function BoardRow({ board, forecast, now_s, units, add, channels, items }
         <p className="text-lg text-soft">
           {STATE_WORDS[state]}
           {state === 'in' && `, ${board.oven_name}${set_c === undefined ? '' : ` at ${temperature(set_c, units)}`}`}
-          {state === 'waiting' && `, goes in ${clock(putInAt(board), units)}`}
+          {state === 'waiting' && goesIn && `, goes in ${clock(goesIn.at_s, units)}`}
         </p>
-        <p className="ml-auto text-lg text-soft">on the table {clock(board.promise_s, units)}</p>
+        <div className="ml-auto">
+          {state === 'served' || state === 'given_up' ? (
+            <p className="text-lg text-soft">promised {clock(board.promise_s, units)}</p>
+          ) : (
+            <PromiseMove
+              promise_s={board.promise_s}
+              plate_s={plate_s}
+              now_s={now_s}
+              units={units}
+              title={item.title}
+              others={sameTable(board, items).length - 1}
+              move={movePromise}
+            />
+          )}
+        </div>
       </div>
       <div className="mt-2 flex flex-wrap items-end gap-x-8 gap-y-2">
         <p>
@@ -90,27 +151,27 @@ export function BoardRow({ board, forecast, now_s, units, add, channels, items }
         </p>
         <p>
           <span className="block text-base text-soft">Pull at</span>
-          <span className="text-3xl font-semibold">
+          <span className="text-3xl font-semibold" data-testid="pull">
             {pull_c === undefined ? 'by the clock' : temperature(pull_c, units)}
           </span>
         </p>
-        {estimate && !arrives && state === 'in' && (
+        {stuck && (
           <p className="text-2xl font-semibold text-russet" data-testid="no-arrival">
             does not get there as it is set
           </p>
         )}
-        {estimate && in_s !== undefined && arrives && state === 'in' && (
+        {said && (
           <p data-testid="arrival">
             <span className="block text-base text-soft">Arrives</span>
-            <span className="text-3xl font-semibold">{clock(in_s + estimate.pull_s.p50, units)}</span>{' '}
+            <span className="text-3xl font-semibold">{clock(said.p50, units)}</span>{' '}
             <span className="text-lg text-soft">
-              {clock(in_s + estimate.pull_s.p10, units)} to {clock(in_s + estimate.pull_s.p90, units)}
+              {clock(said.p10, units)} to {clock(said.p90, units)}
             </span>
           </p>
         )}
         {forecast && arrives && state === 'in' && (
           <p
-            className={`text-2xl font-semibold ${Math.abs(forecast.late_s) < 300 ? 'text-moss' : 'text-russet'}`}
+            className={`text-2xl font-semibold ${Math.abs(forecast.late_s) < WORTH_S ? 'text-moss' : 'text-russet'}`}
             data-testid="late"
           >
             {lateWords(forecast.late_s)}
@@ -118,24 +179,47 @@ export function BoardRow({ board, forecast, now_s, units, add, channels, items }
         )}
       </div>
       {board.points.length > 1 && (
-        <p className="mt-1 text-lg">
-          {board.points.map(({ point, value_c }) => `${point} ${temperature(value_c, units)}`).join(', ')}
-        </p>
+        <ul className="mt-1 flex flex-wrap gap-x-5 text-lg" data-testid="points">
+          {board.points.map(({ point, value_c, probe, decides, silent, at_s }) => (
+            <li
+              key={`${point}${probe?.device ?? 'hand'}${probe?.channel ?? ''}`}
+              className={silent ? 'text-soft line-through' : decides ? 'font-semibold' : ''}
+            >
+              {pointName(point)} {temperature(value_c, units)}
+              {probe ? '' : ` by hand ${clock(at_s, units)}`}
+              {decides && ' (counts)'}
+            </li>
+          ))}
+        </ul>
       )}
       {forecast?.split && state === 'in' && <SplitWays split={forecast.split} put={put} units={units} />}
-      {[
-        ...board.odd,
-        ...(forecast?.shallow !== undefined && state === 'in' && board.odd.length === 0
-          ? [{ code: 'too_shallow', at_s: now_s, depth: forecast.shallow } as const]
-          : []),
-      ].map((odd) => (
+      {state === 'resting' && peak && (
+        <div
+          className={`mt-2 rounded-lg border-l-4 px-3 py-2 text-lg ${peak.short ? 'border-wattle bg-wattle-ground' : 'border-moss'}`}
+          role={peak.short ? 'alert' : 'status'}
+          data-testid="peak"
+          data-short={peak.short}
+        >
+          {peakWords(peak, units)}{' '}
+          {peak.short && (
+            <button
+              type="button"
+              className="min-h-11 rounded-full border-2 border-ink px-4 font-semibold"
+              onClick={() => put('in')}
+            >
+              Back in
+            </button>
+          )}
+        </div>
+      )}
+      {odd.map((each) => (
         <p
-          key={odd.code}
+          key={each.code}
           role="alert"
           className="mt-2 rounded-lg border-l-4 border-wattle bg-wattle-ground px-3 py-2 text-lg"
-          data-odd={odd.code}
+          data-odd={each.code}
         >
-          {oddWords(odd, units)}{' '}
+          {oddWords(each, units)}{' '}
           <button
             type="button"
             className="min-h-9 underline underline-offset-4"
@@ -145,93 +229,56 @@ export function BoardRow({ board, forecast, now_s, units, add, channels, items }
           </button>
         </p>
       ))}
-      {state !== 'waiting' && (
+      {state !== 'waiting' && in_s !== undefined && (
         <CookCurve board={board} estimate={arrives ? estimate : undefined} now_s={now_s} units={units} />
       )}
-      {forecast && forecast.advice.length > 0 && state === 'in' && Math.abs(forecast.late_s) >= 300 && (
-        <div className="mt-3">
-          <p className="text-base text-soft">Ways out, each simulated from these readings</p>
-          <ul className="mt-1 grid gap-2 sm:grid-cols-2">
-            {forecast.advice.map((advice) => {
-              const words = adviceWords(advice, item.serve_c, units, sameTable(board, items).length - 1)
-              return (
-                <li key={`${advice.code}${advice.set_c ?? ''}`}>
-                  <button
-                    type="button"
-                    className="min-h-14 w-full rounded-xl border-2 border-line px-3 py-1.5 text-left hover:border-copper"
-                    onClick={() => {
-                      if (advice.code === 'oven_up' || advice.code === 'oven_down') {
-                        if (advice.pull_c !== undefined)
-                          put('pull_at', { value_c: Math.round(advice.pull_c * 10) / 10 })
-                        setOven(advice.set_c ?? null)
-                      } else if (advice.swap) {
-                        const { swap } = advice
-                        const tenth = (value: number | undefined) =>
-                          value === undefined ? null : Math.round(value * 10) / 10
-                        put('pull_at', { value_c: tenth(advice.pull_c) })
-                        put('oven', { value_c: tenth(advice.set_c), text: swap.oven_name })
-                        put('pull_at', { item: swap.item, value_c: tenth(swap.pull_c) })
-                        put('oven', { item: swap.item, value_c: tenth(swap.set_c), text: board.oven_name })
-                      } else if (advice.code === 'pull_now') put('out', { value_c: latest?.value_c ?? null })
-                      else if (NOTED[advice.code]) put('note', { text: NOTED[advice.code] ?? null })
-                      else
-                        for (const { item: moved } of sameTable(board, items))
-                          put('promise', {
-                            item: moved.id,
-                            text: new Date((advice.promise_s ?? advice.plate_s) * 1000).toISOString(),
-                          })
-                    }}
-                  >
-                    <strong className="block text-lg">{words.what}</strong>
-                    <span className="text-base text-soft">{words.result}</span>
-                  </button>
-                </li>
-              )
-            })}
-          </ul>
-        </div>
+      {forecast && forecast.advice.length > 0 && state === 'in' && (stuck || Math.abs(forecast.late_s) >= WORTH_S) && (
+        <WaysOut
+          ways={forecast.advice}
+          serve_c={item.serve_c}
+          scale={degreeOf}
+          units={units}
+          others={sameTable(board, items).length - 1}
+          take={take}
+        />
       )}
       <div className="mt-3 flex flex-wrap gap-2">
-        {state === 'waiting' && <Big onClick={() => put('in')}>It is in</Big>}
-        {state === 'in' && <Big onClick={() => put('out', { value_c: latest?.value_c ?? null })}>It is out</Big>}
-        {state === 'resting' && <Big onClick={() => put('carve')}>Carving</Big>}
+        {state === 'waiting' && <Big onClick={() => put('in', { of: stepFor('put_in') })}>It is in</Big>}
+        {state === 'in' && (
+          <Big
+            onClick={() => put('out', { value_c: latest?.value_c ?? null, of: stepFor('pull') ?? stepFor('take_off') })}
+          >
+            It is out
+          </Big>
+        )}
+        {state === 'resting' && finishes && (
+          <Big onClick={() => put('finish', { of: stepFor('finish') })}>To its hot finish</Big>
+        )}
+        {(state === 'resting' || state === 'finishing') && (
+          <Big onClick={() => put('carve', { of: stepFor('carve') })}>Carving</Big>
+        )}
         {state === 'carving' && <Big onClick={() => put('served')}>On the table</Big>}
+        {state === 'resting' && (
+          <button type="button" className={button} onClick={() => put('in')}>
+            Back in
+          </button>
+        )}
         {state === 'in' &&
           STEPS.map(([kind, words]) => (
-            <button key={kind} type="button" className={button} onClick={() => put(kind)}>
+            <button
+              key={kind}
+              type="button"
+              className={button}
+              onClick={() =>
+                put(kind, {
+                  of:
+                    kind === 'turned' || kind === 'basted' || kind === 'uncovered' ? stepFor('tend', ACTS[kind]) : null,
+                })
+              }
+            >
               {words}
             </button>
           ))}
-        {(state === 'in' || state === 'resting') && (
-          <form
-            className="flex gap-2"
-            onSubmit={(event) => {
-              event.preventDefault()
-              const value = Number(typed.replace(',', '.'))
-              if (typed === '' || !Number.isFinite(value)) return
-              put('reading', { value_c: fahrenheit ? fahrenheitToCelsius(value) : value, point: 'core' })
-              setTyped('')
-            }}
-          >
-            <input
-              aria-label={`Reading of ${item.title}, ${fahrenheit ? '°F' : '°C'}`}
-              inputMode="decimal"
-              className="min-h-12 w-24 rounded-xl border-2 border-line bg-transparent px-3 text-center text-xl"
-              placeholder={
-                latest
-                  ? String(Math.round(fahrenheit ? celsiusToFahrenheit(latest.value_c) : latest.value_c))
-                  : fahrenheit
-                    ? '°F'
-                    : '°C'
-              }
-              value={typed}
-              onChange={(event) => setTyped(event.target.value)}
-            />
-            <button type="submit" className={button}>
-              Read
-            </button>
-          </form>
-        )}
         {state === 'in' && set_c !== undefined && (
           <>
             <button type="button" className={button} onClick={() => setOven(set_c - 10)}>
@@ -242,79 +289,55 @@ export function BoardRow({ board, forecast, now_s, units, add, channels, items }
             </button>
           </>
         )}
+        {(state === 'in' || state === 'resting' || state === 'finishing') && (
+          <HandReading
+            board={board}
+            now_s={now_s}
+            units={units}
+            put={(value_c, point) => put('reading', { value_c, point })}
+          />
+        )}
       </div>
-      {channels.length > 0 && state !== 'served' && (
-        <details className="mt-3">
-          <summary className="min-h-11 cursor-pointer py-2 text-lg">Probes</summary>
-          <p className="mb-2 flex flex-wrap items-baseline gap-2 text-base text-soft">
-            To calibrate, stand a probe in stirred ice water (0 °C) or in a rolling boil (
-            {temperature(boiling_c, units, 1)} at
-            <label>
-              <input
-                type="number"
-                aria-label="Height above the sea, metres"
-                className="said text-center"
-                style={{ width: '6ch' }}
-                step={50}
-                min={0}
-                max={4500}
-                value={altitude_m}
-                onChange={(event) => setAltitude(Math.max(0, Math.min(4500, Number(event.target.value))))}
-              />{' '}
-              m
-            </label>
-            ) and tap; its error is taken out from then on, for this cook.
-          </p>
-          <ul className="flex flex-wrap gap-2">
-            {channels.map(({ device, channel, value_c }) => {
-              const owner = taken(device, channel)
-              return (
-                <li
-                  key={`${device}${channel}`}
-                  className="flex items-center gap-1 rounded-full border border-line pl-3 text-lg"
-                >
-                  {channel + 1}: {temperature(value_c, units)}{' '}
-                  {owner && <span className="text-base text-soft">({owner.title})</span>}
-                  {[...item.points, 'air'].map((point) => (
-                    <button
-                      key={point}
-                      type="button"
-                      className="min-h-11 rounded-full px-3 font-semibold hover:bg-moss-ground"
-                      aria-label={`Probe ${channel + 1} is in the ${point === 'air' ? `air around ${item.title}` : `${point.replace('_', ' ')} of ${item.title}`}`}
-                      onClick={() => put('assign', { device, channel, point })}
-                    >
-                      {point === 'air'
-                        ? 'in the air'
-                        : point === 'core'
-                          ? 'in the meat'
-                          : `in the ${point.replace('_', ' ')}`}
-                    </button>
-                  ))}
-                  <button
-                    type="button"
-                    className="min-h-11 rounded-full px-3 hover:bg-moss-ground"
-                    aria-label={`Probe ${channel + 1} stands in ice water`}
-                    onClick={() => put('calibrate', { device, channel, value_c: value_c, point: 'ice' })}
-                  >
-                    ice water
-                  </button>
-                  <button
-                    type="button"
-                    className="min-h-11 rounded-full px-3 hover:bg-moss-ground"
-                    aria-label={`Probe ${channel + 1} stands in boiling water`}
-                    onClick={() =>
-                      put('calibrate', { device, channel, value_c: value_c - boiling_c, point: 'boiling' })
-                    }
-                  >
-                    boiling
-                  </button>
-                </li>
-              )
-            })}
-          </ul>
-        </details>
+      {state !== 'served' && state !== 'given_up' && (
+        <>
+          <Mishaps
+            board={board}
+            items={items}
+            now_s={now_s}
+            set_c={set_c}
+            units={units}
+            add={({ at, ...entry }) => add({ ...blank(entry), ...(at === undefined ? {} : { at }) })}
+          />
+          <ProbesPanel board={board} items={items} cook={cook} units={units} put={put} />
+          <GiveUp title={item.title} giveUp={(text) => put('given_up', { text })} />
+        </>
       )}
     </section>
+  )
+}
+
+const ACTS = { turned: 'turn', basted: 'baste', uncovered: 'uncover' } as const
+const REASONS = ['burnt', 'raw inside, no time', 'dropped', 'spoiled', 'not needed'] as const
+
+/** A roast that does not come to the table: with its reason, and never by one slip. */
+function GiveUp({ title, giveUp }: { readonly title: string; readonly giveUp: (reason: string) => void }) {
+  return (
+    <details className="mt-1">
+      <summary className="min-h-11 cursor-pointer py-2 text-lg text-soft">Give it up</summary>
+      <p className="flex flex-wrap items-center gap-2 text-lg">
+        {title} does not come to the table:
+        {REASONS.map((reason) => (
+          <button
+            key={reason}
+            type="button"
+            className="min-h-12 rounded-full border-2 border-line px-4 font-semibold hover:border-wattle"
+            onClick={() => giveUp(reason)}
+          >
+            {reason}
+          </button>
+        ))}
+      </p>
+    </details>
   )
 }
 

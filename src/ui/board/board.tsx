@@ -2,17 +2,19 @@
 import { Bell, BellOff, Eye, Keyboard, KeyboardOff, Undo2 } from 'lucide-react'
 import Link from 'next/link'
 import { useEffect, useState } from 'react'
-import { type NextAction, nextActions } from '@/domain/cook/board'
+import { nextActions } from '@/domain/cook/board'
 import { standing } from '@/domain/cook/entry/fold'
-import { ACTION_WORDS, ENTRY_WORDS } from '@/words/cook-words'
+import { ENTRY_WORDS } from '@/words/cook-words'
 import { coolingRule } from '@/words/tasks'
-import { duration, rise, temperature, type Units } from '@/words/units'
+import { rise, type Units } from '@/words/units'
 import { IconButton } from '../controls/icon-button'
 import { useHydrated } from '../shell/use-hydrated'
 import { useKept } from '../shell/use-kept'
 import { BoardRow } from './board-row'
-import { Countdown } from './countdown'
 import { Log } from './log'
+import { AfterThat, NextStep } from './next-step'
+import { RunList } from './run-list'
+import { stepHands } from './step-hands'
 import { useAlarms } from './use-alarms'
 import { blank, type CookStart, useCook } from './use-cook'
 
@@ -21,25 +23,24 @@ export function Board({ units, ...start }: CookStart & { readonly units: Units }
   const [by, setBy] = useKept('pheasant-name', '')
   const [keys, setKeys] = useKept('pheasant-letter-keys', 'on')
   const cook = useCook(start, by)
-  const { now_s, items, forecasts } = cook
+  const { now_s, items, forecasts, peaks, run, document: planned } = cook
   const [big, setBig] = useState(false)
   const hydrated = useHydrated()
-  const alarms = useAlarms(items, now_s)
-  const arrivals = Object.fromEntries(
-    items.map(({ item, in_s }) => {
-      const estimate = forecasts[item.id]?.estimate
-      return [
-        item.id,
-        estimate && in_s !== undefined && Number.isFinite(estimate.pull_s.p50)
-          ? { p10: in_s + estimate.pull_s.p10, p50: in_s + estimate.pull_s.p50, p90: in_s + estimate.pull_s.p90 }
-          : undefined,
-      ]
-    }),
+  const alarms = useAlarms(
+    items,
+    run,
+    planned,
+    now_s,
+    cook.heard,
+    (key) => void cook.add(blank({ kind: 'heard', text: key })),
   )
-  const actions = nextActions(items, arrivals, now_s)
+  const actions = nextActions(run, items, now_s)
   const next = actions[0]
-  const title = (id: string) => items.find(({ item }) => item.id === id)?.item.title ?? id
-  const undoable = standing(cook.entries).at(-1)
+  const hands = stepHands(cook)
+  const pullOf = (id: string | null) => items.find(({ item }) => item.id === id)?.pull_c
+  const looked = (item: string) => void cook.add(blank({ kind: 'note', item, text: 'looked at the probe' }))
+  const undoable = standing(cook.entries).findLast(({ kind }) => kind !== 'arrival' && kind !== 'heard')
+  const nextItem = next?.kind === 'step' ? next.step.step.item : next?.item
   const { add } = cook
   useEffect(() => {
     const key = (event: KeyboardEvent) => {
@@ -53,13 +54,15 @@ export function Board({ units, ...start }: CookStart & { readonly units: Units }
       // Letters alone do things only where the cook wants it: speech input and a leaning elbow type them too.
       if (keys === 'on' && event.key === 'u' && undoable)
         add(blank({ kind: 'undo', of: undoable.id, item: undoable.item }))
-      if (keys === 'on' && event.key === 'd' && next) add(blank({ kind: 'door', item: next.item }))
-      if (event.key === 'Enter' && next && document.activeElement === document.body)
-        add(blank({ kind: DONE[next.kind], item: next.item }))
+      if (keys === 'on' && event.key === 'd' && nextItem) add(blank({ kind: 'door', item: nextItem }))
+      if (event.key === 'Enter' && next && document.activeElement === document.body) {
+        if (next.kind === 'step') hands.done(next.step)
+        else looked(next.item)
+      }
     }
     window.addEventListener('keydown', key)
     return () => window.removeEventListener('keydown', key)
-  }, [add, next, undoable, keys])
+  })
 
   return (
     <div
@@ -137,31 +140,32 @@ export function Board({ units, ...start }: CookStart & { readonly units: Units }
       </div>
 
       {next ? (
-        <Next
+        <NextStep
           action={next}
-          title={title(next.item)}
+          document={planned}
           now_s={now_s}
           units={units}
-          pull_c={items.find(({ item }) => item.id === next.item)?.pull_c}
-          done={() => cook.add(blank({ kind: DONE[next.kind], item: next.item }))}
+          pull_c={pullOf(nextItem ?? null)}
+          hands={hands}
+          looked={() => nextItem && looked(nextItem)}
         />
       ) : (
         <section className="rounded-3xl bg-bottle p-6 text-white" data-testid="next">
-          <p className="font-display text-4xl font-bold">Everything is on the table.</p>
+          <p className="font-display text-4xl font-bold">
+            {items.some(({ state }) => state === 'served') ? 'Everything is on the table.' : 'This cook was given up.'}
+          </p>
           <p className="mt-2 text-lg">{coolingRule(units)}</p>
         </section>
       )}
       {actions.length > 1 && (
-        <ol className="flex flex-wrap gap-x-6 gap-y-1 text-lg" aria-label="After that">
-          {actions.slice(1, 5).map((action) => (
-            <li key={`${action.item}${action.kind}`}>
-              <strong>
-                <Countdown to_s={action.at_s} now_s={now_s} />
-              </strong>{' '}
-              {ACTION_WORDS[action.kind]} {title(action.item)}
-            </li>
-          ))}
-        </ol>
+        <AfterThat
+          actions={actions.slice(1, 4)}
+          document={planned}
+          now_s={now_s}
+          units={units}
+          hands={hands}
+          pullOf={pullOf}
+        />
       )}
       {alarms.ringing.map((alarm) => (
         <p
@@ -186,14 +190,14 @@ export function Board({ units, ...start }: CookStart & { readonly units: Units }
             key={board.item.id}
             board={board}
             forecast={forecasts[board.item.id]}
-            now_s={now_s}
+            peak={peaks[board.item.id]}
             units={units}
-            add={cook.add}
-            channels={cook.channels}
-            items={items}
+            cook={cook}
+            run={run}
           />
         ))}
       </div>
+      <RunList run={run} document={planned} units={units} hands={hands} pullOf={pullOf} />
       <div className="grid grid-cols-[minmax(0,1fr)] gap-4 lg:grid-cols-2">
         <Log entries={cook.entries} items={items} units={units} add={cook.add} />
         <section className="rounded-2xl border border-line bg-sheet p-4 text-base text-soft">
@@ -227,57 +231,5 @@ export function Board({ units, ...start }: CookStart & { readonly units: Units }
         </section>
       </div>
     </div>
-  )
-}
-
-const DONE = { put_in: 'in', pull: 'out', carve: 'carve', serve: 'served', look: 'note' } as const
-
-/** The one question: what next, and when. Readable from two metres. */
-function Next({
-  action,
-  title,
-  now_s,
-  units,
-  pull_c,
-  done,
-}: {
-  readonly action: NextAction
-  readonly title: string
-  readonly now_s: number
-  readonly units: Units
-  readonly pull_c: number | undefined
-  readonly done: () => void
-}) {
-  const late = action.at_s < now_s - 90
-  return (
-    <section
-      aria-label="Next"
-      className="flex flex-wrap items-center gap-x-8 gap-y-4 rounded-3xl border border-transparent bg-bottle p-5 text-white sm:p-7 [[data-theme=night]_&]:border-line"
-      data-testid="next"
-    >
-      <div className="min-w-0 flex-1 basis-80">
-        <p className="text-xl text-white/80">{action.kind === 'look' ? 'Now' : late ? 'Now, it is time' : 'Next'}</p>
-        <p className="font-display text-5xl font-bold leading-[1.05] tracking-tight sm:text-6xl">
-          {ACTION_WORDS[action.kind]} {title}
-          {action.kind === 'pull' && pull_c !== undefined && ` at ${temperature(pull_c, units).replace(' ', '\u00a0')}`}
-        </p>
-        {action.window && (
-          <p className="mt-2 text-xl text-white/90">
-            between {duration(Math.max(0, action.window.from_s - now_s))} and{' '}
-            {duration(Math.max(0, action.window.to_s - now_s))} from now, eight times in ten
-          </p>
-        )}
-      </div>
-      <p className="font-display text-6xl font-bold tabular-nums sm:text-8xl" data-testid="countdown">
-        <Countdown to_s={action.at_s} now_s={now_s} />
-      </p>
-      <button
-        type="button"
-        className="min-h-16 rounded-full bg-white px-8 font-display text-2xl font-bold text-[#10362b]"
-        onClick={done}
-      >
-        Done
-      </button>
-    </section>
   )
 }

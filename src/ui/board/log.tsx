@@ -21,7 +21,10 @@ export function Log({
   readonly add: LiveCook['add']
 }) {
   const [text, setText] = useState('')
-  const shown = [...standing(entries)].reverse().slice(0, 40)
+  const shown = [...standing(entries)]
+    .filter(({ kind }) => kind !== 'arrival' && kind !== 'heard')
+    .reverse()
+    .slice(0, 60)
   return (
     <section className="rounded-2xl border border-line bg-sheet p-4" data-testid="log">
       <h2 className="font-display text-xl font-semibold">What happened</h2>

@@ -1,13 +1,26 @@
 'use client'
 import { useEffect, useRef, useState } from 'react'
 import type { BoardItem } from '@/domain/cook/board'
+import type { CookDocument } from '@/domain/cook/cook-document'
+import { openSteps, type Run } from '@/domain/cook/run'
 import { oddWords } from '@/words/cook-words'
+import { stepTitle } from '@/words/steps'
 import { temperature, type Units } from '@/words/units'
+
+/** So many stand on the board at once. */
+const MOST_RINGING = 3
+/** A step is called so long after its time, s. */
+const CALLED_S = 30
 
 export interface Alarm {
   readonly key: string
+  /** Meat that is done now weighs more than a step that is due. */
+  readonly weight: number
   readonly text: (units: Units) => string
 }
+
+/** Steps that call nobody: the reading calls the pull, and what is on the table is there. */
+const UNCALLED: ReadonlySet<string> = new Set(['pull', 'watch', 'rest', 'serve', 'buy', 'set_out'])
 
 /** Two short tones; no file is needed. */
 function ring(): void {
@@ -28,53 +41,78 @@ function ring(): void {
 }
 
 /** Alarms that ring now: near the pull, at it, rest over, a probe that is lost or odd. */
-function alarmsOf(items: readonly BoardItem[], now_s: number, early_k: number): Alarm[] {
-  return items.flatMap((board): Alarm[] => {
+function alarmsOf(
+  items: readonly BoardItem[],
+  run: Run,
+  planned: CookDocument,
+  now_s: number,
+  early_k: number,
+): Alarm[] {
+  const due = openSteps(run)
+    .filter(({ step: { kind }, at_s }) => at_s <= now_s - CALLED_S && !UNCALLED.has(kind))
+    .map(
+      ({ step, at_s }): Alarm => ({
+        key: `${step.id} ${Math.round(at_s / 60)}`,
+        weight: 1,
+        text: (units) => `It is time: ${stepTitle(step, planned, units)}.`,
+      }),
+    )
+  const meat = items.flatMap((board): Alarm[] => {
     const { item, latest, pull_c, state } = board
     const alarms: Alarm[] = []
     if (state === 'in' && latest && pull_c !== undefined && now_s - latest.at_s < 600) {
       if (latest.value_c >= pull_c)
         alarms.push({
           key: `${item.id} pull`,
+          weight: 4,
           text: (units) =>
             `${item.title} is at ${temperature(latest.value_c, units)}: pull it. Hot tin, hot fat: dry cloths, clear way.`,
         })
       else if (latest.value_c >= pull_c - early_k)
         alarms.push({
           key: `${item.id} early`,
+          weight: 2,
           text: (units) =>
             `${item.title} is at ${temperature(latest.value_c, units)}, near its pull at ${temperature(pull_c, units)}. Stand by.`,
         })
-    }
-    if (state === 'resting' && board.out_s !== undefined) {
-      const carve = board.promise_s - (Date.parse(item.promise) - Date.parse(item.carve)) / 1000
-      if (now_s >= carve) alarms.push({ key: `${item.id} rested`, text: () => `${item.title} has rested: carve it.` })
     }
     for (const odd of board.odd)
       if (odd.code === 'lost' || odd.code === 'oven_falling' || odd.code === 'pulled_out')
         alarms.push({
           key: `${item.id} ${odd.code} ${odd.code === 'lost' ? '' : Math.round(odd.at_s / 600)}`,
+          weight: 3,
           text: (units) => `${item.title}: ${oddWords(odd, units)}`,
         })
     return alarms
   })
+  return [...meat, ...due]
 }
 
 /** Rings by choice, and keeps the screen awake while it may. */
-export function useAlarms(items: readonly BoardItem[], now_s: number) {
+export function useAlarms(
+  items: readonly BoardItem[],
+  run: Run,
+  planned: CookDocument,
+  now_s: number,
+  /** Answered on whatever device. */
+  heard: ReadonlySet<string>,
+  hush: (key: string) => void,
+) {
   const [on, setOn] = useState(false)
   const [early_k, setEarly] = useState(4)
-  const [hushed, setHushed] = useState<ReadonlySet<string>>(new Set())
   const rung = useRef(new Set<string>())
-  const ringing = alarmsOf(items, now_s, early_k).filter(({ key }) => !hushed.has(key))
+  // The gravest first; of several only that one sounds, the others wait in the list.
+  const ringing = alarmsOf(items, run, planned, now_s, early_k)
+    .filter(({ key }) => !heard.has(key))
+    .sort((a, b) => b.weight - a.weight)
+    .slice(0, MOST_RINGING)
   const keys = ringing.map(({ key }) => key).join('|')
   useEffect(() => {
     if (!on) return
-    for (const key of keys.split('|').filter(Boolean)) {
-      if (rung.current.has(key)) continue
-      rung.current.add(key)
-      ring()
-    }
+    const fresh = keys.split('|').filter((key) => key !== '' && !rung.current.has(key))
+    for (const key of fresh) rung.current.add(key)
+    // However many came at once, they ring once.
+    if (fresh.length > 0) ring()
   }, [on, keys])
   useEffect(() => {
     if (!on || !('wakeLock' in navigator)) return
@@ -104,6 +142,6 @@ export function useAlarms(items: readonly BoardItem[], now_s: number) {
     early_k,
     setEarly,
     ringing,
-    hush: (key: string) => setHushed((last) => new Set([...last, key])),
+    hush,
   }
 }

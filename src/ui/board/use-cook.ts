@@ -3,13 +3,16 @@ import { nanoid } from 'nanoid'
 import { useCallback, useEffect, useMemo, useRef, useState } from 'react'
 import { type BoardItem, boardOf } from '@/domain/cook/board'
 import type { CookDocument, CookEntry, ProbeReading } from '@/domain/cook/cook-document'
+import { foldLog } from '@/domain/cook/entry/fold'
+import { type Run, runOf } from '@/domain/cook/run'
 import { deviceOutbox, takeUpOlder } from '../outbox/device-outbox'
 import { useOutbox } from '../outbox/use-outbox'
 import { deviceStorage } from '../shell/device-storage'
 import { useHydrated } from '../shell/use-hydrated'
 import { type DeviceWorld, eachOnce, recallEntries, rememberEntries } from './device-memory'
 import { keepThisBoard } from './keep-board'
-import { type Forecasts, useForecasts } from './use-forecasts'
+import { type Foreseen, useForecasts } from './use-forecasts'
+import { useKeptArrivals } from './use-kept-arrivals'
 import { useKitchenClock } from './use-kitchen-clock'
 import { useStream } from './use-stream'
 
@@ -20,12 +23,24 @@ export interface CookStart {
   readonly entries: readonly { readonly seq: number; readonly entry: CookEntry }[]
   readonly readings: readonly ProbeReading[]
   readonly now_s: number
+  readonly devices: readonly Station[]
+}
+
+/** A station of probes of this kitchen. */
+export interface Station {
+  readonly id: string
+  readonly name: string
 }
 
 export interface LiveCook {
+  readonly kitchen: string
   readonly now_s: number
+  readonly document: CookDocument
   readonly items: readonly BoardItem[]
-  readonly forecasts: Forecasts
+  /** Every step of the plan as it now stands. */
+  readonly run: Run
+  readonly forecasts: Foreseen['forecasts']
+  readonly peaks: Foreseen['peaks']
   readonly entries: readonly CookEntry[]
   readonly waiting: number
   readonly refused: number
@@ -34,6 +49,11 @@ export interface LiveCook {
   /** Whether the server answers; the board goes on without it. */
   readonly connected: boolean
   readonly add: (entry: Omit<CookEntry, 'id' | 'at' | 'by'> & { readonly at?: string }) => CookEntry
+  readonly devices: readonly Station[]
+  readonly deviceAdded: (device: Station) => void
+  /** The server's clock less this device's, ms. */
+  readonly serverAhead_ms: () => number
+  readonly heard: ReadonlySet<string>
   readonly channels: readonly {
     readonly device: string
     readonly channel: number
@@ -71,7 +91,7 @@ export function useCook(start: CookStart, by: string): LiveCook {
   const { kitchen, cookId, document } = start
   const hydrated = useHydrated()
   const [device] = useState(thisDevice)
-  const { now_s, now, heard } = useKitchenClock(document.clock, start.now_s, device)
+  const { now_s, now, heard, ahead_ms } = useKitchenClock(document.clock, start.now_s, device)
   const outbox = useOutbox()
   const { kept, readings, connected } = useStream(start, heard)
   const [recalled] = useState(() => recallEntries(device, cookId))
@@ -93,7 +113,8 @@ export function useCook(start: CookStart, by: string): LiveCook {
   )
   const board_s = Math.floor(now_s / BOARD_STEP_S) * BOARD_STEP_S
   const items = useMemo(() => boardOf(document, entries, readings, board_s), [document, entries, readings, board_s])
-  const forecasts = useForecasts(items, now_s)
+  const run = useMemo(() => runOf(document, entries, board_s), [document, entries, board_s])
+  const { forecasts, peaks } = useForecasts(items, now_s)
 
   const last = useRef(0)
   const add = useCallback<LiveCook['add']>(
@@ -106,6 +127,10 @@ export function useCook(start: CookStart, by: string): LiveCook {
     },
     [put, now, by],
   )
+  const [addedDevices, setAddedDevices] = useState<readonly Station[]>([])
+  const deviceAdded = useCallback((station: Station) => setAddedDevices((last) => [...last, station]), [])
+  const heardAlarms = useMemo(() => foldLog(document, entries).heard, [document, entries])
+  useKeptArrivals(items, forecasts, now_s, add)
   const channels = useMemo(() => {
     const newest = new Map<string, ProbeReading>()
     for (const reading of readings) newest.set(`${reading.device}/${reading.channel}`, reading)
@@ -113,15 +138,23 @@ export function useCook(start: CookStart, by: string): LiveCook {
   }, [readings])
 
   return {
+    kitchen,
     now_s,
+    document,
     items,
+    run,
     forecasts,
+    peaks,
     entries,
     waiting: hydrated ? waiting.length : 0,
     refused: hydrated ? refused : 0,
     unkept: own.filter(({ id }) => outbox.unkept.has(id)).length,
     connected: connected && outbox.reachable,
     add,
+    devices: [...start.devices, ...addedDevices],
+    deviceAdded,
+    serverAhead_ms: ahead_ms,
+    heard: heardAlarms,
     channels,
   }
 }

@@ -18,5 +18,7 @@ export function useKitchenClock(clock: CookClock, rendered_s: number, device: De
     return () => clearInterval(timer)
   }, [now])
   const heard = useCallback((server_s: number) => kitchen.heard(server_s), [kitchen])
-  return { now_s, now, heard }
+  /** The server's clock less this device's, ms. */
+  const ahead_ms = useCallback(() => kitchen.now() * 1000 - Date.now(), [kitchen])
+  return { now_s, now, heard, ahead_ms }
 }

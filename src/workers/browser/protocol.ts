@@ -1,6 +1,7 @@
 import type { Plan } from '@/core/schedule/plan'
 import type { BoardItem } from '@/domain/cook/board'
-import type { Forecast } from '@/domain/cook/forecast'
+import type { CookClock } from '@/domain/cook/cook-document'
+import type { Forecast, PeakWatch } from '@/domain/cook/forecast'
 import type { MealChange } from '@/domain/meal/changes'
 import type { MealPlan } from '@/domain/meal/make-meal'
 import type { MealDocument } from '@/domain/meal/meal-document'
@@ -25,4 +26,23 @@ export interface MealWorker {
 /** Arrival and advice for one roast of a cook. */
 export interface CookWorker {
   forecast(board: BoardItem, now_s: number, others: readonly BoardItem[]): Promise<Forecast | undefined>
+  /** How high a roast that is out will climb. */
+  peak(board: BoardItem, now_s: number): Promise<PeakWatch | undefined>
+}
+
+/** What practice probes are told: whose readings they invent, and where they send them. */
+export interface StationOrder {
+  readonly token: string
+  readonly clock: CookClock
+  /** The server's clock less this device's, ms. */
+  readonly ahead_ms: number
+  readonly put_in: string
+  readonly seed: number
+  readonly told: {
+    readonly cut: string
+    readonly mass_kg: number
+    readonly set_c: number
+    readonly pull_c: number
+    readonly fan: boolean
+  }
 }

@@ -7,5 +7,6 @@ export const carve: EntryKind = {
   onItem: (item, _entry, at_s) => {
     item.state = 'carving'
     item.carve_s = at_s
+    item.out_s ??= at_s
   },
 }

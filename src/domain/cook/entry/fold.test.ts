@@ -3,8 +3,9 @@ import { seededRandom } from '@/core/estimate/random'
 import { boardOf } from '../board'
 import { type CookEntry, cookDocument, cookEntry } from '../cook-document'
 import { forecastOf } from '../forecast'
+import { isOver } from '../run'
 import { ENTRY_KINDS, kindOf } from '.'
-import { foldLog, isOver } from './fold'
+import { foldLog } from './fold'
 
 const T0 = Date.UTC(2026, 10, 25, 12) / 1000
 const iso = (minute: number) => new Date((T0 + minute * 60) * 1000).toISOString()
@@ -39,7 +40,7 @@ describe('the log as a fold', () => {
   it('a cook is over when every roast is on the table, and not when one of them is taken back', () => {
     const ribServed = entry('served', 240)
     const porkServed = entry('served', 241, { item: 'pork' })
-    const over = (...entries: CookEntry[]) => isOver(foldLog(document, entries))
+    const over = (...entries: CookEntry[]) => isOver(document, entries, T0 + 15_000)
     expect(over(ribServed)).toBe(false)
     expect(over(ribServed, porkServed)).toBe(true)
     expect(over(ribServed, entry('undo', 240, { of: ribServed.id }), porkServed)).toBe(false)
@@ -80,7 +81,7 @@ describe('the log as a fold', () => {
             channel: pick([0, 1]),
             point: pick(['core', 'air']),
             text: iso(200 + Math.floor(random() * 100)),
-            of: kind === 'undo' ? pick(log).id : null,
+            of: kind === 'undo' ? pick(log).id : pick(['step 1', 'step 2']),
           }),
         )
       }

@@ -1,6 +1,6 @@
 import type { CookDocument, CookEntry } from '../cook-document'
 import { kindOf } from '.'
-import { type CookLog, freshItem } from './kind'
+import { type CookLog, freshItem, probeKey } from './kind'
 import { secondsOf } from './time'
 
 /**
@@ -24,19 +24,34 @@ export function foldLog(document: CookDocument, entries: readonly CookEntry[]): 
     items: new Map(document.items.map(({ id }) => [id, freshItem()])),
     offsets: new Map(),
     promise_s: undefined,
+    ticked: new Map(),
+    skipped: new Set(),
+    shifted: new Map(),
+    loose: [],
+    heard: new Set(),
   }
   for (const entry of standing(entries)) {
     const at_s = secondsOf(entry.at)
     const kind = kindOf(entry.kind)
     kind.onCook?.(log, entry, at_s)
+    if (entry.of !== null) stepOf(log, entry, at_s)
+    else if (entry.item !== null) log.loose.push({ item: entry.item, kind: entry.kind, at_s })
     const item = entry.item === null ? undefined : log.items.get(entry.item)
+    // A probe is in one piece of meat: put into another it has left the first.
+    if (entry.kind === 'assign')
+      for (const [id, other] of log.items)
+        if (id !== entry.item) other.probes.delete(probeKey(entry.device, entry.channel))
     if (item) kind.onItem?.(item, entry, at_s)
   }
   return log
 }
 
-/**
- * Whether every roast is on the table.
- * @example isOver({ items: new Map([['rib', { state: 'served' }]]) }) // true
- */
-export const isOver = (log: CookLog): boolean => [...log.items.values()].every(({ state }) => state === 'served')
+/** What an entry that names a step of the plan says of it. */
+function stepOf(log: CookLog, { kind, of, text }: CookEntry, at_s: number): void {
+  if (of === null) return
+  if (kind === 'skipped') log.skipped.add(of)
+  else if (kind === 'shifted') {
+    const to_s = secondsOf(text ?? '')
+    if (Number.isFinite(to_s)) log.shifted.set(of, to_s)
+  } else log.ticked.set(of, at_s)
+}

@@ -1,9 +1,14 @@
+import { arrival } from './arrival'
 import { assign } from './assign'
 import { baste } from './baste'
 import { calibrate } from './calibrate'
 import { carve } from './carve'
 import { cover } from './cover'
+import { done } from './done'
+import { finish } from './finish'
+import { giveUp } from './give-up'
 import { glaze } from './glaze'
+import { heard } from './heard'
 import type { EntryKind } from './kind'
 import { note } from './note'
 import { openDoor } from './open-door'
@@ -14,6 +19,8 @@ import { reading } from './reading'
 import { rest } from './rest'
 import { serve } from './serve'
 import { setOven } from './set-oven'
+import { shift } from './shift'
+import { skip } from './skip'
 import { takeOut } from './take-out'
 import { turn } from './turn'
 import { uncover } from './uncover'
@@ -24,6 +31,7 @@ const KINDS = {
   in: putIn,
   out: takeOut,
   rest,
+  finish,
   carve,
   served: serve,
   turned: turn,
@@ -39,6 +47,12 @@ const KINDS = {
   promise,
   pull_at: pullAt,
   calibrate,
+  done,
+  skipped: skip,
+  shifted: shift,
+  given_up: giveUp,
+  arrival,
+  heard,
   undo,
 } as const satisfies Readonly<Record<string, EntryKind>>
 

@@ -5,7 +5,15 @@ import type { CookEntry } from '../cook-document'
 /** Readings of one probe, oldest first; cook time, s, and °C. */
 export type Series = readonly { readonly at_s: number; readonly value_c: number }[]
 
-export type ItemState = 'waiting' | 'in' | 'resting' | 'carving' | 'served'
+export type ItemState = 'waiting' | 'in' | 'resting' | 'finishing' | 'carving' | 'served' | 'given_up'
+
+/** When a pull is foreseen, cook time, s, and when that was said. */
+export interface Arrival {
+  readonly at_s: number
+  readonly p10: number
+  readonly p50: number
+  readonly p90: number
+}
 
 /** What the log says of one roast; made by folding its entries, each by the effect of its kind. */
 export interface ItemLog {
@@ -13,15 +21,20 @@ export interface ItemLog {
   /** When it first went in, s; a piece that was out by mistake and is back in keeps it. */
   in_s: number | undefined
   out_s: number | undefined
+  finish_s: number | undefined
   carve_s: number | undefined
+  served_s: number | undefined
+  /** The newest that was kept since it went in. */
+  arrival: Arrival | undefined
   /** Spells outside the oven in mid-cook, s. */
   away: { from_s: number; to_s: number }[]
   promise_s: number | undefined
   pull_c: number | undefined
   oven_name: string | undefined
   settings: { at_s: number; set_c: number }[]
-  hand: { at_s: number; value_c: number }[]
-  probes: Map<string, { device: string | null; channel: number | null }>
+  hand: { at_s: number; value_c: number; point: string }[]
+  /** By device and channel: one point may have two, a probe is in one place. */
+  probes: Map<string, { device: string | null; channel: number | null; point: string }>
   /** Somebody has looked: what was odd before is answered. */
   looked_s: number
 }
@@ -33,6 +46,14 @@ export interface CookLog {
   readonly offsets: Map<string, number>
   /** A promise moved for all. */
   promise_s: number | undefined
+  /** Steps of the plan by their ids: done when, left out, done at another time. */
+  readonly ticked: Map<string, number>
+  readonly skipped: Set<string>
+  readonly shifted: Map<string, number>
+  /** What was done to a roast without saying which step of the plan it was. */
+  readonly loose: { readonly item: string; readonly kind: CookEntry['kind']; readonly at_s: number }[]
+  /** Alarms that were answered. */
+  readonly heard: Set<string>
 }
 
 /**
@@ -43,7 +64,10 @@ export const freshItem = (): ItemLog => ({
   state: 'waiting',
   in_s: undefined,
   out_s: undefined,
+  finish_s: undefined,
   carve_s: undefined,
+  served_s: undefined,
+  arrival: undefined,
   away: [],
   promise_s: undefined,
   pull_c: undefined,

@@ -10,6 +10,8 @@ export const putIn: EntryKind = {
     else item.in_s = at_s
     item.state = 'in'
     item.out_s = undefined
+    item.finish_s = undefined
     item.carve_s = undefined
+    item.arrival = undefined
   },
 }

@@ -4,7 +4,9 @@ import type { EntryKind } from './kind'
 export const serve: EntryKind = {
   needs: [],
   ofItem: true,
-  onItem: (item) => {
+  onItem: (item, _entry, at_s) => {
     item.state = 'served'
+    item.served_s = at_s
+    item.out_s ??= at_s
   },
 }

@@ -7,5 +7,6 @@ export const takeOut: EntryKind = {
   onItem: (item, _entry, at_s) => {
     item.state = 'resting'
     item.out_s = at_s
+    item.finish_s = undefined
   },
 }

@@ -25,6 +25,8 @@ export interface Advice {
   /** Reading to pull at then, °C: another oven climbs by another rise. */
   readonly pull_c?: number | undefined
   readonly promise_s?: number | undefined
+  /** It never gets there: no time can be said. */
+  readonly never?: true | undefined
   /** The other roast of a swap, and what it does to that. */
   readonly swap?:
     | {

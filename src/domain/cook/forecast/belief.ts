@@ -86,10 +86,20 @@ function readingsOf(series: Series, body: number, in_s: number, lying: boolean):
     .filter(({ time_s, sitting }) => time_s > 60 && !(lying && sitting === 1))
 }
 
-/** What is believed of a roast that is in; undefined while it is not, or its document has problems. */
-export function beliefOf(board: BoardItem, now_s: number, seed: number, members: number): Belief | undefined {
+/** What is known of a roast that has gone in, before its readings have taught anything. */
+export interface KnownRoast {
+  readonly setup: EstimateSetup
+  readonly points: readonly PointId[]
+  readonly oven: OvenSpec
+  readonly heated: readonly Stage[]
+  readonly floor_c: number | undefined
+  readonly rest: Belief['rest']
+}
+
+/** A roast that has gone in as the estimator takes it; undefined where it has not, or its document has problems. */
+export function setupOf(board: BoardItem, now_s: number, seed: number, members: number): KnownRoast | undefined {
   const { item, in_s, pull_c } = board
-  if (in_s === undefined || board.state !== 'in') return undefined
+  if (in_s === undefined) return undefined
   const asked = questionOfItem(item)
   if (!asked.ok) return undefined
   const { question } = asked.value
@@ -104,44 +114,32 @@ export function beliefOf(board: BoardItem, now_s: number, seed: number, members:
   const bodyOf = (point: string) => Math.max(0, points.indexOf(point as PointId))
   const lying = board.odd.some(({ code }) => code === 'pulled_out')
   const others = board.points
-    .filter(({ point }) => point !== board.point)
+    .filter(({ decides, silent }) => !decides && !silent)
     .flatMap(({ point, readings }) => readingsOf(readings, bodyOf(point), in_s, false))
   const own = readingsOf(board.readings, bodyOf(board.point), in_s, lying)
   // By time, the deciding point's own last: it is the one that is shown.
   const readings = [...others.filter(({ time_s }) => time_s <= (own.at(-1)?.time_s ?? 0)), ...own].sort(
     (a, b) => a.time_s - b.time_s,
   )
-  const heated = heatedOf(program)
-  const setup: EstimateSetup = {
-    ...prepared,
-    program,
-    changes: changesOf(board, program, in_s),
-    pull_c: prepared.bodies.map(() => pull_c ?? item.serve_c - 4),
-    readings,
-    air:
-      board.air.length > 5
-        ? board.air.map(({ at_s, value_c }) => ({ time_s: at_s - in_s, value_c })).filter(({ time_s }) => time_s >= 0)
-        : undefined,
-    now_s: now_s - in_s,
-    measured: item.roast.thickness_mm !== null,
-    members,
-    seed,
-  }
   return {
-    board,
-    in_s,
-    setup,
-    posterior: assimilate(setup),
+    setup: {
+      ...prepared,
+      program,
+      changes: changesOf(board, program, in_s),
+      pull_c: prepared.bodies.map(() => pull_c ?? item.serve_c - 4),
+      readings,
+      air:
+        board.air.length > 5
+          ? board.air.map(({ at_s, value_c }) => ({ time_s: at_s - in_s, value_c })).filter(({ time_s }) => time_s >= 0)
+          : undefined,
+      now_s: now_s - in_s,
+      measured: item.roast.thickness_mm !== null,
+      members,
+      seed,
+    },
     points,
     oven: prepared.oven,
-    last: heated.at(-1),
-    set_c:
-      board.settings.at(-1)?.set_c ??
-      heated
-        .filter(({ environment }) => environment.kind === 'oven')
-        .map(({ environment }) => settingOf(environment))
-        .findLast((value) => value !== undefined),
-    lastJump: jumpsOf(board.readings).at(-1),
+    heated: heatedOf(program),
     floor_c: prepared.floor_c,
     rest: {
       least_s,
@@ -150,6 +148,32 @@ export function beliefOf(board: BoardItem, now_s: number, seed: number, members:
         ? Math.max(finishes ? STANDARDS.finishWaits.value : question.piece.cut.rest_min.most * 60, planned_s)
         : least_s,
     },
+  }
+}
+
+/** What is believed of a roast that is in; undefined while it is not, or its document has problems. */
+export function beliefOf(board: BoardItem, now_s: number, seed: number, members: number): Belief | undefined {
+  const { item, in_s, state } = board
+  const known = state === 'in' ? setupOf(board, now_s, seed, members) : undefined
+  if (!known || in_s === undefined) return undefined
+  const { setup, points, oven, heated, floor_c, rest } = known
+  return {
+    board,
+    in_s,
+    setup,
+    posterior: assimilate(setup),
+    points,
+    oven,
+    last: heated.at(-1),
+    set_c:
+      board.settings.at(-1)?.set_c ??
+      heated
+        .filter(({ environment }) => environment.kind === 'oven')
+        .map(({ environment }) => settingOf(environment))
+        .findLast((value) => value !== undefined),
+    lastJump: jumpsOf(board.readings).at(-1),
+    floor_c,
+    rest,
     carving_s: Math.max(0, secondsOf(item.promise) - secondsOf(item.carve)),
   }
 }

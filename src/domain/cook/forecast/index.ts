@@ -1,17 +1,24 @@
 import { type Estimate, foresee } from '@/core/estimate/estimate'
 import type { BoardItem } from '../board'
+import { secondsOf } from '../entry/time'
 import type { Advice } from './advice'
 import { beliefOf, MEMBERS } from './belief'
+import { chooseWays, type Way } from './choose'
 import { type Split, splitOf } from './split'
 import { plateOf, waysOut } from './ways'
 
 export { ADVICE_CODES, type Advice } from './advice'
+export { type PeakWatch, watchPeak } from './after-pull'
 export { questionOfItem } from './belief'
+export type { Cost, Way } from './choose'
 export type { Split } from './split'
 
 export interface Forecast {
   readonly estimate: Estimate
-  readonly advice: readonly Advice[]
+  /** At most four, the best first and marked. */
+  readonly advice: readonly Way[]
+  /** Every way out that was tried. */
+  readonly tried: readonly Advice[]
   /** The probe seems to sit this far from the centre, 0–1; undefined while that is not plain. */
   readonly shallow: number | undefined
   readonly split: Split | undefined
@@ -25,6 +32,21 @@ export interface Forecast {
 const SHALLOW = 0.3
 /** Fewer readings do not tell where a probe sits. */
 const TELLING_READINGS = 40
+
+/**
+ * How late or early against the plan's own window: a pull that the plan gave room for is neither, however
+ * much of its slack is left.
+ */
+function offWindow(board: BoardItem, pull_s: number, plate_s: number): number {
+  const late_s = plate_s - board.promise_s
+  const { item } = board
+  const { window } = item
+  if (late_s >= 0 || window === null) return late_s
+  // As it was planned, moved as its promise and its put-in were.
+  const moved = board.promise_s - secondsOf(item.promise)
+  const earliest_s = secondsOf(window.from) + Math.min(moved, 0)
+  return pull_s >= earliest_s ? 0 : Math.max(late_s, pull_s - earliest_s)
+}
 
 /**
  * When one roast of a cook arrives, by its readings, and what could be done about it. Undefined while
@@ -44,11 +66,13 @@ export function forecastOf(
   if (!belief) return undefined
   const main = foresee(belief.setup, belief.posterior)
   const { plate_s } = plateOf(belief, main.carve_s.p50)
-  const late_s = Number.isFinite(plate_s) ? plate_s - board.promise_s : 0
+  const late_s = Number.isFinite(plate_s) ? offWindow(board, belief.in_s + main.pull_s.p50, plate_s) : 0
   const depth = main.inferred.find(({ name }) => name === (belief.lastJump === undefined ? 'depth' : 'depth2'))
+  const tried = waysOut(belief, main, late_s, others, now_s, seed)
   return {
     estimate: main,
-    advice: waysOut(belief, main, late_s, others, now_s, seed),
+    advice: chooseWays(tried, belief),
+    tried,
     plate_s,
     late_s,
     shallow: belief.setup.readings.length > TELLING_READINGS && depth && depth.mean > SHALLOW ? depth.mean : undefined,

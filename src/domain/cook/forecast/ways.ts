@@ -3,7 +3,7 @@ import { type Program, pullStageIndex, type Stage } from '@/core/program/stage'
 import { STANDARDS } from '@/core/reference/standards'
 import { withRest } from '@/core/roast/rest'
 import { celsius, minutes, seconds } from '@/core/units'
-import type { BoardItem } from '../board'
+import { type BoardItem, settingOf } from '../board'
 import type { Advice } from './advice'
 import { type Belief, beliefOf, MEMBERS } from './belief'
 import { isSound } from './sound'
@@ -18,6 +18,8 @@ const OVEN_STEPS_K = { late: [20, 40], early: [-15, -30] } as const
 const OVEN_C = { least: 80, still: 250, fan: 230 } as const
 /** Below this the inside is raw: nobody pulls it now, °C. */
 const PULL_NOW_FROM_C = 35
+/** Heats to try where the present one does not do, °C. */
+const STUCK_C = [120, 150, 180, 220]
 const PROMISE_GRID_S = 300
 
 /** When the plates can be on the table if the knife begins then, and when they will be: the rest gives way. */
@@ -45,6 +47,9 @@ class Ways {
     const { belief, main, base } = this
     const found = foresee({ ...belief.setup, ...change }, belief.posterior, MEMBERS.ways)
     const now_s = belief.setup.now_s
+    // Left as it is it never gets there: nothing to set the others against.
+    if (!Number.isFinite(main.pull_s.p50))
+      return { pull_s: found.pull_s.p50, carve_s: found.carve_s.p50, peak_c: found.peak_c.p50 }
     return {
       pull_s: Math.max(now_s, main.pull_s.p50 + found.pull_s.p50 - base.pull_s.p50),
       carve_s: Math.max(now_s, main.carve_s.p50 + found.carve_s.p50 - base.carve_s.p50),
@@ -163,6 +168,27 @@ const heldUntil = (program: Program, hold_s: number): Program => ({
   ],
 })
 
+/** What would get there a roast that does not as it is: another heat, one after another until one does. */
+function stuck(ways: Ways, belief: Belief, others: readonly BoardItem[], now_s: number, seed: number): Advice[] {
+  const { board, oven, set_c } = belief
+  const never: Advice = {
+    code: 'leave_it',
+    never: true,
+    pull_s: Number.NaN,
+    plate_s: Number.NaN,
+    peak_c: belief.board.latest?.value_c ?? belief.setup.start_c,
+  }
+  const planned = settingOf(board.item)
+  const settings = [planned ?? 0, ...STUCK_C].filter((next) => next > (set_c ?? 0) + 5 && next <= OVEN_C[oven.kind])
+  const found: Advice[] = []
+  for (const next of settings) {
+    if (found.length >= 2) break
+    const way: Advice = { code: 'oven_up', ...ways.withSetting(next) }
+    if (isSound(way, belief, now_s)) found.push(way)
+  }
+  return [...found, ...swaps(ways, belief, others, now_s, seed).filter((way) => isSound(way, belief, now_s)), never]
+}
+
 /** Everything that could be done, each simulated from the readings; what could not be printed is left out. */
 export function waysOut(
   belief: Belief,
@@ -173,8 +199,8 @@ export function waysOut(
   seed: number,
 ): Advice[] {
   const { board, in_s, oven, set_c, setup, carving_s } = belief
-  if (!Number.isFinite(main.pull_s.p50)) return []
   const ways = new Ways(belief, main)
+  if (!Number.isFinite(main.pull_s.p50)) return stuck(ways, belief, others, now_s, seed)
   const pull_s = in_s + main.pull_s.p50
   const left: Advice = {
     code: 'leave_it',

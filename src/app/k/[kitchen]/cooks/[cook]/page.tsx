@@ -12,7 +12,7 @@ export default async function CookPage({ params }: { params: Promise<{ kitchen: 
   const { kitchen: slug, cook } = await params
   const found = await cookInKitchen(slug, cook, 0)
   if (!found.ok) return <Refused problems={found.problems} />
-  const { kitchen, row, entries, readings, now_s } = found.value
+  const { kitchen, row, entries, readings, devices, now_s } = found.value
   const units = await unitsOf(kitchen)
   return (
     <>
@@ -26,6 +26,7 @@ export default async function CookPage({ params }: { params: Promise<{ kitchen: 
           entries={entries.map(({ seq, entry }) => ({ seq, entry }))}
           readings={readings}
           now_s={now_s}
+          devices={devices.map(({ id, name }) => ({ id, name }))}
           units={units}
         />
       </main>

@@ -1,0 +1,75 @@
+import { assimilate, foresee } from '@/core/estimate/estimate'
+import { type Program, pullStageIndex, type Stage } from '@/core/program/stage'
+import { seconds } from '@/core/units'
+import type { BoardItem } from '../board'
+import { MEMBERS, setupOf } from './belief'
+
+/** What becomes of a roast that is out: how far it climbs, and what there is to do where that is not enough. */
+export interface PeakWatch {
+  readonly peak_c: { readonly p10: number; readonly p50: number; readonly p90: number }
+  /** Wanted at the peak, °C, or the least that is safe where that is more. */
+  readonly wanted_c: number
+  /** It will not get there. */
+  readonly short: boolean
+  /** What gets it there: back into its heat for so long. */
+  readonly backIn: { readonly minutes: number; readonly peak_c: number } | undefined
+}
+
+/** Short by no more than this is as wanted, K. */
+const SHORT_K = 1.5
+const BACK_IN_MIN = [5, 10, 15, 20, 30, 45] as const
+
+/** The program as it went: to the minute it was taken out, by the clock. */
+function asItWent(program: Program, out_s: number): Program {
+  const pull = pullStageIndex(program)
+  let left_s = out_s
+  const stages: Stage[] = []
+  program.stages.slice(0, pull + 1).forEach((stage, i) => {
+    if (left_s <= 1) return
+    const own_s = i === pull || stage.until.kind !== 'time' ? left_s : Math.min(left_s, stage.until.duration_s)
+    stages.push({ ...stage, until: { kind: 'time', duration_s: seconds(own_s) } })
+    left_s -= own_s
+  })
+  return { ...program, stages: [...stages, ...program.stages.slice(pull + 1)] }
+}
+
+/**
+ * Watches a roast after its pull: by what was read until then and since, how high it peaks.
+ *
+ * @param now_s cook time, s since 1970
+ * @returns undefined while it is not resting, or where its document has problems
+ */
+export function watchPeak(board: BoardItem, now_s: number, seed = 7): PeakWatch | undefined {
+  const { in_s, out_s, state, item } = board
+  if (state !== 'resting' || in_s === undefined || out_s === undefined) return undefined
+  const prepared = setupOf(board, now_s, seed, MEMBERS.ways)
+  if (!prepared) return undefined
+  const { setup: planned, floor_c = Number.NEGATIVE_INFINITY } = prepared
+  const program = asItWent(planned.program, out_s - in_s)
+  const setup = { ...planned, program }
+  const posterior = assimilate(setup)
+  const { peak_c } = foresee(setup, posterior)
+  if (!Number.isFinite(peak_c.p50)) return undefined
+  const wanted_c = Math.max(item.serve_c, floor_c)
+  const short = peak_c.p50 < wanted_c - SHORT_K
+  if (!short) return { peak_c, wanted_c, short, backIn: undefined }
+  const pull = pullStageIndex(program)
+  const heat = program.stages[pull] as Stage
+  const wait_s = Math.max(60, now_s - out_s)
+  const rested = program.stages.slice(pull + 1)
+  for (const minutes of BACK_IN_MIN) {
+    const onBoard: Stage = {
+      role: 'cook',
+      environment: { kind: 'counter' },
+      cover: 'tent',
+      preheated: true,
+      tending: [],
+      until: { kind: 'time', duration_s: seconds(wait_s) },
+    }
+    const again: Stage = { ...heat, tending: [], until: { kind: 'time', duration_s: seconds(minutes * 60) } }
+    const back: Program = { ...program, stages: [...program.stages.slice(0, pull + 1), onBoard, again, ...rested] }
+    const found = foresee({ ...setup, program: back }, posterior).peak_c.p50
+    if (found >= wanted_c - 0.3) return { peak_c, wanted_c, short, backIn: { minutes, peak_c: found } }
+  }
+  return { peak_c, wanted_c, short, backIn: undefined }
+}

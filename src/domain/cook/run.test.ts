@@ -1,0 +1,219 @@
+import { describe, expect, it } from 'vitest'
+import { seededRandom } from '@/core/estimate/random'
+import { fridayEvening } from '@/stand-ins/demo/meals'
+import { makeMeal } from '../meal/make-meal'
+import { makePlan } from '../plan/make-plan'
+import { type PlanDocumentInput, planDocument } from '../roast/roast-document'
+import { cookFromMeal, cookFromPlan } from './begin'
+import { type CookDocument, type CookEntry, cookEntry } from './cook-document'
+import { ENTRY_KINDS } from './entry'
+import { arrivalText } from './entry/arrival'
+import { foldLog } from './entry/fold'
+import { entriesOf, isOver, openSteps, type Run, type RunStep, runOf } from './run'
+
+const NOW = Date.UTC(2026, 10, 27, 9) / 1000
+const iso = (at_s: number) => new Date(Math.round(at_s * 1000)).toISOString()
+let count = 0
+const entry = (kind: CookEntry['kind'], at_s: number, more: Partial<CookEntry> = {}) =>
+  cookEntry.parse({ id: `entry-${String(count++).padStart(5, '0')}`, kind, at: iso(at_s), item: 'roast', ...more })
+
+const cookOf = (plan: Partial<PlanDocumentInput>): CookDocument => {
+  const document = planDocument.parse({
+    roast: { cut: 'beef-rib-bone-in', mass_kg: 2.7 },
+    promise: '2026-11-27T19:00:00Z',
+    ...plan,
+  })
+  const made = cookFromPlan(document, NOW, 1)
+  if (!made.ok) throw new Error('no cook')
+  return made.value
+}
+const mealCook = (): CookDocument => {
+  const meal = fridayEvening('2026-11-27T18:00:00Z')
+  const made = makeMeal(meal, undefined, 0)
+  const cook = made.ok ? cookFromMeal(meal, made.value, NOW, 1) : made
+  if (!cook.ok) throw new Error('no cook')
+  return cook.value
+}
+const statesOf = (document: CookDocument, entries: readonly CookEntry[]) => {
+  const log = foldLog(document, entries)
+  return document.items.map(({ id, promise }) => ({
+    id,
+    state: log.items.get(id)?.state ?? ('waiting' as const),
+    promise_s: Date.parse(promise) / 1000,
+  }))
+}
+const find = (run: Run, kind: string): RunStep => {
+  const found = run.steps.find(({ step }) => step.kind === kind)
+  if (!found) throw new Error(`no step ${kind}`)
+  return found
+}
+const at = (document: CookDocument, kind: string) =>
+  Date.parse(document.steps.find((step) => step.kind === kind)?.at ?? '') / 1000
+
+/** Does every step when it is due, and answers what was offered. */
+function cooked(document: CookDocument): { readonly offered: string[]; readonly entries: CookEntry[] } {
+  const entries: CookEntry[] = []
+  const offered: string[] = []
+  let now_s = NOW
+  for (let turn = 0; turn < 600; turn++) {
+    const next = openSteps(runOf(document, entries, now_s))[0]
+    if (!next) break
+    now_s = Math.max(now_s + 1, next.at_s)
+    offered.push(next.step.kind)
+    for (const part of entriesOf(next.step, statesOf(document, entries), 50))
+      entries.push(entry(part.kind, now_s, { item: null, ...part }))
+  }
+  return { offered, entries }
+}
+
+describe('the board’s steps are the plan’s', () => {
+  it('before anything is done they are the very minutes of the plan', () => {
+    const document = cookOf({ program: { school: 'reverse-sear' } })
+    const plan = makePlan(
+      planDocument.parse({
+        roast: { cut: 'beef-rib-bone-in', mass_kg: 2.7 },
+        promise: '2026-11-27T19:00:00Z',
+        program: { school: 'reverse-sear' },
+      }),
+      NOW,
+    )
+    if (!plan.ok) throw new Error('no plan')
+    const run = runOf(document, [], NOW)
+    expect(run.steps.map(({ step, at_s }) => [step.kind, Math.round(at_s / 60)])).toEqual(
+      plan.value.plan.tasks.map((task) => [task.kind, Math.round(task.at / 60)]),
+    )
+  })
+
+  it.each([
+    [
+      'a reverse sear: heating, in, pull, rest, hot again, finish, carve',
+      { program: { school: 'reverse-sear' } },
+      ['heat_up', 'put_in', 'pull', 'rest', 'heat_up', 'finish', 'carve', 'serve'],
+    ],
+    [
+      'a bird turned once',
+      { roast: { cut: 'turkey', mass_kg: 5 }, program: { school: 'bird-turned' } },
+      ['put_in', 'tend', 'pull', 'rest', 'carve', 'serve'],
+    ],
+    ['the oven off', { program: { school: 'oven-off' } }, ['put_in', 'change', 'carve', 'serve']],
+    [
+      'over a fire',
+      { roast: { cut: 'lamb-leg-butterflied', mass_kg: 2 }, program: { school: 'two-zone-fire' } },
+      ['heat_up', 'put_in', 'pull', 'carve', 'serve'],
+    ],
+    ['a hot start', { program: { school: 'hot-start' } }, ['put_in', 'change', 'pull', 'rest', 'carve', 'serve']],
+  ] as const)('%s: each is offered once, in its order, and then it is over', (_, plan, wanted) => {
+    const document = cookOf(plan as Partial<PlanDocumentInput>)
+    const { offered, entries } = cooked(document)
+    const asked = offered.filter((kind) => (wanted as readonly string[]).includes(kind))
+    let place = 0
+    for (const kind of offered) if (kind === wanted[place]) place++
+    expect(asked.length).toBeGreaterThanOrEqual(wanted.length)
+    expect(wanted.slice(place)).toEqual([])
+    expect(isOver(document, entries, NOW + 86_400)).toBe(true)
+  })
+
+  it('a meal is over with the last potato, not with the last roast', () => {
+    const document = mealCook()
+    expect(document.sides.length).toBeGreaterThan(0)
+    const { offered, entries } = cooked(document)
+    for (const kind of ['put_in', 'take_off', 'dish', 'gravy', 'carve', 'serve']) expect(offered).toContain(kind)
+    expect(isOver(document, entries, NOW + 86_400)).toBe(true)
+    const roastsOnly = document.items.map(({ id }) => entry('served', NOW + 36_000, { item: id }))
+    expect(isOver(document, roastsOnly, NOW + 86_400)).toBe(false)
+  })
+})
+
+describe('times are those of the plan as it now stands', () => {
+  const document = cookOf({ program: { school: 'reverse-sear' } })
+  const in_s = at(document, 'put_in')
+  const pull_s = at(document, 'pull')
+
+  it('in later, all before the pull is later; the plate is not, while the rest gives way', () => {
+    const run = runOf(document, [entry('in', in_s + 600)], in_s + 900)
+    expect(find(run, 'pull').at_s).toBeCloseTo(pull_s + 600, 0)
+    expect(find(run, 'serve').at_s).toBe(at(document, 'serve'))
+    expect(find(run, 'finish').at_s).toBeCloseTo(at(document, 'finish'), 0)
+  })
+
+  it('a pull foreseen so late that the least rest does not fit moves finish, knife and plate by the same', () => {
+    const late_s = 3 * 3600
+    const text = arrivalText({ p10: pull_s + late_s - 600, p50: pull_s + late_s, p90: pull_s + late_s + 600 })
+    const run = runOf(document, [entry('in', in_s), entry('arrival', in_s + 1200, { text })], in_s + 1300)
+    const moved = find(run, 'serve').at_s - at(document, 'serve')
+    expect(moved).toBeGreaterThan(3600)
+    for (const kind of ['finish', 'carve']) expect(find(run, kind).at_s - at(document, kind)).toBeCloseTo(moved, 0)
+    expect(find(run, 'pull').window?.from_s).toBeCloseTo(pull_s + late_s - 600, 0)
+  })
+
+  it('what should have begun and has not moves what follows, minute by minute', () => {
+    const run = runOf(document, [], in_s + 7200)
+    expect(find(run, 'put_in').at_s).toBeCloseTo(in_s, 0)
+    expect(find(run, 'serve').at_s).toBeGreaterThan(at(document, 'serve'))
+  })
+
+  it('a step is ticked, left out, moved and taken back', () => {
+    const heat = document.steps.find(({ kind }) => kind === 'heat_up')
+    const of = heat?.id ?? ''
+    const shift = entry('shifted', in_s - 3000, { of, text: iso(in_s - 60) })
+    expect(find(runOf(document, [shift], in_s - 2000), 'heat_up')).toMatchObject({ state: 'open', at_s: in_s - 60 })
+    const skip = entry('skipped', in_s - 2500, { of })
+    expect(find(runOf(document, [shift, skip], in_s - 2000), 'heat_up').state).toBe('skipped')
+    const back = entry('undo', in_s - 2400, { of: skip.id })
+    const done = entry('done', in_s - 2300, { of })
+    expect(find(runOf(document, [shift, skip, back, done], in_s - 2000), 'heat_up')).toMatchObject({
+      state: 'done',
+      at_s: in_s - 2300,
+    })
+  })
+
+  it('given up it asks for nothing more, and the cook is over', () => {
+    const entries = [entry('in', in_s), entry('given_up', in_s + 600, { text: 'dropped' })]
+    expect(openSteps(runOf(document, entries, in_s + 700)).map(({ step }) => step.kind)).toEqual([])
+    expect(isOver(document, entries, in_s + 700)).toBe(true)
+  })
+
+  it('a side that went in late comes out late by as much', () => {
+    const meal = mealCook()
+    const side = meal.sides[0]?.id ?? ''
+    const own = meal.steps.filter(({ item }) => item === side)
+    const begins = own.find(({ kind }) => kind === 'put_in')
+    const ends = own.find(({ kind, at }) => kind === 'take_off' && at > (begins?.at ?? ''))
+    const late = entry('done', Date.parse(begins?.at ?? '') / 1000 + 420, { of: begins?.id ?? '', item: side })
+    const run = runOf(meal, [late], Date.parse(begins?.at ?? '') / 1000 + 500)
+    const out = run.steps.find(({ step }) => step.id === ends?.id)
+    expect((out?.at_s ?? 0) - (out?.planned_s ?? 0)).toBe(420)
+  })
+})
+
+describe('whatever is entered, in whatever order', () => {
+  it('every step has a time, none that is open lies before what it waits for, and the same log is the same run', () => {
+    const random = seededRandom(2711)
+    const documents = [cookOf({ program: { school: 'reverse-sear' } }), mealCook(), { ...cookOf({}), steps: [] }]
+    const began = performance.now()
+    for (let round = 0; round < 400; round++) {
+      const document = documents[round % documents.length] as CookDocument
+      const items = [...document.items, ...document.sides].map(({ id }) => id)
+      const pick = <T>(of: readonly T[]): T => of[Math.floor(random() * of.length)] as T
+      const entries = Array.from({ length: Math.floor(random() * 14) }, () =>
+        entry(pick(ENTRY_KINDS.filter((kind) => kind !== 'undo')), NOW + random() * 40_000, {
+          item: pick(items),
+          of: random() < 0.5 ? pick(['pull 1', ...document.steps.map(({ id }) => id)]) : 'nothing',
+          value_c: 40,
+          point: 'core',
+          device: 'd',
+          channel: 0,
+          text: pick([iso(NOW + random() * 40_000), 'x', arrivalText({ p10: NOW, p50: NOW + 60, p90: NOW + 120 })]),
+        }),
+      )
+      const now_s = NOW + random() * 45_000
+      const run = runOf(document, entries, now_s)
+      expect(run.steps.every(({ at_s }) => Number.isFinite(at_s))).toBe(true)
+      expect(runOf(document, [...entries].reverse(), now_s)).toEqual(run)
+      expect(run.items.every(({ plate_s }) => Number.isFinite(plate_s))).toBe(true)
+      const open = openSteps(run)
+      expect(open.map(({ at_s }) => at_s)).toEqual(open.map(({ at_s }) => at_s).sort((a, b) => a - b))
+    }
+    expect(performance.now() - began).toBeLessThan(20_000)
+  })
+})

@@ -1,0 +1,156 @@
+'use client'
+import type { NextAction } from '@/domain/cook/board'
+import type { CookDocument } from '@/domain/cook/cook-document'
+import { itemTitle, stepHelp, stepTitle } from '@/words/steps'
+import { clock, duration, type Units } from '@/words/units'
+import { Countdown } from './countdown'
+import type { StepHands } from './step-hands'
+
+/** So long after its time a step is said to be due, s. */
+const DUE_S = 90
+const LATER_S = 300
+
+/** The one question: what next, and when. Readable from two metres. */
+export function NextStep({
+  action,
+  document,
+  now_s,
+  units,
+  pull_c,
+  hands,
+  looked,
+}: {
+  readonly action: NextAction
+  readonly document: CookDocument
+  readonly now_s: number
+  readonly units: Units
+  readonly pull_c: number | undefined
+  readonly hands: StepHands
+  readonly looked: () => void
+}) {
+  const due = action.at_s < now_s - DUE_S
+  const step = action.kind === 'step' ? action.step : undefined
+  const help = step && stepHelp(step.step, document, units)
+  const window = step?.window
+  return (
+    <section
+      aria-label="Next"
+      className="flex flex-wrap items-center gap-x-8 gap-y-4 rounded-3xl border border-transparent bg-bottle p-5 text-white sm:p-7 [[data-theme=night]_&]:border-line"
+      data-testid="next"
+      data-step={step?.step.kind ?? 'look'}
+    >
+      <div className="min-w-0 flex-1 basis-80">
+        <p className="text-xl text-white/80">
+          {action.kind === 'look' ? 'Now' : due ? 'Now, it is time' : 'Next'}
+          {step?.step.who && <span className="ml-3">{step.step.who}</span>}
+        </p>
+        <p
+          className="font-display text-4xl font-bold leading-[1.05] tracking-tight sm:text-5xl"
+          data-testid="next-words"
+        >
+          {step
+            ? stepTitle(step.step, document, units, step.step.kind === 'pull' ? pull_c : undefined)
+            : `Look at the probe in ${itemTitle(document, action.kind === 'look' ? action.item : null) ?? 'it'}`}
+        </p>
+        {window && (
+          <p className="mt-2 text-xl text-white/90" data-testid="next-window">
+            {window.to_s < now_s
+              ? 'It should be there by now: read it yourself, at the thickest part.'
+              : window.from_s < now_s
+                ? `any time now, within ${duration(window.to_s - now_s)} nine times in ten`
+                : `${clock(window.from_s, units)} to ${clock(window.to_s, units)}, eight times in ten`}
+          </p>
+        )}
+        {help && <p className="mt-2 text-lg leading-snug text-white/80">{help}</p>}
+      </div>
+      <div className="text-right">
+        <p className="font-display text-6xl font-bold tabular-nums sm:text-8xl" data-testid="countdown">
+          <Countdown to_s={action.at_s} now_s={now_s} />
+        </p>
+        {step && (
+          <p className="text-xl text-white/80" data-testid="next-at">
+            {clock(step.at_s, units)}
+          </p>
+        )}
+      </div>
+      <div className="flex flex-wrap gap-3">
+        <button
+          type="button"
+          className="min-h-16 rounded-full bg-white px-8 font-display text-2xl font-bold text-[#10362b]"
+          onClick={() => (step ? hands.done(step) : looked())}
+        >
+          Done
+        </button>
+        {step && (
+          <>
+            <button
+              type="button"
+              className="min-h-16 rounded-full border-2 border-white/50 px-5 text-lg font-semibold hover:border-white"
+              onClick={() => hands.shift(step, LATER_S)}
+            >
+              5 min later
+            </button>
+            <button
+              type="button"
+              className="min-h-16 rounded-full border-2 border-white/50 px-5 text-lg font-semibold hover:border-white"
+              onClick={() => hands.skip(step)}
+            >
+              Leave out
+            </button>
+          </>
+        )}
+      </div>
+    </section>
+  )
+}
+
+/** What comes after that, each with a tick. */
+export function AfterThat({
+  actions,
+  document,
+  now_s,
+  units,
+  hands,
+  pullOf,
+}: {
+  readonly actions: readonly NextAction[]
+  readonly document: CookDocument
+  readonly now_s: number
+  readonly units: Units
+  readonly hands: StepHands
+  readonly pullOf: (item: string | null) => number | undefined
+}) {
+  return (
+    <ol className="grid gap-2 text-lg sm:grid-cols-2 lg:grid-cols-3" aria-label="After that">
+      {actions.map((action) =>
+        action.kind === 'look' ? null : (
+          <li
+            key={action.step.step.id}
+            className="flex items-center gap-3 rounded-2xl border border-line bg-sheet py-1 pl-4 pr-1"
+          >
+            <strong className="tabular-nums">
+              <Countdown to_s={action.at_s} now_s={now_s} />
+            </strong>
+            <span className="min-w-0 flex-1 leading-snug">
+              {stepTitle(
+                action.step.step,
+                document,
+                units,
+                action.step.step.kind === 'pull' ? pullOf(action.step.step.item) : undefined,
+              )}
+              {action.step.step.who && <span className="text-soft"> {action.step.step.who}</span>}
+            </span>
+            <button
+              type="button"
+              className="min-h-12 rounded-full px-4 font-semibold hover:bg-moss-ground"
+              aria-label={`Done: ${stepTitle(action.step.step, document, units)}`}
+              onClick={() => hands.done(action.step)}
+            >
+              Done
+            </button>
+          </li>
+        ),
+      )}
+    </ol>
+  )
+}

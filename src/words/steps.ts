@@ -1,0 +1,70 @@
+import type { Stage } from '@/core/program/stage'
+import type { Task } from '@/core/schedule/task'
+import { celsius, epochSeconds, minutes } from '@/core/units'
+import type { CookDocument } from '@/domain/cook/cook-document'
+import type { CookStep } from '@/domain/cook/step'
+import { cutOf } from '@/domain/roast/resolve'
+import { type TaskScene, taskHelp, taskTitle, taskWhy } from './tasks'
+import type { Units } from './units'
+
+/** The steps of a cook in words: the same as its plan's tasks. */
+
+function stageOf({ stage }: CookStep): Stage | undefined {
+  if (!stage) return undefined
+  const { environment } = stage
+  return {
+    role: stage.role,
+    cover: stage.cover,
+    preheated: stage.preheated,
+    environment:
+      environment.kind === 'oven'
+        ? environment.set_c === null
+          ? { kind: 'oven', heat: 'off' }
+          : { kind: 'oven', heat: 'on', set_c: celsius(environment.set_c) }
+        : 'set_c' in environment
+          ? { kind: environment.kind, set_c: celsius(environment.set_c) }
+          : environment,
+    until: { kind: 'time', duration_s: minutes(0) },
+    tending: [],
+  }
+}
+
+const taskOf = (step: CookStep, pull_c: number | undefined): Task => ({
+  kind: step.kind,
+  at: epochSeconds(Date.parse(step.at) / 1000),
+  hands_s: step.hands_s,
+  because: { basis: step.basis, numbers: step.numbers },
+  stage: stageOf(step),
+  act: step.act ?? undefined,
+  set_c: step.set_c ?? undefined,
+  pull_c: pull_c ?? step.pull_c ?? undefined,
+  item: step.item === null ? undefined : 0,
+})
+
+/** What stands around a step of a cook; of several roasts it says which. */
+function sceneOf(step: CookStep, document: CookDocument): TaskScene {
+  const roast = document.items.find(({ id }) => id === step.item)
+  const many = document.items.length + document.sides.length > 1
+  return {
+    cut: roast && cutOf(roast.roast),
+    title: many ? itemTitle(document, step.item) : undefined,
+    source: step.source ?? undefined,
+    servings: step.servings || undefined,
+  }
+}
+
+/**
+ * The title of a roast or side of a cook.
+ * @example itemTitle({ items: [], sides: [] }, 'x') // undefined
+ */
+export const itemTitle = (
+  { items, sides }: Pick<CookDocument, 'items' | 'sides'>,
+  id: string | null,
+): string | undefined => [...items, ...sides].find((each) => each.id === id)?.title
+
+/** What to do, with the roast's reading as it now stands. */
+export const stepTitle = (step: CookStep, document: CookDocument, units: Units, pull_c?: number): string =>
+  taskTitle(taskOf(step, pull_c), sceneOf(step, document), units)
+export const stepHelp = (step: CookStep, document: CookDocument, units: Units): string | undefined =>
+  taskHelp(taskOf(step, undefined), sceneOf(step, document), units)
+export const stepWhy = (step: CookStep, units: Units): string => taskWhy(taskOf(step, undefined), units)
