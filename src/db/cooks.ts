@@ -26,11 +26,16 @@ export interface CookPage {
   readonly offset: number
 }
 
+/** So many cooks of the plans asked for are looked at. */
+const OF_SOURCES = 60
+
 /** Cooks, entries and probes of one kitchen. */
 export interface CookShelf {
   /** Newest first, without those put away. */
   readonly list: (page: CookPage) => Promise<Listed<CookRow> & { readonly total: number }>
   readonly find: (id: string) => Promise<CookRow | undefined>
+  /** Cooks of these plans and meals, newest first, without those put away. */
+  readonly ofSources: (ids: readonly string[]) => Promise<readonly CookRow[]>
   /** Whether it is there, without reading its document. */
   readonly has: (id: string) => Promise<boolean>
   readonly begin: (document: CookDocument) => Promise<CookRow>
@@ -95,6 +100,16 @@ export function cookShelf(db: Database, kitchen: KitchenRow): CookShelf {
         .from(cooks)
         .where(and(mine, eq(cooks.id, id)))
       return row && typedRow(STORED.cook, row)
+    },
+    ofSources: async (ids) => {
+      if (ids.length === 0) return []
+      const rows = await db
+        .select()
+        .from(cooks)
+        .where(and(mine, isNull(cooks.archivedAt), inArray(sql`(${cooks.document} -> 'source' ->> 'id')`, [...ids])))
+        .orderBy(desc(cooks.createdAt), desc(cooks.id))
+        .limit(OF_SOURCES)
+      return typedRows(STORED.cook, rows).rows
     },
     begin: async (document) => {
       const [row] = await db

@@ -144,6 +144,7 @@ export const cooks = pgTable(
   (table) => [
     unique('cooks_kitchen_id_id').on(table.kitchenId, table.id),
     index('cooks_kitchen_state').on(table.kitchenId, table.state, table.createdAt),
+    index('cooks_source').on(table.kitchenId, sql`(${table.document} -> 'source' ->> 'id')`),
     check('cooks_state', sql`${table.state} in ('cooking', 'done')`),
   ],
 )

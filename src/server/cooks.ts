@@ -27,6 +27,8 @@ import { finite, ident, text } from '@/domain/schema/scalars'
 import { compute } from './compute'
 import { nowPrecisely, nowSeconds } from './environment'
 import { database, inKitchen, withDatabase } from './kitchen'
+import { type LivingCook, livingCook } from './living'
+import { planFollows } from './promise'
 
 /** The use cases around cooks: begin, look, enter, read probes. */
 
@@ -49,13 +51,15 @@ export const beginCook = (slug: string, value: unknown): Promise<Outcome<CookRow
       const row = await scope.plans.find(plan)
       if (!row) return fail({ code: 'not_found', path: ['plan'], what: plan })
       const made = await compute('beginPlan', { document: row.document, now_s: nowSeconds(), speed })
-      return made.ok ? succeed(await shelf(scope).begin(made.value)) : made
+      const source = { kind: 'plan' as const, id: plan, version: row.version }
+      return made.ok ? succeed(await shelf(scope).begin({ ...made.value, source })) : made
     }
     if (meal !== undefined) {
       const row = await scope.meals.find(meal)
       if (!row) return fail({ code: 'not_found', path: ['meal'], what: meal })
       const made = await compute('beginMeal', { document: row.document, now_s: nowSeconds(), speed })
-      return made.ok ? succeed(await shelf(scope).begin(made.value)) : made
+      const source = { kind: 'meal' as const, id: meal, version: row.version }
+      return made.ok ? succeed(await shelf(scope).begin({ ...made.value, source })) : made
     }
     return fail({ code: 'malformed', path: [], detail: 'say which plan or meal is cooked' })
   })
@@ -97,6 +101,14 @@ export const cooksOfKitchen = (
     const { rows, unreadable, total } = await shelf(scope).list(page)
     return succeed({ cooks: rows, unreadable, total })
   })
+
+/** How each of these cooks stands: what is next on its board, and when. */
+export async function boardsNow(slug: string, rows: readonly CookRow[]): Promise<readonly LivingCook[]> {
+  const found = await inKitchen(slug, async (scope) =>
+    succeed(await Promise.all(rows.map((row) => livingCook(scope, row)))),
+  )
+  return found.ok ? found.value : []
+}
 
 /** Kinds that can end a cook, or take its end back. */
 const ENDING: ReadonlySet<CookEntry['kind']> = new Set([
@@ -146,8 +158,14 @@ export const addEntries = (slug: string, id: string, value: unknown): Promise<Ou
     const { kept, reused } = added.length > 0 ? await own.add(id, added) : { kept: [], reused: [] }
     for (const twice of reused) refused.push({ id: twice, problems: [{ code: 'id_reused', path: ['id'], id: twice }] })
     // What is done to a roast may end the cook, or take its end back: the log is folded for that.
-    if (kept.some(({ entry: { kind } }) => ENDING.has(kind))) {
+    if (kept.some(({ entry: { kind } }) => ENDING.has(kind) || kind === 'promise')) {
       const log = (await own.entriesSince(id, 0)).map(({ entry }) => entry)
+      await planFollows(
+        scope,
+        row,
+        log,
+        kept.map(({ entry }) => entry),
+      )
       const over = isOver(row.document, log, cookTime(row.document.clock, nowPrecisely()))
       const state = over ? 'done' : 'cooking'
       if (state !== row.state) await own.setState(id, state)

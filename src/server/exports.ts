@@ -1,6 +1,7 @@
 import icalendar, { ICalCalendarMethod } from 'ical-generator'
 import Papa from 'papaparse'
 import { type KitchenRow, kitchenByCalendar, type MealRow } from '@/db/repositories'
+import { livingMeal, livingTasks } from '@/domain/cook/living-plan'
 import type { MealPlan } from '@/domain/meal/make-meal'
 import type { MealDocument } from '@/domain/meal/meal-document'
 import { fail, type Outcome, succeed } from '@/domain/problem/problem'
@@ -11,6 +12,7 @@ import { kitchenUnits, type Units } from '@/words/units'
 import { compute } from './compute'
 import { nowSeconds } from './environment'
 import { database, inKitchen, withDatabase } from './kitchen'
+import { cooksOfSources } from './living'
 import { mealInKitchen, mealRowInKitchen, savedMeal } from './meals'
 
 /** The ways out: calendar, CSV, JSON. Words come from the caller, for sentences live at the edge. */
@@ -66,8 +68,9 @@ async function plannedMeal(
 ): Promise<Outcome<{ kitchen: KitchenRow; row: MealRow; plan: MealPlan }>> {
   const found = await mealInKitchen(slug, id)
   if (!found.ok) return found
-  const { kitchen, row, plan, problems } = found.value
-  return plan ? succeed({ kitchen, row, plan }) : fail(...problems)
+  const { kitchen, row, plan, problems, living } = found.value
+  if (!plan) return fail(...problems)
+  return succeed({ kitchen, row, plan: living ? livingMeal(plan, living.run) : plan })
 }
 
 /** One meal's tasks as an iCalendar file. */
@@ -92,10 +95,17 @@ export const kitchenCalendar = (token: string): Promise<Outcome<string>> =>
       offset: 0,
     }
     const entries: CalendarEntry[] = []
-    for (const row of (await scope.meals.list(page)).rows) {
+    const meals = (await scope.meals.list(page)).rows
+    const plans = (await scope.plans.list(page)).rows
+    const cooking = await cooksOfSources(
+      scope,
+      [...meals, ...plans].map(({ id }) => id),
+    )
+    for (const row of meals) {
       const saved = await savedMeal(scope.kitchen, row)
       if (!saved.ok) return saved
-      const { plan } = saved.value
+      const living = cooking.get(row.id)?.living
+      const plan = saved.value.plan && living ? livingMeal(saved.value.plan, living.run) : saved.value.plan
       if (plan)
         entries.push(
           ...entriesOf(row.id, row.document, plan, kitchenUnits(scope.kitchen)).map((entry) => ({
@@ -104,10 +114,11 @@ export const kitchenCalendar = (token: string): Promise<Outcome<string>> =>
           })),
         )
     }
-    for (const row of (await scope.plans.list(page)).rows) {
+    for (const row of plans) {
       const made = await compute('plan', { document: row.document, now_s: nowSeconds() })
       if (!made.ok) continue
-      const { tasks } = made.value
+      const living = cooking.get(row.id)?.living
+      const tasks = living ? livingTasks(made.value.tasks, living.run) : made.value.tasks
       const cut = cutOf(row.document.roast)
       entries.push(
         ...tasks.map((task, i) => ({

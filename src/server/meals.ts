@@ -9,7 +9,9 @@ import { fail, type Outcome, type Problem, succeed } from '@/domain/problem/prob
 import { compute } from './compute'
 import { nowSeconds } from './environment'
 import { inKitchen } from './kitchen'
+import { type CookOfPlan, cooksOfSources, type LivingCook } from './living'
 import { PASSING } from './passing'
+import { cooksFollow, promisesOfMeal } from './promise'
 
 /** The use cases around whole meals. */
 
@@ -26,6 +28,9 @@ export interface SavedMeal {
 /** A meal as its desk shows it: with the saves that came too late and wait to be looked at. */
 export interface MealOnDesk extends SavedMeal {
   readonly setAside: readonly MealVersionRow[]
+  /** What is cooking of it now, and every cook there was. */
+  readonly living: LivingCook | undefined
+  readonly cooks: readonly CookOfPlan[]
 }
 
 export interface MealList {
@@ -62,7 +67,14 @@ export const mealInKitchen = (slug: string, id: string, gone?: AbortSignal): Pro
     const row = await scope.meals.find(id)
     if (!row) return noMeal(id)
     const saved = await savedMeal(scope.kitchen, row, gone)
-    return saved.ok ? succeed({ ...saved.value, setAside: await scope.meals.listSetAside(id) }) : saved
+    if (!saved.ok) return saved
+    const cooked = (await cooksOfSources(scope, [id])).get(id)
+    return succeed({
+      ...saved.value,
+      setAside: await scope.meals.listSetAside(id),
+      living: cooked?.living,
+      cooks: cooked?.cooks ?? [],
+    })
   })
 
 /** The equipment a new meal starts from. */
@@ -124,6 +136,7 @@ export const saveMeal = (
       case 'saved':
         // A kitchen that has said nothing of its equipment yet has now; one that has keeps what it said.
         if (scope.kitchen.equipment === null) await scope.setEquipment(checked.value.document.kitchen)
+        await cooksFollow(scope, id, promisesOfMeal(checked.value.document))
         return succeed({ outcome: 'saved', version: result.row.version })
       case 'stale':
         return succeed(result)

@@ -11,8 +11,10 @@ import { type PlanDocument, planDocument } from '@/domain/roast/roast-document'
 import { compute, modelStamp } from './compute'
 import { nowSeconds } from './environment'
 import { inKitchen } from './kitchen'
+import { type CookOfPlan, cooksOfSources, type LivingCook } from './living'
 import { log, problemOf } from './log'
 import { PASSING } from './passing'
+import { cooksFollow, promisesOfPlan } from './promise'
 
 /** The use cases around plans: find the kitchen's scope, ask domain and core, save. */
 
@@ -25,6 +27,9 @@ export interface SavedPlan {
   readonly plan: Plan
   /** Saves that came too late and wait to be looked at. */
   readonly setAside: readonly PlanVersionRow[]
+  /** What is cooking of it now, and every cook there was. */
+  readonly living: LivingCook | undefined
+  readonly cooks: readonly CookOfPlan[]
 }
 
 export interface PlanList {
@@ -44,6 +49,8 @@ export const plansOfKitchen = (slug: string, page: Page): Promise<Outcome<PlanLi
 export interface ListedPlan {
   readonly row: PlanRow
   readonly summary: PlanSummary | null | undefined
+  /** What is cooking of it now: its times are the board's. */
+  readonly living: LivingCook | undefined
 }
 
 /** Works a summary out and keeps it beside its plan. */
@@ -63,8 +70,16 @@ export const listedPlans = (
   inKitchen(slug, async (scope) => {
     const { rows, unreadable, total } = await scope.plans.list(page)
     const kept = await scope.summaries(rows, modelStamp())
+    const cooking = await cooksOfSources(
+      scope,
+      rows.map(({ id }) => id),
+    )
     const listed = await Promise.all(
-      rows.map(async (row) => ({ row, summary: kept.has(row.id) ? kept.get(row.id) : await summarise(scope, row) })),
+      rows.map(async (row) => ({
+        row,
+        summary: kept.has(row.id) ? kept.get(row.id) : await summarise(scope, row),
+        living: cooking.get(row.id)?.living,
+      })),
     )
     return succeed({ rows: listed, unreadable, total })
   })
@@ -82,7 +97,15 @@ export const planInKitchen = (slug: string, id: string, gone?: AbortSignal): Pro
     if (!row) return noPlan(id)
     const made = await compute('plan', { document: row.document, now_s: nowSeconds() }, gone)
     if (!made.ok) return made
-    return succeed({ kitchen: scope.kitchen, row, plan: made.value, setAside: await scope.plans.listSetAside(id) })
+    const cooked = (await cooksOfSources(scope, [id])).get(id)
+    return succeed({
+      kitchen: scope.kitchen,
+      row,
+      plan: made.value,
+      setAside: await scope.plans.listSetAside(id),
+      living: cooked?.living,
+      cooks: cooked?.cooks ?? [],
+    })
   })
 
 /** Adds a plan from a typed line. */
@@ -133,6 +156,7 @@ export const savePlan = (slug: string, id: string, baseVersion: number, value: u
         return noPlan(id)
       case 'saved':
         summariseSoon(scope, result.row)
+        await cooksFollow(scope, id, promisesOfPlan(document.value))
         return succeed({ outcome: 'saved', version: result.row.version })
       case 'stale':
         return succeed(result)

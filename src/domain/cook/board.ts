@@ -301,7 +301,7 @@ export function settingOf(item: CookItem): number | undefined {
     const oven = program.stages.find(({ environment }) => environment.kind === 'oven' && environment.set_c !== null)
     return oven && 'set_c' in oven.environment ? (oven.environment.set_c ?? undefined) : undefined
   }
-  return program.set_c
+  return program.set_c ?? item.set_c ?? undefined
 }
 
 /** The roasts a moved promise moves: all of the same table that are not served yet, the one itself among them. */

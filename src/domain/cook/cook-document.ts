@@ -40,6 +40,8 @@ export const cookItem = z.strictObject({
   window: z.strictObject({ from: instant, to: instant }).nullable().default(null),
   carve: instant,
   pull_c: finite.nullable(),
+  /** What its heat is set to as it goes in, °C: its school’s where nobody said. */
+  set_c: finite.nullable().default(null),
   /** The rest the plan gave it, minutes; null: its program's least. */
   rest_min: finite
     .min(0)

@@ -314,11 +314,13 @@ export function runOf(document: CookDocument, entries: readonly CookEntry[], now
         ? 'done'
         : log.skipped.has(step.id)
           ? 'skipped'
-          : passed
-            ? 'passed'
-            : AHEAD.has(step.kind) && at(step) < origin_s - BEFORE_S
-              ? 'before'
+          : AHEAD.has(step.kind) && at(step) < origin_s - BEFORE_S
+            ? 'before'
+            : passed
+              ? 'passed'
               : 'open'
+    // When what nobody ticked was done nobody knows: it keeps its planned time.
+    const gone = state === 'passed' || state === 'before'
     found.set(
       step.id,
       said(
@@ -326,9 +328,11 @@ export function runOf(document: CookDocument, entries: readonly CookEntry[], now
         state,
         tick !== undefined
           ? { at_s: tick, window: undefined }
-          : moved !== undefined
-            ? { at_s: moved, window: undefined }
-            : when,
+          : gone
+            ? { at_s: at(step), window: undefined }
+            : moved !== undefined
+              ? { at_s: moved, window: undefined }
+              : when,
       ),
     )
   }

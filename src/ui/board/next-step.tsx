@@ -35,11 +35,11 @@ export function NextStep({
   return (
     <section
       aria-label="Next"
-      className="flex flex-wrap items-center gap-x-8 gap-y-4 rounded-3xl border border-transparent bg-bottle p-5 text-white sm:p-7 [[data-theme=night]_&]:border-line"
+      className="grid grid-cols-[minmax(0,1fr)] items-start gap-x-8 gap-y-4 rounded-3xl border border-transparent bg-bottle p-5 text-white sm:grid-cols-[minmax(0,1fr)_auto] sm:p-7 [[data-theme=night]_&]:border-line"
       data-testid="next"
       data-step={step?.step.kind ?? 'look'}
     >
-      <div className="min-w-0 flex-1 basis-80">
+      <div className="min-w-0">
         <p className="text-xl text-white/80">
           {action.kind === 'look' ? 'Now' : due ? 'Now, it is time' : 'Next'}
           {step?.step.who && <span className="ml-3">{step.step.who}</span>}
@@ -63,7 +63,7 @@ export function NextStep({
         )}
         {help && <p className="mt-2 text-lg leading-snug text-white/80">{help}</p>}
       </div>
-      <div className="text-right">
+      <div className="sm:text-right">
         <p className="font-display text-6xl font-bold tabular-nums sm:text-8xl" data-testid="countdown">
           <Countdown to_s={action.at_s} now_s={now_s} />
         </p>
@@ -73,7 +73,7 @@ export function NextStep({
           </p>
         )}
       </div>
-      <div className="flex flex-wrap gap-3">
+      <div className="flex flex-wrap gap-3 sm:col-span-2">
         <button
           type="button"
           className="min-h-16 rounded-full bg-white px-8 font-display text-2xl font-bold text-[#10362b]"

@@ -10,6 +10,8 @@ import type { LiveCook } from './use-cook'
 
 /** Longer without a word a channel is silent, s. */
 const SILENT_S = 180
+/** And so long it is of another evening, s. */
+const FORGOTTEN_S = 3 * 3600
 
 /** Every channel of every station: where it is, what it says, and whether it still says anything. */
 export function ProbesPanel({
@@ -29,11 +31,9 @@ export function ProbesPanel({
   ) => void
 }) {
   const { item } = board
-  const { channels, now_s } = cook
+  const { now_s } = cook
   const [altitude_m, setAltitude] = useState(item.altitude_m)
   const boiling_c = boilingPoint(pressureAtAltitude(altitude_m))
-  const names = new Map(cook.devices.map(({ id, name }) => [id, name]))
-  const several = new Set(channels.map(({ device }) => device)).size > 1
   const ownerOf = (device: string, channel: number) =>
     items.find(({ points, entries }) =>
       points.some(({ probe }) => probe?.device === device && probe.channel === channel)
@@ -41,6 +41,12 @@ export function ProbesPanel({
         : entries.findLast((entry) => entry.kind === 'assign' && entry.device === device && entry.channel === channel)
             ?.point === 'air',
     )?.item
+  // Stations of other evenings are not in the way, unless one was put into something of this cook.
+  const channels = cook.channels.filter(
+    ({ device, channel, at_s }) => now_s - at_s < FORGOTTEN_S || ownerOf(device, channel) !== undefined,
+  )
+  const names = new Map(cook.devices.map(({ id, name }) => [id, name]))
+  const several = new Set(channels.map(({ device }) => device)).size > 1
   return (
     <details className="mt-1">
       <summary className="min-h-11 cursor-pointer py-2 text-lg">Probes</summary>

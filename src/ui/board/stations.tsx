@@ -7,9 +7,16 @@ import type { StationOrder } from '@/workers/browser/protocol'
 import { send } from '../shell/client'
 import { blank, type LiveCook } from './use-cook'
 
+/** Longer without a word it is of another evening, s. */
+const FORGOTTEN_S = 3 * 3600
+
 /** Stations of this kitchen: added here with a token that is shown once, tested by what they say, practised with invented probes. */
 export function Stations({ cook, board }: { readonly cook: LiveCook; readonly board: BoardItem }) {
-  const { kitchen, devices, channels, now_s } = cook
+  const { kitchen, channels, now_s } = cook
+  // Stations that spoke in this cook, or were added just now.
+  const devices = cook.devices.filter(
+    ({ id, added }) => added || channels.some(({ device, at_s }) => device === id && now_s - at_s < FORGOTTEN_S),
+  )
   const [name, setName] = useState('')
   const [added, setAdded] = useState<{ readonly name: string; readonly token: string } | undefined>()
   const [failed, setFailed] = useState(false)
@@ -23,7 +30,7 @@ export function Stations({ cook, board }: { readonly cook: LiveCook; readonly bo
     if (!made.ok) return
     setAdded({ name: made.value.device.name, token: made.value.token })
     setName('')
-    cook.deviceAdded({ id: made.value.device.id, name: made.value.device.name })
+    cook.deviceAdded({ id: made.value.device.id, name: made.value.device.name, added: true })
   }
   return (
     <div className="mt-3 border-t border-line pt-2 text-lg">
@@ -90,7 +97,7 @@ function PracticeProbes({ cook, board }: { readonly cook: LiveCook; readonly boa
     )
     if (!made.ok || board.in_s === undefined) return setState('failed')
     const { device, token } = made.value
-    cook.deviceAdded({ id: device.id, name: device.name })
+    cook.deviceAdded({ id: device.id, name: device.name, added: true })
     const { item } = board
     const order: StationOrder = {
       token,

@@ -10,7 +10,7 @@ import { temperature, type Units } from '@/words/units'
 /** So many stand on the board at once. */
 const MOST_RINGING = 3
 /** A step is called so long after its time, s. */
-const CALLED_S = 30
+const CALLED_S = 90
 
 export interface Alarm {
   readonly key: string

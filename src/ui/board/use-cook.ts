@@ -30,6 +30,8 @@ export interface CookStart {
 export interface Station {
   readonly id: string
   readonly name: string
+  /** From this page. */
+  readonly added?: boolean
 }
 
 export interface LiveCook {
@@ -146,7 +148,8 @@ export function useCook(start: CookStart, by: string): LiveCook {
     forecasts,
     peaks,
     entries,
-    waiting: hydrated ? waiting.length : 0,
+    // What a hand did is counted; what was foreseen is sent with it and missed by nobody.
+    waiting: hydrated ? waiting.filter(({ kind }) => kind !== 'arrival').length : 0,
     refused: hydrated ? refused : 0,
     unkept: own.filter(({ id }) => outbox.unkept.has(id)).length,
     connected: connected && outbox.reachable,

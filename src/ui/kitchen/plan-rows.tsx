@@ -1,7 +1,9 @@
 import Link from 'next/link'
 import type { PlanSummary } from '@/domain/plan/summary'
 import type { PlanDocument } from '@/domain/roast/roast-document'
+import type { LivingCook } from '@/server/living'
 import { versionsGo } from '@/words/lists'
+import { stepTitle } from '@/words/steps'
 import { clock, mass, shortDay, temperature, type Units } from '@/words/units'
 import { cutName, programName } from '@/words/words'
 import { HeatRibbon } from '../ribbon/heat-ribbon'
@@ -11,6 +13,7 @@ interface PlanRowsProps {
   readonly rows: readonly {
     readonly row: { readonly id: string; readonly version: number; readonly document: PlanDocument }
     readonly summary: PlanSummary | null | undefined
+    readonly living?: LivingCook | undefined
   }[]
   readonly slug: string
   readonly units: Units
@@ -22,9 +25,11 @@ interface PlanRowsProps {
 export function PlanRows({ rows, slug, units, tidy }: PlanRowsProps) {
   return (
     <ul className="mt-3 space-y-3">
-      {rows.map(({ row: { id, version, document }, summary }) => {
+      {rows.map(({ row: { id, version, document }, summary, living }) => {
         const promise_s = Date.parse(document.promise) / 1000
         const title = document.title || cutName(document.roast.cut)
+        const goesIn = living?.run.steps.find(({ step }) => step.kind === 'put_in')
+        const plate_s = living?.run.items[0]?.plate_s ?? promise_s
         return (
           <li key={id} className={tidy ? 'sm:flex sm:items-center sm:gap-2' : ''}>
             <Link
@@ -44,8 +49,15 @@ export function PlanRows({ rows, slug, units, tidy }: PlanRowsProps) {
                   <HeatRibbon plan={summary} cutId={document.roast.cut} units={units} slim />
                   <span className="mt-1 flex justify-between text-sm text-soft">
                     <span>
-                      {clock(summary.begin, units)} start, in at {clock(summary.putIn, units)}
+                      {living && goesIn
+                        ? `in at ${clock(goesIn.at_s, units)}`
+                        : `${clock(summary.begin, units)} start, in at ${clock(summary.putIn, units)}`}
                     </span>
+                    {living?.next && (
+                      <span className="font-semibold text-moss">
+                        {clock(living.next.at_s, units)} {stepTitle(living.next.step, living.document, units)}
+                      </span>
+                    )}
                     <span>pull {temperature(summary.pull_c, units)}</span>
                   </span>
                 </span>
@@ -58,6 +70,9 @@ export function PlanRows({ rows, slug, units, tidy }: PlanRowsProps) {
                 <span className="block font-display text-2xl font-bold leading-none text-copper">
                   {clock(promise_s, units)}
                 </span>
+                {plate_s > promise_s + 60 && (
+                  <span className="block text-base font-semibold text-russet">now {clock(plate_s, units)}</span>
+                )}
                 <span className="text-base text-soft">{shortDay(promise_s, units)}</span>
               </span>
             </Link>

@@ -2,6 +2,7 @@
 import { Redo2, Undo2 } from 'lucide-react'
 import Link from 'next/link'
 import { useCallback, useEffect, useState } from 'react'
+import type { Living } from '@/domain/cook/living-plan'
 import { type MealPlan, placedOf } from '@/domain/meal/make-meal'
 import type { MealDocument } from '@/domain/meal/meal-document'
 import type { Problem } from '@/domain/problem/problem'
@@ -9,10 +10,12 @@ import { STORED } from '@/domain/stored/stored'
 import { changeWords, clashWords } from '@/words/meal-words'
 import { clock, day, type Units } from '@/words/units'
 import { BeginCook } from '../board/begin-cook'
+import { RunList } from '../board/run-list'
 import { IconButton } from '../controls/icon-button'
 import { KeptBeside, type SetAside } from '../document-desk/kept-beside'
 import { SaveLine } from '../document-desk/save-state'
 import { useDraft, useSaving } from '../document-desk/use-saving'
+import { CookingNow, CooksOfPlan } from '../kitchen/cooking-now'
 import { send } from '../shell/client'
 import { ProblemList } from '../shell/problem-list'
 import { useEvents } from '../shell/use-events'
@@ -39,6 +42,9 @@ interface DeskProps {
   readonly calendar: string
   /** Saves that came too late and wait to be looked at. */
   readonly setAside: readonly SetAside<MealDocument>[]
+  /** What is cooking of it now. */
+  readonly living?: Living | undefined
+  readonly cooks: Parameters<typeof CooksOfPlan>[0]['cooks']
 }
 
 const VIEWS = { ovens: 'Ovens', crew: 'Crew', days: 'Days before', shopping: 'Shopping', kitchen: 'Kitchen' } as const
@@ -56,6 +62,8 @@ export function MealDesk({
   now_s,
   calendar,
   setAside,
+  living,
+  cooks,
 }: DeskProps) {
   const { document, change, replace, undo, redo, canUndo, canRedo } = useHistory(first)
   const [view, setView] = useState<View>('ovens')
@@ -142,7 +150,7 @@ export function MealDesk({
             <Redo2 className="size-5" aria-hidden />
           </IconButton>
         </div>
-        <BeginCook kitchen={kitchen} meal={mealId} />
+        {!living && <BeginCook kitchen={kitchen} meal={mealId} />}
         <Link
           href={`/k/${kitchen}/meals/${mealId}/sheets`}
           className="inline-flex min-h-11 items-center rounded-full bg-action px-5 font-semibold text-white"
@@ -150,6 +158,13 @@ export function MealDesk({
           Run sheets
         </Link>
       </div>
+      {living && (
+        <>
+          <CookingNow kitchen={kitchen} living={living} units={units} />
+          <RunList run={living.run} document={living.document} units={units} />
+        </>
+      )}
+      <CooksOfPlan kitchen={kitchen} cooks={cooks} units={units} />
 
       <KeptBeside
         draft={draft}

@@ -16,7 +16,9 @@ const pill = 'min-h-11 rounded-full border-2 border-line px-4 text-base font-sem
 
 /** Everything tapped on this device that the server does not have: read, mended, sent again, taken along as a file. */
 export function WaitingList({ units }: { readonly units: Units }) {
-  const { items, reachable } = useOutbox()
+  const { items: all, reachable } = useOutbox()
+  // What was foreseen goes along by itself and is made anew: only what a hand did is listed.
+  const items = all.filter(({ entry, refused }) => entry.kind !== 'arrival' || refused !== undefined)
   const hydrated = useHydrated()
   const keep = () => {
     const file = new Blob(

@@ -5,6 +5,7 @@ import { findSchool } from '@/core/program/schools'
 import { COOLING, SERVING_WARMTH_C } from '@/core/reference/standards'
 import { WEIGHTS, type Weight } from '@/core/safety/weight'
 import type { Plan, Trouble } from '@/core/schedule/plan'
+import { type Living, livingTasks } from '@/domain/cook/living-plan'
 import type { HouseItem } from '@/domain/house/house-item'
 import { cutOf } from '@/domain/roast/resolve'
 import type { PlanDocument } from '@/domain/roast/roast-document'
@@ -19,6 +20,7 @@ import { CoreChart } from '../data/core-chart'
 import { KeptBeside, type SetAside } from '../document-desk/kept-beside'
 import { SaveLine } from '../document-desk/save-state'
 import { useDraft, useSaving } from '../document-desk/use-saving'
+import { CookingNow, CooksOfPlan } from '../kitchen/cooking-now'
 import { HeatRibbon } from '../ribbon/heat-ribbon'
 import { Why } from '../shell/why'
 import { ClashBanner, differencesOf } from './clash-banner'
@@ -41,6 +43,9 @@ interface DeskProps {
   readonly house: readonly HouseItem[]
   /** Saves that came too late and wait to be looked at. */
   readonly setAside: readonly SetAside<PlanDocument>[]
+  /** What is cooking of it now: the run goes by its board. */
+  readonly living?: Living | undefined
+  readonly cooks: Parameters<typeof CooksOfPlan>[0]['cooks']
 }
 
 const WEIGHT_STYLE: Readonly<Record<Weight, { box: string; mark: string; word: string }>> = {
@@ -61,6 +66,8 @@ export function PlanDesk({
   now_s,
   house,
   setAside,
+  living,
+  cooks,
 }: DeskProps) {
   const [document, setDocument] = useState(first)
   const live = useLivePlan(document, firstPlan, now_s)
@@ -101,7 +108,7 @@ export function PlanDesk({
           />
         </div>
         <SaveLine saving={saving} />
-        <BeginCook kitchen={kitchen} plan={planId} />
+        {!living && <BeginCook kitchen={kitchen} plan={planId} />}
         <Link
           href={`/k/${kitchen}/plans/${planId}/run-sheet`}
           className="inline-flex min-h-11 items-center rounded-full bg-action px-5 font-semibold text-white"
@@ -109,6 +116,8 @@ export function PlanDesk({
           Run sheet
         </Link>
       </div>
+      {living && <CookingNow kitchen={kitchen} living={living} units={units} />}
+      <CooksOfPlan kitchen={kitchen} cooks={cooks} units={units} />
 
       <KeptBeside
         draft={draft}
@@ -148,7 +157,11 @@ export function PlanDesk({
         <div className="space-y-5">
           <section className="rounded-2xl border border-line bg-sheet p-4 sm:p-5">
             <h2 className="mb-1 font-display text-2xl font-semibold">The run</h2>
-            <TaskList plan={plan} cutId={document.roast.cut} units={units} />
+            <TaskList
+              tasks={living ? livingTasks(plan.tasks, living.run) : plan.tasks}
+              cutId={document.roast.cut}
+              units={units}
+            />
           </section>
           {stages.length > 0 && (
             <section className="rounded-2xl border border-line bg-sheet p-4 sm:p-5">

@@ -1,6 +1,6 @@
 'use client'
 import { findCut } from '@/core/reference/cuts'
-import type { Plan } from '@/core/schedule/plan'
+import type { Task } from '@/core/schedule/task'
 import { taskHelp, taskTitle, taskWhy } from '@/words/tasks'
 import { clock, shortDay, type Units } from '@/words/units'
 import { BASIS_NAMES } from '@/words/words'
@@ -10,11 +10,11 @@ const LOUD = new Set(['put_in', 'pull', 'serve'])
 
 /** The run of the roast: what to do, when, and why then. */
 export function TaskList({
-  plan,
+  tasks,
   cutId,
   units,
 }: {
-  readonly plan: Plan
+  readonly tasks: readonly Task[]
   readonly cutId: string
   readonly units: Units
 }) {
@@ -22,9 +22,9 @@ export function TaskList({
   if (!cut) return null
   return (
     <ol className="divide-y divide-line" data-testid="tasks">
-      {plan.tasks.map((task, i) => {
+      {tasks.map((task, i) => {
         const today = shortDay(task.at, units)
-        const before = plan.tasks[i - 1]
+        const before = tasks[i - 1]
         const newDay = !before || today !== shortDay(before.at, units)
         const help = taskHelp(task, { cut }, units)
         const loud = LOUD.has(task.kind)

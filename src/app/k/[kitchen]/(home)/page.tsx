@@ -2,18 +2,20 @@ import Link from 'next/link'
 import { unitsOf } from '@/app/reader'
 import { Refused } from '@/app/refused'
 import { lastBackup } from '@/server/backups'
-import { cooksOfKitchen } from '@/server/cooks'
+import { boardsNow, cooksOfKitchen } from '@/server/cooks'
 import { nowSeconds } from '@/server/environment'
 import { kitchensOfHouse } from '@/server/kitchen'
 import { mealsOfKitchen } from '@/server/meals'
 import { listedPlans } from '@/server/plans'
 import { CookRows } from '@/ui/kitchen/cook-rows'
+import { CookNews } from '@/ui/kitchen/cooking-now'
 import { MealRows } from '@/ui/kitchen/meal-rows'
 import { PlanRows } from '@/ui/kitchen/plan-rows'
 import { LineEntry } from '@/ui/line/line-entry'
 import { MealEntry } from '@/ui/meal/meal-entry'
 import { Header } from '@/ui/shell/header'
 import { problemSentence } from '@/words/problems'
+import { stepTitle } from '@/words/steps'
 import { clock, shortDay } from '@/words/units'
 
 /** So many of each are shown here; all of them stand in their list. */
@@ -38,6 +40,7 @@ export default async function KitchenPage({ params }: { params: Promise<{ kitche
   const { kitchen } = mealsAhead.value
   const units = await unitsOf(kitchen)
   const backup_s = await lastBackup()
+  const boards = await boardsNow(slug, cooking.value.cooks)
   const unreadable = [mealsAhead, mealsGone, promised, eaten, cooking, cooked].flatMap(({ value }) => value.unreadable)
   const meals = [...mealsAhead.value.meals, ...mealsGone.value.meals]
   const all = (which: string, total: number, shown: number) =>
@@ -63,16 +66,26 @@ export default async function KitchenPage({ params }: { params: Promise<{ kitche
         <h1 className="sr-only">{kitchen.name}</h1>
         <LineEntry kitchen={slug} units={units} now_s={nowSeconds()} />
         {cooking.value.cooks.length > 0 && (
-          <section className="mt-8">
+          <section className="mt-8" data-testid="cooking">
+            <CookNews kitchen={slug} cooks={boards.map(({ cookId }) => cookId)} />
             <h2 className="font-display text-2xl font-semibold">Cooking now</h2>
             <ul className="mt-3 flex flex-wrap gap-3">
-              {cooking.value.cooks.map((cook) => (
-                <li key={cook.id}>
+              {boards.map(({ cookId, document, next }) => (
+                <li key={cookId}>
                   <Link
-                    href={`/k/${slug}/cooks/${cook.id}`}
-                    className="inline-flex min-h-12 items-center gap-3 rounded-full bg-bottle px-5 text-lg font-semibold text-white"
+                    href={`/k/${slug}/cooks/${cookId}`}
+                    prefetch={false}
+                    className="inline-flex min-h-14 flex-col justify-center rounded-2xl bg-bottle px-5 py-1.5 text-lg font-semibold text-white"
                   >
-                    {cook.document.title} <span className="font-normal text-white/80">to the board</span>
+                    <span>
+                      {document.title}
+                      {document.clock.speed > 1 && <span className="font-normal text-white/80"> rehearsal</span>}
+                    </span>
+                    <span className="text-base font-normal text-white/85">
+                      {next
+                        ? `${clock(next.at_s, units)} ${stepTitle(next.step, document, units)}`
+                        : 'all steps are done'}
+                    </span>
                   </Link>
                 </li>
               ))}

@@ -15,7 +15,7 @@ export default async function MealPage({ params }: { params: Promise<{ kitchen: 
   const { kitchen: slug, meal: id } = await params
   const found = await mealInKitchen(slug, id)
   if (!found.ok) return <Refused problems={found.problems} />
-  const { kitchen, row, plan, problems, setAside } = found.value
+  const { kitchen, row, plan, problems, setAside, living, cooks } = found.value
   const units = await unitsOf(kitchen)
   const secret = await calendarTokenOf(slug)
   const host = (await headers()).get('host') ?? '127.0.0.1'
@@ -38,6 +38,8 @@ export default async function MealPage({ params }: { params: Promise<{ kitchen: 
             at_s: createdAt.getTime() / 1000,
             document,
           }))}
+          living={living && { cookId: living.cookId, document: living.document, run: living.run }}
+          cooks={cooks}
           calendar={secret.ok ? `http://${host}/calendar/${secret.value}` : ''}
         />
       </main>

@@ -16,7 +16,7 @@ export default async function PlanPage({ params }: Params) {
   const { kitchen: slug, plan: id } = await params
   const found = await planInKitchen(slug, id)
   if (!found.ok) return <Refused problems={found.problems} />
-  const { kitchen, row, plan, setAside } = found.value
+  const { kitchen, row, plan, setAside, living, cooks } = found.value
   const units = await unitsOf(kitchen)
   const house = await houseItemsOf(slug)
   return (
@@ -32,6 +32,8 @@ export default async function PlanPage({ params }: Params) {
           plan={plan}
           units={units}
           now_s={nowSeconds()}
+          living={living && { cookId: living.cookId, document: living.document, run: living.run }}
+          cooks={cooks}
           house={house.ok ? house.value : []}
           setAside={setAside.map(({ id: version, createdAt, document }) => ({
             id: version,

@@ -2,7 +2,9 @@ import type { Metadata } from 'next'
 import Link from 'next/link'
 import { unitsOf } from '@/app/reader'
 import { Refused } from '@/app/refused'
+import { livingMeal } from '@/domain/cook/living-plan'
 import { mealInKitchen } from '@/server/meals'
+import { CookNews } from '@/ui/kitchen/cooking-now'
 import { MealSheets, SHEETS, type SheetKind } from '@/ui/meal/meal-sheets'
 import { PrintButton } from '@/ui/shell/print-button'
 
@@ -18,7 +20,8 @@ export default async function SheetsPage({ params, searchParams }: Props) {
   const { by } = await searchParams
   const found = await mealInKitchen(slug, id)
   if (!found.ok) return <Refused problems={found.problems} />
-  const { kitchen, row, plan, problems } = found.value
+  const { kitchen, row, plan: planned, problems, living } = found.value
+  const plan = planned && living ? livingMeal(planned, living.run) : planned
   if (!plan) return <Refused problems={problems} />
   const kind: SheetKind = by !== undefined && Object.hasOwn(SHEETS, by) ? (by as SheetKind) : 'whole'
   return (
@@ -41,6 +44,7 @@ export default async function SheetsPage({ params, searchParams }: Props) {
           </Link>
         ))}
         <PrintButton />
+        {living && <CookNews kitchen={slug} cooks={[living.cookId]} />}
       </nav>
       <MealSheets
         kind={kind}

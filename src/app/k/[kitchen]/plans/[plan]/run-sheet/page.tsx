@@ -2,7 +2,9 @@ import type { Metadata } from 'next'
 import Link from 'next/link'
 import { unitsOf } from '@/app/reader'
 import { Refused } from '@/app/refused'
+import { livingTasks } from '@/domain/cook/living-plan'
 import { planInKitchen } from '@/server/plans'
+import { CookNews } from '@/ui/kitchen/cooking-now'
 import { PlanSheet } from '@/ui/plan/plan-sheet'
 import { PrintButton } from '@/ui/shell/print-button'
 
@@ -12,7 +14,8 @@ export default async function PlanSheetPage({ params }: { params: Promise<{ kitc
   const { kitchen: slug, plan: id } = await params
   const found = await planInKitchen(slug, id)
   if (!found.ok) return <Refused problems={found.problems} />
-  const { kitchen, row, plan } = found.value
+  const { kitchen, row, plan: planned, living } = found.value
+  const plan = living ? { ...planned, tasks: livingTasks(planned.tasks, living.run) } : planned
   const units = await unitsOf(kitchen)
   return (
     <main className="mx-auto max-w-3xl bg-white px-6 py-6 text-black print:p-0">
@@ -24,6 +27,7 @@ export default async function PlanSheetPage({ params }: { params: Promise<{ kitc
           Back to the plan
         </Link>
         <PrintButton />
+        {living && <CookNews kitchen={slug} cooks={[living.cookId]} />}
       </nav>
       <PlanSheet kitchen={kitchen.name} document={row.document} plan={plan} units={units} version={row.version} />
     </main>

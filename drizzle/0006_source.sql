@@ -1,0 +1,1 @@
+CREATE INDEX "cooks_source" ON "cooks" USING btree ("kitchen_id",("document" -> 'source' ->> 'id'));
