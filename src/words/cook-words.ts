@@ -1,7 +1,7 @@
 import { DANGER_ZONE_C, STANDARDS } from '@/core/reference/standards'
 import type { ItemState, OddReading } from '@/domain/cook/board'
 import type { CookEntry } from '@/domain/cook/cook-document'
-import type { Advice, PeakWatch, Way } from '@/domain/cook/forecast'
+import type { Advice, PeakWatch, Safety, Way } from '@/domain/cook/forecast'
 import { clock, duration, rise, temperature, type Units } from './units'
 
 /** Where a roast stands. */
@@ -130,6 +130,11 @@ export function adviceWords(
         result: `${plate}${pull}; ${swap.title} then ${clock(swap.plate_s, units)}, pull at ${temperature(swap.pull_c, units)}. Hot tins: clear the way first`,
       }
     }
+    case 'other_heat':
+      return {
+        what: `Into a heat of ${temperature(advice.set_c ?? 0, units)}`,
+        result: `another oven, a lidded grill, a neighbour’s: ${plate}${pull}, ${done}`,
+      }
     case 'thin_end_first':
       return { what: 'Carve the thin end first', result: 'it is done already: serve it while the thick end catches up' }
     default:
@@ -183,6 +188,12 @@ export function costWords({ cost, never, code }: Way, degree: string): string {
   ]
     .filter(Boolean)
     .join(' · ')
+}
+
+/** How surely it is safe, said plainly. */
+export const safetyWords = ({ least_c, chance }: Safety, units: Units): string => {
+  const of = Math.min(99, Math.floor(chance * 100))
+  return `${of} in 100 that its coldest part peaks at ${temperature(least_c, units)} or more, which is safe`
 }
 
 /** A point of a roast as it is said. */

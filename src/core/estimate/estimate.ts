@@ -20,6 +20,8 @@ export interface Estimate {
   readonly points: readonly { readonly pull_c: number; readonly peak_c: number }[]
   /** Share of members that get there. */
   readonly arriving: number
+  /** Share of those whose lowest peak is safe; undefined where nothing was asked. */
+  readonly safe: number | undefined
   /** What the readings have taught: posterior mean and spread of each unknown, in its own unit. */
   readonly inferred: readonly {
     readonly name: Unknown
@@ -210,6 +212,10 @@ export function foresee(setup: EstimateSetup, posterior: Posterior, most = poste
     peak_c: spreadOf(some ? peaks : []),
     points: points.map(({ pull, peak }) => ({ pull_c: spreadOf(pull).p50, peak_c: spreadOf(peak).p50 })),
     arriving,
+    safe:
+      setup.least_peak_c === undefined || peaks.length === 0
+        ? undefined
+        : peaks.filter((peak) => peak >= (setup.least_peak_c as number)).length / peaks.length,
     inferred: NAMES.map((name, p) => {
       const column = theta[p] as Float64Array
       const mean = column.reduce((sum, value) => sum + value, 0) / column.length

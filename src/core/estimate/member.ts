@@ -24,6 +24,8 @@ export interface EstimateSetup extends CookConditions {
   readonly now_s: number
   /** The thickness was measured. */
   readonly measured: boolean
+  /** The lowest peak that is safe, °C: the share of members that reach it is counted. */
+  readonly least_peak_c?: number | undefined
   readonly members: number
   readonly seed: number
   /** Nothing is doubted: one member, as told, as finely as a plan. */

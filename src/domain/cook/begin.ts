@@ -109,7 +109,7 @@ export function cookFromMeal(meal: MealDocument, plan: MealPlan, now_s: number, 
       who: task.cook === undefined ? null : (meal.kitchen.cooks[task.cook] ?? null),
     }
   })
-  return succeed(begun({ title: meal.title, items, sides, steps }, now_s, speed))
+  return succeed(begun({ title: meal.title, items, sides, steps, meal }, now_s, speed))
 }
 
 const servingsAt = (meal: MealDocument, at_s: number): string =>
@@ -124,7 +124,7 @@ const HOURS_AHEAD_S = 5 * 3600
 
 /** The cook's clock is the wall's; a rehearsal starts some minutes before the first thing to do on the day, and runs faster. */
 function begun(
-  parts: Pick<CookDocument, 'title' | 'items'> & Partial<Pick<CookDocument, 'sides' | 'steps'>>,
+  parts: Pick<CookDocument, 'title' | 'items'> & Partial<Pick<CookDocument, 'sides' | 'steps' | 'meal'>>,
   now_s: number,
   speed: number,
 ): CookDocument {

@@ -1,5 +1,6 @@
 import { z } from 'zod'
 import { celsiusToFahrenheit } from '@/core/units'
+import { mealDocument } from '../meal/meal-document'
 import { parseWith } from '../problem/parse'
 import type { Problem } from '../problem/problem'
 import { altitudePart, ovenPart, programPart, roastPart } from '../roast/roast-document'
@@ -77,6 +78,8 @@ export const cookDocument = z.strictObject({
     .strictObject({ kind: z.enum(['plan', 'meal']), id: ident(60), version: versionNumber })
     .nullable()
     .default(null),
+  /** The meal as it was when the cook began: its ovens, sides and hands, for planning the rest again. */
+  meal: mealDocument.nullable().default(null),
 })
 export type CookDocument = z.output<typeof cookDocument>
 

@@ -2,7 +2,7 @@ import { STANDARDS } from '@/core/reference/standards'
 import type { TaskKind } from '@/core/schedule/task'
 import type { CookDocument, CookEntry, CookItem } from './cook-document'
 import { foldLog } from './entry/fold'
-import { type Arrival, type CookLog, freshItem, type ItemLog, type ItemState } from './entry/kind'
+import { type Arrival, type CookLog, freshItem, type ItemLog, type ItemState, type Shift } from './entry/kind'
 import { secondsOf } from './entry/time'
 import type { CookStep } from './step'
 
@@ -30,6 +30,8 @@ export interface RunItem {
   readonly id: string
   /** When its plates are on the table, s: the promise, or later where that cannot be kept. */
   readonly plate_s: number
+  /** As it is promised now, s. */
+  readonly promise_s: number
 }
 
 export interface Run {
@@ -139,6 +141,7 @@ export interface RoastCourse {
   readonly finish_s: number
   readonly carve_s: number
   readonly plate_s: number
+  readonly promise_s: number
   readonly arrival: Arrival | undefined
 }
 
@@ -172,6 +175,7 @@ function courseOf(item: CookItem, plan: Milestones, own: ItemLog, log: CookLog, 
     finish_s: own.finish_s ?? plate_s - tail_s,
     carve_s: own.carve_s ?? plate_s - carving_s,
     plate_s,
+    promise_s,
     arrival,
   }
 }
@@ -271,7 +275,7 @@ export function runOf(document: CookDocument, entries: readonly CookEntry[], now
         steps.filter((step) => step.item === item.id),
       )
       const shifted = steps.find((step) => step.item === item.id && step.kind === 'put_in' && log.shifted.has(step.id))
-      const begins = own.in_s ?? (shifted && log.shifted.get(shifted.id))
+      const begins = own.in_s ?? (shifted && log.shifted.get(shifted.id)?.at_s)
       const course = courseOf(item, plan, begins === undefined ? own : { ...own, in_s: begins }, log, now_s)
       return [item.id, { item, own, plan, course }] as const
     }),
@@ -283,8 +287,9 @@ export function runOf(document: CookDocument, entries: readonly CookEntry[], now
       // What is in stays as long as was planned, from when it went in.
       const began = own.find((step) => step.kind === 'put_in' && ticked.has(step.id))
       const late = began ? (ticked.get(began.id) as number) - at(began) : moved
+      const slip = began ? (ticked.get(began.id) as number) - (log.shifted.get(began.id)?.at_s ?? at(began) + moved) : 0
       const last = own.findLastIndex((step) => ticked.has(step.id))
-      return [side.id, { steps: own, moved, began, late, last, promise_s: secondsOf(side.promise) }] as const
+      return [side.id, { steps: own, moved, began, late, slip, last, promise_s: secondsOf(side.promise) }] as const
     }),
   )
   const served = (planned_s: number) => {
@@ -299,6 +304,7 @@ export function runOf(document: CookDocument, entries: readonly CookEntry[], now
   const whole = (planned_s: number) =>
     steps.some((step) => step.kind === 'serve' && Math.abs(at(step) - planned_s) < SAME_S && ticked.has(step.id))
 
+  const sources = new Map(steps.flatMap(({ source }) => (source ? [[source.id, source] as const] : [])))
   const found = new Map<string, RunStep>()
   const said = (step: CookStep, state: StepState, when: Pick<RunStep, 'at_s' | 'window'>): RunStep => ({
     step,
@@ -306,7 +312,8 @@ export function runOf(document: CookDocument, entries: readonly CookEntry[], now
     planned_s: at(step),
     ...when,
   })
-  const put = (step: CookStep, passed: boolean, when: Pick<RunStep, 'at_s' | 'window'>) => {
+  /** @param with_s what was moved goes along by so much with what it follows */
+  const put = (step: CookStep, passed: boolean, when: Pick<RunStep, 'at_s' | 'window'>, with_s = 0) => {
     const tick = ticked.get(step.id)
     const moved = log.shifted.get(step.id)
     const state: StepState =
@@ -321,17 +328,18 @@ export function runOf(document: CookDocument, entries: readonly CookEntry[], now
               : 'open'
     // When what nobody ticked was done nobody knows: it keeps its planned time.
     const gone = state === 'passed' || state === 'before'
+    const elsewhere = moved && (moved.source !== undefined || moved.set_c !== undefined)
     found.set(
       step.id,
       said(
-        step,
+        elsewhere ? atSource(step, moved, sources) : step,
         state,
         tick !== undefined
           ? { at_s: tick, window: undefined }
           : gone
             ? { at_s: at(step), window: undefined }
             : moved !== undefined
-              ? { at_s: moved, window: undefined }
+              ? { at_s: moved.at_s + with_s, window: undefined }
               : when,
       ),
     )
@@ -348,10 +356,15 @@ export function runOf(document: CookDocument, entries: readonly CookEntry[], now
     } else if (side) {
       const place = side.steps.indexOf(step)
       const after = side.began !== undefined && place > side.steps.indexOf(side.began)
-      put(step, place < side.last || whole(side.promise_s), {
-        at_s: at(step) + (after && step.kind !== 'dish' ? side.late : side.moved),
-        window: undefined,
-      })
+      put(
+        step,
+        place < side.last || whole(side.promise_s),
+        {
+          at_s: at(step) + (after && step.kind !== 'dish' ? side.late : side.moved),
+          window: undefined,
+        },
+        after && step.kind !== 'dish' ? side.slip : 0,
+      )
     }
   }
   // What is done to no item alone goes by what it is for.
@@ -383,11 +396,26 @@ export function runOf(document: CookDocument, entries: readonly CookEntry[], now
   return {
     steps: steps.map((step) => found.get(step.id) as RunStep),
     items: [
-      ...[...roasts].map(([id, { course }]) => ({ id, plate_s: course.plate_s })),
-      ...[...sides].map(([id, { promise_s }]) => ({ id, plate_s: plateOf(promise_s) })),
+      ...[...roasts].map(([id, { course }]) => ({ id, plate_s: course.plate_s, promise_s: course.promise_s })),
+      ...[...sides].map(([id, { promise_s, moved }]) => ({
+        id,
+        plate_s: plateOf(promise_s),
+        promise_s: promise_s + moved,
+      })),
     ],
   }
 }
+
+/** A step as it is done on another heat, or at another setting, than was planned. */
+const atSource = (
+  step: CookStep,
+  { source, set_c }: Shift,
+  sources: ReadonlyMap<string, NonNullable<CookStep['source']>>,
+): CookStep => ({
+  ...step,
+  source: (source === undefined ? undefined : sources.get(source)) ?? step.source,
+  set_c: set_c ?? step.set_c,
+})
 
 /** How far the promise of a table was moved, s: by its roasts' own, or by all's. */
 function tableMoved({ items }: CookDocument, log: CookLog, planned_s: number): number {

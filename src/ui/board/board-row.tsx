@@ -6,7 +6,7 @@ import type { CookEntry } from '@/domain/cook/cook-document'
 import type { Forecast, PeakWatch, Split, Way } from '@/domain/cook/forecast'
 import type { Run } from '@/domain/cook/run'
 import { cutOf } from '@/domain/roast/resolve'
-import { lateWords, oddWords, peakWords, pointName, STATE_WORDS } from '@/words/cook-words'
+import { lateWords, oddWords, peakWords, pointName, STATE_WORDS, safetyWords } from '@/words/cook-words'
 import { clock, temperature, type Units } from '@/words/units'
 import { CookCurve } from './cook-curve'
 import { HandReading } from './hand-reading'
@@ -81,7 +81,7 @@ export function BoardRow({ board, forecast, peak, units, cook, run }: RowProps) 
     return degrees.findLast(({ from_c }) => from_c <= peak_c)?.id.replaceAll('-', ' ') ?? 'less done than anyone asks'
   }
   const take = (way: Way) => {
-    if (way.code === 'oven_up' || way.code === 'oven_down') {
+    if (way.code === 'oven_up' || way.code === 'oven_down' || way.code === 'other_heat') {
       if (way.pull_c !== undefined) put('pull_at', { value_c: tenth(way.pull_c) })
       setOven(tenth(way.set_c))
     } else if (way.swap) {
@@ -178,6 +178,27 @@ export function BoardRow({ board, forecast, peak, units, cook, run }: RowProps) 
           </p>
         )}
       </div>
+      {forecast && arrives && state === 'in' && pull_c !== undefined && (
+        <p className="mt-1 text-base text-soft" data-testid="risk">
+          Pulled there it peaks at {temperature(estimate.peak_c.p50, units)} ({temperature(estimate.peak_c.p10, units)}{' '}
+          to {temperature(estimate.peak_c.p90, units)}); a degree later is about a degree more.
+          {forecast.safety && (
+            <span className={forecast.safety.pull_c === undefined ? '' : 'font-semibold text-wattle'}>
+              {' '}
+              {safetyWords(forecast.safety, units)}.
+            </span>
+          )}
+          {forecast.safety?.pull_c !== undefined && (
+            <button
+              type="button"
+              className="ml-2 min-h-11 rounded-full border-2 border-wattle px-4 text-lg font-semibold text-ink"
+              onClick={() => put('pull_at', { value_c: tenth(forecast.safety?.pull_c) })}
+            >
+              Pull at {temperature(forecast.safety.pull_c, units, 1)}: 95 in 100
+            </button>
+          )}
+        </p>
+      )}
       {board.points.length > 1 && (
         <ul className="mt-1 flex flex-wrap gap-x-5 text-lg" data-testid="points">
           {board.points.map(({ point, value_c, probe, decides, silent, at_s }) => (

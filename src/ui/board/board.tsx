@@ -13,6 +13,7 @@ import { useKept } from '../shell/use-kept'
 import { BoardRow } from './board-row'
 import { Log } from './log'
 import { AfterThat, NextStep } from './next-step'
+import { PlanAgain } from './plan-again'
 import { RunList } from './run-list'
 import { stepHands } from './step-hands'
 import { useAlarms } from './use-alarms'
@@ -197,6 +198,7 @@ export function Board({ units, ...start }: CookStart & { readonly units: Units }
           />
         ))}
       </div>
+      {next && <PlanAgain cook={cook} units={units} />}
       <RunList run={run} document={planned} units={units} hands={hands} pullOf={pullOf} />
       <div className="grid grid-cols-[minmax(0,1fr)] gap-4 lg:grid-cols-2">
         <Log entries={cook.entries} items={items} units={units} add={cook.add} />

@@ -1,7 +1,8 @@
 import type { Plan } from '@/core/schedule/plan'
 import type { BoardItem } from '@/domain/cook/board'
-import type { CookClock } from '@/domain/cook/cook-document'
+import type { CookClock, CookDocument, CookEntry } from '@/domain/cook/cook-document'
 import type { Forecast, PeakWatch } from '@/domain/cook/forecast'
+import type { Replan } from '@/domain/cook/replan'
 import type { MealChange } from '@/domain/meal/changes'
 import type { MealPlan } from '@/domain/meal/make-meal'
 import type { MealDocument } from '@/domain/meal/meal-document'
@@ -26,6 +27,8 @@ export interface MealWorker {
 /** Arrival and advice for one roast of a cook. */
 export interface CookWorker {
   forecast(board: BoardItem, now_s: number, others: readonly BoardItem[]): Promise<Forecast | undefined>
+  /** The rest of a meal planned again from now. */
+  replan(cook: CookDocument, entries: readonly CookEntry[], now_s: number): Promise<Outcome<Replan>>
   /** How high a roast that is out will climb. */
   peak(board: BoardItem, now_s: number): Promise<PeakWatch | undefined>
 }

@@ -47,11 +47,12 @@ export function foldLog(document: CookDocument, entries: readonly CookEntry[]): 
 }
 
 /** What an entry that names a step of the plan says of it. */
-function stepOf(log: CookLog, { kind, of, text }: CookEntry, at_s: number): void {
+function stepOf(log: CookLog, { kind, of, text, device, value_c }: CookEntry, at_s: number): void {
   if (of === null) return
   if (kind === 'skipped') log.skipped.add(of)
   else if (kind === 'shifted') {
     const to_s = secondsOf(text ?? '')
-    if (Number.isFinite(to_s)) log.shifted.set(of, to_s)
+    if (Number.isFinite(to_s))
+      log.shifted.set(of, { at_s: to_s, source: device ?? undefined, set_c: value_c ?? undefined })
   } else log.ticked.set(of, at_s)
 }

@@ -39,6 +39,14 @@ export interface ItemLog {
   looked_s: number
 }
 
+/** A step moved to another time, and perhaps to another heat. */
+export interface Shift {
+  readonly at_s: number
+  /** Id of the source it goes to. */
+  readonly source: string | undefined
+  readonly set_c: number | undefined
+}
+
 /** What the log says of a cook. */
 export interface CookLog {
   readonly items: Map<string, ItemLog>
@@ -49,7 +57,7 @@ export interface CookLog {
   /** Steps of the plan by their ids: done when, left out, done at another time. */
   readonly ticked: Map<string, number>
   readonly skipped: Set<string>
-  readonly shifted: Map<string, number>
+  readonly shifted: Map<string, Shift>
   /** What was done to a roast without saying which step of the plan it was. */
   readonly loose: { readonly item: string; readonly kind: CookEntry['kind']; readonly at_s: number }[]
   /** Alarms that were answered. */

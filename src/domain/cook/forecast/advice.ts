@@ -12,6 +12,7 @@ export const ADVICE_CODES = [
   'pan_finish',
   'thin_end_first',
   'swap_ovens',
+  'other_heat',
 ] as const
 
 /** One way out, simulated: what it does to the time and the meat. Times in s since 1970. */

@@ -30,6 +30,9 @@ const MOST = 4
 const ON_TIME_S = 300
 const AS_WANTED_K = 1.5
 
+/** As minutes of guests waiting: a cook may have a reason for a way that costs a little more. */
+const WORSE_BY = 20
+
 const EFFORT: Readonly<Record<Advice['code'], Cost['effort']>> = {
   leave_it: 0,
   oven_up: 1,
@@ -43,11 +46,13 @@ const EFFORT: Readonly<Record<Advice['code'], Cost['effort']>> = {
   pan_finish: 2,
   thin_end_first: 2,
   swap_ovens: 3,
+  other_heat: 3,
 }
 /** What does the same to the plate: only the better of them is shown. */
 const FAMILY: Readonly<Partial<Record<Advice['code'], string>>> = {
   oven_up: 'oven',
   oven_down: 'oven',
+  other_heat: 'oven',
   skip_finish: 'finish',
   pan_finish: 'finish',
   later_promise: 'promise',
@@ -55,6 +60,7 @@ const FAMILY: Readonly<Partial<Record<Advice['code'], string>>> = {
 }
 const CARE: Readonly<Partial<Record<Advice['code'], Cost['care']>>> = {
   swap_ovens: 'hot_tins',
+  other_heat: 'hot_tins',
   pan_finish: 'hot_fat',
   hold: 'keep_hot',
 }
@@ -137,7 +143,9 @@ export function chooseWays(found: readonly Advice[], belief: Pick<Belief, 'board
     return true
   })
   const left = distinct.find(({ advice }) => advice.code === 'leave_it')
-  const others = distinct.filter((each) => each !== left).slice(0, left ? MOST - 1 : MOST)
+  // What does more harm than leaving it is no way out.
+  const worst = (left?.harm ?? Number.POSITIVE_INFINITY) + WORSE_BY
+  const others = distinct.filter((each) => each !== left && each.harm <= worst).slice(0, left ? MOST - 1 : MOST)
   return [...others, ...(left ? [left] : [])]
     .sort((a, b) => a.harm - b.harm || a.cost.effort - b.cost.effort)
     .map(({ advice, cost, harm }, i) => ({

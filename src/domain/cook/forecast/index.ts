@@ -2,7 +2,7 @@ import { type Estimate, foresee } from '@/core/estimate/estimate'
 import type { BoardItem } from '../board'
 import { secondsOf } from '../entry/time'
 import type { Advice } from './advice'
-import { beliefOf, MEMBERS } from './belief'
+import { type Belief, beliefOf, MEMBERS } from './belief'
 import { chooseWays, type Way } from './choose'
 import { type Split, splitOf } from './split'
 import { plateOf, waysOut } from './ways'
@@ -22,10 +22,37 @@ export interface Forecast {
   /** The probe seems to sit this far from the centre, 0–1; undefined while that is not plain. */
   readonly shallow: number | undefined
   readonly split: Split | undefined
+  /** Where a least peak is asked for safety: how surely it is reached, and the reading that makes it sure. */
+  readonly safety: Safety | undefined
   /** When the plates will be on the table, s since 1970; NaN where it never gets there. */
   readonly plate_s: number
   /** Against the promise: over nothing late, under nothing early, s; the rest gives way within its range first. */
   readonly late_s: number
+}
+
+/** A safety minimum, with the chance that it is met. */
+export interface Safety {
+  readonly least_c: number
+  /** Of 1. */
+  readonly chance: number
+  /** The reading to pull at for a chance of 95 in 100, °C; undefined where it is met already. */
+  readonly pull_c: number | undefined
+}
+/** A safety minimum is met so surely. */
+const SURE = 0.95
+/** Deviations below the middle for that, and from the middle to p10. */
+const SURE_DEVIATIONS = 1.645
+const P10_DEVIATIONS = 1.2816
+
+/** The chance of a safe peak, and the pull that makes it sure: a degree later is about a degree more. */
+function safetyOf({ setup }: Belief, main: Estimate, serve_c: number): Safety | undefined {
+  const { least_peak_c: least_c } = setup
+  if (least_c === undefined || main.safe === undefined) return undefined
+  const { p10, p50 } = main.peak_c
+  const pull_c = setup.pull_c[0] as number
+  const short_k = least_c - (p50 - (SURE_DEVIATIONS * (p50 - p10)) / P10_DEVIATIONS)
+  const sure_c = Math.min(Math.max(serve_c, least_c), Math.ceil((pull_c + short_k) * 2) / 2)
+  return { least_c, chance: main.safe, pull_c: main.safe >= SURE || sure_c <= pull_c ? undefined : sure_c }
 }
 
 /** Beyond this share of the way out a probe is said to be too shallow. */
@@ -42,9 +69,9 @@ function offWindow(board: BoardItem, pull_s: number, plate_s: number): number {
   const { item } = board
   const { window } = item
   if (late_s >= 0 || window === null) return late_s
-  // As it was planned, moved as its promise and its put-in were.
+  // As it was planned, moved as its promise was.
   const moved = board.promise_s - secondsOf(item.promise)
-  const earliest_s = secondsOf(window.from) + Math.min(moved, 0)
+  const earliest_s = secondsOf(window.from) + moved
   return pull_s >= earliest_s ? 0 : Math.max(late_s, pull_s - earliest_s)
 }
 
@@ -73,6 +100,7 @@ export function forecastOf(
     estimate: main,
     advice: chooseWays(tried, belief),
     tried,
+    safety: safetyOf(belief, main, board.item.serve_c),
     plate_s,
     late_s,
     shallow: belief.setup.readings.length > TELLING_READINGS && depth && depth.mean > SHALLOW ? depth.mean : undefined,

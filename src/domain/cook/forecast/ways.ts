@@ -18,6 +18,8 @@ const OVEN_STEPS_K = { late: [20, 40], early: [-15, -30] } as const
 const OVEN_C = { least: 80, still: 250, fan: 230 } as const
 /** Below this the inside is raw: nobody pulls it now, °C. */
 const PULL_NOW_FROM_C = 35
+/** An oven that is set so low is dead, °C. */
+const DEAD_C = 30
 /** Heats to try where the present one does not do, °C. */
 const STUCK_C = [120, 150, 180, 220]
 const PROMISE_GRID_S = 300
@@ -77,7 +79,7 @@ class Ways {
       set_c,
       pull_c,
       pull_s: in_s + found.pull_s,
-      plate_s: plateOf(belief, found.carve_s).earliest_s,
+      plate_s: plateOf(belief, found.carve_s).plate_s,
       peak_c: found.peak_c,
     }
   }
@@ -89,7 +91,8 @@ class Ways {
     return {
       code,
       pull_s: belief.in_s + main.pull_s.p50,
-      plate_s: belief.in_s + found.carve_s + belief.carving_s,
+      // Sooner than promised it rests so much longer.
+      plate_s: Math.max(belief.board.promise_s, belief.in_s + found.carve_s + belief.carving_s),
       peak_c: found.peak_c,
     }
   }
@@ -179,11 +182,12 @@ function stuck(ways: Ways, belief: Belief, others: readonly BoardItem[], now_s: 
     peak_c: belief.board.latest?.value_c ?? belief.setup.start_c,
   }
   const planned = settingOf(board.item)
+  const dead = set_c !== undefined && set_c <= DEAD_C
   const settings = [planned ?? 0, ...STUCK_C].filter((next) => next > (set_c ?? 0) + 5 && next <= OVEN_C[oven.kind])
   const found: Advice[] = []
   for (const next of settings) {
     if (found.length >= 2) break
-    const way: Advice = { code: 'oven_up', ...ways.withSetting(next) }
+    const way: Advice = { code: dead ? 'other_heat' : 'oven_up', ...ways.withSetting(next) }
     if (isSound(way, belief, now_s)) found.push(way)
   }
   return [...found, ...swaps(ways, belief, others, now_s, seed).filter((way) => isSound(way, belief, now_s)), never]
@@ -198,7 +202,7 @@ export function waysOut(
   now_s: number,
   seed: number,
 ): Advice[] {
-  const { board, in_s, oven, set_c, setup, carving_s } = belief
+  const { board, in_s, oven, set_c, setup } = belief
   const ways = new Ways(belief, main)
   if (!Number.isFinite(main.pull_s.p50)) return stuck(ways, belief, others, now_s, seed)
   const pull_s = in_s + main.pull_s.p50
@@ -233,10 +237,7 @@ export function waysOut(
     found.push({
       code: 'pull_now',
       pull_s: now_s,
-      plate_s: Math.max(
-        now_s,
-        in_s + early.carve_s - early.pull_s + setup.now_s + carving_s - (belief.rest.planned_s - belief.rest.least_s),
-      ),
+      plate_s: Math.max(now_s, plateOf(belief, early.carve_s - early.pull_s + setup.now_s).plate_s),
       peak_c: early.peak_c,
     })
   }

@@ -1,0 +1,82 @@
+import { describe, expect, it } from 'vitest'
+import { boardOf } from '../board'
+import { cookEntry } from '../cook-document'
+import { forecastOf, watchPeak } from '../forecast'
+import { sceneOf } from './kitchen'
+import { SITUATIONS } from './table'
+
+const ON_TIME_S = 300
+
+describe('what goes otherwise than planned, and what a good cook does (common practice)', () => {
+  it('is at least forty situations', () => {
+    expect(new Set(SITUATIONS.map(({ name }) => name)).size).toBeGreaterThanOrEqual(40)
+  })
+
+  it.each(SITUATIONS)('$name', ({ told, time, best, offers = [], never = [], odd }) => {
+    const { board, now_s } = sceneOf(told)
+    const found = forecastOf(board, now_s, 7, [], 96)
+    if (!found) throw new Error('nothing is foreseen')
+    const { advice, late_s, estimate } = found
+    const stuck = !Number.isFinite(estimate.pull_s.p50)
+    const says = stuck ? 'stuck' : late_s >= ON_TIME_S - 60 ? 'late' : late_s <= -ON_TIME_S + 60 ? 'early' : 'on_time'
+    if (time) expect(says).toBe(time)
+    if (odd) expect(board.odd.map(({ code }) => code)).toContain(odd)
+    const codes = advice.map(({ code }) => code)
+    if (best) expect(best).toContain(advice.find((way) => way.best)?.code)
+    expect(codes).toEqual(expect.arrayContaining([...offers]))
+    for (const code of never) expect(codes).not.toContain(code)
+
+    // Whatever is advised could be printed.
+    expect(codes).toContain('leave_it')
+    expect(codes.length).toBeLessThanOrEqual(4)
+    expect(new Set(codes).size).toBe(codes.length)
+    expect(advice.filter((way) => way.best).length).toBe(1)
+    expect(advice[0]?.best).toBe(true)
+    for (const way of advice) {
+      if (way.never) continue
+      expect(way.plate_s).toBeGreaterThan(now_s)
+      expect(way.pull_s).toBeGreaterThanOrEqual(now_s - 1)
+      expect(way.plate_s).toBeGreaterThanOrEqual(way.pull_s)
+      if (way.pull_c !== undefined) expect(way.pull_c).toBeLessThanOrEqual(Math.max(board.item.serve_c, 71) + 0.5)
+      if (way.promise_s !== undefined) expect(way.promise_s).toBeGreaterThan(now_s)
+    }
+  })
+})
+
+describe('after the pull', () => {
+  const after = (minute: number, wait: number, thicker = 1) => {
+    const scene = sceneOf({ plan: {}, minute, thicker })
+    const out_s = scene.now_s
+    const out = cookEntry.parse({
+      id: `pulled-at-${minute}-${wait}`,
+      kind: 'out',
+      at: new Date(out_s * 1000).toISOString(),
+      item: 'roast',
+    })
+    const readings = scene.board.readings.map(({ at_s, value_c }) => ({ device: 'd', channel: 0, at_s, value_c }))
+    const now_s = out_s + wait * 60
+    const [board] = boardOf(scene.document, [...scene.entries, out], readings, now_s)
+    return board && watchPeak(board, now_s)
+  }
+
+  it('pulled where it was planned it peaks as wanted, and nothing is asked', () => {
+    const planned = sceneOf({ plan: {}, minute: 79 })
+    expect(planned.board.latest?.value_c).toBeGreaterThan(55)
+    const peak = after(82, 3)
+    expect(peak?.short).toBe(false)
+    expect(Math.abs((peak?.peak_c.p50 ?? 0) - (peak?.wanted_c ?? 0))).toBeLessThan(4)
+  })
+
+  it('pulled half an hour early it says within minutes that it falls short, and how long back in would do', () => {
+    const peak = after(55, 3)
+    expect(peak?.short).toBe(true)
+    expect(peak?.backIn?.minutes).toBeGreaterThan(4)
+    expect(peak?.backIn?.peak_c).toBeGreaterThanOrEqual((peak?.wanted_c ?? 0) - 0.5)
+  })
+
+  it('the earlier it was pulled the longer it goes back in', () => {
+    const longer = after(45, 3)?.backIn?.minutes ?? 60
+    const shorter = after(68, 3)?.backIn?.minutes ?? 0
+    expect(longer).toBeGreaterThan(shorter)
+  })
+})
