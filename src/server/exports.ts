@@ -33,8 +33,9 @@ function calendarOf(name: string, entries: readonly CalendarEntry[]): string {
   for (const { id, at_s, minutes, text } of entries)
     calendar.createEvent({
       id,
-      start: new Date(at_s * 1000),
-      end: new Date((at_s + minutes * 60) * 1000),
+      // To the minute that every page says: a calendar cuts seconds off.
+      start: new Date(Math.round(at_s / 60) * 60_000),
+      end: new Date((Math.round(at_s / 60) + minutes) * 60_000),
       summary: text,
       stamp: new Date(at_s * 1000),
     })

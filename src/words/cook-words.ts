@@ -76,6 +76,7 @@ export function adviceWords(
   /** Other roasts of the same table: a moved promise moves them too. */
   others = 0,
 ): { readonly what: string; readonly result: string } {
+  if (advice.never) return { what: 'Leave it as it is', result: 'it does not get there, however long it is left' }
   const pull = advice.pull_c === undefined ? '' : `, pull at ${temperature(advice.pull_c, units)}`
   const plate = `on the table ${clock(advice.plate_s, units)}`
   const off = advice.peak_c - serve_c
@@ -87,9 +88,7 @@ export function adviceWords(
         : `less done: peaks at ${temperature(advice.peak_c, units)}`
   switch (advice.code) {
     case 'leave_it':
-      return advice.never
-        ? { what: 'Leave it as it is', result: 'it does not get there, however long it is left' }
-        : { what: 'Leave it as it is', result: `${plate}, ${done}` }
+      return { what: 'Leave it as it is', result: `${plate}, ${done}` }
     case 'oven_up':
       return {
         what: `Oven up to ${temperature(advice.set_c ?? 0, units)}`,

@@ -325,7 +325,7 @@ export function BoardRow({ board, forecast, peak, units, cook, run }: RowProps) 
             board={board}
             items={items}
             now_s={now_s}
-            set_c={set_c}
+            set_c={settingOf(item)}
             units={units}
             add={({ at, ...entry }) => add({ ...blank(entry), ...(at === undefined ? {} : { at }) })}
           />

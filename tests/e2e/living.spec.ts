@@ -1,0 +1,241 @@
+import type { Page } from '@playwright/test'
+import { deskReady, expect, newKitchen, openBoard, planByLine, saved, test } from './browser'
+
+/**
+ * One plan, alive: what is cooked is the plan, step by step; every page says the same minute; what is moved on
+ * one is moved on the others; and what has ended is found again.
+ */
+
+const TIME = /\b\d\d:\d\d\b/
+const timeIn = (text: string | null | undefined): string => text?.match(TIME)?.[0] ?? 'no time'
+/** Everything the plan has to offer, ticked as it is offered; answers what was offered, in order. */
+async function tickAll(page: Page, most = 60): Promise<string[]> {
+  const next = page.getByTestId('next')
+  const offered: string[] = []
+  for (let i = 0; i < most; i++) {
+    const step = await next.getAttribute('data-step')
+    if (step === null) return offered
+    const words = await page.getByTestId('next-words').innerText()
+    offered.push(`${step}: ${words}`)
+    await next.getByRole('button', { name: 'Done', exact: true }).click()
+    await expect
+      .poll(async () =>
+        (await next.getAttribute('data-step')) === null ? '' : page.getByTestId('next-words').innerText(),
+      )
+      .not.toBe(words)
+  }
+  return offered
+}
+
+async function begin(page: Page, kitchen: string, line: string | object, change?: (page: Page) => Promise<void>) {
+  if (typeof line === 'string') await planByLine(page, line, kitchen)
+  else {
+    const made = await (await page.request.post(`/api/k/${kitchen}/plans`, { data: { document: line } })).json()
+    await page.goto(`/k/${kitchen}/plans/${made.id}`)
+    await deskReady(page)
+  }
+  await change?.(page)
+  await saved(page)
+  const plan = new URL(page.url()).pathname
+  await page.getByRole('button', { name: 'Cook it' }).click()
+  await page.locator('[data-testid=board][data-ready=true]').waitFor()
+  return { plan, board: new URL(page.url()).pathname }
+}
+
+const cooks: readonly {
+  readonly name: string
+  readonly line: string | object
+  readonly change?: (page: Page) => Promise<void>
+  readonly steps: readonly RegExp[]
+}[] = [
+  {
+    name: 'a reverse sear with its hot finish',
+    line: 'beef rib 2.7 kg bone-in, medium-rare, reverse sear, eat thursday 19:00',
+    steps: [
+      /heat_up: Heat the oven to 110/,
+      /put_in/,
+      /pull: Pull at/,
+      /rest/,
+      /heat_up: Heat the oven to 250/,
+      /finish: Finish/,
+      /carve/,
+      /serve/,
+    ],
+  },
+  {
+    name: 'a stuffed bird turned once',
+    line: 'turkey 6 kg, eat friday 18:30',
+    change: async (page) => {
+      await page.getByLabel('School', { exact: true }).selectOption('bird-turned')
+      await page.getByText('The piece and the table').click()
+      await page.getByLabel('Cavity').selectOption('stuffed')
+      await expect(page.getByTestId('desk')).toContainText('Probe the stuffing too')
+    },
+    steps: [/put_in/, /tend: Turn breast up/, /pull/, /rest/, /carve/, /serve/],
+  },
+  {
+    name: 'the oven off, its door shut',
+    line: 'beef rib 3 kg bone-in, medium-rare, eat saturday 19:00',
+    change: async (page) => {
+      await page.getByLabel('School', { exact: true }).selectOption('oven-off')
+      await expect(page.getByTestId('tasks')).toContainText('Do not open the door')
+    },
+    steps: [/heat_up/, /put_in/, /change: The oven off. Do not open the door/, /carve/, /serve/],
+  },
+  {
+    name: 'a butterflied leg over a fire',
+    line: { roast: { cut: 'lamb-leg-butterflied', mass_kg: 2.2 }, promise: '2026-11-29T18:00:00Z' },
+    change: async (page) => {
+      await page.getByLabel('School', { exact: true }).selectOption('two-zone-fire')
+      await expect(page.getByTestId('tasks')).toContainText('Light the fire')
+    },
+    steps: [/heat_up: Light the fire/, /put_in: On, beside the coals/, /pull/, /carve/, /serve/],
+  },
+]
+
+for (const { name, line, change, steps } of cooks)
+  test(`${name}: every step of its plan is offered on the board, and then it is found from the home page and its plan`, async ({
+    page,
+  }) => {
+    const kitchen = await newKitchen('whole')
+    const { plan, board } = await begin(page, kitchen, line, change)
+    const offered = await tickAll(page)
+    let place = 0
+    for (const each of offered) if (steps[place]?.test(each)) place++
+    expect(steps.slice(place).map(String), offered.join(' | ')).toEqual([])
+    await expect(page.getByTestId('next')).toContainText('Everything is on the table')
+    await expect(page.getByTestId('connection')).toHaveText('All kept')
+    await page.goto(`/k/${kitchen}`)
+    await page.getByTestId('cooked').locator(`a[href="${board}"]`).click()
+    await expect(page.getByTestId('run')).toContainText('done')
+    await page.goto(plan)
+    await deskReady(page)
+    await expect(page.getByTestId('cooks-of-plan').locator(`a[href="${board}"]`)).toBeVisible()
+  })
+
+async function everyPage(page: Page, kitchen: string, plan: string, board: string, calendar: string) {
+  await page.goto(plan)
+  await deskReady(page)
+  const task = async (kind: string) =>
+    timeIn(await page.getByTestId('tasks').locator(`[data-task=${kind}]`).first().innerText())
+  const desk = { carve: await task('carve'), serve: await task('serve'), pull: await task('pull') }
+  await page.goto(`${plan}/run-sheet`)
+  const row = async (words: RegExp) =>
+    timeIn(await page.getByRole('article').locator('tr', { hasText: words }).last().locator('td').first().innerText())
+  const sheet = { carve: await row(/Carve/), serve: await row(/On the table/), pull: await row(/^.*Pull at/) }
+  await page.goto(`/k/${kitchen}`)
+  const home = timeIn(await page.getByTestId('cooking').innerText())
+  const homePlan = await page.locator(`a[href="${plan}"]`).innerText()
+  const ics = (await (await page.request.get(calendar)).text()).replace(/\r\n[ \t]/g, '')
+  const event = (words: RegExp) => {
+    const found = ics.split('BEGIN:VEVENT').find((each) => words.test(each))
+    const at = found?.match(/DTSTART:(\d{4})(\d\d)(\d\d)T(\d\d)(\d\d)/)
+    return at ? `${at[4]}:${at[5]}` : 'no event'
+  }
+  const diary = {
+    carve: event(/SUMMARY:.*Carve/),
+    serve: event(/SUMMARY:.*On the table/),
+    pull: event(/SUMMARY:.*Pull at/),
+  }
+  await openBoard(page, board)
+  const step = async (kind: string) =>
+    timeIn(await page.getByTestId('run').locator(`[data-step=${kind}]`).first().getByTestId('step-at').innerText())
+  const onBoard = { carve: await step('carve'), serve: await step('serve'), pull: await step('pull') }
+  const next = await page.getByTestId('next-at').innerText()
+  return { desk, sheet, diary, onBoard, home, homePlan, next }
+}
+
+test('desk, sheet, home, calendar and board say the same minute, and what is moved on one is moved on all', async ({
+  page,
+}) => {
+  const kitchen = await newKitchen('five')
+  const { plan, board } = await begin(page, kitchen, 'beef rib 2.7 kg bone-in, medium-rare, oven 120, eat 19:00')
+  const token = await (await page.request.post(`/api/k/${kitchen}/calendar`)).json()
+  const calendar = `/calendar/${token.token}`
+  const agree = async () => {
+    // A minute may turn over between two pages: then they are asked again.
+    await expect(async () => {
+      const { desk, sheet, diary, onBoard, home, next, homePlan } = await everyPage(
+        page,
+        kitchen,
+        plan,
+        board,
+        calendar,
+      )
+      expect(desk.pull).toMatch(TIME)
+      expect(sheet).toEqual(desk)
+      expect(onBoard).toEqual(desk)
+      expect(diary).toEqual(desk)
+      expect(home).toBe(next)
+      expect(homePlan).toContain(next)
+    }).toPass({ timeout: 120_000 })
+  }
+  await agree()
+  // In hours before it was planned: everything before the pull moves with it.
+  await openBoard(page, board)
+  await page.getByRole('button', { name: 'It is in' }).click()
+  await expect(page.getByTestId('arrival')).toBeVisible()
+  await expect(page.getByTestId('connection')).toHaveText('All kept')
+  await agree()
+  // The promise moves on the board, by words; the plan promises it too.
+  await openBoard(page, board)
+  await page.getByRole('button', { name: /move the promise/ }).click()
+  await page.getByLabel(/New promise of/).fill('45 min later')
+  await page.getByRole('button', { name: 'Promise 19:45' }).click()
+  await expect(page.getByTestId('promise')).toHaveText('19:45')
+  await expect(page.getByTestId('connection')).toHaveText('All kept')
+  await agree()
+  await page.goto(plan)
+  await deskReady(page)
+  await expect(page.getByTestId('tasks').locator('[data-task=serve]')).toContainText('19:45')
+  await expect(page.getByTestId('cooking-now')).toBeVisible()
+  // And on the desk; the board says it without being asked.
+  const other = await page.context().newPage()
+  await openBoard(other, board)
+  await page.getByRole('slider', { name: 'The promise' }).focus()
+  await page.keyboard.press('ArrowRight')
+  await saved(page)
+  await expect(other.getByTestId('promise')).toHaveText('19:50')
+  await other.close()
+  await agree()
+})
+
+test('a reading that cannot be is asked about before it counts, and a number in the other unit is understood', async ({
+  page,
+}) => {
+  const kitchen = await newKitchen('asked')
+  await begin(page, kitchen, 'pork loin 1.8 kg, rosy, oven 160, eat 15:00')
+  await page.getByRole('button', { name: 'It is in' }).click()
+  const type = async (value: string) => {
+    await page.getByLabel(/Reading of/).fill(value)
+    await page.getByRole('button', { name: 'Read', exact: true }).click()
+  }
+  await type('24')
+  await expect(page.getByTestId('core')).toHaveText('24 °C')
+  await type('265')
+  const doubt = page.getByTestId('doubt')
+  await expect(doubt).toContainText('265 °C?')
+  await expect(page.getByTestId('core')).toHaveText('24 °C')
+  await doubt.getByRole('button', { name: '26.5 °C' }).click()
+  await expect(page.getByTestId('core')).toHaveText('27 °C')
+  await type('82')
+  await page
+    .getByTestId('doubt')
+    .getByRole('button', { name: /82 °F: 28 °C/ })
+    .click()
+  await expect(page.getByTestId('core')).toHaveText('28 °C')
+  await expect(page.getByTestId('arrival')).toBeVisible()
+  // What goes wrong is a fact like any other: the ways out follow from it.
+  await page.getByText('Something is not as planned').click()
+  await page.locator('[data-mishap=oven_dead]').click()
+  await expect(page.getByTestId('board-row')).toContainText('in, the oven at 22 °C')
+  await expect(page.getByTestId('ways-out').locator('[data-best=true]')).toBeVisible()
+  expect(await page.getByTestId('ways-out').locator('[data-way]').count()).toBeLessThanOrEqual(4)
+  await page.locator('[data-mishap=heat_back]').click()
+  await expect(page.getByTestId('board-row')).toContainText('in, the oven at 160 °C')
+  // Given up it is over, with its reason.
+  await page.getByText('Give it up').click()
+  await page.getByRole('button', { name: 'burnt' }).click()
+  await expect(page.getByTestId('next')).toContainText('This cook was given up')
+  await expect(page.getByTestId('log')).toContainText('burnt')
+})
