@@ -1,4 +1,5 @@
 import type { Page } from '@playwright/test'
+import { fridayEvening } from '../../src/stand-ins/demo/meals'
 import { deskReady, expect, newKitchen, openBoard, planByLine, saved, test } from './browser'
 
 /**
@@ -112,6 +113,40 @@ for (const { name, line, change, steps } of cooks)
     await deskReady(page)
     await expect(page.getByTestId('cooks-of-plan').locator(`a[href="${board}"]`)).toBeVisible()
   })
+
+test('a meal: sides, gravy and roasts to the last plate, and the rest planned again on the way', async ({ page }) => {
+  const kitchen = await newKitchen('meal')
+  const meal = fridayEvening('2026-11-27T18:00:00Z')
+  const made = await (await page.request.post(`/api/k/${kitchen}/meals`, { data: { document: meal } })).json()
+  await page.goto(`/k/${kitchen}/meals/${made.id}`)
+  await page.getByRole('button', { name: 'Cook it' }).click()
+  await page.locator('[data-testid=board][data-ready=true]').waitFor()
+  await page.getByRole('button', { name: 'Plan the rest again' }).click()
+  await expect(page.getByTestId('plan-again')).toContainText('The rest stands as it is')
+  // A roast foreseen far too late takes its table and its sides with it.
+  const row = page.getByTestId('board-row').first()
+  await row.getByRole('button', { name: /move the promise/ }).click()
+  await row.getByLabel(/New promise of/).fill('30 min later')
+  await row.getByRole('button', { name: /^Promise/ }).click()
+  await page.getByRole('button', { name: 'Plan the rest again' }).click()
+  await expect(page.getByTestId('plan-again')).toContainText(/stands as it is|Planned again/)
+  const offered = await tickAll(page, 120)
+  for (const wanted of [
+    /heat_up/,
+    /put_in: Roast potatoes/,
+    /take_off: Roast potatoes/,
+    /gravy/,
+    /pull/,
+    /carve/,
+    /dish: Roast potatoes/,
+    /serve/,
+  ])
+    expect(
+      offered.some((each) => wanted.test(each)),
+      `${wanted} in ${offered.join(' | ')}`,
+    ).toBe(true)
+  await expect(page.getByTestId('next')).toContainText('Everything is on the table')
+})
 
 async function everyPage(page: Page, kitchen: string, plan: string, board: string, calendar: string) {
   await page.goto(plan)

@@ -43,6 +43,9 @@ const WORTH_S = 90
 /** Orders tried: enough for a dozen sides in a fraction of a second. */
 const ROUNDS = 60
 
+/** Staying as it stands is liked a little better than the best place there is. */
+const STANDS_COST = -0.5
+
 const iso = (at_s: number) => new Date(Math.round(at_s) * 1000).toISOString()
 
 /** A meal with its tables where they can now be: as promised, or where what is under way lets them. */
@@ -121,7 +124,20 @@ function leftOf(
   })
   // A roast under way goes on as it is foreseen, its finish too.
   if (isRoast && state !== 'waiting') return fixed(blocks, plate_s)
-  if (begun.length === 0) return optionsOf(problem, index)
+  if (begun.length === 0) {
+    // As it stands is best, where it still can be: what need not move stays.
+    const dish = own.find(({ step }) => step.kind === 'dish' || step.kind === 'carve')
+    const begins = ins[0]?.at_s ?? Number.NEGATIVE_INFINITY
+    const done_s = (dish?.at_s ?? Number.NaN) + item.dish_s
+    const stands =
+      dish !== undefined &&
+      begins >= now_s &&
+      blocks.length === item.legs.length &&
+      done_s <= item.serve_s + WORTH_S &&
+      done_s >= item.serve_s - item.early_s - WORTH_S
+    const standing = stands ? fixed(blocks, dish.at_s).map((option) => ({ ...option, cost: STANDS_COST })) : []
+    return [...standing, ...optionsOf(problem, index)]
+  }
   // A side of two stays, of which the first has begun: what is in stays, the next is free.
   const left = item.legs.slice(begun.length)
   const last = begun.at(-1) as RunStep
@@ -172,7 +188,7 @@ export function replanMeal(cook: CookDocument, entries: readonly CookEntry[], no
     const own = before.steps.filter(({ step }) => step.item === item.id)
     const state = log.items.get(item.id)?.state
     if (owner.kind === 'roast' && state !== undefined && state !== 'waiting') return []
-    const ins = own.filter(({ step }) => step.kind === 'put_in')
+    const ins = own.filter(({ step }) => step.kind === 'put_in' || step.kind === 'finish')
     const outs = own.filter(({ step }) => step.kind === 'take_off')
     const blocks = option.blocks.slice(-ins.length)
     const skipped = ins.length - blocks.length
@@ -195,7 +211,8 @@ export function replanMeal(cook: CookDocument, entries: readonly CookEntry[], no
     }
     ins.forEach((step, leg) => {
       const block = blocks[leg - skipped]
-      if (block) put(step, block.from_s, block)
+      // A roast's finish is where its table is: only where it goes in is chosen.
+      if (block && step.step.kind === 'put_in') put(step, block.from_s, block)
     })
     if (owner.kind === 'side') {
       outs.forEach((step, leg) => {

@@ -71,6 +71,9 @@ const DOES: Readonly<Partial<Record<CookEntry['kind'], (step: CookStep) => boole
   rest: ({ kind }) => kind === 'rest',
 }
 
+/** So long after the pull nobody need be told that it rests, s. */
+const RESTS_S = 180
+
 /** The same minute: times of the plan are kept to the second. */
 const SAME_S = 30
 
@@ -313,7 +316,7 @@ export function runOf(document: CookDocument, entries: readonly CookEntry[], now
     ...when,
   })
   /** @param with_s what was moved goes along by so much with what it follows */
-  const put = (step: CookStep, passed: boolean, when: Pick<RunStep, 'at_s' | 'window'>, with_s = 0) => {
+  const put = (step: CookStep, passed: boolean, when: Pick<RunStep, 'at_s' | 'window'>, with_s = 0, by_s = now_s) => {
     const tick = ticked.get(step.id)
     const moved = log.shifted.get(step.id)
     const state: StepState =
@@ -337,7 +340,7 @@ export function runOf(document: CookDocument, entries: readonly CookEntry[], now
         tick !== undefined
           ? { at_s: tick, window: undefined }
           : gone
-            ? { at_s: at(step), window: undefined }
+            ? { at_s: Math.min(at(step), by_s), window: undefined }
             : moved !== undefined
               ? { at_s: moved.at_s + with_s, window: undefined }
               : when,
@@ -349,10 +352,12 @@ export function runOf(document: CookDocument, entries: readonly CookEntry[], now
     const side = step.item === null ? undefined : sides.get(step.item)
     if (roast) {
       const { plan, own, course } = roast
-      const passed = RANK[own.state] > rankOf(step, plan)
+      // It rests by itself: said when it came out, and not again.
+      const rests = step.kind === 'rest' && own.out_s !== undefined && now_s - own.out_s > RESTS_S
+      const passed = rests || RANK[own.state] > rankOf(step, plan)
       const happened = passed ? happenedAt(step, plan, own) : undefined
       if (happened !== undefined && !ticked.has(step.id)) ticked.set(step.id, happened)
-      put(step, passed, timeOf(step, plan, course))
+      put(step, passed, timeOf(step, plan, course), 0, passedBy(step, plan, own) ?? now_s)
     } else if (side) {
       const place = side.steps.indexOf(step)
       const after = side.began !== undefined && place > side.steps.indexOf(side.began)
@@ -444,6 +449,10 @@ function happenedAt(step: CookStep, plan: Milestones, own: ItemLog): number | un
       return undefined
   }
 }
+
+/** When what came after a step was done, s: by then it was gone by. */
+const passedBy = (step: CookStep, plan: Milestones, own: ItemLog): number | undefined =>
+  [own.in_s, own.out_s, own.finish_s ?? own.carve_s, own.carve_s ?? own.served_s, own.served_s][rankOf(step, plan)]
 
 /** Steps that are done, by id: those that an entry names, then those that an entry does without naming one. */
 function tickedOf(steps: readonly CookStep[], log: CookLog): Map<string, number> {

@@ -29,7 +29,7 @@ function spanOf(text: string): number | undefined {
 }
 
 /**
- * Reads where a promise is to move, as a cook says it: `19:45`, `7.45`, `quarter to eight` is not read,
+ * Reads where a promise is to move, as a cook says it: `19:45`, `7.45`,
  * `+45`, `45 min later`, `half an hour earlier`, `in 2 h`, `tomorrow 13:00`. An hour of the half day is
  * the one nearest to what was promised.
  *

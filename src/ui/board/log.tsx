@@ -1,9 +1,11 @@
 'use client'
 import { useState } from 'react'
 import type { BoardItem } from '@/domain/cook/board'
-import type { CookEntry } from '@/domain/cook/cook-document'
+import type { CookDocument, CookEntry } from '@/domain/cook/cook-document'
 import { standing } from '@/domain/cook/entry/fold'
+import { planSteps } from '@/domain/cook/run'
 import { ENTRY_WORDS } from '@/words/cook-words'
+import { stepTitle } from '@/words/steps'
 import { clock, temperature, type Units } from '@/words/units'
 import { type CsvReading, readCsv } from './read-csv'
 import { blank, type LiveCook } from './use-cook'
@@ -12,15 +14,24 @@ import { blank, type LiveCook } from './use-cook'
 export function Log({
   entries,
   items,
+  document,
   units,
   add,
 }: {
   readonly entries: readonly CookEntry[]
   readonly items: readonly BoardItem[]
+  readonly document: CookDocument
   readonly units: Units
   readonly add: LiveCook['add']
 }) {
   const [text, setText] = useState('')
+  const steps = planSteps(document)
+  /** What was done is said by the step of the plan it was. */
+  const stepOf = ({ kind, of }: CookEntry) => {
+    const step =
+      kind === 'done' || kind === 'skipped' || kind === 'shifted' ? steps.find(({ id }) => id === of) : undefined
+    return step && `${stepTitle(step, document, units)},`
+  }
   const shown = [...standing(entries)]
     .filter(({ kind }) => kind !== 'arrival' && kind !== 'heard')
     .reverse()
@@ -55,10 +66,13 @@ export function Log({
           <li key={entry.id} className="flex gap-3 py-1.5">
             <span className="w-16 font-semibold">{clock(Date.parse(entry.at) / 1000, units)}</span>
             <span className="min-w-0 flex-1">
-              {items.find(({ item }) => item.id === entry.item)?.item.title} {ENTRY_WORDS[entry.kind]}
+              {stepOf(entry) ?? items.find(({ item }) => item.id === entry.item)?.item.title} {ENTRY_WORDS[entry.kind]}
               {entry.value_c !== null && ` ${temperature(entry.value_c, units)}`}
               {entry.kind === 'assign' && ` ${(entry.channel ?? 0) + 1} in the ${entry.point}`}
-              {entry.kind !== 'promise' && entry.text && `: ${entry.text}`}
+              {(entry.kind === 'promise' || entry.kind === 'shifted') &&
+                entry.text &&
+                ` to ${clock(Date.parse(entry.text) / 1000, units)}`}
+              {entry.kind !== 'promise' && entry.kind !== 'shifted' && entry.text && `: ${entry.text}`}
             </span>
             <span className="text-soft">{entry.by}</span>
           </li>

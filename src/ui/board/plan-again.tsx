@@ -1,6 +1,7 @@
 'use client'
 import { useEffect, useRef, useState } from 'react'
 import type { Replan } from '@/domain/cook/replan'
+import { openSteps } from '@/domain/cook/run'
 import type { Problem } from '@/domain/problem/problem'
 import { itemTitle, stepTitle } from '@/words/steps'
 import { clock, temperature, type Units } from '@/words/units'
@@ -76,9 +77,9 @@ export function PlanAgain({ cook, units }: { readonly cook: LiveCook; readonly u
                 </tr>
               </thead>
               <tbody>
-                {thought.before.steps.map((each, i) => {
-                  const after = thought.after.steps[i]
-                  if (each.state !== 'open' || !after) return null
+                {openSteps(thought.before).map((each) => {
+                  const after = thought.after.steps.find(({ step }) => step.id === each.step.id)
+                  if (!after) return null
                   const change = thought.moved.find(({ step }) => step.step.id === each.step.id)
                   const moves = Math.abs(after.at_s - each.at_s) >= 60
                   return (

@@ -58,7 +58,7 @@ export function CookingNow({
         ) : (
           'All steps are done.'
         )}{' '}
-        <span className="text-white/80">The run below goes by the board.</span>
+        <span className="text-white/80">The run below goes by the board; the ribbon stays as it was planned.</span>
       </p>
       <Link
         href={`/k/${kitchen}/cooks/${cookId}`}

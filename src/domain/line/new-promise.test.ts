@@ -1,0 +1,69 @@
+import { describe, expect, it } from 'vitest'
+import { seededRandom } from '@/core/estimate/random'
+import { readNewPromise } from './new-promise'
+
+const at = (hour: number, minute = 0, day = 25) => Date.UTC(2026, 10, day, hour, minute) / 1000
+const here = { now_s: at(16), timeZone: 'UTC', promise_s: at(19) }
+
+describe('where a promise moves, as a cook says it', () => {
+  it.each([
+    ['19:45', at(19, 45)],
+    ['7.45', at(19, 45)],
+    ['7:45 pm', at(19, 45)],
+    ['7', at(19)],
+    ['at 8', at(20)],
+    ['20:00', at(20)],
+    ['+45', at(19, 45)],
+    ['+1h', at(20)],
+    ['-15', at(18, 45)],
+    ['45 min later', at(19, 45)],
+    ['half an hour later', at(19, 30)],
+    ['an hour earlier', at(18)],
+    ['1 h 30 later', at(20, 30)],
+    ['1,5 h later', at(20, 30)],
+    ['in 2 h', at(18)],
+    ['in 90 min', at(17, 30)],
+    ['tomorrow 13:00', at(13, 0, 26)],
+  ])('%s', (typed, wanted) => expect(readNewPromise(typed, here)).toBe(wanted))
+
+  it.each(['', 'soon', '25:00', '4 h earlier', '15:00 today', 'the rib', '+', 'in', '7:45 pm please'])(
+    '“%s” is not understood, or gone by',
+    (typed) => expect(readNewPromise(typed, here)).toBeUndefined(),
+  )
+
+  it('stands any words, quickly, and never promises the past', () => {
+    const random = seededRandom(1945)
+    const words = [
+      'at',
+      'in',
+      '7',
+      '19:45',
+      '+',
+      '-',
+      'h',
+      'min',
+      'later',
+      'half',
+      'an',
+      'hour',
+      '🦃',
+      'tomorrow',
+      '9'.repeat(40),
+      '٣',
+      '１９:００',
+      '\u0000',
+      'pm',
+      '31 feb',
+    ]
+    const began = performance.now()
+    for (let i = 0; i < 100_000; i++) {
+      const typed = Array.from(
+        { length: Math.floor(random() * 6) },
+        () => words[Math.floor(random() * words.length)],
+      ).join(random() < 0.8 ? ' ' : '')
+      const found = readNewPromise(typed, here)
+      if (found !== undefined) expect(found).toBeGreaterThan(here.now_s)
+    }
+    expect((performance.now() - began) / 100_000).toBeLessThan(10)
+  })
+})
