@@ -51,7 +51,7 @@ test('a whole cook at high speed, from preheat to carve, with a probe pulled out
   const item = cook.document.items[0]
   await openBoard(page, `/k/${kitchen}/cooks/${cook.id}`)
   const next = page.getByTestId('next')
-  await expect(next).toHaveAttribute('data-step', 'heat_up')
+  await expect(next).toHaveAttribute('data-step', 'take_out')
   await page.getByRole('button', { name: 'It is in' }).click()
   await expect(page.getByTestId('board-row')).toHaveAttribute('data-state', 'in')
   await expect(page.getByTestId('connection')).toHaveText('All kept')
