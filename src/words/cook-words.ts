@@ -28,6 +28,7 @@ export const ENTRY_WORDS: Readonly<Record<CookEntry['kind'], string>> = {
   door: 'door opened',
   covered: 'covered',
   uncovered: 'uncovered',
+  spooned: 'stuffing into a dish',
   note: 'note',
   reading: 'reading',
   assign: 'probe',

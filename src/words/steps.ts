@@ -38,7 +38,7 @@ const taskOf = (step: CookStep, pull_c: number | undefined): Task => ({
   act: step.act ?? undefined,
   set_c: step.set_c ?? undefined,
   pull_c: pull_c ?? step.pull_c ?? undefined,
-  item: step.item === null ? undefined : 0,
+  item: step.item === null && step.what === null ? undefined : 0,
 })
 
 /** What stands around a step of a cook; of several roasts it says which. */
@@ -47,7 +47,7 @@ function sceneOf(step: CookStep, document: CookDocument): TaskScene {
   const many = document.items.length + document.sides.length > 1
   return {
     cut: roast && cutOf(roast.roast),
-    title: many ? itemTitle(document, step.item) : undefined,
+    title: step.what ?? (many ? itemTitle(document, step.item) : undefined),
     source: step.source ?? undefined,
     servings: step.servings || undefined,
   }

@@ -36,6 +36,7 @@ export const STANDARDS = {
   coldFridge: of(3, '°C', commonPractice('a refrigerator left shut overnight')),
   cabinet: of(60, '°C', commonPractice('a warm cabinet, above hot holding with a margin')),
   longestHold: of(4 * hour, 's', commonPractice('held warm longer a roast dries and greys')),
+  stuffingOven: of(180, '°C', commonPractice('a dish of stuffing five centimetres deep, some 25 minutes')),
   finishWaits: of(
     90 * minute,
     's',

@@ -105,6 +105,13 @@ export function jumpsOf(series: Series): number[] {
   return jumps
 }
 
+/** A bird whose stuffing is out: it asks for nothing in its cavity any more. */
+const unstuffed = (item: CookItem): CookItem => ({
+  ...item,
+  roast: { ...item.roast, stuffed: false },
+  points: item.points.filter((point) => point !== 'stuffing'),
+})
+
 /** A probe in the meat, or a point read by hand, with all it said and what of that can be. */
 interface Probed {
   readonly point: string
@@ -122,8 +129,9 @@ export function boardOf(
 ): BoardItem[] {
   const entries = standing(allEntries)
   const log = foldLog(document, entries)
-  const items = document.items.map((item): BoardItem => {
-    const own = log.items.get(item.id) ?? freshItem()
+  const items = document.items.map((planned): BoardItem => {
+    const own = log.items.get(planned.id) ?? freshItem()
+    const item = own.spooned_s === undefined ? planned : unstuffed(planned)
     const { state, in_s, out_s, finish_s, carve_s, looked_s } = own
     const seriesOf = ({
       device,
@@ -140,7 +148,9 @@ export function boardOf(
     }
     const possible = ({ value_c }: { readonly value_c: number }) => value_c >= MEAT_C.low && value_c <= MEAT_C.high
     const byTime = (a: { readonly at_s: number }, b: { readonly at_s: number }) => a.at_s - b.at_s
-    const inMeat = [...own.probes.values()].filter(({ point }) => point !== 'air')
+    const inMeat = [...own.probes.values()].filter(
+      ({ point }) => point !== 'air' && (point !== 'stuffing' || item.points.includes(point)),
+    )
     const stuck: Probed[] = inMeat.map((probe) => {
       const whole = seriesOf(probe)
       return { point: probe.point, probe, whole, series: whole.filter(possible) }

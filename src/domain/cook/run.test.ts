@@ -1,14 +1,17 @@
 import { describe, expect, it } from 'vitest'
 import { seededRandom } from '@/core/estimate/random'
+import { STANDARDS } from '@/core/reference/standards'
 import { fridayEvening } from '@/stand-ins/demo/meals'
 import { makeMeal } from '../meal/make-meal'
 import { makePlan } from '../plan/make-plan'
 import { type PlanDocumentInput, planDocument } from '../roast/roast-document'
 import { cookFromMeal, cookFromPlan } from './begin'
+import { boardOf } from './board'
 import { type CookDocument, type CookEntry, cookEntry } from './cook-document'
 import { ENTRY_KINDS } from './entry'
 import { arrivalText } from './entry/arrival'
 import { foldLog } from './entry/fold'
+import { howItWent } from './how-it-went'
 import { entriesOf, isOver, openSteps, type Run, type RunStep, runOf } from './run'
 
 const NOW = Date.UTC(2026, 10, 27, 9) / 1000
@@ -183,6 +186,59 @@ describe('times are those of the plan as it now stands', () => {
     const run = runOf(meal, [late], Date.parse(begins?.at ?? '') / 1000 + 500)
     const out = run.steps.find(({ step }) => step.id === ends?.id)
     expect((out?.at_s ?? 0) - (out?.planned_s ?? 0)).toBe(420)
+  })
+})
+
+describe('a stuffing has one truth', () => {
+  it('spooned into a dish it is a task of its own, to a reading of its own, and the bird waits for it no longer', () => {
+    const document = cookOf({
+      roast: { cut: 'turkey', mass_kg: 6, stuffed: true },
+      program: { school: 'steady', set_c: 165 },
+    })
+    const in_s = at(document, 'put_in')
+    const log = [entry('in', in_s), entry('spooned', in_s + 9000)]
+    const [bird] = boardOf(document, log, [], in_s + 9100)
+    expect(document.items[0]?.points).toContain('stuffing')
+    expect(bird?.item.points).not.toContain('stuffing')
+    const own = openSteps(runOf(document, log, in_s + 9100)).filter(({ step }) => step.what !== null)
+    expect(own.map(({ step }) => [step.kind, step.pull_c])).toEqual([
+      ['put_in', null],
+      ['pull', STANDARDS.stuffingLeast.value],
+    ])
+    const served = [...log, entry('out', in_s + 12_000), entry('carve', in_s + 13_000), entry('served', in_s + 14_000)]
+    expect(isOver(document, served, in_s + 14_001)).toBe(false)
+    const dish = own.map(({ step: { id } }) => entry('done', in_s + 11_000, { of: id, item: null }))
+    const rest = openSteps(runOf(document, [...served, ...dish], in_s + 14_001))
+    expect(rest.map(({ step }) => step.what)).not.toContain('Stuffing of Turkey')
+  })
+})
+
+describe('what is kept of it', () => {
+  it('says planned and actual, the peak that was read, and each arrival as it was foreseen', () => {
+    const document = cookOf({ program: { school: 'steady', set_c: 140 } })
+    const in_s = at(document, 'put_in')
+    const text = arrivalText({ p10: in_s + 8000, p50: in_s + 9000, p90: in_s + 10_000 })
+    const log = [
+      entry('in', in_s + 300),
+      entry('arrival', in_s + 2000, { text }),
+      entry('reading', in_s + 9000, { value_c: 48, point: 'core' }),
+      entry('out', in_s + 9060),
+      entry('reading', in_s + 9900, { value_c: 54.5, point: 'core' }),
+      entry('carve', in_s + 11_000),
+      entry('served', in_s + 11_600),
+    ]
+    const [board] = boardOf(document, log, [], in_s + 12_000)
+    if (!board) throw new Error('no board')
+    const went = howItWent(board, log)
+    expect(went.rows.map(({ what, actual_s }) => [what, Math.round((actual_s ?? 0) - in_s)])).toEqual([
+      ['in', 300],
+      ['out', 9060],
+      ['carve', 11_000],
+      ['plate', 11_600],
+    ])
+    expect(went.pull.actual_c).toBe(48)
+    expect(went.peak).toEqual({ planned_c: 55, actual_c: 54.5 })
+    expect(went.foreseen).toEqual([expect.objectContaining({ p50: expect.closeTo(in_s + 9000, 0) })])
   })
 })
 

@@ -220,41 +220,64 @@ function timeOf(step: CookStep, plan: Milestones, course: RoastCourse): Pick<Run
   return { at_s: planned + (after ? ends : begins), window: undefined }
 }
 
+/** A step with nothing said but what and when. */
+const plainStep = (
+  kind: TaskKind,
+  at: string,
+  item: string | null,
+  i: number,
+  pull_c: number | null = null,
+): CookStep => ({
+  id: `${kind} ${i + 1}`.slice(0, 20),
+  kind,
+  what: null,
+  item,
+  at,
+  hands_s: 0,
+  window: null,
+  act: null,
+  set_c: null,
+  pull_c,
+  source: null,
+  stage: null,
+  servings: null,
+  who: null,
+  basis: 'model',
+  numbers: {},
+})
+
 /** Steps of a cook that an earlier release began: what its roasts say. */
 function plainSteps({ items }: CookDocument): CookStep[] {
-  const plain = (
-    kind: TaskKind,
-    at: string,
-    item: string | null,
-    i: number,
-    pull_c: number | null = null,
-  ): CookStep => ({
-    id: `${kind} ${i + 1}`.slice(0, 20),
-    kind,
-    item,
-    at,
-    hands_s: 0,
-    window: null,
-    act: null,
-    set_c: null,
-    pull_c,
-    source: null,
-    stage: null,
-    servings: null,
-    who: null,
-    basis: 'model',
-    numbers: {},
-  })
   const steps = items.flatMap((item, i) => [
-    plain('put_in', item.put_in, item.id, i),
+    plainStep('put_in', item.put_in, item.id, i),
     ...(item.pull === null
-      ? [plain('take_off', item.carve, item.id, i)]
-      : [plain('pull', item.pull, item.id, i, item.pull_c)]),
-    plain('carve', item.carve, item.id, i),
+      ? [plainStep('take_off', item.carve, item.id, i)]
+      : [plainStep('pull', item.pull, item.id, i, item.pull_c)]),
+    plainStep('carve', item.carve, item.id, i),
   ])
   const tables = [...new Set(items.map(({ promise }) => promise))]
-  return [...steps, ...tables.map((promise, i) => plain('serve', promise, null, i))]
+  return [...steps, ...tables.map((promise, i) => plainStep('serve', promise, null, i))]
 }
+
+/** Stuffing in a dish of its own, so long at a good heat (common practice, five centimetres deep), s. */
+const STUFFING_S = 25 * 60
+
+/** What a stuffing asks for that went out into a dish: into the heat, and read in its own middle. */
+const stuffingSteps = (document: CookDocument, log: CookLog): CookStep[] =>
+  document.items.flatMap(({ id, title }, i) => {
+    const spooned_s = log.items.get(id)?.spooned_s
+    if (spooned_s === undefined) return []
+    const step = (kind: TaskKind, at_s: number): CookStep => ({
+      ...plainStep(kind, new Date(at_s * 1000).toISOString(), null, i),
+      id: `stuffing ${kind} ${i + 1}`.slice(0, 20),
+      what: `Stuffing of ${title}`.slice(0, 120),
+      source: { id: 'oven', name: 'the oven', kind: 'oven' },
+      set_c: kind === 'put_in' ? STANDARDS.stuffingOven.value : null,
+      pull_c: kind === 'pull' ? STANDARDS.stuffingLeast.value : null,
+      basis: 'common_practice',
+    })
+    return [step('put_in', spooned_s + 120), step('pull', spooned_s + 120 + STUFFING_S)]
+  })
 
 /** The steps of a cook's plan, whatever release began it. */
 export const planSteps = (document: CookDocument): readonly CookStep[] =>
@@ -267,7 +290,7 @@ export const planSteps = (document: CookDocument): readonly CookStep[] =>
  */
 export function runOf(document: CookDocument, entries: readonly CookEntry[], now_s: number): Run {
   const log = foldLog(document, entries)
-  const steps = planSteps(document)
+  const steps = [...planSteps(document), ...stuffingSteps(document, log)]
   const origin_s = secondsOf(document.clock.origin)
   const ticked = tickedOf(steps, log)
   const roasts = new Map(
@@ -380,6 +403,10 @@ export function runOf(document: CookDocument, entries: readonly CookEntry[], now
       put(step, served(planned_s), { at_s: plateOf(planned_s), window: undefined })
       continue
     }
+    if (step.what !== null) {
+      put(step, false, { at_s: planned_s, window: undefined })
+      continue
+    }
     const use =
       step.kind === 'heat_up'
         ? steps
@@ -399,7 +426,7 @@ export function runOf(document: CookDocument, entries: readonly CookEntry[], now
     put(step, passed, { at_s: planned_s + moved, window: undefined })
   }
   return {
-    steps: steps.map((step) => found.get(step.id) as RunStep),
+    steps: steps.flatMap((step) => found.get(step.id) ?? []),
     items: [
       ...[...roasts].map(([id, { course }]) => ({ id, plate_s: course.plate_s, promise_s: course.promise_s })),
       ...[...sides].map(([id, { promise_s, moved }]) => ({

@@ -8,6 +8,8 @@ import { finite, ident, instant, text } from '../schema/scalars'
 export const cookStep = z.strictObject({
   id: ident(20),
   kind: z.enum(TASK_KINDS),
+  /** What it is done to where that is neither roast nor side. */
+  what: text(120).nullable().default(null),
   /** The roast or side it is done to; null: to none alone. */
   item: ident(60).nullable().default(null),
   at: instant,
@@ -58,6 +60,7 @@ export const stepsOf = (tasks: readonly Task[], sceneOf: (task: Task) => StepSce
     return {
       id: `step ${i + 1}`,
       kind: task.kind,
+      what: null,
       at: iso(task.at),
       hands_s: task.hands_s,
       window: window ? { from: iso(window.from), to: iso(window.to) } : null,

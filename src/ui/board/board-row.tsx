@@ -369,7 +369,10 @@ function SplitWays({
   units,
 }: {
   readonly split: Split
-  readonly put: (kind: 'covered' | 'note', more?: { readonly text?: string; readonly point?: string }) => void
+  readonly put: (
+    kind: 'covered' | 'note' | 'spooned',
+    more?: { readonly text?: string; readonly point?: string },
+  ) => void
   readonly units: Units
 }) {
   const done = split.done.replace('_', ' ')
@@ -396,12 +399,9 @@ function SplitWays({
           type="button"
           className={way}
           onClick={() =>
-            put('note', {
-              text:
-                split.lacking === 'stuffing'
-                  ? `stuffing into a dish and back into the oven to ${temperature(STANDARDS.stuffingLeast.value, units)}`
-                  : `${done} off and resting, the rest goes back in`,
-            })
+            split.lacking === 'stuffing'
+              ? put('spooned')
+              : put('note', { text: `${done} off and resting, the rest goes back in` })
           }
         >
           <strong className="block text-lg">

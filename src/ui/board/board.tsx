@@ -11,6 +11,7 @@ import { IconButton } from '../controls/icon-button'
 import { useHydrated } from '../shell/use-hydrated'
 import { useKept } from '../shell/use-kept'
 import { BoardRow } from './board-row'
+import { HowItWentView } from './how-it-went'
 import { Log } from './log'
 import { AfterThat, NextStep } from './next-step'
 import { PlanAgain } from './plan-again'
@@ -198,7 +199,11 @@ export function Board({ units, ...start }: CookStart & { readonly units: Units }
           />
         ))}
       </div>
-      {next && <PlanAgain cook={cook} units={units} />}
+      {next ? (
+        <PlanAgain cook={cook} units={units} />
+      ) : (
+        <HowItWentView items={items} entries={cook.entries} units={units} />
+      )}
       <RunList run={run} document={planned} units={units} hands={hands} pullOf={pullOf} />
       <div className="grid grid-cols-[minmax(0,1fr)] gap-4 lg:grid-cols-2">
         <Log entries={cook.entries} items={items} document={planned} units={units} add={cook.add} />

@@ -1,14 +1,21 @@
-import type { EntryKind } from './kind'
+import type { CookEntry } from '../cook-document'
+import type { Arrival, EntryKind } from './kind'
 import { secondsOf } from './time'
+
+/** What an arrival that was kept says; undefined where its text is none. */
+export function arrivalOf({ text, at }: Pick<CookEntry, 'text' | 'at'>): Arrival | undefined {
+  const [p10, p50, p90] = (text ?? '').split('/').map(secondsOf)
+  if (p10 === undefined || p50 === undefined || p90 === undefined || ![p10, p50, p90].every(Number.isFinite))
+    return undefined
+  return { at_s: secondsOf(at), p10, p50, p90 }
+}
 
 /** When the pull is foreseen: p10/p50/p90 as instants in the text, kept as it was foreseen. The newest is what every page says. */
 export const arrival: EntryKind = {
   needs: ['text'],
   ofItem: true,
-  onItem: (item, { text }, at_s) => {
-    const [p10, p50, p90] = (text ?? '').split('/').map(secondsOf)
-    if (p10 === undefined || p50 === undefined || p90 === undefined || ![p10, p50, p90].every(Number.isFinite)) return
-    item.arrival = { at_s, p10, p50, p90 }
+  onItem: (item, entry) => {
+    item.arrival = arrivalOf(entry) ?? item.arrival
   },
 }
 

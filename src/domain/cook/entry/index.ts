@@ -21,6 +21,7 @@ import { serve } from './serve'
 import { setOven } from './set-oven'
 import { shift } from './shift'
 import { skip } from './skip'
+import { spoonOut } from './spoon-out'
 import { takeOut } from './take-out'
 import { turn } from './turn'
 import { uncover } from './uncover'
@@ -40,6 +41,7 @@ const KINDS = {
   door: openDoor,
   covered: cover,
   uncovered: uncover,
+  spooned: spoonOut,
   note,
   reading,
   assign,

@@ -24,6 +24,8 @@ export interface ItemLog {
   finish_s: number | undefined
   carve_s: number | undefined
   served_s: number | undefined
+  /** Its stuffing is in a dish since. */
+  spooned_s: number | undefined
   /** The newest that was kept since it went in. */
   arrival: Arrival | undefined
   /** Spells outside the oven in mid-cook, s. */
@@ -75,6 +77,7 @@ export const freshItem = (): ItemLog => ({
   finish_s: undefined,
   carve_s: undefined,
   served_s: undefined,
+  spooned_s: undefined,
   arrival: undefined,
   away: [],
   promise_s: undefined,
