@@ -193,7 +193,7 @@ export function costWords({ cost, never, code }: Way, degree: string): string {
 /** How surely it is safe, said plainly. */
 export const safetyWords = ({ least_c, chance }: Safety, units: Units): string => {
   const of = Math.min(99, Math.floor(chance * 100))
-  return `${of} in 100 that its coldest part peaks at ${temperature(least_c, units)} or more, which is safe`
+  return `Safe from a peak of ${temperature(least_c, units)} in its coldest part: ${of} chances in 100`
 }
 
 /** A point of a roast as it is said. */

@@ -41,12 +41,14 @@ interface RowProps {
   readonly units: Units
   readonly cook: LiveCook
   readonly run: Run
+  /** One of many: what is not urgent is folded away. */
+  readonly compact?: boolean
 }
 
 const tenth = (value: number | undefined) => (value === undefined ? null : Math.round(value * 10) / 10)
 
 /** One roast: reading, trend, window of arrival, what is off, what could be done. */
-export function BoardRow({ board, forecast, peak, units, cook, run }: RowProps) {
+export function BoardRow({ board, forecast, peak, units, cook, run, compact = false }: RowProps) {
   const { item, state, latest, pull_c, in_s, arrival } = board
   const { items, now_s, add } = cook
   const estimate = forecast?.estimate
@@ -104,80 +106,35 @@ export function BoardRow({ board, forecast, peak, units, cook, run }: RowProps) 
       ? [{ code: 'too_shallow', at_s: now_s, depth: forecast.shallow } as const]
       : []),
   ]
+  const main = (
+    <>
+      {state === 'waiting' && <Big onClick={() => put('in', { of: stepFor('put_in') })}>It is in</Big>}
+      {state === 'in' && (
+        <Big
+          onClick={() => put('out', { value_c: latest?.value_c ?? null, of: stepFor('pull') ?? stepFor('take_off') })}
+        >
+          It is out
+        </Big>
+      )}
+      {state === 'resting' && finishes && (
+        <Big onClick={() => put('finish', { of: stepFor('finish') })}>To its hot finish</Big>
+      )}
+      {(state === 'resting' || state === 'finishing') && (
+        <Big onClick={() => put('carve', { of: stepFor('carve') })}>Carving</Big>
+      )}
+      {state === 'carving' && <Big onClick={() => put('served')}>On the table</Big>}
+    </>
+  )
   const stuck = estimate !== undefined && !arrives && state === 'in'
   const said = arrival && state === 'in' && !stuck ? arrival : undefined
-  return (
-    <section
-      className="rounded-2xl border border-line bg-sheet p-4"
-      data-testid="board-row"
-      data-item={item.id}
-      data-state={state}
-    >
-      <div className="flex flex-wrap items-baseline gap-x-4">
-        <h2 className="font-display text-3xl font-bold">{item.title}</h2>
-        <p className="text-lg text-soft">
-          {STATE_WORDS[state]}
-          {state === 'in' && `, ${board.oven_name}${set_c === undefined ? '' : ` at ${temperature(set_c, units)}`}`}
-          {state === 'waiting' && goesIn && `, goes in ${clock(goesIn.at_s, units)}`}
-        </p>
-        <div className="ml-auto">
-          {state === 'served' || state === 'given_up' ? (
-            <p className="text-lg text-soft">promised {clock(board.promise_s, units)}</p>
-          ) : (
-            <PromiseMove
-              promise_s={board.promise_s}
-              plate_s={plate_s}
-              now_s={now_s}
-              units={units}
-              title={item.title}
-              others={sameTable(board, items).length - 1}
-              move={movePromise}
-            />
-          )}
-        </div>
-      </div>
-      <div className="mt-2 flex flex-wrap items-end gap-x-8 gap-y-2">
-        <p>
-          <span className="block text-base text-soft">Core</span>
-          <span className="font-display text-5xl font-bold" data-testid="core">
-            {latest ? temperature(latest.value_c, units) : '—'}
-          </span>
-          {board.trend_k_per_min !== undefined && (
-            <span className="ml-2 text-lg text-soft">
-              {board.trend_k_per_min >= 0 ? '↗' : '↘'}{' '}
-              {(Math.abs(board.trend_k_per_min) * 10 * (fahrenheit ? 1.8 : 1)).toFixed(1)} in 10 min
-            </span>
-          )}
-        </p>
-        <p>
-          <span className="block text-base text-soft">Pull at</span>
-          <span className="text-3xl font-semibold" data-testid="pull">
-            {pull_c === undefined ? 'by the clock' : temperature(pull_c, units)}
-          </span>
-        </p>
-        {stuck && (
-          <p className="text-2xl font-semibold text-russet" data-testid="no-arrival">
-            does not get there as it is set
-          </p>
-        )}
-        {said && (
-          <p data-testid="arrival">
-            <span className="block text-base text-soft">Arrives</span>
-            <span className="text-3xl font-semibold">{clock(said.p50, units)}</span>{' '}
-            <span className="text-lg text-soft">
-              {clock(said.p10, units)} to {clock(said.p90, units)}
-            </span>
-          </p>
-        )}
-        {forecast && arrives && state === 'in' && (
-          <p
-            className={`text-2xl font-semibold ${Math.abs(forecast.late_s) < WORTH_S ? 'text-moss' : 'text-russet'}`}
-            data-testid="late"
-          >
-            {lateWords(forecast.late_s)}
-          </p>
-        )}
-      </div>
+  const offered =
+    forecast !== undefined &&
+    forecast.advice.length > 0 &&
+    state === 'in' &&
+    (stuck || Math.abs(forecast.late_s) >= WORTH_S)
+  const urgent = stuck || odd.length > 0 || (state === 'resting' && peak?.short === true)
+  const body = (
+    <>
       {forecast && arrives && state === 'in' && pull_c !== undefined && (
         <p className="mt-1 text-base text-soft" data-testid="risk">
           Pulled there it peaks at {temperature(estimate.peak_c.p50, units)} ({temperature(estimate.peak_c.p10, units)}{' '}
@@ -253,7 +210,7 @@ export function BoardRow({ board, forecast, peak, units, cook, run }: RowProps) 
       {state !== 'waiting' && in_s !== undefined && (
         <CookCurve board={board} estimate={arrives ? estimate : undefined} now_s={now_s} units={units} />
       )}
-      {forecast && forecast.advice.length > 0 && state === 'in' && (stuck || Math.abs(forecast.late_s) >= WORTH_S) && (
+      {offered && forecast && (
         <WaysOut
           ways={forecast.advice}
           serve_c={item.serve_c}
@@ -264,21 +221,7 @@ export function BoardRow({ board, forecast, peak, units, cook, run }: RowProps) 
         />
       )}
       <div className="mt-3 flex flex-wrap gap-2">
-        {state === 'waiting' && <Big onClick={() => put('in', { of: stepFor('put_in') })}>It is in</Big>}
-        {state === 'in' && (
-          <Big
-            onClick={() => put('out', { value_c: latest?.value_c ?? null, of: stepFor('pull') ?? stepFor('take_off') })}
-          >
-            It is out
-          </Big>
-        )}
-        {state === 'resting' && finishes && (
-          <Big onClick={() => put('finish', { of: stepFor('finish') })}>To its hot finish</Big>
-        )}
-        {(state === 'resting' || state === 'finishing') && (
-          <Big onClick={() => put('carve', { of: stepFor('carve') })}>Carving</Big>
-        )}
-        {state === 'carving' && <Big onClick={() => put('served')}>On the table</Big>}
+        {!compact && main}
         {state === 'resting' && (
           <button type="button" className={button} onClick={() => put('in')}>
             Back in
@@ -332,6 +275,91 @@ export function BoardRow({ board, forecast, peak, units, cook, run }: RowProps) 
           <ProbesPanel board={board} items={items} cook={cook} units={units} put={put} />
           <GiveUp title={item.title} giveUp={(text) => put('given_up', { text })} />
         </>
+      )}
+    </>
+  )
+  return (
+    <section
+      className="rounded-2xl border border-line bg-sheet p-4"
+      data-testid="board-row"
+      data-item={item.id}
+      data-state={state}
+    >
+      <div className="flex flex-wrap items-baseline gap-x-4">
+        <h2 className="font-display text-3xl font-bold">{item.title}</h2>
+        <p className="text-lg text-soft">
+          {STATE_WORDS[state]}
+          {state === 'in' && `, ${board.oven_name}${set_c === undefined ? '' : ` at ${temperature(set_c, units)}`}`}
+          {state === 'waiting' && goesIn && `, goes in ${clock(goesIn.at_s, units)}`}
+        </p>
+        <div className="ml-auto">
+          {state === 'served' || state === 'given_up' ? (
+            <p className="text-lg text-soft">promised {clock(board.promise_s, units)}</p>
+          ) : (
+            <PromiseMove
+              promise_s={board.promise_s}
+              plate_s={plate_s}
+              now_s={now_s}
+              units={units}
+              title={item.title}
+              others={sameTable(board, items).length - 1}
+              move={movePromise}
+            />
+          )}
+        </div>
+      </div>
+      <div className="mt-2 flex flex-wrap items-end gap-x-8 gap-y-2">
+        <p>
+          <span className="block text-base text-soft">Core</span>
+          <span className="font-display text-5xl font-bold" data-testid="core">
+            {latest ? temperature(latest.value_c, units) : '—'}
+          </span>
+          {board.trend_k_per_min !== undefined && (
+            <span className="ml-2 text-lg text-soft">
+              {board.trend_k_per_min >= 0 ? '↗' : '↘'}{' '}
+              {(Math.abs(board.trend_k_per_min) * 10 * (fahrenheit ? 1.8 : 1)).toFixed(1)} in 10 min
+            </span>
+          )}
+        </p>
+        <p>
+          <span className="block text-base text-soft">Pull at</span>
+          <span className="text-3xl font-semibold" data-testid="pull">
+            {pull_c === undefined ? 'by the clock' : temperature(pull_c, units)}
+          </span>
+        </p>
+        {stuck && (
+          <p className="text-2xl font-semibold text-russet" data-testid="no-arrival">
+            does not get there as it is set
+          </p>
+        )}
+        {said && (
+          <p data-testid="arrival">
+            <span className="block text-base text-soft">Arrives</span>
+            <span className="text-3xl font-semibold">{clock(said.p50, units)}</span>{' '}
+            <span className="text-lg text-soft">
+              {clock(said.p10, units)} to {clock(said.p90, units)}
+            </span>
+          </p>
+        )}
+        {forecast && arrives && state === 'in' && (
+          <p
+            className={`text-2xl font-semibold ${Math.abs(forecast.late_s) < WORTH_S ? 'text-moss' : 'text-russet'}`}
+            data-testid="late"
+          >
+            {lateWords(forecast.late_s)}
+          </p>
+        )}
+      </div>
+      {compact && <div className="mt-2 flex flex-wrap gap-2">{main}</div>}
+      {compact ? (
+        <details className="mt-1" open={urgent || undefined}>
+          <summary className="min-h-11 cursor-pointer py-2 text-lg">
+            {offered ? 'Ways out, readings and more' : 'Readings and more'}
+          </summary>
+          {body}
+        </details>
+      ) : (
+        body
       )}
     </section>
   )

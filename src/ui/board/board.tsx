@@ -20,6 +20,9 @@ import { stepHands } from './step-hands'
 import { useAlarms } from './use-alarms'
 import { blank, type CookStart, useCook } from './use-cook'
 
+/** More roasts than this are shown small. */
+const MANY = 4
+
 /** Cook mode: what is next and when; then what is off plan, and the ways out. */
 export function Board({ units, ...start }: CookStart & { readonly units: Units }) {
   const [by, setBy] = useKept('pheasant-name', '')
@@ -186,7 +189,9 @@ export function Board({ units, ...start }: CookStart & { readonly units: Units }
         </p>
       ))}
 
-      <div className={`grid grid-cols-[minmax(0,1fr)] gap-4 ${items.length > 1 ? 'xl:grid-cols-2' : ''}`}>
+      <div
+        className={`grid grid-cols-[minmax(0,1fr)] items-start gap-4 ${items.length > MANY ? 'md:grid-cols-2 xl:grid-cols-3' : items.length > 1 ? 'xl:grid-cols-2' : ''}`}
+      >
         {items.map((board) => (
           <BoardRow
             key={board.item.id}
@@ -196,6 +201,7 @@ export function Board({ units, ...start }: CookStart & { readonly units: Units }
             units={units}
             cook={cook}
             run={run}
+            compact={items.length > MANY}
           />
         ))}
       </div>
