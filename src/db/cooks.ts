@@ -1,5 +1,5 @@
 import { isDeepStrictEqual } from 'node:util'
-import { and, asc, desc, eq, gt, inArray, isNotNull, isNull, sql } from 'drizzle-orm'
+import { and, asc, desc, eq, getTableColumns, gt, inArray, isNotNull, isNull, sql } from 'drizzle-orm'
 import { type CookDocument, type CookEntry, keptEntry, type ProbeReading } from '@/domain/cook/cook-document'
 import { STORED } from '@/domain/stored/stored'
 import type { Database } from './connection'
@@ -26,8 +26,20 @@ export interface CookPage {
   readonly offset: number
 }
 
+const WHOLE = getTableColumns(cooks)
+const SLIM = sql<CookDocument>`${cooks.document} - 'steps' - 'meal'`
+
 /** So many cooks of the plans asked for are looked at. */
 const OF_SOURCES = 60
+
+/** A cook by what it cooks, without its document. */
+export interface CookOfSource {
+  readonly id: string
+  readonly state: CookRow['state']
+  readonly createdAt: Date
+  readonly source: string
+  readonly speed: number
+}
 
 /** Cooks, entries and probes of one kitchen. */
 export interface CookShelf {
@@ -35,7 +47,7 @@ export interface CookShelf {
   readonly list: (page: CookPage) => Promise<Listed<CookRow> & { readonly total: number }>
   readonly find: (id: string) => Promise<CookRow | undefined>
   /** Cooks of these plans and meals, newest first, without those put away. */
-  readonly ofSources: (ids: readonly string[]) => Promise<readonly CookRow[]>
+  readonly ofSources: (ids: readonly string[]) => Promise<readonly CookOfSource[]>
   /** Whether it is there, without reading its document. */
   readonly has: (id: string) => Promise<boolean>
   readonly begin: (document: CookDocument) => Promise<CookRow>
@@ -85,7 +97,8 @@ export function cookShelf(db: Database, kitchen: KitchenRow): CookShelf {
         state && eq(cooks.state, state),
       )
       const rows = await db
-        .select()
+        // A list says what was cooked, and when: its steps and its meal are read where it is looked at.
+        .select(state === 'cooking' ? WHOLE : { ...WHOLE, document: SLIM })
         .from(cooks)
         .where(which)
         .orderBy(desc(cooks.createdAt), desc(cooks.id))
@@ -103,13 +116,19 @@ export function cookShelf(db: Database, kitchen: KitchenRow): CookShelf {
     },
     ofSources: async (ids) => {
       if (ids.length === 0) return []
-      const rows = await db
-        .select()
+      const source = sql<string>`(${cooks.document} -> 'source' ->> 'id')`
+      return db
+        .select({
+          id: cooks.id,
+          state: cooks.state,
+          createdAt: cooks.createdAt,
+          source,
+          speed: sql<number>`(${cooks.document} -> 'clock' ->> 'speed')::float8`,
+        })
         .from(cooks)
-        .where(and(mine, isNull(cooks.archivedAt), inArray(sql`(${cooks.document} -> 'source' ->> 'id')`, [...ids])))
+        .where(and(mine, isNull(cooks.archivedAt), inArray(source, [...ids])))
         .orderBy(desc(cooks.createdAt), desc(cooks.id))
         .limit(OF_SOURCES)
-      return typedRows(STORED.cook, rows).rows
     },
     begin: async (document) => {
       const [row] = await db

@@ -31,28 +31,23 @@ export async function livingCook(scope: KitchenScope, { id, document }: CookRow)
   return { cookId: id, document, run, next: openSteps(run)[0] }
 }
 
-/** A rehearsal is nobody's dinner: no plan goes by its clock. */
-const isReal = ({ document }: CookRow): boolean => document.clock.speed === 1
-
 /** Of these plans and meals: what is cooking of each now, and every cook there was, newest first. */
 export async function cooksOfSources(
   scope: KitchenScope,
   ids: readonly string[],
 ): Promise<ReadonlyMap<string, { readonly living: LivingCook | undefined; readonly cooks: readonly CookOfPlan[] }>> {
-  const rows = await cookShelf(database(), scope.kitchen).ofSources(ids)
+  const shelf = cookShelf(database(), scope.kitchen)
   const found = new Map<string, { living: LivingCook | undefined; cooks: CookOfPlan[] }>()
-  for (const row of rows) {
-    const id = row.document.source?.id
-    if (id === undefined) continue
-    const own = found.get(id) ?? { living: undefined, cooks: [] }
-    found.set(id, own)
-    if (row.state === 'cooking' && isReal(row) && !own.living) own.living = await livingCook(scope, row)
-    own.cooks.push({
-      id: row.id,
-      state: row.state,
-      at_s: row.createdAt.getTime() / 1000,
-      rehearsal: !isReal(row),
-    })
+  for (const { id, state, createdAt, source, speed } of await shelf.ofSources(ids)) {
+    const own = found.get(source) ?? { living: undefined, cooks: [] }
+    found.set(source, own)
+    // A rehearsal is nobody's dinner: no plan goes by its clock.
+    const rehearsal = speed !== 1
+    if (state === 'cooking' && !rehearsal && !own.living) {
+      const row = await shelf.find(id)
+      if (row) own.living = await livingCook(scope, row)
+    }
+    own.cooks.push({ id, state, at_s: createdAt.getTime() / 1000, rehearsal })
   }
   return found
 }

@@ -88,8 +88,9 @@ export async function cooksFollow(
   promises: ReadonlyMap<string, number>,
 ): Promise<void> {
   const shelf = cookShelf(database(), scope.kitchen)
-  for (const row of await shelf.ofSources([source])) {
-    if (row.state !== 'cooking' || row.document.clock.speed !== 1) continue
+  for (const { id, state, speed } of await shelf.ofSources([source])) {
+    const row = state === 'cooking' && speed === 1 ? await shelf.find(id) : undefined
+    if (!row) continue
     const entries = (await shelf.entriesSince(row.id, 0)).map(({ entry }) => entry)
     const log = foldLog(row.document, entries)
     const now = promisesOf(row, entries)

@@ -4,7 +4,7 @@ import { join } from 'node:path'
 import { cluster } from '../../bin/setup/database.mjs'
 import { root } from '../../bin/setup/dependencies.mjs'
 import { prepareDatabase } from '../../bin/setup/prepare.mjs'
-import { expect, test } from './browser'
+import { expect, openBoard, test } from './browser'
 
 const PORT = 3197
 const address = `http://127.0.0.1:${PORT}`
@@ -118,6 +118,43 @@ test('killing the application and the database in mid-cook loses no acknowledged
     )
     const stored = new Set(JSON.parse(count.stdout) as number[])
     expect(read.filter((seq) => !stored.has(seq))).toEqual([])
+  } finally {
+    killServer(server)
+    await data.stop()
+  }
+})
+
+test('killed in mid-rest the board goes on to the plate, and the server has all of it when it is back', async ({
+  page,
+  request,
+}) => {
+  test.setTimeout(180_000)
+  await data.start()
+  prepareDatabase(data.ownerUrl('pheasant'), { demo: true })
+  let server = await serve()
+  try {
+    const promise = new Date(Date.now() + 6 * 3600_000).toISOString()
+    const document = { roast: { cut: 'pork-loin', mass_kg: 1.8 }, program: { school: 'steady', set_c: 160 }, promise }
+    const plan = await (await request.post(`${address}/api/k/cottage/plans`, { data: { document } })).json()
+    const cook = await (await request.post(`${address}/api/k/cottage/cooks`, { data: { plan: plan.id } })).json()
+    await openBoard(page, `${address}/k/cottage/cooks/${cook.id}`)
+    const row = page.getByTestId('board-row')
+    await page.getByRole('button', { name: 'It is in' }).click()
+    await page.getByRole('button', { name: 'It is out' }).click()
+    await expect(row).toHaveAttribute('data-state', 'resting')
+    await expect(page.getByTestId('connection')).toHaveText('All kept')
+    killServer(server)
+    await page.getByRole('button', { name: 'Carving', exact: true }).click()
+    await expect(row).toHaveAttribute('data-state', 'carving')
+    await expect(page.getByTestId('connection')).toContainText('1 entry waits on this device')
+    server = await serve()
+    await expect(page.getByTestId('connection')).toHaveText('All kept')
+    await page.getByRole('button', { name: 'On the table', exact: true }).click()
+    await expect(page.getByTestId('next')).toContainText('Everything is on the table')
+    await expect(page.getByTestId('connection')).toHaveText('All kept')
+    const state = await (await request.get(`${address}/api/k/cottage/cooks/${cook.id}`)).json()
+    const kinds = state.entries.map(({ entry }: { entry: { kind: string } }) => entry.kind)
+    expect(kinds.filter((kind: string) => kind !== 'arrival')).toEqual(['in', 'out', 'carve', 'served'])
   } finally {
     killServer(server)
     await data.stop()
