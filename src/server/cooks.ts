@@ -20,6 +20,7 @@ import {
   readingsBatch,
   sortReadings,
 } from '@/domain/cook/cook-document'
+import type { LivingCook } from '@/domain/cook/living-plan'
 import { isOver } from '@/domain/cook/run'
 import { parseWith } from '@/domain/problem/parse'
 import { fail, type Outcome, type Problem, succeed } from '@/domain/problem/problem'
@@ -27,7 +28,7 @@ import { finite, ident, text } from '@/domain/schema/scalars'
 import { compute } from './compute'
 import { nowPrecisely, nowSeconds } from './environment'
 import { database, inKitchen, withDatabase } from './kitchen'
-import { type LivingCook, livingCook } from './living'
+import { livingCook } from './living'
 import { planFollows } from './promise'
 
 /** The use cases around cooks: begin, look, enter, read probes. */

@@ -1,8 +1,8 @@
 import { type CookRow, cookShelf } from '@/db/cooks'
 import type { KitchenScope } from '@/db/repositories'
 import { cookTime } from '@/domain/cook/cook-document'
-import type { Living } from '@/domain/cook/living-plan'
-import { openSteps, type RunStep, runOf } from '@/domain/cook/run'
+import type { LivingCook } from '@/domain/cook/living-plan'
+import { openSteps, runOf } from '@/domain/cook/run'
 import { nowPrecisely } from './environment'
 import { database } from './kitchen'
 
@@ -14,10 +14,6 @@ export interface CookOfPlan {
   readonly state: CookRow['state']
   readonly at_s: number
   readonly rehearsal: boolean
-}
-
-export interface LivingCook extends Living {
-  readonly next: RunStep | undefined
 }
 
 /** How one cook stands now. */

@@ -1,5 +1,6 @@
 import type { KitchenRow, KitchenScope, MealRow, MealVersionRow, Page } from '@/db/repositories'
 import type { Unreadable } from '@/db/stored'
+import type { LivingCook } from '@/domain/cook/living-plan'
 import { mealFromWords, readMealWords } from '@/domain/meal/from-words'
 import type { MealPlan } from '@/domain/meal/make-meal'
 import { equipmentPart, type MealDocument, mealDocument } from '@/domain/meal/meal-document'
@@ -9,7 +10,7 @@ import { fail, type Outcome, type Problem, succeed } from '@/domain/problem/prob
 import { compute } from './compute'
 import { nowSeconds } from './environment'
 import { inKitchen } from './kitchen'
-import { type CookOfPlan, cooksOfSources, type LivingCook } from './living'
+import { type CookOfPlan, cooksOfSources } from './living'
 import { PASSING } from './passing'
 import { cooksFollow, promisesOfMeal } from './promise'
 

@@ -1,5 +1,5 @@
-import { nanoid } from 'nanoid'
 import { type CookRow, cookShelf } from '@/db/cooks'
+import { newId } from '@/db/ids'
 import type { KitchenScope } from '@/db/repositories'
 import { type CookEntry, cookEntry, cookTime } from '@/domain/cook/cook-document'
 import { foldLog } from '@/domain/cook/entry/fold'
@@ -100,7 +100,7 @@ export async function cooksFollow(
       const state = log.items.get(item)?.state
       const still = state !== 'served' && state !== 'given_up'
       return from_s !== undefined && still && Math.abs(from_s - to_s) >= 1
-        ? [cookEntry.parse({ id: nanoid(), kind: 'promise', at, item, by: 'the plan', text: iso(to_s) })]
+        ? [cookEntry.parse({ id: newId('ent'), kind: 'promise', at, item, by: 'the plan', text: iso(to_s) })]
         : []
     })
     if (moved.length > 0) await shelf.add(row.id, moved)

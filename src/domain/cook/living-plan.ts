@@ -13,6 +13,11 @@ export interface Living {
   readonly run: Run
 }
 
+/** And what is next on its board. */
+export interface LivingCook extends Living {
+  readonly next: RunStep | undefined
+}
+
 const sameKind = (task: Task, { step }: RunStep): boolean => task.kind === step.kind
 
 /** A task of one roast as it now stands. */

@@ -1,7 +1,7 @@
 import Link from 'next/link'
+import type { LivingCook } from '@/domain/cook/living-plan'
 import type { PlanSummary } from '@/domain/plan/summary'
 import type { PlanDocument } from '@/domain/roast/roast-document'
-import type { LivingCook } from '@/server/living'
 import { versionsGo } from '@/words/lists'
 import { stepTitle } from '@/words/steps'
 import { clock, mass, shortDay, temperature, type Units } from '@/words/units'

@@ -1,0 +1,194 @@
+import { STANDARDS } from '@/core/reference/standards'
+import type { CookItem } from '../cook-document'
+import type { Arrival, CookLog, ItemLog, ItemState } from '../entry/kind'
+import { secondsOf } from '../entry/time'
+import type { CookStep } from '../step'
+
+/** The course of one roast through its plan: its milestones as planned, and as they now stand. */
+
+/** When a step is, cook time, s, and its window where that is in doubt: eight times in ten. */
+export interface When {
+  readonly at_s: number
+  readonly window: { readonly from_s: number; readonly to_s: number } | undefined
+}
+
+/** How far a roast is, as a rank. */
+export const RANK: Readonly<Record<ItemState, number>> = {
+  waiting: 0,
+  in: 1,
+  resting: 2,
+  finishing: 3,
+  carving: 4,
+  served: 5,
+  given_up: 9,
+}
+/** The same minute: times of the plan are kept to the second. */
+export const SAME_S = 30
+
+/** What a roast's plan says of its own milestones, s. */
+export interface Milestones {
+  readonly in_s: number
+  readonly pull_s: number
+  /** What ends its rest: the hot finish, else the knife. */
+  readonly next_s: number
+  readonly carve_s: number
+  readonly promise_s: number
+  readonly finish: CookStep | undefined
+  readonly pull: CookStep | undefined
+  readonly takenOff: CookStep | undefined
+}
+
+/** When a step was planned, s. */
+export const at = (step: CookStep): number => secondsOf(step.at)
+
+/** The milestones of a roast, from its steps. */
+export function milestonesOf(item: CookItem, steps: readonly CookStep[]): Milestones {
+  const in_s = secondsOf(item.put_in)
+  const carve_s = secondsOf(item.carve)
+  const pull = steps.findLast(({ kind }) => kind === 'pull')
+  const offs = steps.filter(({ kind }) => kind === 'take_off')
+  const pull_s = pull ? at(pull) : item.pull !== null ? secondsOf(item.pull) : offs[0] ? at(offs[0]) : carve_s
+  const finish = steps.find((step) => step.kind === 'finish' && at(step) >= pull_s - SAME_S)
+  // Of a roast by the clock the first taking off is its pull; one after a finish only ends that.
+  const takenOff = pull ? undefined : offs[0]
+  return {
+    in_s,
+    pull_s,
+    next_s: finish ? at(finish) : carve_s,
+    carve_s,
+    promise_s: secondsOf(item.promise),
+    finish,
+    pull,
+    takenOff,
+  }
+}
+
+/** The state of its roast that a step belongs to, as a rank: with a later one it is passed. */
+export function rankOf(step: CookStep, plan: Milestones): number {
+  switch (step.kind) {
+    case 'put_in':
+      return at(step) <= plan.in_s + SAME_S ? 0 : 1
+    case 'pull':
+      return 1
+    case 'rest':
+    case 'finish':
+      return at(step) < plan.pull_s - SAME_S ? 1 : 2
+    case 'carve':
+      return 3
+    case 'take_off':
+      return step === plan.takenOff ? 1 : 3
+    case 'heat_up':
+      if (step.stage?.role === 'finish') return 2
+      return at(step) <= plan.in_s ? 0 : at(step) < plan.pull_s ? 1 : 2
+    case 'serve':
+      return 4
+    default:
+      return at(step) < plan.in_s ? 0 : at(step) < plan.pull_s - SAME_S ? 1 : 2
+  }
+}
+
+/** A roast on its way: its milestones as they now stand, s. */
+export interface RoastCourse {
+  readonly in_s: number
+  readonly pull_s: number
+  readonly finish_s: number
+  readonly carve_s: number
+  readonly plate_s: number
+  readonly promise_s: number
+  readonly arrival: Arrival | undefined
+}
+
+/**
+ * When the milestones of a roast are, by its plan, its log and what is foreseen. What is over keeps its
+ * time; what is late moves what follows; the rest gives way down to its least first.
+ */
+export function courseOf(item: CookItem, plan: Milestones, own: ItemLog, log: CookLog, now_s: number): RoastCourse {
+  const promise_s = own.promise_s ?? log.promise_s ?? plan.promise_s
+  const putIn = own.in_s ?? plan.in_s + promise_s - plan.promise_s
+  const waits = own.state === 'waiting'
+  const goesIn = waits ? Math.max(putIn, now_s) : putIn
+  const arrival = own.state === 'in' ? own.arrival : undefined
+  const pulled = own.out_s ?? arrival?.p50 ?? plan.pull_s + goesIn - plan.in_s
+  // Not out yet is out no sooner than now.
+  const out_s = own.out_s ?? Math.max(pulled, waits || own.state === 'in' ? now_s : pulled)
+  const gap_s = plan.next_s - plan.pull_s
+  const least_s = Math.min(gap_s, (item.rest_least_min ?? item.rest_min ?? gap_s / 60) * 60)
+  const tail_s = plan.promise_s - plan.next_s
+  const carving_s = plan.promise_s - plan.carve_s
+  const earliest_s =
+    own.carve_s !== undefined
+      ? own.carve_s + carving_s
+      : own.finish_s !== undefined
+        ? own.finish_s + tail_s
+        : out_s + least_s + tail_s
+  const plate_s = own.served_s ?? Math.max(promise_s, earliest_s)
+  return {
+    in_s: putIn,
+    pull_s: pulled,
+    finish_s: own.finish_s ?? plate_s - tail_s,
+    carve_s: own.carve_s ?? plate_s - carving_s,
+    plate_s,
+    promise_s,
+    arrival,
+  }
+}
+
+/** When an open step of a roast is, s. */
+export function timeOf(step: CookStep, plan: Milestones, course: RoastCourse): When {
+  const planned = at(step)
+  const begins = course.in_s - plan.in_s
+  const ends = course.plate_s - plan.promise_s
+  const { arrival } = course
+  switch (step.kind) {
+    case 'put_in':
+      return { at_s: planned <= plan.in_s + SAME_S ? course.in_s : planned + begins, window: undefined }
+    case 'watch':
+      return { at_s: arrival ? arrival.p10 - STANDARDS.watchAhead.value : planned + begins, window: undefined }
+    case 'carve':
+      return { at_s: course.carve_s, window: undefined }
+    case 'pull':
+      return {
+        at_s: course.pull_s,
+        window: arrival
+          ? { from_s: arrival.p10, to_s: arrival.p90 }
+          : step.window
+            ? { from_s: secondsOf(step.window.from) + begins, to_s: secondsOf(step.window.to) + begins }
+            : undefined,
+      }
+    case 'rest':
+      if (Math.abs(planned - plan.pull_s) <= SAME_S) return { at_s: course.pull_s, window: undefined }
+      break
+    case 'take_off':
+      if (step === plan.takenOff) return { at_s: course.pull_s, window: undefined }
+      break
+    case 'finish':
+      if (step === plan.finish) return { at_s: course.finish_s, window: undefined }
+      break
+    default:
+  }
+  const after = planned >= plan.pull_s - SAME_S || (step.kind === 'heat_up' && step.stage?.role === 'finish')
+  return { at_s: planned + (after ? ends : begins), window: undefined }
+}
+
+/** When a milestone that a roast has passed was, s; undefined for what the log does not tell. */
+export function happenedAt(step: CookStep, plan: Milestones, own: ItemLog): number | undefined {
+  if (own.state === 'given_up') return undefined
+  switch (step.kind) {
+    case 'put_in':
+      return at(step) <= plan.in_s + SAME_S ? own.in_s : undefined
+    case 'pull':
+      return own.out_s
+    case 'take_off':
+      return step === plan.takenOff ? own.out_s : undefined
+    case 'finish':
+      return step === plan.finish ? own.finish_s : undefined
+    case 'carve':
+      return own.carve_s
+    default:
+      return undefined
+  }
+}
+
+/** When what came after a step was done, s: by then it was gone by. */
+export const passedBy = (step: CookStep, plan: Milestones, own: ItemLog): number | undefined =>
+  [own.in_s, own.out_s, own.finish_s ?? own.carve_s, own.carve_s ?? own.served_s, own.served_s][rankOf(step, plan)]
