@@ -78,7 +78,7 @@ export const SITUATIONS: readonly Situation[] = [
   },
   {
     name: 'rib thin, will be early',
-    told: { plan: rib, minute: 60, thicker: 0.75 },
+    told: { plan: rib, minute: 60, thicker: 0.68 },
     time: 'early',
     best: ['leave_it', 'oven_down'],
     offers: ['oven_down'],

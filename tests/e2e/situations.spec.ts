@@ -1,0 +1,73 @@
+import { sceneOf } from '../../src/domain/cook/situations/kitchen'
+import { SITUATIONS } from '../../src/domain/cook/situations/table'
+import { expect, MACHINE, newKitchen, openBoard, test } from './browser'
+
+/**
+ * What goes otherwise than planned, on the screen: the log and the readings of a situation are sent as a kitchen
+ * would send them, and the board is read. Every fourth by default; SITUATIONS=all looks at each of them.
+ */
+const shown = SITUATIONS.filter((_, i) => process.env.SITUATIONS === 'all' || i % 4 === 0)
+
+test('on the board each situation says its time and marks the way that a good cook would take', async ({
+  page,
+  request,
+}) => {
+  test.setTimeout(900_000)
+  const kitchen = await newKitchen('otherwise')
+  const api = `${MACHINE}/api/k/${kitchen}`
+  const wrong: string[] = []
+  for (const { name, told, time, best } of shown) {
+    const { document, entries, board, now_s } = sceneOf(told)
+    const { now_s: server_s } = await (await request.get(`${MACHINE}/api/health`)).json()
+    const here = (iso: string) => new Date(Date.parse(iso) + (server_s - now_s) * 1000).toISOString()
+    const item = document.items[0] as (typeof document.items)[number]
+    const plan = await (
+      await request.post(`${api}/plans`, {
+        data: { document: { ...told.plan, roast: item.roast, program: item.program, promise: here(item.promise) } },
+      })
+    ).json()
+    const cook = await (await request.post(`${api}/cooks`, { data: { plan: plan.id } })).json()
+    const made = await (await request.post(`${api}/devices`, { data: { name } })).json()
+    const idOf = (id: string) => `${id}-${cook.id}`
+    const sent = entries.map((entry) => ({
+      ...entry,
+      id: idOf(entry.id),
+      at: here(entry.at),
+      device: entry.device === null ? null : made.device.id,
+      // A moved promise moves with the day.
+      text: entry.kind === 'promise' && entry.text ? here(entry.text) : entry.text,
+      of: entry.kind === 'undo' && entry.of !== null ? idOf(entry.of) : null,
+    }))
+    const kept = await request.post(`${api}/cooks/${cook.id}/entries`, { data: { entries: sent } })
+    expect((await kept.json()).refused, name).toEqual([])
+    if (board.readings.length > 0)
+      await request.post(`${MACHINE}/api/readings`, {
+        headers: { authorization: `Bearer ${made.token}` },
+        data: {
+          unit: 'c',
+          readings: board.readings.map(({ at_s, value_c }, seq) => ({
+            channel: 0,
+            seq,
+            at: here(new Date(at_s * 1000).toISOString()),
+            value: Number(value_c.toFixed(2)),
+          })),
+        },
+      })
+    await openBoard(page, `/k/${kitchen}/cooks/${cook.id}`)
+    const row = page.getByTestId('board-row')
+    await expect(row.getByTestId('late').or(row.getByTestId('no-arrival')).first(), name).toBeVisible()
+    const says = await row.getByTestId('late').or(row.getByTestId('no-arrival')).first().innerText()
+    if (time && !says.includes(time === 'on_time' ? 'on time' : time === 'stuck' ? 'does not get there' : time))
+      wrong.push(`${name}: says ${says}`)
+    if (time && time !== 'on_time') {
+      const marked = await row.getByTestId('ways-out').locator('[data-best=true]').getAttribute('data-way')
+      if (best && !best.some((each) => each === marked)) wrong.push(`${name}: marks ${marked}`)
+      const many = await row.locator('[data-way]').count()
+      if (many > 4 || many < 2) wrong.push(`${name}: ${many} ways`)
+      if ((await row.locator('[data-way=leave_it]').count()) !== 1) wrong.push(`${name}: leaving it is not among them`)
+    }
+    if (process.env.PICTURES)
+      await page.screenshot({ path: `${process.env.PICTURES}/${name.replaceAll(/\W+/g, '-')}.png` })
+  }
+  expect(wrong).toEqual([])
+})
