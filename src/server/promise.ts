@@ -2,7 +2,9 @@ import { type CookRow, cookShelf } from '@/db/cooks'
 import { newId } from '@/db/ids'
 import type { KitchenScope } from '@/db/repositories'
 import { type CookEntry, cookEntry, cookTime } from '@/domain/cook/cook-document'
-import { foldLog } from '@/domain/cook/entry/fold'
+import { foldLog, promisedAt } from '@/domain/cook/entry/fold'
+import { type CookLog, freshItem, hasEnded } from '@/domain/cook/entry/kind'
+import { secondsOf } from '@/domain/cook/entry/time'
 import type { MealDocument } from '@/domain/meal/meal-document'
 import type { PlanDocument } from '@/domain/roast/roast-document'
 import { nowPrecisely } from './environment'
@@ -13,16 +15,12 @@ import { database } from './kitchen'
  * the plan it moves on the board. A rehearsal moves nothing but itself.
  */
 
-const secondsOf = (iso: string) => Date.parse(iso) / 1000
 const iso = (at_s: number) => new Date(Math.round(at_s) * 1000).toISOString()
 const TRIES = 3
 
 /** What a cook's log promises of each of its roasts, s. */
-function promisesOf({ document }: CookRow, entries: readonly CookEntry[]): ReadonlyMap<string, number> {
-  const log = foldLog(document, entries)
-  return new Map(
-    document.items.map(({ id, promise }) => [id, log.items.get(id)?.promise_s ?? log.promise_s ?? secondsOf(promise)]),
-  )
+function promisesOf({ document }: CookRow, log: CookLog): ReadonlyMap<string, number> {
+  return new Map(document.items.map((item) => [item.id, promisedAt(item, log)]))
 }
 
 /** A meal with its servings where its roasts are now promised; the same where nothing moved. */
@@ -52,7 +50,7 @@ export async function planFollows(
   const moves = added.some(({ kind }) => kind === 'promise')
   const takenBack = entries.some(({ id, kind }) => kind === 'promise' && taken.has(id))
   if (!moves && !takenBack) return
-  const promises = promisesOf(row, entries)
+  const promises = promisesOf(row, foldLog(row.document, entries))
   for (let attempt = 0; attempt < TRIES; attempt++) {
     if (source.kind === 'plan') {
       const plan = await scope.plans.find(source.id)
@@ -93,13 +91,12 @@ export async function cooksFollow(
     if (!row) continue
     const entries = (await shelf.entriesSince(row.id, 0)).map(({ entry }) => entry)
     const log = foldLog(row.document, entries)
-    const now = promisesOf(row, entries)
+    const now = promisesOf(row, log)
     const at = iso(cookTime(row.document.clock, nowPrecisely()))
     const moved = [...promises].flatMap(([item, to_s]) => {
       const from_s = now.get(item)
-      const state = log.items.get(item)?.state
-      const still = state !== 'served' && state !== 'given_up'
-      return from_s !== undefined && still && Math.abs(from_s - to_s) >= 1
+      const { state } = log.items.get(item) ?? freshItem()
+      return from_s !== undefined && !hasEnded(state) && Math.abs(from_s - to_s) >= 1
         ? [cookEntry.parse({ id: newId('ent'), kind: 'promise', at, item, by: 'the plan', text: iso(to_s) })]
         : []
     })

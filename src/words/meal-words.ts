@@ -3,7 +3,7 @@ import type { MealClash } from '@/core/schedule/meal/clash'
 import type { Task } from '@/core/schedule/task'
 import type { ChangeKind } from '@/domain/meal/changes'
 import type { MealPlan } from '@/domain/meal/make-meal'
-import type { MealDocument } from '@/domain/meal/meal-document'
+import { type MealDocument, servingsAt } from '@/domain/meal/meal-document'
 import { cutOf } from '@/domain/roast/resolve'
 import { lower, type TaskScene } from './tasks'
 import { clock, mass, temperature, type Units } from './units'
@@ -19,13 +19,7 @@ export function sceneOf(task: Task, plan: MealPlan, meal: MealDocument): TaskSce
     cut: roast && cutOf(roast.roast),
     title: id === '' ? undefined : itemTitle(meal, id),
     source: task.source === undefined ? undefined : plan.sources[task.source],
-    servings:
-      task.kind === 'serve'
-        ? meal.servings
-            .filter(({ at }) => Math.abs(Date.parse(at) / 1000 - task.at) < 30)
-            .map(({ title }) => title)
-            .join(', ')
-        : undefined,
+    servings: task.kind === 'serve' ? servingsAt(meal, task.at) : undefined,
     salty: plan.gravy?.salty,
     acid: roast?.preparation === 'acid_marinade',
   }

@@ -4,7 +4,7 @@ import { celsius, epochSeconds, minutes } from '@/core/units'
 import type { CookDocument } from '@/domain/cook/cook-document'
 import type { CookStep } from '@/domain/cook/step'
 import { cutOf } from '@/domain/roast/resolve'
-import { type TaskScene, taskHelp, taskTitle, taskWhy } from './tasks'
+import { type TaskScene, taskHelp, taskTitle } from './tasks'
 import type { Units } from './units'
 
 /** The steps of a cook in words: the same as its plan's tasks. */
@@ -67,4 +67,3 @@ export const stepTitle = (step: CookStep, document: CookDocument, units: Units, 
   taskTitle(taskOf(step, pull_c), sceneOf(step, document), units)
 export const stepHelp = (step: CookStep, document: CookDocument, units: Units): string | undefined =>
   taskHelp(taskOf(step, undefined), sceneOf(step, document), units)
-export const stepWhy = (step: CookStep, units: Units): string => taskWhy(taskOf(step, undefined), units)

@@ -1,6 +1,7 @@
 import { type ChildProcess, spawn, spawnSync } from 'node:child_process'
 import { readFileSync } from 'node:fs'
 import { join } from 'node:path'
+import type { APIRequestContext } from '@playwright/test'
 import { cluster } from '../../bin/setup/database.mjs'
 import { root } from '../../bin/setup/dependencies.mjs'
 import { prepareDatabase } from '../../bin/setup/prepare.mjs'
@@ -38,6 +39,19 @@ const killServer = (server: ChildProcess) => {
   } catch {}
 }
 
+/** A cook that is promised in six hours. */
+async function begin(request: APIRequestContext): Promise<{ readonly id: string }> {
+  const promise = new Date(Date.now() + 6 * 3600_000).toISOString()
+  const document = {
+    title: 'Kill',
+    roast: { cut: 'pork-loin', mass_kg: 1.8 },
+    program: { school: 'steady', set_c: 160 },
+    promise,
+  }
+  const plan = await (await request.post(`${address}/api/k/cottage/plans`, { data: { document } })).json()
+  return (await request.post(`${address}/api/k/cottage/cooks`, { data: { plan: plan.id } })).json()
+}
+
 test('killing the application and the database in mid-cook loses no acknowledged entry and no acknowledged reading', async ({
   request,
 }) => {
@@ -46,15 +60,7 @@ test('killing the application and the database in mid-cook loses no acknowledged
   prepareDatabase(data.ownerUrl('pheasant'), { demo: true })
   let server = await serve()
   try {
-    const promise = new Date(Date.now() + 6 * 3600_000).toISOString()
-    const document = {
-      title: 'Kill',
-      roast: { cut: 'pork-loin', mass_kg: 1.8 },
-      program: { school: 'steady', set_c: 160 },
-      promise,
-    }
-    const plan = await (await request.post(`${address}/api/k/cottage/plans`, { data: { document } })).json()
-    const cook = await (await request.post(`${address}/api/k/cottage/cooks`, { data: { plan: plan.id } })).json()
+    const cook = await begin(request)
     const { token } = await (await request.post(`${address}/api/k/cottage/devices`, { data: { name: 'Kill' } })).json()
     const entries = `${address}/api/k/cottage/cooks/${cook.id}/entries`
     const acknowledged: string[] = []
@@ -133,10 +139,7 @@ test('killed in mid-rest the board goes on to the plate, and the server has all 
   prepareDatabase(data.ownerUrl('pheasant'), { demo: true })
   let server = await serve()
   try {
-    const promise = new Date(Date.now() + 6 * 3600_000).toISOString()
-    const document = { roast: { cut: 'pork-loin', mass_kg: 1.8 }, program: { school: 'steady', set_c: 160 }, promise }
-    const plan = await (await request.post(`${address}/api/k/cottage/plans`, { data: { document } })).json()
-    const cook = await (await request.post(`${address}/api/k/cottage/cooks`, { data: { plan: plan.id } })).json()
+    const cook = await begin(request)
     await openBoard(page, `${address}/k/cottage/cooks/${cook.id}`)
     const row = page.getByTestId('board-row')
     await page.getByRole('button', { name: 'It is in' }).click()

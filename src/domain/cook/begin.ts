@@ -3,7 +3,7 @@ import { bodiesOf } from '@/core/heat/piece'
 import { donenessScale } from '@/core/reference/doneness'
 import { restSeconds } from '@/core/roast/rest'
 import type { MealPlan } from '../meal/make-meal'
-import type { MealDocument } from '../meal/meal-document'
+import { type MealDocument, servingsAt } from '../meal/meal-document'
 import { makePlan } from '../plan/make-plan'
 import { fail, type Outcome, succeed } from '../problem/problem'
 import { cutOf, pieceOf } from '../roast/resolve'
@@ -105,19 +105,12 @@ export function cookFromMeal(meal: MealDocument, plan: MealPlan, now_s: number, 
     return {
       item: id !== undefined && known.has(id) ? id : null,
       source: source ? { id: source.id, name: source.name, kind: source.kind } : null,
-      servings: task.kind === 'serve' ? servingsAt(meal, task.at) : null,
+      servings: task.kind === 'serve' ? servingsAt(meal, task.at).slice(0, 400) : null,
       who: task.cook === undefined ? null : (meal.kitchen.cooks[task.cook] ?? null),
     }
   })
   return succeed(begun({ title: meal.title, items, sides, steps, meal }, now_s, speed))
 }
-
-const servingsAt = (meal: MealDocument, at_s: number): string =>
-  meal.servings
-    .filter(({ at }) => Math.abs(Date.parse(at) / 1000 - at_s) < 30)
-    .map(({ title }) => title)
-    .join(', ')
-    .slice(0, 400)
 
 /** Steps of the days before: a rehearsal does not wait for them. */
 const HOURS_AHEAD_S = 5 * 3600

@@ -1,7 +1,6 @@
 import type { CookDocument, CookEntry, CookItem, ProbeReading } from './cook-document'
-import { foldLog, standing } from './entry/fold'
-import { type Arrival, freshItem, type ItemState, probeKey, type Series } from './entry/kind'
-import { secondsOf } from './entry/time'
+import { foldLog, promisedAt, standing } from './entry/fold'
+import { type Arrival, freshItem, hasEnded, type ItemState, probeKey, type Series } from './entry/kind'
 import { openSteps, type Run, type RunStep } from './run'
 
 export type { Arrival, ItemState, Series } from './entry/kind'
@@ -12,7 +11,6 @@ export interface BoardItem {
   readonly state: ItemState
   readonly in_s: number | undefined
   readonly out_s: number | undefined
-  readonly finish_s: number | undefined
   readonly carve_s: number | undefined
   /** Spells outside the oven in mid-cook, s. */
   readonly away: readonly { readonly from_s: number; readonly to_s: number }[]
@@ -132,7 +130,7 @@ export function boardOf(
   const items = document.items.map((planned): BoardItem => {
     const own = log.items.get(planned.id) ?? freshItem()
     const item = own.spooned_s === undefined ? planned : unstuffed(planned)
-    const { state, in_s, out_s, finish_s, carve_s, looked_s } = own
+    const { state, in_s, out_s, carve_s, looked_s } = own
     const seriesOf = ({
       device,
       channel,
@@ -193,10 +191,9 @@ export function boardOf(
       state,
       in_s,
       out_s,
-      finish_s,
       carve_s,
       away: own.away,
-      promise_s: own.promise_s ?? log.promise_s ?? secondsOf(item.promise),
+      promise_s: promisedAt(item, log),
       pull_c: own.pull_c ?? item.pull_c ?? undefined,
       oven_name: own.oven_name ?? item.oven_name,
       settings: own.settings,
@@ -316,9 +313,7 @@ export function settingOf(item: CookItem): number | undefined {
 
 /** The roasts a moved promise moves: all of the same table that are not served yet, the one itself among them. */
 export const sameTable = (board: BoardItem, items: readonly BoardItem[]): BoardItem[] =>
-  items.filter(
-    ({ promise_s, state }) => Math.abs(promise_s - board.promise_s) < 60 && state !== 'served' && state !== 'given_up',
-  )
+  items.filter(({ promise_s, state }) => Math.abs(promise_s - board.promise_s) < 60 && !hasEnded(state))
 
 /** The roasts in the same oven, the one itself among them. */
 export const sameOven = (board: BoardItem, items: readonly BoardItem[]): BoardItem[] =>

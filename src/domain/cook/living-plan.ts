@@ -6,19 +6,13 @@ import type { Run, RunStep } from './run'
 
 /** A plan while it is cooked: its tasks at the times they now have. */
 
-/** What a page needs of a cook to say its times. */
-export interface Living {
+/** What a page needs of a cook to say its times, and what is next on its board. */
+export interface LivingCook {
   readonly cookId: string
   readonly document: CookDocument
   readonly run: Run
-}
-
-/** And what is next on its board. */
-export interface LivingCook extends Living {
   readonly next: RunStep | undefined
 }
-
-const sameKind = (task: Task, { step }: RunStep): boolean => task.kind === step.kind
 
 /** A task of one roast as it now stands. */
 const moved = (task: Task, { at_s, window, state }: RunStep): Task => ({
@@ -28,33 +22,29 @@ const moved = (task: Task, { at_s, window, state }: RunStep): Task => ({
 })
 
 /**
- * The tasks of one roast's plan at the times they now have in its cook. A plan that was changed since has
- * other tasks: then those of the cook are looked up by their kind, in order.
+ * Tasks at the times they now have in their cook, each by its step: the first that is left of its kind and
+ * that `is` the task's. A plan that was changed since may have others; those keep their planned times.
  */
-export function livingTasks(tasks: readonly Task[], { steps }: Run): Task[] {
+function livingOf(tasks: readonly Task[], { steps }: Run, is: (task: Task, step: RunStep) => boolean): Task[] {
   const left = [...steps]
   return tasks
     .map((task) => {
-      const place = left.findIndex((step) => sameKind(task, step))
+      const place = left.findIndex((step) => step.step.kind === task.kind && is(task, step))
       const [step] = place < 0 ? [] : left.splice(place, 1)
       return step ? moved(task, step) : task
     })
     .sort((a, b) => a.at - b.at)
 }
 
+/** The tasks of one roast's plan at the times they now have in its cook. */
+export const livingTasks = (tasks: readonly Task[], run: Run): Task[] => livingOf(tasks, run, () => true)
+
 /** A meal's plan with its tasks, each by its item and source, at the times they now have in its cook. */
-export function livingMeal(plan: MealPlan, { steps }: Run): MealPlan {
-  const left = [...steps]
-  const tasks = plan.tasks
-    .map((task) => {
-      const item = task.item === undefined ? null : (plan.itemIds[task.item] ?? null)
-      const source = task.source === undefined ? null : (plan.sources[task.source]?.id ?? null)
-      const place = left.findIndex(
-        (step) => sameKind(task, step) && step.step.item === item && (step.step.source?.id ?? null) === source,
-      )
-      const [step] = place < 0 ? [] : left.splice(place, 1)
-      return step ? moved(task, step) : task
-    })
-    .sort((a, b) => a.at - b.at)
-  return { ...plan, tasks }
-}
+export const livingMeal = (plan: MealPlan, run: Run): MealPlan => ({
+  ...plan,
+  tasks: livingOf(plan.tasks, run, (task, { step }) => {
+    const item = task.item === undefined ? null : (plan.itemIds[task.item] ?? null)
+    const source = task.source === undefined ? null : (plan.sources[task.source]?.id ?? null)
+    return step.item === item && (step.source?.id ?? null) === source
+  }),
+})

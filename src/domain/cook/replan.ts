@@ -4,10 +4,10 @@ import type { Block, MealItem, MealProblem, Option } from '@/core/schedule/meal/
 import type { MealDocument } from '../meal/meal-document'
 import { resolveMeal } from '../meal/meal-problem'
 import { fail, type Outcome, succeed } from '../problem/problem'
-import type { CookDocument, CookEntry } from './cook-document'
+import { type CookDocument, type CookEntry, cookEntry } from './cook-document'
 import { foldLog } from './entry/fold'
-import { type CookLog, freshItem } from './entry/kind'
-import { type Run, type RunStep, runOf } from './run'
+import { type CookLog, freshItem, hasEnded } from './entry/kind'
+import { type Run, type RunStep, runOf, runOfLog } from './run'
 
 /**
  * Plans the rest of a meal anew from now: what is in stays in and comes out when it is foreseen to, what
@@ -103,7 +103,7 @@ function leftOf(
   const outs = own.filter(({ step }) => ['pull', 'take_off', 'carve', 'dish'].includes(step.kind))
   const begun = ins.filter((each) => each.state === 'done')
   const over = isRoast
-    ? state === 'served' || state === 'given_up' || state === 'carving'
+    ? state === 'carving' || (state !== undefined && hasEnded(state))
     : own.every((each) => each.state !== 'open')
   if (over) return fixed([], now_s)
   const blocks: Block[] = []
@@ -159,8 +159,8 @@ function leftOf(
  */
 export function replanMeal(cook: CookDocument, entries: readonly CookEntry[], now_s: number): Outcome<Replan> {
   if (!cook.meal) return fail({ code: 'not_found', path: ['meal'], what: cook.title })
-  const before = runOf(cook, entries, now_s)
   const log = foldLog(cook, entries)
+  const before = runOfLog(cook, log, now_s)
   const meal = tablesOf(cook.meal, cook, before)
   const resolved = resolveMeal({ ...meal, day_start: iso(Math.ceil(now_s / MINUTE_S) * MINUTE_S) })
   if (!resolved.ok) return resolved
@@ -227,12 +227,10 @@ export function replanMeal(cook: CookDocument, entries: readonly CookEntry[], no
     return changes
   })
   const promises = cook.items.flatMap(({ id }) => {
-    const state = log.items.get(id)?.state
+    const { state } = log.items.get(id) ?? freshItem()
     const to_s = tableOf.get(id)
     const own = before.items.find((each) => each.id === id)
-    return to_s === undefined || !own || state === 'served' || state === 'given_up' || to_s - own.promise_s < WORTH_S
-      ? []
-      : [{ item: id, to_s }]
+    return to_s === undefined || !own || hasEnded(state) || to_s - own.promise_s < WORTH_S ? [] : [{ item: id, to_s }]
   })
   const proposed = [
     ...promises.map(({ item, to_s }) => ({ kind: 'promise' as const, item, text: iso(to_s) })),
@@ -245,18 +243,8 @@ export function replanMeal(cook: CookDocument, entries: readonly CookEntry[], no
       value_c: set_c ?? null,
     })),
   ]
-  const thought = proposed.map(
-    (entry, i): CookEntry => ({
-      id: `thought-${String(i).padStart(4, '0')}`,
-      at: iso(now_s),
-      by: '',
-      value_c: null,
-      point: null,
-      device: null,
-      channel: null,
-      of: null,
-      ...entry,
-    }),
+  const thought = proposed.map((entry, i) =>
+    cookEntry.parse({ id: `thought-${String(i).padStart(4, '0')}`, at: iso(now_s), ...entry }),
   )
   return succeed({
     before,

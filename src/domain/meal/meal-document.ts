@@ -149,3 +149,10 @@ export const mealDocument = z
   })
 export type MealDocument = z.output<typeof mealDocument>
 export type MealDocumentInput = z.input<typeof mealDocument>
+
+/** What comes on the table then, by name. */
+export const servingsAt = ({ servings }: MealDocument, at_s: number): string =>
+  servings
+    .filter(({ at }) => Math.abs(Date.parse(at) / 1000 - at_s) < 30)
+    .map(({ title }) => title)
+    .join(', ')

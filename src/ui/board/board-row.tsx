@@ -1,19 +1,20 @@
 'use client'
 import { donenessScale } from '@/core/reference/doneness'
-import { STANDARDS } from '@/core/reference/standards'
 import { type BoardItem, sameOven, sameTable, settingOf } from '@/domain/cook/board'
 import type { CookEntry } from '@/domain/cook/cook-document'
-import type { Forecast, PeakWatch, Split, Way } from '@/domain/cook/forecast'
+import type { Forecast, PeakWatch, Way } from '@/domain/cook/forecast'
 import type { Run } from '@/domain/cook/run'
 import { cutOf } from '@/domain/roast/resolve'
 import { lateWords, oddWords, peakWords, pointName, STATE_WORDS, safetyWords } from '@/words/cook-words'
 import { clock, temperature, type Units } from '@/words/units'
 import { CookCurve } from './cook-curve'
+import { GiveUp } from './give-up'
 import { HandReading } from './hand-reading'
 import { Mishaps } from './mishaps'
 import { ProbesPanel } from './probes-panel'
 import { PromiseMove } from './promise-move'
-import { blank, type LiveCook } from './use-cook'
+import { SplitWays } from './split-ways'
+import { blank, type LiveCook, lookedAt } from './use-cook'
 import { WaysOut } from './ways-out'
 
 /** Ways out that change what is done later, not what is set now: they are written down. */
@@ -54,10 +55,7 @@ export function BoardRow({ board, forecast, peak, units, cook, run, compact = fa
   const estimate = forecast?.estimate
   const arrives = estimate !== undefined && Number.isFinite(estimate.pull_s.p50)
   const fahrenheit = units.temperature === 'f'
-  const put = (kind: CookEntry['kind'], more: Partial<CookEntry> & { at?: string } = {}) => {
-    const { at, ...rest } = more
-    add({ ...blank({ kind, item: item.id, ...rest }), ...(at === undefined ? {} : { at }) })
-  }
+  const put = (kind: CookEntry['kind'], more: Partial<CookEntry> = {}) => add(blank({ kind, item: item.id, ...more }))
   const button = 'min-h-12 rounded-full border-2 border-line px-4 text-lg font-semibold hover:border-copper'
   const set_c = board.settings.at(-1)?.set_c ?? settingOf(item)
   /** An oven has one setting: it is noted for every roast that is in it. */
@@ -71,11 +69,6 @@ export function BoardRow({ board, forecast, peak, units, cook, run, compact = fa
   const own = run.steps.filter(({ step }) => step.item === item.id)
   const goesIn = own.find(({ step }) => step.kind === 'put_in')
   const plate_s = run.items.find(({ id }) => id === item.id)?.plate_s ?? board.promise_s
-  /** A step of the plan that this does: it is named, so that the plan knows it is done. */
-  const stepFor = (kind: string, act?: string) =>
-    own.find(
-      ({ step, state: each }) => each === 'open' && step.kind === kind && (act === undefined || step.act === act),
-    )?.step.id ?? null
   const finishes = own.some(({ step, state: each }) => step.kind === 'finish' && each === 'open')
   const degreeOf = (peak_c: number) => {
     const cut = cutOf(item.roast)
@@ -92,7 +85,7 @@ export function BoardRow({ board, forecast, peak, units, cook, run, compact = fa
       put('oven', { value_c: tenth(way.set_c), text: swap.oven_name })
       put('pull_at', { item: swap.item, value_c: tenth(swap.pull_c) })
       put('oven', { item: swap.item, value_c: tenth(swap.set_c), text: board.oven_name })
-    } else if (way.code === 'pull_now') put('out', { value_c: latest?.value_c ?? null, of: stepFor('pull') })
+    } else if (way.code === 'pull_now') put('out', { value_c: latest?.value_c ?? null })
     else if (way.code === 'skip_finish') {
       for (const { step, state: each } of own)
         if (each === 'open' && (step.kind === 'finish' || step.stage?.role === 'finish'))
@@ -108,20 +101,10 @@ export function BoardRow({ board, forecast, peak, units, cook, run, compact = fa
   ]
   const main = (
     <>
-      {state === 'waiting' && <Big onClick={() => put('in', { of: stepFor('put_in') })}>It is in</Big>}
-      {state === 'in' && (
-        <Big
-          onClick={() => put('out', { value_c: latest?.value_c ?? null, of: stepFor('pull') ?? stepFor('take_off') })}
-        >
-          It is out
-        </Big>
-      )}
-      {state === 'resting' && finishes && (
-        <Big onClick={() => put('finish', { of: stepFor('finish') })}>To its hot finish</Big>
-      )}
-      {(state === 'resting' || state === 'finishing') && (
-        <Big onClick={() => put('carve', { of: stepFor('carve') })}>Carving</Big>
-      )}
+      {state === 'waiting' && <Big onClick={() => put('in')}>It is in</Big>}
+      {state === 'in' && <Big onClick={() => put('out', { value_c: latest?.value_c ?? null })}>It is out</Big>}
+      {state === 'resting' && finishes && <Big onClick={() => put('finish')}>To its hot finish</Big>}
+      {(state === 'resting' || state === 'finishing') && <Big onClick={() => put('carve')}>Carving</Big>}
       {state === 'carving' && <Big onClick={() => put('served')}>On the table</Big>}
     </>
   )
@@ -198,11 +181,7 @@ export function BoardRow({ board, forecast, peak, units, cook, run, compact = fa
           data-odd={each.code}
         >
           {oddWords(each, units)}{' '}
-          <button
-            type="button"
-            className="min-h-9 underline underline-offset-4"
-            onClick={() => put('note', { text: 'looked at the probe' })}
-          >
+          <button type="button" className="min-h-9 underline underline-offset-4" onClick={() => add(lookedAt(item.id))}>
             Looked at
           </button>
         </p>
@@ -229,17 +208,7 @@ export function BoardRow({ board, forecast, peak, units, cook, run, compact = fa
         )}
         {state === 'in' &&
           STEPS.map(([kind, words]) => (
-            <button
-              key={kind}
-              type="button"
-              className={button}
-              onClick={() =>
-                put(kind, {
-                  of:
-                    kind === 'turned' || kind === 'basted' || kind === 'uncovered' ? stepFor('tend', ACTS[kind]) : null,
-                })
-              }
-            >
+            <button key={kind} type="button" className={button} onClick={() => put(kind)}>
               {words}
             </button>
           ))}
@@ -270,7 +239,7 @@ export function BoardRow({ board, forecast, peak, units, cook, run, compact = fa
             now_s={now_s}
             set_c={settingOf(item)}
             units={units}
-            add={({ at, ...entry }) => add({ ...blank(entry), ...(at === undefined ? {} : { at }) })}
+            add={(entry) => add(blank(entry))}
           />
           <ProbesPanel board={board} items={items} cook={cook} units={units} put={put} />
           <GiveUp title={item.title} giveUp={(text) => put('given_up', { text })} />
@@ -362,88 +331,6 @@ export function BoardRow({ board, forecast, peak, units, cook, run, compact = fa
         body
       )}
     </section>
-  )
-}
-
-const ACTS = { turned: 'turn', basted: 'baste', uncovered: 'uncover' } as const
-const REASONS = ['burnt', 'raw inside, no time', 'dropped', 'spoiled', 'not needed'] as const
-
-/** A roast that does not come to the table: with its reason, and never by one slip. */
-function GiveUp({ title, giveUp }: { readonly title: string; readonly giveUp: (reason: string) => void }) {
-  return (
-    <details className="mt-1">
-      <summary className="min-h-11 cursor-pointer py-2 text-lg text-soft">Give it up</summary>
-      <p className="flex flex-wrap items-center gap-2 text-lg">
-        {title} does not come to the table:
-        {REASONS.map((reason) => (
-          <button
-            key={reason}
-            type="button"
-            className="min-h-12 rounded-full border-2 border-line px-4 font-semibold hover:border-wattle"
-            onClick={() => giveUp(reason)}
-          >
-            {reason}
-          </button>
-        ))}
-      </p>
-    </details>
-  )
-}
-
-/** One part is done, another is not: what each way does to the done part. */
-function SplitWays({
-  split,
-  put,
-  units,
-}: {
-  readonly split: Split
-  readonly put: (
-    kind: 'covered' | 'note' | 'spooned',
-    more?: { readonly text?: string; readonly point?: string },
-  ) => void
-  readonly units: Units
-}) {
-  const done = split.done.replace('_', ' ')
-  const lacking = split.lacking.replace('_', ' ')
-  const way = 'min-h-14 rounded-xl border-2 border-line px-3 py-1.5 text-left hover:border-copper'
-  return (
-    <div className="mt-2 rounded-lg border-l-4 border-copper px-3 py-2" data-testid="split">
-      <p className="text-lg">
-        The {done} is done, the {lacking} gets there about {clock(split.arrives_s, units)}.{' '}
-        {split.lacking === 'stuffing'
-          ? `Stuffing is safe at ${temperature(STANDARDS.stuffingLeast.value, units)} in its middle, not before.`
-          : 'Each part is safe at its own reading only.'}
-      </p>
-      <div className="mt-2 grid gap-2 sm:grid-cols-2">
-        <button type="button" className={way} onClick={() => put('covered', { point: split.done })}>
-          <strong className="block text-lg">Foil over the {done}</strong>
-          <span className="text-base text-soft">
-            {Math.abs(split.foiled_c - split.as_it_is_c) < 1.5
-              ? `the skin is spared; inside it comes to ${temperature(split.as_it_is_c, units)} by then either way`
-              : `it comes to ${temperature(split.foiled_c, units)} by then; left bare, to ${temperature(split.as_it_is_c, units)}`}
-          </span>
-        </button>
-        <button
-          type="button"
-          className={way}
-          onClick={() =>
-            split.lacking === 'stuffing'
-              ? put('spooned')
-              : put('note', { text: `${done} off and resting, the rest goes back in` })
-          }
-        >
-          <strong className="block text-lg">
-            {split.lacking === 'stuffing'
-              ? 'Spoon the stuffing into a dish'
-              : `Take the ${done} off, the rest goes back`}
-          </strong>
-          <span className="text-base text-soft">
-            the {done} stays at {temperature(split.now_c, units)} and rests; the {lacking} needs until about{' '}
-            {clock(split.arrives_s, units)} or a little less. Hot juices: use a tray
-          </span>
-        </button>
-      </div>
-    </div>
   )
 }
 

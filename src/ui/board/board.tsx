@@ -18,7 +18,7 @@ import { PlanAgain } from './plan-again'
 import { RunList } from './run-list'
 import { stepHands } from './step-hands'
 import { useAlarms } from './use-alarms'
-import { blank, type CookStart, useCook } from './use-cook'
+import { blank, type CookStart, lookedAt, useCook } from './use-cook'
 
 /** More roasts than this are shown small. */
 const MANY = 4
@@ -43,7 +43,7 @@ export function Board({ units, ...start }: CookStart & { readonly units: Units }
   const next = actions[0]
   const hands = stepHands(cook)
   const pullOf = (id: string | null) => items.find(({ item }) => item.id === id)?.pull_c
-  const looked = (item: string) => void cook.add(blank({ kind: 'note', item, text: 'looked at the probe' }))
+  const looked = (item: string) => void cook.add(lookedAt(item))
   const undoable = standing(cook.entries).findLast(({ kind }) => kind !== 'arrival' && kind !== 'heard')
   const nextItem = next?.kind === 'step' ? next.step.step.item : next?.item
   const { add } = cook

@@ -5,6 +5,7 @@ import type { BoardItem } from '@/domain/cook/board'
 import { type Doubt, doubtOf, inNumbers } from '@/domain/cook/plausible'
 import { pointName } from '@/words/cook-words'
 import { temperature, type Units } from '@/words/units'
+import { typedDegrees } from '../controls/typed-degrees'
 
 /** A reading by hand, of whichever point: one that cannot be is asked about before it counts. */
 export function HandReading({
@@ -38,8 +39,8 @@ export function HandReading({
         className="flex flex-wrap items-center gap-2"
         onSubmit={(event) => {
           event.preventDefault()
-          const value = Number(typed.replace(',', '.').replace(/\s*°?\s*[cf]?$/i, ''))
-          if (typed.trim() === '' || !Number.isFinite(value)) return
+          const value = typedDegrees(typed)
+          if (value === undefined) return
           const found = doubtOf(
             value,
             fahrenheit,

@@ -7,6 +7,7 @@ import { ASKS, entriesOfMishap, type Mishap, mishapsOf } from '@/domain/cook/mis
 import { readMoment } from '@/domain/line/moment'
 import { mishapWords } from '@/words/mishap-words'
 import { clock, temperature, type Units } from '@/words/units'
+import { typedDegrees } from '../controls/typed-degrees'
 
 const DAY_S = 86_400
 
@@ -34,8 +35,8 @@ export function Mishaps({
   const asks = asked && ASKS[asked]
   const said = (): number | undefined => {
     if (asks === 'temperature') {
-      const value = Number(typed.replace(',', '.').replace(/\s*°?\s*[cf]?$/i, ''))
-      if (typed.trim() === '' || !Number.isFinite(value)) return undefined
+      const value = typedDegrees(typed)
+      if (value === undefined) return undefined
       const value_c = units.temperature === 'f' ? fahrenheitToCelsius(value) : value
       return value_c >= 40 && value_c <= 320 ? value_c : undefined
     }

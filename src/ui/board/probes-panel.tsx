@@ -6,12 +6,10 @@ import { NOWHERE } from '@/domain/cook/entry/assign'
 import { pointName } from '@/words/cook-words'
 import { duration, temperature, type Units } from '@/words/units'
 import { Stations } from './stations'
-import type { LiveCook } from './use-cook'
+import { type LiveCook, OTHER_EVENING_S } from './use-cook'
 
 /** Longer without a word a channel is silent, s. */
 const SILENT_S = 180
-/** And so long it is of another evening, s. */
-const FORGOTTEN_S = 3 * 3600
 
 /** Every channel of every station: where it is, what it says, and whether it still says anything. */
 export function ProbesPanel({
@@ -43,7 +41,7 @@ export function ProbesPanel({
     )?.item
   // Stations of other evenings are not in the way, unless one was put into something of this cook.
   const channels = cook.channels.filter(
-    ({ device, channel, at_s }) => now_s - at_s < FORGOTTEN_S || ownerOf(device, channel) !== undefined,
+    ({ device, channel, at_s }) => now_s - at_s < OTHER_EVENING_S || ownerOf(device, channel) !== undefined,
   )
   const names = new Map(cook.devices.map(({ id, name }) => [id, name]))
   const several = new Set(channels.map(({ device }) => device)).size > 1

@@ -5,32 +5,37 @@ import { settingOf } from '@/domain/cook/board'
 import { duration } from '@/words/units'
 import type { StationOrder } from '@/workers/browser/protocol'
 import { send } from '../shell/client'
-import { blank, type LiveCook } from './use-cook'
+import { blank, type LiveCook, OTHER_EVENING_S } from './use-cook'
 
-/** Longer without a word it is of another evening, s. */
-const FORGOTTEN_S = 3 * 3600
+/** Adds a station to the kitchen, and tells the board; undefined where the server did not answer as it should. */
+async function addStation({ kitchen, deviceAdded }: LiveCook, called: string) {
+  const made = await send<{ device: { id: string; name: string }; token: string }>(
+    `/api/k/${kitchen}/devices`,
+    'POST',
+    { name: called },
+  )
+  if (!made.ok) return undefined
+  const { id, name } = made.value.device
+  deviceAdded({ id, name, added: true })
+  return { id, name, token: made.value.token }
+}
 
 /** Stations of this kitchen: added here with a token that is shown once, tested by what they say, practised with invented probes. */
 export function Stations({ cook, board }: { readonly cook: LiveCook; readonly board: BoardItem }) {
-  const { kitchen, channels, now_s } = cook
+  const { channels, now_s } = cook
   // Stations that spoke in this cook, or were added just now.
   const devices = cook.devices.filter(
-    ({ id, added }) => added || channels.some(({ device, at_s }) => device === id && now_s - at_s < FORGOTTEN_S),
+    ({ id, added }) => added || channels.some(({ device, at_s }) => device === id && now_s - at_s < OTHER_EVENING_S),
   )
   const [name, setName] = useState('')
   const [added, setAdded] = useState<{ readonly name: string; readonly token: string } | undefined>()
   const [failed, setFailed] = useState(false)
   const add = async () => {
-    const made = await send<{ device: { id: string; name: string }; token: string }>(
-      `/api/k/${kitchen}/devices`,
-      'POST',
-      { name: name.trim() },
-    )
-    setFailed(!made.ok)
-    if (!made.ok) return
-    setAdded({ name: made.value.device.name, token: made.value.token })
+    const made = await addStation(cook, name.trim())
+    setFailed(!made)
+    if (!made) return
+    setAdded(made)
     setName('')
-    cook.deviceAdded({ id: made.value.device.id, name: made.value.device.name, added: true })
   }
   return (
     <div className="mt-3 border-t border-line pt-2 text-lg">
@@ -90,14 +95,9 @@ function PracticeProbes({ cook, board }: { readonly cook: LiveCook; readonly boa
   useEffect(() => () => worker.current?.terminate(), [])
   const begin = async () => {
     setState('starting')
-    const made = await send<{ device: { id: string; name: string }; token: string }>(
-      `/api/k/${cook.kitchen}/devices`,
-      'POST',
-      { name: 'Practice probes' },
-    )
-    if (!made.ok || board.in_s === undefined) return setState('failed')
-    const { device, token } = made.value
-    cook.deviceAdded({ id: device.id, name: device.name, added: true })
+    const made = await addStation(cook, 'Practice probes')
+    if (!made || board.in_s === undefined) return setState('failed')
+    const { id: device, token } = made
     const { item } = board
     const order: StationOrder = {
       token,
@@ -118,8 +118,8 @@ function PracticeProbes({ cook, board }: { readonly cook: LiveCook; readonly boa
       name: 'station',
     })
     worker.current.postMessage(order)
-    cook.add(blank({ kind: 'assign', item: item.id, device: device.id, channel: 0, point: item.points[0] ?? 'core' }))
-    cook.add(blank({ kind: 'assign', item: item.id, device: device.id, channel: 1, point: 'air' }))
+    cook.add(blank({ kind: 'assign', item: item.id, device, channel: 0, point: item.points[0] ?? 'core' }))
+    cook.add(blank({ kind: 'assign', item: item.id, device, channel: 1, point: 'air' }))
     setState('on')
   }
   return (

@@ -4,7 +4,7 @@ import { useCallback, useEffect, useMemo, useRef, useState } from 'react'
 import { type BoardItem, boardOf } from '@/domain/cook/board'
 import type { CookDocument, CookEntry, ProbeReading } from '@/domain/cook/cook-document'
 import { foldLog } from '@/domain/cook/entry/fold'
-import { type Run, runOf } from '@/domain/cook/run'
+import { type Run, runOfLog } from '@/domain/cook/run'
 import { deviceOutbox, takeUpOlder } from '../outbox/device-outbox'
 import { useOutbox } from '../outbox/use-outbox'
 import { deviceStorage } from '../shell/device-storage'
@@ -25,6 +25,9 @@ export interface CookStart {
   readonly now_s: number
   readonly devices: readonly Station[]
 }
+
+/** What said nothing for longer is of another evening, s. */
+export const OTHER_EVENING_S = 3 * 3600
 
 /** A station of probes of this kitchen. */
 export interface Station {
@@ -50,7 +53,7 @@ export interface LiveCook {
   readonly unkept: number
   /** Whether the server answers; the board goes on without it. */
   readonly connected: boolean
-  readonly add: (entry: Omit<CookEntry, 'id' | 'at' | 'by'> & { readonly at?: string }) => CookEntry
+  readonly add: (entry: EntryPart) => CookEntry
   readonly devices: readonly Station[]
   readonly deviceAdded: (device: Station) => void
   /** The server's clock less this device's, ms. */
@@ -74,7 +77,10 @@ const EMPTY = {
   of: null,
   text: null,
 } as const
-export const blank = (part: Partial<CookEntry> & Pick<CookEntry, 'kind'>): Omit<CookEntry, 'id' | 'at' | 'by'> => ({
+/** What is entered by hand: the board adds who, an identity, and when where that is not said. */
+export type EntryPart = Omit<CookEntry, 'id' | 'at' | 'by'> & { readonly at?: string | undefined }
+
+export const blank = (part: Partial<CookEntry> & Pick<CookEntry, 'kind'>): EntryPart => ({
   ...EMPTY,
   ...part,
 })
@@ -84,6 +90,9 @@ const thisDevice = (): DeviceWorld => ({
   clock: () => Date.now() / 1000,
   fromKept: typeof window !== 'undefined' && window.document.documentElement.dataset.kept !== undefined,
 })
+
+/** Somebody looked at the probe in a roast: what was odd is answered. */
+export const lookedAt = (item: string) => blank({ kind: 'note', item, text: 'looked at the probe' })
 
 /** The board is made anew each so many seconds of cook time, not each tick. */
 const BOARD_STEP_S = 5
@@ -115,7 +124,8 @@ export function useCook(start: CookStart, by: string): LiveCook {
   )
   const board_s = Math.floor(now_s / BOARD_STEP_S) * BOARD_STEP_S
   const items = useMemo(() => boardOf(document, entries, readings, board_s), [document, entries, readings, board_s])
-  const run = useMemo(() => runOf(document, entries, board_s), [document, entries, board_s])
+  const log = useMemo(() => foldLog(document, entries), [document, entries])
+  const run = useMemo(() => runOfLog(document, log, board_s), [document, log, board_s])
   const { forecasts, peaks } = useForecasts(items, now_s)
 
   const last = useRef(0)
@@ -131,7 +141,6 @@ export function useCook(start: CookStart, by: string): LiveCook {
   )
   const [addedDevices, setAddedDevices] = useState<readonly Station[]>([])
   const deviceAdded = useCallback((station: Station) => setAddedDevices((last) => [...last, station]), [])
-  const heardAlarms = useMemo(() => foldLog(document, entries).heard, [document, entries])
   useKeptArrivals(items, forecasts, now_s, add)
   const channels = useMemo(() => {
     const newest = new Map<string, ProbeReading>()
@@ -157,7 +166,7 @@ export function useCook(start: CookStart, by: string): LiveCook {
     devices: [...start.devices, ...addedDevices],
     deviceAdded,
     serverAhead_ms: ahead_ms,
-    heard: heardAlarms,
+    heard: log.heard,
     channels,
   }
 }

@@ -2,8 +2,7 @@
 import Link from 'next/link'
 import { useRouter } from 'next/navigation'
 import { useEffect, useRef } from 'react'
-import type { Living } from '@/domain/cook/living-plan'
-import { openSteps } from '@/domain/cook/run'
+import type { LivingCook } from '@/domain/cook/living-plan'
 import { stepTitle } from '@/words/steps'
 import { clock, shortDay, type Units } from '@/words/units'
 import { useEvents } from '../shell/use-events'
@@ -38,12 +37,11 @@ export function CookingNow({
   units,
 }: {
   readonly kitchen: string
-  readonly living: Living
+  readonly living: LivingCook
   readonly units: Units
 }) {
-  const { cookId, document, run } = living
+  const { cookId, document, next } = living
   useCookNews(kitchen, [cookId])
-  const [next] = openSteps(run)
   return (
     <section
       className="flex flex-wrap items-center gap-x-6 gap-y-2 rounded-2xl bg-bottle px-5 py-3 text-lg text-white"

@@ -2,7 +2,7 @@
 import { Redo2, Undo2 } from 'lucide-react'
 import Link from 'next/link'
 import { useCallback, useEffect, useState } from 'react'
-import type { Living } from '@/domain/cook/living-plan'
+import type { LivingCook } from '@/domain/cook/living-plan'
 import { type MealPlan, placedOf } from '@/domain/meal/make-meal'
 import type { MealDocument } from '@/domain/meal/meal-document'
 import type { Problem } from '@/domain/problem/problem'
@@ -43,7 +43,7 @@ interface DeskProps {
   /** Saves that came too late and wait to be looked at. */
   readonly setAside: readonly SetAside<MealDocument>[]
   /** What is cooking of it now. */
-  readonly living?: Living | undefined
+  readonly living?: LivingCook | undefined
   readonly cooks: Parameters<typeof CooksOfPlan>[0]['cooks']
 }
 

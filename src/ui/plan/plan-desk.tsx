@@ -5,7 +5,7 @@ import { findSchool } from '@/core/program/schools'
 import { COOLING, SERVING_WARMTH_C } from '@/core/reference/standards'
 import { WEIGHTS, type Weight } from '@/core/safety/weight'
 import type { Plan, Trouble } from '@/core/schedule/plan'
-import { type Living, livingTasks } from '@/domain/cook/living-plan'
+import { type LivingCook, livingTasks } from '@/domain/cook/living-plan'
 import type { HouseItem } from '@/domain/house/house-item'
 import { cutOf } from '@/domain/roast/resolve'
 import type { PlanDocument } from '@/domain/roast/roast-document'
@@ -44,7 +44,7 @@ interface DeskProps {
   /** Saves that came too late and wait to be looked at. */
   readonly setAside: readonly SetAside<PlanDocument>[]
   /** What is cooking of it now: the run goes by its board. */
-  readonly living?: Living | undefined
+  readonly living?: LivingCook | undefined
   readonly cooks: Parameters<typeof CooksOfPlan>[0]['cooks']
 }
 

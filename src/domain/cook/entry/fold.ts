@@ -46,6 +46,12 @@ export function foldLog(document: CookDocument, entries: readonly CookEntry[]): 
   return log
 }
 
+/** When a roast is promised as the log stands, s: where it was moved to, or all were, or as planned. */
+export const promisedAt = (
+  { id, promise }: Pick<CookDocument['items'][number], 'id' | 'promise'>,
+  log: CookLog,
+): number => log.items.get(id)?.promise_s ?? log.promise_s ?? secondsOf(promise)
+
 /** What an entry that names a step of the plan says of it. */
 function stepOf(log: CookLog, { kind, of, text, device, value_c }: CookEntry, at_s: number): void {
   if (of === null) return

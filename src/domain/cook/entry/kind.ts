@@ -7,6 +7,12 @@ export type Series = readonly { readonly at_s: number; readonly value_c: number 
 
 export type ItemState = 'waiting' | 'in' | 'resting' | 'finishing' | 'carving' | 'served' | 'given_up'
 
+/**
+ * Whether nothing more is done to a roast: it is on the table, or never comes there.
+ * @example hasEnded('given_up') // true
+ */
+export const hasEnded = (state: ItemState): boolean => state === 'served' || state === 'given_up'
+
 /** When a pull is foreseen, cook time, s, and when that was said. */
 export interface Arrival {
   readonly at_s: number

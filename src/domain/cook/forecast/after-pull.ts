@@ -55,17 +55,16 @@ export function watchPeak(board: BoardItem, now_s: number, seed = 7): PeakWatch 
   if (!short) return { peak_c, wanted_c, short, backIn: undefined }
   const pull = pullStageIndex(program)
   const heat = program.stages[pull] as Stage
-  const wait_s = Math.max(60, now_s - out_s)
+  const onBoard: Stage = {
+    role: 'cook',
+    environment: { kind: 'counter' },
+    cover: 'tent',
+    preheated: true,
+    tending: [],
+    until: { kind: 'time', duration_s: seconds(Math.max(60, now_s - out_s)) },
+  }
   const rested = program.stages.slice(pull + 1)
   for (const minutes of BACK_IN_MIN) {
-    const onBoard: Stage = {
-      role: 'cook',
-      environment: { kind: 'counter' },
-      cover: 'tent',
-      preheated: true,
-      tending: [],
-      until: { kind: 'time', duration_s: seconds(wait_s) },
-    }
     const again: Stage = { ...heat, tending: [], until: { kind: 'time', duration_s: seconds(minutes * 60) } }
     const back: Program = { ...program, stages: [...program.stages.slice(0, pull + 1), onBoard, again, ...rested] }
     const found = foresee({ ...setup, program: back }, posterior).peak_c.p50

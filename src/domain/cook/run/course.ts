@@ -1,5 +1,6 @@
 import { STANDARDS } from '@/core/reference/standards'
 import type { CookItem } from '../cook-document'
+import { promisedAt } from '../entry/fold'
 import type { Arrival, CookLog, ItemLog, ItemState } from '../entry/kind'
 import { secondsOf } from '../entry/time'
 import type { CookStep } from '../step'
@@ -34,7 +35,6 @@ export interface Milestones {
   readonly carve_s: number
   readonly promise_s: number
   readonly finish: CookStep | undefined
-  readonly pull: CookStep | undefined
   readonly takenOff: CookStep | undefined
 }
 
@@ -58,7 +58,6 @@ export function milestonesOf(item: CookItem, steps: readonly CookStep[]): Milest
     carve_s,
     promise_s: secondsOf(item.promise),
     finish,
-    pull,
     takenOff,
   }
 }
@@ -103,7 +102,7 @@ export interface RoastCourse {
  * time; what is late moves what follows; the rest gives way down to its least first.
  */
 export function courseOf(item: CookItem, plan: Milestones, own: ItemLog, log: CookLog, now_s: number): RoastCourse {
-  const promise_s = own.promise_s ?? log.promise_s ?? plan.promise_s
+  const promise_s = promisedAt(item, log)
   const putIn = own.in_s ?? plan.in_s + promise_s - plan.promise_s
   const waits = own.state === 'waiting'
   const goesIn = waits ? Math.max(putIn, now_s) : putIn
@@ -170,22 +169,35 @@ export function timeOf(step: CookStep, plan: Milestones, course: RoastCourse): W
   return { at_s: planned + (after ? ends : begins), window: undefined }
 }
 
-/** When a milestone that a roast has passed was, s; undefined for what the log does not tell. */
-export function happenedAt(step: CookStep, plan: Milestones, own: ItemLog): number | undefined {
-  if (own.state === 'given_up') return undefined
+/** Whether a step is one that the state of its roast speaks of: in, out, to its finish, under the knife. */
+export function isMilestone(step: CookStep, plan: Milestones): boolean {
   switch (step.kind) {
     case 'put_in':
-      return at(step) <= plan.in_s + SAME_S ? own.in_s : undefined
+      return at(step) <= plan.in_s + SAME_S
     case 'pull':
-      return own.out_s
+    case 'carve':
+      return true
     case 'take_off':
-      return step === plan.takenOff ? own.out_s : undefined
+      return step === plan.takenOff
     case 'finish':
-      return step === plan.finish ? own.finish_s : undefined
+      return step === plan.finish
+    default:
+      return false
+  }
+}
+
+/** When a milestone that a roast has passed was, s; undefined for what the log does not tell. */
+export function happenedAt(step: CookStep, plan: Milestones, own: ItemLog): number | undefined {
+  if (own.state === 'given_up' || !isMilestone(step, plan)) return undefined
+  switch (step.kind) {
+    case 'put_in':
+      return own.in_s
+    case 'finish':
+      return own.finish_s
     case 'carve':
       return own.carve_s
     default:
-      return undefined
+      return own.out_s
   }
 }
 

@@ -1,10 +1,22 @@
 import type { TaskKind } from '@/core/schedule/task'
 import type { CookDocument, CookEntry } from '../cook-document'
 import { foldLog } from '../entry/fold'
-import { type CookLog, freshItem, type ItemState, type Shift } from '../entry/kind'
+import { type CookLog, freshItem, hasEnded, type ItemState, type Shift } from '../entry/kind'
 import { secondsOf } from '../entry/time'
 import type { CookStep } from '../step'
-import { at, courseOf, happenedAt, milestonesOf, passedBy, RANK, rankOf, SAME_S, timeOf, type When } from './course'
+import {
+  at,
+  courseOf,
+  happenedAt,
+  isMilestone,
+  milestonesOf,
+  passedBy,
+  RANK,
+  rankOf,
+  SAME_S,
+  timeOf,
+  type When,
+} from './course'
 import { planSteps, stuffingSteps } from './steps'
 
 export { planSteps } from './steps'
@@ -70,8 +82,11 @@ const RESTS_S = 180
  *
  * @param now_s cook time, s since 1970: what is overdue moves what follows
  */
-export function runOf(document: CookDocument, entries: readonly CookEntry[], now_s: number): Run {
-  const log = foldLog(document, entries)
+export const runOf = (document: CookDocument, entries: readonly CookEntry[], now_s: number): Run =>
+  runOfLog(document, foldLog(document, entries), now_s)
+
+/** The same, of a log that is folded already. */
+export function runOfLog(document: CookDocument, log: CookLog, now_s: number): Run {
   const steps = [...planSteps(document), ...stuffingSteps(document, log)]
   const origin_s = secondsOf(document.clock.origin)
   const ticked = tickedOf(steps, log)
@@ -85,7 +100,7 @@ export function runOf(document: CookDocument, entries: readonly CookEntry[], now
       const shifted = steps.find((step) => step.item === item.id && step.kind === 'put_in' && log.shifted.has(step.id))
       const begins = own.in_s ?? (shifted && log.shifted.get(shifted.id)?.at_s)
       const course = courseOf(item, plan, begins === undefined ? own : { ...own, in_s: begins }, log, now_s)
-      return [item.id, { item, own, plan, course }] as const
+      return [item.id, { own, plan, course }] as const
     }),
   )
   const sides = new Map(
@@ -100,12 +115,14 @@ export function runOf(document: CookDocument, entries: readonly CookEntry[], now
       return [side.id, { steps: own, moved, began, late, slip, last, promise_s: secondsOf(side.promise) }] as const
     }),
   )
+  const roastsOf = (planned_s: number) =>
+    [...roasts.values()].filter(({ plan }) => Math.abs(plan.promise_s - planned_s) < SAME_S)
   const served = (planned_s: number) => {
-    const own = [...roasts.values()].filter(({ plan }) => Math.abs(plan.promise_s - planned_s) < SAME_S)
-    return own.length > 0 && own.every(({ own: { state } }) => RANK[state] >= RANK.served)
+    const own = roastsOf(planned_s)
+    return own.length > 0 && own.every(({ own: { state } }) => hasEnded(state))
   }
   const plateOf = (planned_s: number) => {
-    const own = [...roasts.values()].filter(({ plan }) => Math.abs(plan.promise_s - planned_s) < SAME_S)
+    const own = roastsOf(planned_s)
     const moved = planned_s + tableMoved(document, log, planned_s)
     return Math.max(moved, ...own.map(({ course }) => course.plate_s))
   }
@@ -114,12 +131,6 @@ export function runOf(document: CookDocument, entries: readonly CookEntry[], now
 
   const sources = new Map(steps.flatMap(({ source }) => (source ? [[source.id, source] as const] : [])))
   const found = new Map<string, RunStep>()
-  const said = (step: CookStep, state: StepState, when: When): RunStep => ({
-    step,
-    state,
-    planned_s: at(step),
-    ...when,
-  })
   /** @param with_s what was moved goes along by so much with what it follows */
   const put = (step: CookStep, passed: boolean, when: When, with_s = 0, by_s = now_s) => {
     const tick = ticked.get(step.id)
@@ -137,20 +148,20 @@ export function runOf(document: CookDocument, entries: readonly CookEntry[], now
     // When what nobody ticked was done nobody knows: it keeps its planned time.
     const gone = state === 'passed' || state === 'before'
     const elsewhere = moved && (moved.source !== undefined || moved.set_c !== undefined)
-    found.set(
-      step.id,
-      said(
-        elsewhere ? atSource(step, moved, sources) : step,
-        state,
-        tick !== undefined
-          ? { at_s: tick, window: undefined }
-          : gone
-            ? { at_s: Math.min(at(step), by_s), window: undefined }
-            : moved !== undefined
-              ? { at_s: moved.at_s + with_s, window: undefined }
-              : when,
-      ),
-    )
+    const stands: When =
+      tick !== undefined
+        ? { at_s: tick, window: undefined }
+        : gone
+          ? { at_s: Math.min(at(step), by_s), window: undefined }
+          : moved !== undefined
+            ? { at_s: moved.at_s + with_s, window: undefined }
+            : when
+    found.set(step.id, {
+      step: elsewhere ? atSource(step, moved, sources) : step,
+      state,
+      planned_s: at(step),
+      ...stands,
+    })
   }
   for (const step of steps) {
     const roast = step.item === null ? undefined : roasts.get(step.item)
@@ -162,6 +173,8 @@ export function runOf(document: CookDocument, entries: readonly CookEntry[], now
       const passed = rests || RANK[own.state] > rankOf(step, plan)
       const happened = passed ? happenedAt(step, plan, own) : undefined
       if (happened !== undefined && !ticked.has(step.id)) ticked.set(step.id, happened)
+      // Back in, it is to be pulled again: a milestone is done as long as its roast is past it, however often it was ticked.
+      if (!passed && isMilestone(step, plan)) ticked.delete(step.id)
       put(step, passed, timeOf(step, plan, course), 0, passedBy(step, plan, own) ?? now_s)
     } else if (side) {
       const place = side.steps.indexOf(step)
@@ -245,7 +258,9 @@ function tickedOf(steps: readonly CookStep[], log: CookLog): Map<string, number>
   const ticked = new Map(log.ticked)
   for (const { item, kind, at_s } of log.loose) {
     const does = DOES[kind]
-    const step = does && steps.find((each) => each.item === item && does(each) && !ticked.has(each.id))
+    const step =
+      does &&
+      steps.find((each) => each.item === item && does(each) && !ticked.has(each.id) && !log.skipped.has(each.id))
     if (step) ticked.set(step.id, at_s)
   }
   return ticked
@@ -266,8 +281,8 @@ export const openSteps = ({ steps }: Run): RunStep[] =>
  */
 export function isOver(document: CookDocument, entries: readonly CookEntry[], now_s: number): boolean {
   const log = foldLog(document, entries)
-  const ended = [...log.items.values()].every(({ state }) => RANK[state] >= RANK.served)
-  return ended && openSteps(runOf(document, entries, now_s)).length === 0
+  const ended = [...log.items.values()].every(({ state }) => hasEnded(state))
+  return ended && openSteps(runOfLog(document, log, now_s)).length === 0
 }
 
 /** What a cook enters when a step is done: what is done to the meat says so, and the step it was. */
@@ -280,9 +295,7 @@ export function entriesOf(
   const roast = items.find(({ id }) => id === item)
   const own = (kind: CookEntry['kind'], more: Partial<CookEntry> = {}) => [{ kind, of, item, ...more }]
   if (step.kind === 'serve') {
-    const table = items.filter(
-      ({ state, promise_s }) => RANK[state] < RANK.served && Math.abs(promise_s - at(step)) < SAME_S,
-    )
+    const table = items.filter(({ state, promise_s }) => !hasEnded(state) && Math.abs(promise_s - at(step)) < SAME_S)
     return table.length > 0 ? table.map(({ id }) => ({ kind: 'served', of, item: id })) : [{ kind: 'done', of }]
   }
   if (!roast) return own('done')
@@ -296,7 +309,7 @@ export function entriesOf(
     case 'rest':
       return own('rest')
     case 'finish':
-      return own(roast.state === 'resting' ? 'finish' : 'done')
+      return own(roast.state === 'in' || roast.state === 'resting' ? 'finish' : 'done')
     case 'carve':
       return own('carve')
     case 'tend':

@@ -170,6 +170,17 @@ describe('times are those of the plan as it now stands', () => {
     })
   })
 
+  it('taken out by mistake and back in, its pull is to be done again, and its milestones after that', () => {
+    const pull = document.steps.find(({ kind }) => kind === 'pull')?.id ?? ''
+    const out = [entry('in', in_s), entry('out', pull_s - 600, { of: pull })]
+    expect(find(runOf(document, out, pull_s - 500), 'pull').state).toBe('done')
+    const back = [...out, entry('in', pull_s - 300)]
+    expect(find(runOf(document, back, pull_s - 200), 'pull').state).toBe('open')
+    expect(find(runOf(document, back, pull_s - 200), 'put_in')).toMatchObject({ state: 'done', at_s: in_s })
+    const again = [...back, entry('out', pull_s + 900, { of: pull })]
+    expect(find(runOf(document, again, pull_s + 1000), 'pull')).toMatchObject({ state: 'done' })
+  })
+
   it('given up it asks for nothing more, and the cook is over', () => {
     const entries = [entry('in', in_s), entry('given_up', in_s + 600, { text: 'dropped' })]
     expect(openSteps(runOf(document, entries, in_s + 700)).map(({ step }) => step.kind)).toEqual([])

@@ -38,7 +38,7 @@ export default async function MealPage({ params }: { params: Promise<{ kitchen: 
             at_s: createdAt.getTime() / 1000,
             document,
           }))}
-          living={living && { cookId: living.cookId, document: living.document, run: living.run }}
+          living={living}
           cooks={cooks}
           calendar={secret.ok ? `http://${host}/calendar/${secret.value}` : ''}
         />

@@ -32,7 +32,7 @@ export default async function PlanPage({ params }: Params) {
           plan={plan}
           units={units}
           now_s={nowSeconds()}
-          living={living && { cookId: living.cookId, document: living.document, run: living.run }}
+          living={living}
           cooks={cooks}
           house={house.ok ? house.value : []}
           setAside={setAside.map(({ id: version, createdAt, document }) => ({
