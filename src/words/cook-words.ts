@@ -1,7 +1,7 @@
 import { DANGER_ZONE_C, STANDARDS } from '@/core/reference/standards'
 import type { ItemState, OddReading } from '@/domain/cook/board'
 import type { CookEntry } from '@/domain/cook/cook-document'
-import type { Advice, PeakWatch, Safety, Way } from '@/domain/cook/forecast'
+import type { Advice, PeakWatch, Way } from '@/domain/cook/forecast'
 import { clock, duration, rise, temperature, type Units } from './units'
 
 /** Where a roast stands. */
@@ -188,12 +188,6 @@ export function costWords({ cost, never, code }: Way, degree: string): string {
   ]
     .filter(Boolean)
     .join(' · ')
-}
-
-/** How surely it is safe, said plainly. */
-export const safetyWords = ({ least_c, chance }: Safety, units: Units): string => {
-  const of = Math.min(99, Math.floor(chance * 100))
-  return `Safe from a peak of ${temperature(least_c, units)} in its coldest part: ${of} chances in 100`
 }
 
 /** A point of a roast as it is said. */

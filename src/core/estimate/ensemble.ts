@@ -1,5 +1,6 @@
 import { parametersVaried } from '../heat/parameters'
 import { bodiesOf, type PieceSize, usualThickness } from '../heat/piece'
+import { isSafe, type SafetyLeast } from '../safety/least'
 import { cook } from '../simulate/cook'
 import { type CookConditions, RESOLUTION } from '../simulate/stepper'
 import { quantile, seededRandom, stratifiedNormals } from './random'
@@ -40,6 +41,8 @@ export interface EnsembleSetup extends CookConditions {
   readonly doubt: Doubt
   readonly members: number
   readonly seed: number
+  /** What makes it safe, where something is asked. */
+  readonly least?: SafetyLeast | undefined
 }
 
 export interface Spread {
@@ -57,6 +60,8 @@ export interface EnsembleAnswer {
   readonly band: readonly { readonly time_s: number; readonly low_c: number; readonly high_c: number }[]
   /** Share of the variance of the time to pull that goes with each input, largest first. */
   readonly matters: readonly { readonly input: DoubtName; readonly share: number }[]
+  /** Share of those that arrive which are safe at every point; undefined where nothing is asked. */
+  readonly safe: number | undefined
   /** Members that did not reach the pull. */
   readonly lost: number
   readonly members: number
@@ -77,6 +82,7 @@ export function cookEnsemble(setup: EnsembleSetup): EnsembleAnswer {
   const peaks: number[] = []
   const courses: { length: number; time_s: Float64Array; core_c: Float64Array }[] = []
   let lost = 0
+  let safe = 0
   for (let member = 0; member < members; member++) {
     const drawn = parametersVaried(parameters, {
       conduction: doubt.model * draw('model', member),
@@ -105,6 +111,7 @@ export function cookEnsemble(setup: EnsembleSetup): EnsembleAnswer {
     pulls.push(run.pull_s)
     kept.push(member)
     peaks.push(run.peak_c[deciding] as number)
+    if (setup.least && isSafe(setup.least, run)) safe++
     courses.push({
       length: run.curve.length,
       time_s: run.curve.time_s,
@@ -116,6 +123,7 @@ export function cookEnsemble(setup: EnsembleSetup): EnsembleAnswer {
     peak_c: spreadOf(peaks),
     band: bandOf(courses),
     matters: mattersOf(pulls, kept, draws),
+    safe: setup.least && pulls.length > 0 ? safe / pulls.length : undefined,
     lost,
     members,
   }

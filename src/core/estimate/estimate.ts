@@ -20,7 +20,7 @@ export interface Estimate {
   readonly points: readonly { readonly pull_c: number; readonly peak_c: number }[]
   /** Share of members that get there. */
   readonly arriving: number
-  /** Share of those whose lowest peak is safe; undefined where nothing was asked. */
+  /** Share of those that are safe at every point, by peak or by all they had; undefined where nothing was asked. */
   readonly safe: number | undefined
   /** What the readings have taught: posterior mean and spread of each unknown, in its own unit. */
   readonly inferred: readonly {
@@ -180,6 +180,7 @@ export function foresee(setup: EstimateSetup, posterior: Posterior, most = poste
   const points: { pull: number[]; peak: number[] }[] = []
   const courses: (readonly number[])[] = []
   let misfit = 0
+  let safe = 0
   for (let m = 0; m < count; m++) {
     const member = cookMember(setup, drawnOf(theta, Math.floor(m * stride)), wanted, tracks, true)
     const { run } = member
@@ -198,6 +199,7 @@ export function foresee(setup: EstimateSetup, posterior: Posterior, most = poste
     pulls.push(pull)
     carves.push(Math.max(setup.now_s, pull + run.carve_s - run.pull_s))
     peaks.push(Math.min(...run.peak_c))
+    if (member.safe) safe++
     run.pullCore_c.forEach((value, i) => {
       points[i] ??= { pull: [], peak: [] }
       points[i].pull.push(value)
@@ -212,10 +214,7 @@ export function foresee(setup: EstimateSetup, posterior: Posterior, most = poste
     peak_c: spreadOf(some ? peaks : []),
     points: points.map(({ pull, peak }) => ({ pull_c: spreadOf(pull).p50, peak_c: spreadOf(peak).p50 })),
     arriving,
-    safe:
-      setup.least_peak_c === undefined || peaks.length === 0
-        ? undefined
-        : peaks.filter((peak) => peak >= (setup.least_peak_c as number)).length / peaks.length,
+    safe: setup.least === undefined || peaks.length === 0 ? undefined : safe / peaks.length,
     inferred: NAMES.map((name, p) => {
       const column = theta[p] as Float64Array
       const mean = column.reduce((sum, value) => sum + value, 0) / column.length

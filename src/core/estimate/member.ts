@@ -1,4 +1,5 @@
-import type { PieceSize } from '../heat/piece'
+import type { PieceSize, PointId } from '../heat/piece'
+import { isPointSafe, type SafetyLeast, SafetyMeter } from '../safety/least'
 import { type CookRun, cook } from '../simulate/cook'
 import {
   type AirReading,
@@ -24,8 +25,8 @@ export interface EstimateSetup extends CookConditions {
   readonly now_s: number
   /** The thickness was measured. */
   readonly measured: boolean
-  /** The lowest peak that is safe, °C: the share of members that reach it is counted. */
-  readonly least_peak_c?: number | undefined
+  /** What makes it safe, where something is asked: the share of members that are is counted. */
+  readonly least?: SafetyLeast | undefined
   readonly members: number
   readonly seed: number
   /** Nothing is doubted: one member, as told, as finely as a plan. */
@@ -37,6 +38,8 @@ export const COURSE_STEP_S = 300
 /** What one member says of one cook. */
 export interface MemberRun {
   readonly run: CookRun
+  /** Safe at every point; true where nothing is asked. */
+  readonly safe: boolean
   /** What its probe reads at each reading asked for, °C. */
   readonly predicted: Float64Array
   /** Its true centre at the point shown, each five minutes; NaN after the pull. */
@@ -97,8 +100,13 @@ export function cookMember(
   const last_s = readings.at(-1)?.time_s ?? 0
   const course: number[] = []
   const probe: { time_s: number[]; value_c: number[] } = { time_s: [], value_c: [] }
+  const { least } = setup
+  const meters = least && whole ? bodies.map(() => new SafetyMeter(least)) : []
   const stepped = (stepper: RoastStepper, from_s: number): boolean => {
     const to_s = stepper.time_s
+    meters.forEach((meter, body) => {
+      meter.add(to_s - from_s, stepper.kernels[body]?.core_c ?? Number.NaN)
+    })
     tracks.forEach((track, t) => {
       const kernel = stepper.kernels[track.body]
       if (!kernel) return
@@ -146,5 +154,8 @@ export function cookMember(
     for (let at = next[t] as number; at < track.indices.length; at++)
       predicted[track.indices[at] as number] = before[t] as number
   })
-  return { run, predicted, course, probe }
+  const safe =
+    least === undefined ||
+    meters.every((meter, body) => isPointSafe(least, run.points[body] as PointId, meter, run.peak_c[body] as number))
+  return { run, safe, predicted, course, probe }
 }

@@ -1,5 +1,5 @@
 import { type Slice, sliceOf } from '../doneness/slice'
-import { cookEnsemble, type EnsembleAnswer, type Spread, usualDoubt } from '../estimate/ensemble'
+import { cookEnsemble, type EnsembleAnswer, type EnsembleSetup, type Spread, usualDoubt } from '../estimate/ensemble'
 import type { RoastKernel } from '../heat/kernel'
 import type { PointId } from '../heat/piece'
 import { boilingPoint } from '../heat/vapour'
@@ -7,6 +7,7 @@ import { type Yield, yieldOf } from '../portions/portions'
 import type { Program } from '../program/stage'
 import { donenessScale } from '../reference/doneness'
 import { type Caution, cautionsOf, isBird } from '../safety/cautions'
+import { type SafetyLeast, SURE, safetyLeast } from '../safety/least'
 import type { Lethality } from '../safety/lethality'
 import { poultryDecades } from '../safety/poultry'
 import { type CookRun, cook } from '../simulate/cook'
@@ -39,6 +40,16 @@ export interface PointAnswer {
   readonly thickness_m: number
 }
 
+/** How surely a pull reading is safe. */
+export interface PullSafety {
+  readonly least_c: number
+  /** Chance that it is met at the reading, and a degree lower, of 1. */
+  readonly chance: number
+  readonly chanceLower: number
+  /** By how much the reading is higher than the one that meets the wanted in the middle, K. */
+  readonly raised_k: number
+}
+
 /** What the model says of one roast; plans, meals, simulations and boards all read this. */
 export interface RoastAnswer {
   readonly prepared: PreparedRoast
@@ -57,6 +68,8 @@ export interface RoastAnswer {
   /** Index of the point that decides: the least done. */
   readonly deciding: number
   readonly pull_c: number
+  /** Where a least is asked for safety: how surely the reading meets it. */
+  readonly safety: PullSafety | undefined
   readonly peak_c: number
   /** Peak after the pull, s. */
   readonly peakAfter_s: number
@@ -86,9 +99,62 @@ const nothing = (members: number): EnsembleAnswer => ({
   peak_c: NO_SPREAD,
   band: [],
   matters: [],
+  safe: undefined,
   lost: members,
   members,
 })
+
+/** Wanted this near to the safe peak it is meant to be safe, K. */
+const WANTED_SAFE_K = 0.3
+/** The chance of safety is counted over so many, always the same ones: whoever asks gets the same reading. */
+const SAFETY_ENSEMBLE = { members: 48, seed: 4001 } as const
+/** Readings are chosen to this, K. */
+const READING_STEP_K = 0.5
+
+/**
+ * The lowest reading from the one for the middle up to the wanted that is safe in 95 of 100. Pulled at the wanted
+ * itself every member peaks at least there, so there is always one.
+ */
+function surePull(
+  ask: Omit<EnsembleSetup, 'doubt' | 'members' | 'seed'>,
+  bodies: PreparedRoast['bodies'],
+  middle: PullAnswer,
+  serve_c: number,
+  least: SafetyLeast,
+): { readonly pull: PullAnswer; readonly safety: PullSafety } {
+  const doubt = usualDoubt(ask.piece.thickness_m !== undefined)
+  const chances = new Map<number, number>()
+  const chanceAt = (raised_k: number): number => {
+    const known = chances.get(raised_k)
+    if (known !== undefined) return known
+    const pull_c = middle.pull_c.map((pull) => pull + raised_k)
+    const found = cookEnsemble({ ...ask, pull_c, doubt, ...SAFETY_ENSEMBLE, least }).safe ?? 0
+    chances.set(raised_k, found)
+    return found
+  }
+  const most_k = Math.max(0, serve_c - Math.min(...middle.pull_c))
+  const steps = middle.outcome === 'reached' ? Math.ceil(most_k / READING_STEP_K - 1e-9) : 0
+  const raisedBy = (step: number) => Math.min(most_k, step * READING_STEP_K)
+  let low = 0
+  let high = steps
+  // The lowest step that is sure: the chance rises with the reading.
+  while (low < high) {
+    const half = Math.floor((low + high) / 2)
+    if (chanceAt(raisedBy(half)) >= SURE) high = half
+    else low = half + 1
+  }
+  const raised_k = raisedBy(low)
+  const safety = {
+    least_c: least.least_c,
+    chance: chanceAt(raised_k),
+    chanceLower: chanceAt(raised_k - 1),
+    raised_k,
+  }
+  if (raised_k === 0) return { pull: middle, safety }
+  const pull_c = middle.pull_c.map((pull) => pull + raised_k)
+  const run = cook({ ...ask, bodies, pull_c })
+  return { pull: { ...middle, pull_c, run, residual_k: Math.min(...run.peak_c) - serve_c }, safety }
+}
 
 /**
  * Cooks a roast: finds its pull reading, its doubt, what comes to the plate and what is to be minded.
@@ -122,11 +188,21 @@ export function answerRoast(question: RoastQuestion): RoastAnswer {
   const slack_s =
     hasSpread && question.rest === 'takes_doubt' ? Math.max(0, drawn.pull_s.p90 + finer_s - first.run.pull_s) : 0
   const program = slack_s > 0 ? withRest(question.program, restSeconds(question.program) + slack_s) : question.program
-  const pull = slack_s > 0 ? pullOf(program, first.pull_c[0]) : first
+  const middle = slack_s > 0 ? pullOf(program, first.pull_c[0]) : first
+  const least = safetyLeast(cut, { vulnerable: question.vulnerable, stuffed: piece.stuffed === true })
+  const sure =
+    least && arrives && target.kind === 'serve' && target.serve_c >= least.least_c - WANTED_SAFE_K
+      ? surePull({ ...ask, program }, bodies, middle, target.serve_c, least)
+      : undefined
+  const pull = sure?.pull ?? middle
   const { run } = pull
   // The longer rest lets the peak come higher, so the reading and its time move a little: the window with them.
   const ensemble = hasSpread
-    ? { ...drawn, pull_s: moved(drawn.pull_s, finer_s + run.pull_s - first.run.pull_s) }
+    ? {
+        ...drawn,
+        pull_s: moved(drawn.pull_s, finer_s + run.pull_s - first.run.pull_s),
+        peak_c: moved(drawn.peak_c, Math.min(...run.peak_c) - Math.min(...first.run.peak_c)),
+      }
     : { ...drawn, pull_s: NO_SPREAD }
   const deciding = run.peak_c.indexOf(Math.min(...run.peak_c))
   const { cautions, lethality } = cautionsOf(cut, run, question.temper_s, {
@@ -150,6 +226,7 @@ export function answerRoast(question: RoastQuestion): RoastAnswer {
     slack_s,
     deciding,
     pull_c: pull.pull_c[deciding] as number,
+    safety: sure?.safety,
     peak_c: reached_c(deciding),
     peakAfter_s: run.pulled ? (run.peak_s[deciding] as number) - run.pull_s : 0,
     points: bodies.map((body, i) => ({

@@ -4,6 +4,7 @@ import { findSchool, programOf, SCHOOLS, steadyProgram } from '../program/school
 import type { Program } from '../program/stage'
 import { CUTS, findCut } from '../reference/cuts'
 import { STANDARDS } from '../reference/standards'
+import { isPointSafe, SafetyMeter, SURE, safetyLeast } from '../safety/least'
 import { celsius, minutes } from '../units'
 import { answerRoast, type RoastQuestion } from './answer'
 import { prepareRoast } from './prepare'
@@ -146,5 +147,44 @@ describe('the one answer', () => {
     for (const { pull_c } of found.points) expect(pull_c).toBeGreaterThanOrEqual(found.pull_c - 0.1)
     expect(found.gap_k).toBeGreaterThan(0)
     expect(found.poultryDecades).toBeGreaterThan(6)
+  })
+})
+
+describe('the pull by risk', () => {
+  const tenderloin = { cut: must(findCut('pork-tenderloin')), mass_kg: 0.5 }
+  const hot = { program: steadyProgram(230, 10), target: { kind: 'serve' as const, serve_c: 63 } }
+
+  it('is higher than the middle asks where a safety minimum stands, never above the wanted, and safe in 95 of 100', () => {
+    const sure = ask({ piece: tenderloin, ...hot })
+    const safety = must(sure.safety)
+    expect(safety.raised_k).toBeGreaterThan(0)
+    expect(safety.chance).toBeGreaterThanOrEqual(SURE)
+    expect(safety.chanceLower).toBeLessThan(safety.chance)
+    expect(sure.pull_c).toBeLessThanOrEqual(63)
+    expect(sure.peak_c).toBeGreaterThan(63)
+  })
+
+  it('is the middle where the choice is the eaters’, or where less than the safe peak is wanted', () => {
+    expect(ask().safety).toBeUndefined()
+    expect(ask({ piece: tenderloin, ...hot, target: { kind: 'serve', serve_c: 58 } }).safety).toBeUndefined()
+    expect(ask({ vulnerable: true, target: { kind: 'serve', serve_c: 63 } }).safety?.least_c).toBeCloseTo(62.8)
+  })
+
+  it('is the same whoever asks, however many members their doubt has', () => {
+    const few = ask({ piece: tenderloin, ...hot, members: 8, seed: 99 })
+    expect(few.pull_c).toBeCloseTo(ask({ piece: tenderloin, ...hot }).pull_c, 6)
+  })
+
+  it('counts a lower peak that lasts: 12 minutes at 60 °C are the food code’s own row, stuffing has its peak only', () => {
+    const least = must(safetyLeast(must(findCut('pork-loin')), { vulnerable: false, stuffed: false }))
+    const held = (minutes: number) => {
+      const meter = new SafetyMeter(least)
+      meter.add(0, 60)
+      for (let i = 0; i < minutes; i++) meter.add(60, 60)
+      return meter
+    }
+    expect(held(11).isMet(60)).toBe(false)
+    expect(held(13).isMet(60)).toBe(true)
+    expect(isPointSafe(least, 'stuffing', held(60), 60)).toBe(false)
   })
 })

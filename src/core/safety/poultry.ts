@@ -22,7 +22,7 @@ export function poultryDecades(time_s: ArrayLike<number>, core_c: ArrayLike<numb
   let decades = 0
   for (let i = 1; i < length; i++) {
     const dt = (time_s[i] as number) - (time_s[i - 1] as number)
-    decades += (dt * (rate(core_c[i - 1] as number) + rate(core_c[i] as number))) / 2
+    decades += (dt * (poultryRate(core_c[i - 1] as number) + poultryRate(core_c[i] as number))) / 2
   }
   return decades
 }
@@ -33,5 +33,6 @@ const LOWEST_C = STANDARDS.poultryCounts.value
 /** What is asked of poultry. */
 export const POULTRY_DECADES = 7
 
-const rate = (temperature_c: number) =>
+/** Decades a second at a temperature. */
+export const poultryRate = (temperature_c: number) =>
   temperature_c < LOWEST_C ? 0 : (POULTRY_DECADES / SEVEN_AT_60_S) * 10 ** ((temperature_c - 60) / Z_K)

@@ -7,7 +7,7 @@ import type { Yield } from '../portions/portions'
 import type { Program, Stage } from '../program/stage'
 import { donenessScale } from '../reference/doneness'
 import { PREHEAT_SLACK_S } from '../reference/standards'
-import { answerRoast, type PointAnswer, type RoastAnswer, type RoastQuestion } from '../roast/answer'
+import { answerRoast, type PointAnswer, type PullSafety, type RoastAnswer, type RoastQuestion } from '../roast/answer'
 import { restSeconds, restStageIndex, withRest } from '../roast/rest'
 import type { Caution } from '../safety/cautions'
 import type { Lethality } from '../safety/lethality'
@@ -62,6 +62,8 @@ export interface HotterOven {
 export interface Plan {
   readonly outcome: RoastAnswer['outcome']
   readonly pull_c: number
+  /** Where a least is asked for safety: how surely the reading meets it. */
+  readonly safety: PullSafety | undefined
   readonly peak_c: number
   /** Peak after the pull, s. */
   readonly peakAfter_s: number
@@ -163,6 +165,7 @@ export function planRoast(request: PlanRequest): Plan {
   return {
     outcome: answer.outcome,
     pull_c: answer.pull_c,
+    safety: answer.safety,
     peak_c: answer.peak_c,
     peakAfter_s: answer.peakAfter_s,
     ensemble,

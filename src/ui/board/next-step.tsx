@@ -38,6 +38,7 @@ export function NextStep({
       className="grid grid-cols-[minmax(0,1fr)] items-start gap-x-8 gap-y-4 rounded-3xl border border-transparent bg-bottle p-5 text-white sm:grid-cols-[minmax(0,1fr)_auto] sm:p-7 [[data-theme=night]_&]:border-line"
       data-testid="next"
       data-step={step?.step.kind ?? 'look'}
+      data-id={step?.step.id}
       data-at={Math.round(action.at_s)}
     >
       <div className="min-w-0">

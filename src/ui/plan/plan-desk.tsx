@@ -12,6 +12,7 @@ import type { PlanDocument } from '@/domain/roast/roast-document'
 import { withRoles } from '@/domain/roast/stages'
 import { STORED } from '@/domain/stored/stored'
 import { cautionWords, troubleWords } from '@/words/cautions'
+import { chanceWords, pullSafetyWords } from '@/words/safety'
 import { clock, day, duration, length, mass, rise, temperature, type Units } from '@/words/units'
 import { cutName, INPUT_NAMES, POINT_NAMES } from '@/words/words'
 import { BeginCook } from '../board/begin-cook'
@@ -206,8 +207,16 @@ export function PlanDesk({
                 label="Peak"
                 value={temperature(plan.peak_c, units)}
                 basis="from the model"
-                note={`Nine times in ten between ${temperature(plan.ensemble.peak_c.p10, units)} and ${temperature(plan.ensemble.peak_c.p90, units)} when pulled at that reading.`}
+                note={`Eight times in ten between ${temperature(plan.ensemble.peak_c.p10, units)} and ${temperature(plan.ensemble.peak_c.p90, units)} when pulled at that reading. A degree earlier or later is about a degree here.`}
               />
+              {plan.safety && (
+                <Figure
+                  label="Safe"
+                  value={chanceWords(plan.safety.chance)}
+                  basis="from simulated cooks; the least is the food agencies’, from memory"
+                  note={pullSafetyWords(plan.safety, units)}
+                />
+              )}
               {pull && doubt_min > 0 && (
                 <Figure
                   label="Doubt"

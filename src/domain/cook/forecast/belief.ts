@@ -3,12 +3,10 @@ import type { Reading } from '@/core/estimate/reading'
 import type { OvenSpec } from '@/core/heat/oven'
 import type { PointId } from '@/core/heat/piece'
 import { type Program, type Stage, settingOf } from '@/core/program/stage'
-import type { Cut } from '@/core/reference/cuts'
-import { donenessScale } from '@/core/reference/doneness'
 import { STANDARDS } from '@/core/reference/standards'
 import { prepareRoast } from '@/core/roast/prepare'
 import { restSeconds, restStageIndex, withRest } from '@/core/roast/rest'
-import { isBird } from '@/core/safety/cautions'
+import { safetyLeast } from '@/core/safety/least'
 import type { StageChange } from '@/core/simulate/stepper'
 import { questionOf } from '../../roast/question'
 import { type BoardItem, jumpsOf, type Series } from '../board'
@@ -89,18 +87,6 @@ function readingsOf(series: Series, body: number, in_s: number, lying: boolean):
     .filter(({ time_s, sitting }) => time_s > 60 && !(lying && sitting === 1))
 }
 
-/** Seven decades of Salmonella die within a quarter of a minute from here on, °C: see core/safety/poultry. */
-const BIRD_SAFE_C = 71.1
-
-/** The lowest peak that is safe for this piece and this table, °C; undefined where it is the eaters' choice. */
-function leastPeakOf(item: CookItem, cut: Cut): number | undefined {
-  if (isBird(cut)) return BIRD_SAFE_C
-  const pork = cut.doneness === 'pork'
-  return item.vulnerable || !cut.intact || item.roast.stuffed || pork
-    ? donenessScale(cut.doneness).minimum_c
-    : undefined
-}
-
 /** What is known of a roast that has gone in, before its readings have taught anything. */
 export interface KnownRoast {
   readonly setup: EstimateSetup
@@ -149,7 +135,7 @@ export function setupOf(board: BoardItem, now_s: number, seed: number, members: 
           : undefined,
       now_s: now_s - in_s,
       measured: item.roast.thickness_mm !== null,
-      least_peak_c: leastPeakOf(item, question.piece.cut),
+      least: safetyLeast(question.piece.cut, { vulnerable: item.vulnerable, stuffed: item.roast.stuffed }),
       members,
       seed,
     },

@@ -1,4 +1,5 @@
 import { type Estimate, foresee } from '@/core/estimate/estimate'
+import { SURE } from '@/core/safety/least'
 import type { BoardItem } from '../board'
 import { secondsOf } from '../entry/time'
 import type { Advice } from './advice'
@@ -38,16 +39,14 @@ export interface Safety {
   /** The reading to pull at for a chance of 95 in 100, °C; undefined where it is met already. */
   readonly pull_c: number | undefined
 }
-/** A safety minimum is met so surely. */
-const SURE = 0.95
 /** Deviations below the middle for that, and from the middle to p10. */
 const SURE_DEVIATIONS = 1.645
 const P10_DEVIATIONS = 1.2816
 
 /** The chance of a safe peak, and the pull that makes it sure: a degree later is about a degree more. */
 function safetyOf({ setup }: Belief, main: Estimate, serve_c: number): Safety | undefined {
-  const { least_peak_c: least_c } = setup
-  if (least_c === undefined || main.safe === undefined) return undefined
+  if (setup.least === undefined || main.safe === undefined) return undefined
+  const { least_c } = setup.least
   const { p10, p50 } = main.peak_c
   const pull_c = setup.pull_c[0] as number
   const short_k = least_c - (p50 - (SURE_DEVIATIONS * (p50 - p10)) / P10_DEVIATIONS)

@@ -1,0 +1,76 @@
+import type { PointId } from '../heat/piece'
+import type { Cut } from '../reference/cuts'
+import { donenessScale } from '../reference/doneness'
+import type { CookRun } from '../simulate/cook'
+import { isBird } from './cautions'
+import { holdSeconds } from './lethality'
+import { POULTRY_DECADES, poultryRate } from './poultry'
+
+/** What a piece must have had to be safe at this table: a peak, or a course of temperatures that does the same. */
+export interface SafetyLeast {
+  /** The peak that is safe at an instant, °C. */
+  readonly least_c: number
+  /** By which table a lower peak that lasts longer is safe too. */
+  readonly by: 'hold_table' | 'poultry_decades'
+}
+
+/** A safety minimum is to be met so surely. */
+export const SURE = 0.95
+
+/**
+ * The safety minimum of a piece for its table; undefined where it is the eaters' choice.
+ * @example safetyLeast(findCut('pork-loin'), { vulnerable: false, stuffed: false })?.least_c // 62.8
+ */
+export function safetyLeast(
+  cut: Cut,
+  table: { readonly vulnerable: boolean; readonly stuffed: boolean },
+): SafetyLeast | undefined {
+  const bird = isBird(cut)
+  if (!bird && cut.doneness !== 'pork' && cut.intact && !table.vulnerable && !table.stuffed) return undefined
+  return { least_c: donenessScale(cut.doneness).minimum_c, by: bird ? 'poultry_decades' : 'hold_table' }
+}
+
+/** Below this neither table counts, °C. */
+const COUNTS_C = 54
+
+/** How much of what is asked a point has had: 1 is enough. Fed step by step. */
+export class SafetyMeter {
+  share = 0
+  private last = 0
+  constructor(private readonly least: SafetyLeast) {}
+
+  private rate(core_c: number): number {
+    if (core_c < COUNTS_C) return 0
+    return this.least.by === 'poultry_decades' ? poultryRate(core_c) / POULTRY_DECADES : 1 / holdSeconds(core_c)
+  }
+
+  /** @param step_s time since the point before, s */
+  add(step_s: number, core_c: number): void {
+    const rate = this.rate(core_c)
+    this.share += (step_s * (this.last + rate)) / 2
+    this.last = rate
+  }
+
+  /** By its peak, or by all it has had. */
+  isMet(peak_c: number): boolean {
+    return peak_c >= this.least.least_c || this.share >= 1
+  }
+}
+
+/** Stuffing holds eggs, bread and the juices of the bird: only its own peak counts, to this, K. */
+const STUFFING_TOLERANCE_K = 0.3
+
+/** Whether a point is safe: stuffing by its own peak only, meat also by all it has had. */
+export const isPointSafe = (least: SafetyLeast, point: PointId, meter: SafetyMeter, peak_c: number): boolean =>
+  point === 'stuffing' ? peak_c >= least.least_c - STUFFING_TOLERANCE_K : meter.isMet(peak_c)
+
+/** Whether a cook is safe at every point. */
+export const isSafe = (least: SafetyLeast, run: CookRun): boolean =>
+  run.points.every((point, body) => {
+    const meter = new SafetyMeter(least)
+    const { time_s, core_c, length } = run.curve
+    const own = core_c[body] as Float64Array
+    for (let i = 0; i < length; i++)
+      meter.add(i === 0 ? 0 : (time_s[i] as number) - (time_s[i - 1] as number), own[i] as number)
+    return isPointSafe(least, point, meter, run.peak_c[body] as number)
+  })

@@ -1,0 +1,112 @@
+import { seededRandom } from '@/core/estimate/random'
+
+/**
+ * A kitchen that is none: heats that warm and cool, and roasts that are put into them and taken out, by other
+ * physics than the planner's. It is told what a cook does and when; it answers what a probe reads. Nothing here
+ * is used to plan.
+ */
+
+const ROOM_C = 21
+const K = 0.5
+const RHO_C = 1060 * 3450
+const SHELLS = 16
+/** A cabinet that keeps its heat with the door shut, and one that comes up to it, s. */
+const HEATS_S = 240
+const COOLS_S = 3600
+
+/** Vapour pressure over water, Pa, by Magnus' formula. */
+const magnus = (t: number) => 610.94 * Math.exp((17.625 * t) / (t + 243.04))
+
+/** An oven, a fire, a pan: its air goes to what it is set to. */
+export class KitchenHeat {
+  air_c = ROOM_C
+  private set_c: number | undefined
+  constructor(private readonly offset_k: number) {}
+
+  /** @param set_c °C; undefined: off, its door shut */
+  set(set_c: number | undefined): void {
+    this.set_c = set_c
+  }
+
+  advance(step_s: number): void {
+    const to = this.set_c === undefined ? ROOM_C : this.set_c + this.offset_k
+    const tau = to > this.air_c ? HEATS_S : this.set_c === undefined ? COOLS_S : HEATS_S * 3
+    this.air_c = to + (this.air_c - to) * Math.exp(-step_s / tau)
+  }
+}
+
+export interface KitchenPiece {
+  readonly seed: number
+  /** As its plan thinks it, m; it is a little thicker or thinner. */
+  readonly thickness_m: number
+  /** 1 a slab, 2 a long cylinder, 3 a ball; between them what is between. */
+  readonly shape: number
+  readonly start_c: number
+}
+
+/** A piece of meat in shells, warmed from outside; its surface dries as it goes. */
+export class KitchenRoast {
+  private readonly shells: Float64Array
+  private readonly dr: number
+  private readonly dt: number
+  private readonly h: number
+  private readonly dries_s: number
+  private readonly wet: number
+  private readonly shape: number
+  private hot_s = 0
+  private heat: KitchenHeat | undefined
+  highest_c = Number.NEGATIVE_INFINITY
+
+  constructor({ seed, thickness_m, shape, start_c }: KitchenPiece) {
+    const random = seededRandom(seed * 104_729 + 7)
+    const about = (share: number) => 1 + share * (2 * random() - 1)
+    const half = (thickness_m / 2) * about(0.06)
+    this.dr = half / SHELLS
+    this.dt = 0.2 * this.dr ** 2 * (RHO_C / K)
+    this.h = 22 * about(0.12)
+    this.wet = 0.5 * about(0.3)
+    this.dries_s = 2.5 * 3600 * about(0.3)
+    this.shape = shape
+    this.shells = new Float64Array(SHELLS).fill(start_c + 2 * random() - 1)
+  }
+
+  get core_c(): number {
+    return this.shells[0] as number
+  }
+
+  put(heat: KitchenHeat | undefined): void {
+    this.heat = heat
+  }
+
+  advance(step_s: number): void {
+    const steps = Math.max(1, Math.ceil(step_s / this.dt))
+    for (let i = 0; i < steps; i++) this.step(step_s / steps)
+    this.highest_c = Math.max(this.highest_c, this.core_c)
+  }
+
+  /** Heat into the surface, W/m²: contact and radiation, less what its water takes away. */
+  private flux(surface_c: number): number {
+    const air_c = this.heat?.air_c ?? ROOM_C
+    const h = this.heat ? this.h : 9
+    const wet = this.heat ? this.wet * Math.exp(-this.hot_s / this.dries_s) : 0.15
+    const dry = h * (air_c - surface_c)
+    const lost = 0.6 * wet * h * 0.0163 * Math.max(0, magnus(Math.min(surface_c, 99.5)) - 3200)
+    return this.heat ? Math.max(dry - Math.min(lost, 0.93 * Math.max(0, dry) + 200), -600) : dry - lost
+  }
+
+  private step(dt: number): void {
+    const { shells, dr, shape } = this
+    if (this.heat) this.hot_s += dt
+    const next = Float64Array.from(shells)
+    for (let i = 0; i < SHELLS; i++) {
+      const here = shells[i] as number
+      const inner = (i * dr) ** (shape - 1)
+      const outer = ((i + 1) * dr) ** (shape - 1)
+      const room = (((i + 1) * dr) ** shape - (i * dr) ** shape) / shape
+      const out = i < SHELLS - 1 ? (K / dr) * ((shells[i + 1] as number) - here) : this.flux(here)
+      const from = i > 0 ? (K / dr) * ((shells[i - 1] as number) - here) : 0
+      next[i] = Math.min(99, here + (dt * (outer * out + inner * from)) / (RHO_C * room))
+    }
+    shells.set(next)
+  }
+}
