@@ -79,7 +79,7 @@ export const mealInKitchen = (slug: string, id: string, gone?: AbortSignal): Pro
   })
 
 /** The equipment a new meal starts from. */
-const equipmentOf = (scope: KitchenScope): MealDocument['kitchen'] => scope.kitchen.equipment ?? PLAIN_KITCHEN
+export const equipmentOf = (scope: KitchenScope): MealDocument['kitchen'] => scope.kitchen.equipment ?? PLAIN_KITCHEN
 
 /** Adds a meal said in words: "38 people on Saturday at 19:30". */
 export const addMealFromWords = (slug: string, line: string): Promise<Outcome<MealRow>> =>

@@ -2,7 +2,8 @@ import type { Plan } from '@/core/schedule/plan'
 import type { KitchenRow, KitchenScope, Page, PlanRow, PlanVersionRow } from '@/db/repositories'
 import type { Unreadable } from '@/db/stored'
 import type { LivingCook } from '@/domain/cook/living-plan'
-import { readLine } from '@/domain/line/line'
+import { readLine } from '@/domain/line/reading'
+import { isMeal } from '@/domain/meal/from-line'
 import { planFromLine } from '@/domain/plan/from-line'
 import { checkPlan, checkPromiseAhead } from '@/domain/plan/make-plan'
 import type { PlanSummary } from '@/domain/plan/summary'
@@ -109,13 +110,15 @@ export const planInKitchen = (slug: string, id: string, gone?: AbortSignal): Pro
     })
   })
 
-/** Adds a plan from a typed line. */
+/** Adds a plan from a typed line about one roast. */
 export const addPlanFromLine = (slug: string, line: string): Promise<Outcome<PlanRow>> =>
   inKitchen(slug, async (scope) => {
-    const read = readLine(line, nowSeconds(), scope.kitchen.timeZone)
-    return read.ok
-      ? addChecked(scope, { ...planFromLine(read.value, nowSeconds()), altitude_m: altitudeOf(scope) })
-      : read
+    const now_s = nowSeconds()
+    const read = readLine(line, { now_s, timeZone: scope.kitchen.timeZone })
+    if (!read.ok) return read
+    if (read.value.roasts.length === 0) return fail({ code: 'missing_cut', nearest: ['beef-rib-bone-in', 'turkey'] })
+    if (isMeal(read.value)) return fail({ code: 'line_of_a_meal', path: ['line'] })
+    return addChecked(scope, { ...planFromLine(read.value, now_s), altitude_m: altitudeOf(scope) })
   })
 
 /** Adds a plan from a document. */

@@ -33,12 +33,10 @@ const nameOf = (key: string | number | undefined) => WHAT[String(key)] ?? String
 /** A problem as a clear sentence that says what to do. */
 export function problemSentence(problem: Problem, units: Units): string {
   switch (problem.code) {
-    case 'unknown_word':
-      return `“${problem.word}” is not understood.${nearest(problem.nearest)}`
     case 'missing_cut':
       return `Say which cut, such as ${list(problem.nearest.map(plain))}.`
-    case 'missing_mass':
-      return 'Say how much it weighs, such as 2.7 kg or 6 lb.'
+    case 'line_of_a_meal':
+      return 'That is a whole meal, not one roast: plan it as a meal.'
     case 'missing_guests':
       return 'Say how many eat, such as 38 people.'
     case 'missing_time':
@@ -61,8 +59,6 @@ export function problemSentence(problem: Problem, units: Units): string {
       return `That is version ${problem.version}; this release reads 1 to ${problem.newest}. Open it with the release that wrote it.`
     case 'line_too_long':
       return `That is ${problem.given} characters long; a line may have ${problem.most}. Say one roast, or one table, at a time.`
-    case 'given_twice':
-      return `The ${nameOf(problem.what)} is said twice. Keep one.`
     case 'unknown_cut':
       return `There is no cut “${problem.given}”.${nearest(problem.nearest)}`
     case 'unknown_school':

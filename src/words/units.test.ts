@@ -42,12 +42,8 @@ describe('quantities as a reader wants them', () => {
 
 describe('a problem as a sentence', () => {
   const problems: [Problem, RegExp][] = [
-    [
-      { code: 'unknown_word', word: 'tender', nearest: ['beef-tenderloin'] } as unknown as Problem,
-      /Did you mean beef tenderloin\?/,
-    ],
-    [{ code: 'unknown_word', word: 'xyzzy', nearest: [] } as unknown as Problem, /^“xyzzy” is not understood\.$/],
-    [{ code: 'missing_mass' } as Problem, /2\.7 kg or 6 lb/],
+    [{ code: 'missing_cut', nearest: ['beef-tenderloin'] }, /such as beef tenderloin/],
+    [{ code: 'line_of_a_meal', path: [] }, /plan it as a meal/],
     [{ code: 'heat_below_target', set_c: 50, serve_c: 55 } as Problem, /never gets to 131 °F inside.*at least 145 °F/],
     [{ code: 'promise_passed', promise: '2026-12-25T19:05:00Z' } as Problem, /has passed\. Promise a time/],
     [{ code: 'stale_version', theirs: 4, yours: 3 } as Problem, /version 4.*from 3.*Both are kept/],

@@ -206,9 +206,8 @@ describe('cautions, troubles and problems in words', () => {
   it('each problem says what to do', () => {
     const path = ['roast', 'mass_kg']
     const problems: readonly Problem[] = [
-      { code: 'unknown_word', word: 'beff', at: { from: 0, to: 4 }, nearest: ['beef-rib-bone-in'] } as Problem,
       { code: 'missing_cut', nearest: ['turkey'] } as Problem,
-      { code: 'missing_mass' } as Problem,
+      { code: 'line_of_a_meal', path },
       { code: 'unknown_cut', path, given: 'cow', nearest: ['beef-rib-bone-in'] },
       { code: 'unknown_school', path, given: 'x', nearest: ['steady'] },
       { code: 'unknown_doneness', path, given: 'purple', nearest: ['rare', 'medium'] },

@@ -275,3 +275,29 @@ test('a reading that cannot be is asked about before it counts, and a number in 
   await expect(page.getByTestId('next')).toContainText('This cook was given up')
   await expect(page.getByTestId('log')).toContainText('burnt')
 })
+
+test('an alarm answered on one device is silent on the other', async ({ page }) => {
+  const kitchen = await newKitchen('heard')
+  const { board } = await begin(page, kitchen, 'pork loin 1.8 kg, rosy, oven 160, eat 15:00')
+  const { entries } = await (await page.request.get(`/api${board}`)).json()
+  expect(entries).toEqual([])
+  const now = Date.parse('2026-11-25T09:00:00Z')
+  const kept = await page.request.post(`/api${board}/entries`, {
+    data: {
+      entries: [
+        { id: `heard-in-${now}`, kind: 'in', item: 'roast', at: new Date(now - 5_400_000).toISOString() },
+        { id: `heard-read-${now}`, kind: 'reading', item: 'roast', point: 'core', value_c: 64 },
+      ].map((entry) => ({ at: new Date(now).toISOString(), ...entry })),
+    },
+  })
+  expect(kept.ok(), await kept.text()).toBe(true)
+  const other = await page.context().newPage()
+  await openBoard(other, board)
+  const alarm = (where: Page) => where.getByRole('alert').filter({ hasText: 'pull it' })
+  await expect(alarm(page)).toBeVisible()
+  await expect(alarm(other)).toBeVisible()
+  await alarm(other).getByRole('button', { name: 'Heard' }).click()
+  await expect(alarm(other)).toHaveCount(0)
+  await expect(alarm(page)).toHaveCount(0)
+  await other.close()
+})

@@ -1,4 +1,5 @@
 import { z } from 'zod'
+import { LONGEST_LINE } from '@/domain/line/tokens'
 import { jsonShape, parseJson, parseWith } from '@/domain/problem/parse'
 import { fail, type Outcome, type Problem, succeed } from '@/domain/problem/problem'
 import { text, versionNumber } from '@/domain/schema/scalars'
@@ -87,7 +88,7 @@ export async function bodyOf(request: Request, limit: BodyLimit): Promise<Outcom
   return text.ok ? parseJson(text.value) : text
 }
 
-const addition = z.union([z.strictObject({ line: text(400) }), z.strictObject({ document: z.unknown() })])
+const addition = z.union([z.strictObject({ line: text(LONGEST_LINE) }), z.strictObject({ document: z.unknown() })])
 
 /** Adds what a request asks for, from a typed line or from a document: 201 with what was added. */
 export async function addBy<Schema extends z.ZodType>(

@@ -81,7 +81,9 @@ export function cookFromMeal(meal: MealDocument, plan: MealPlan, now_s: number, 
         promise: iso(placed.serve_s),
         put_in: iso(placed.start_s),
         pull: placed.pull_c === undefined ? null : iso(placed.stays[0]?.to_s ?? placed.dish_s),
-        window: null,
+        window: placed.window_s
+          ? { from: iso(placed.start_s + placed.window_s.p10), to: iso(placed.start_s + placed.window_s.p90) }
+          : null,
         carve: iso(placed.dish_s),
         pull_c: placed.pull_c ?? null,
         set_c: placed.stays[0]?.phases[0]?.set_c ?? null,

@@ -99,4 +99,29 @@ describe('the rest planned again', () => {
       for (const { to_s } of found.value.moved) expect(to_s).toBeGreaterThanOrEqual(now_s - 1)
     }
   })
+
+  it('a roast of a meal has the window of its own pull, as a roast alone has', () => {
+    for (const { window, pull } of cook.items) {
+      expect(at(window?.from)).toBeLessThan(at(pull ?? ''))
+      expect(at(window?.to)).toBeGreaterThan(at(pull ?? ''))
+    }
+  })
+
+  it('what goes in at another setting is heated for there, as long ahead as before', () => {
+    const into = cook.steps.find(({ kind, source }) => kind === 'put_in' && source !== null && source.kind === 'oven')
+    const heating = cook.steps.findLast(
+      ({ kind, source, at: planned }) =>
+        kind === 'heat_up' && source?.id === into?.source?.id && at(planned) <= at(into?.at),
+    )
+    if (!into || !heating) throw new Error('nothing is heated')
+    const moved = entry('shifted', NOW, {
+      of: into.id,
+      item: into.item,
+      text: iso(at(into.at) + 1200),
+      value_c: (into.set_c ?? 0) + 20,
+    })
+    const now = runOf(cook, [moved], NOW).steps.find(({ step }) => step.id === heating.id)
+    expect(now?.step.set_c).toBe((into.set_c ?? 0) + 20)
+    expect(now?.at_s).toBe(at(heating.at) + 1200)
+  })
 })

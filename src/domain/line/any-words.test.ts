@@ -1,13 +1,14 @@
 import { describe, expect, it } from 'vitest'
 import { seededRandom } from '@/core/estimate/random'
 import { CUTS } from '@/core/reference/cuts'
+import { documentFromLine } from '../meal/from-line'
 import { mealFromWords, readMealWords } from '../meal/from-words'
 import { PLAIN_KITCHEN } from '../meal/meal-problem'
-import { planFromLine } from '../plan/from-line'
 import { nearestOf } from '../quantity/nearest'
 import { cutWords } from '../roast/resolve'
-import { LONGEST_LINE, readLine } from './line'
 import { readClock, readMoment } from './moment'
+import { readLine } from './reading'
+import { LONGEST_LINE } from './tokens'
 
 const NOW = Date.UTC(2026, 10, 24, 9) / 1000
 const LINES = 100_000
@@ -78,8 +79,8 @@ function slowest(read: (line: string) => unknown, seed: number): { readonly ms: 
 describe('any words at all', () => {
   it('a line about a roast is answered at once, and what it becomes is a document', { timeout: 300_000 }, () => {
     const worst = slowest((line) => {
-      const read = readLine(line, NOW, 'Europe/London')
-      if (read.ok) planFromLine(read.value, NOW)
+      const read = readLine(line, { now_s: NOW, timeZone: 'Europe/London' })
+      if (read.ok) documentFromLine(read.value, NOW, PLAIN_KITCHEN)
       else expect(read.problems.length).toBeGreaterThan(0)
     }, 11)
     expect(worst.ms, worst.line).toBeLessThan(LIMIT_MS)
@@ -113,7 +114,7 @@ describe('any words at all', () => {
   it('more than a line is refused with its length', () => {
     const line = 'beef '.repeat(20_000)
     const refused = { ok: false, problems: [{ code: 'line_too_long', given: line.length, most: LONGEST_LINE }] }
-    expect(readLine(line, NOW, 'UTC')).toEqual(refused)
+    expect(readLine(line, { now_s: NOW, timeZone: 'UTC' })).toEqual(refused)
     expect(readMealWords(line, NOW, 'UTC')).toEqual(refused)
   })
 })

@@ -31,6 +31,15 @@ const LEADS = new Set([
   'by',
 ])
 
+/** Words of days, months and hours: what a misspelt one may have been. */
+export const DAY_WORDS: readonly string[] = [
+  ...WEEKDAYS,
+  ...MONTHS,
+  ...'today tonight tomorrow noon midday christmas xmas thanksgiving boxing eve year evening lunch lunchtime dinner supper ready plates sharp'.split(
+    ' ',
+  ),
+]
+
 /** No moment is said in more words than this: leads, day, month, clock, half of the day. */
 export const LONGEST_MOMENT = 12
 

@@ -1,7 +1,8 @@
 import { buyFor } from '@/core/portions/buy'
 import { findCut } from '@/core/reference/cuts'
-import { LONGEST_LINE } from '../line/line'
 import { LONGEST_MOMENT, readMoment } from '../line/moment'
+import { SIDES } from '../line/sides'
+import { LONGEST_LINE } from '../line/tokens'
 import { fail, type Outcome, succeed } from '../problem/problem'
 import { type MealDocument, type MealSide, mealDocument } from './meal-document'
 
@@ -44,75 +45,10 @@ export function readMealWords(line: string, now_s: number, timeZone: string): Ou
   return succeed({ guests, at_s })
 }
 
-/** Sides most roasts come with: what they like and bear (common practice). */
-export const USUAL_SIDES: readonly Omit<MealSide, 'id' | 'serving' | 'owner' | 'pin'>[] = [
-  {
-    title: 'Roast potatoes',
-    set_c: 200,
-    low_c: 180,
-    high_c: 220,
-    minutes: 50,
-    places: 1,
-    hold_min: 15,
-    hob_min: 10,
-    quantity: '250 g a head',
-  },
-  {
-    title: 'Roast roots',
-    set_c: 190,
-    low_c: 160,
-    high_c: 220,
-    minutes: 40,
-    places: 1,
-    hold_min: 20,
-    hob_min: 0,
-    quantity: '150 g a head',
-  },
-  {
-    title: 'Stuffing in a dish',
-    set_c: 180,
-    low_c: 160,
-    high_c: 200,
-    minutes: 35,
-    places: 1,
-    hold_min: 20,
-    hob_min: 0,
-    quantity: '90 g a head',
-  },
-  {
-    title: 'Batter puddings',
-    set_c: 220,
-    low_c: 210,
-    high_c: 230,
-    minutes: 20,
-    places: 1,
-    hold_min: 5,
-    hob_min: 0,
-    quantity: 'one a head',
-  },
-  {
-    title: 'Potato gratin',
-    set_c: 170,
-    low_c: 150,
-    high_c: 190,
-    minutes: 70,
-    places: 1,
-    hold_min: 30,
-    hob_min: 0,
-    quantity: '200 g a head',
-  },
-  {
-    title: 'Braised cabbage',
-    set_c: 150,
-    low_c: 110,
-    high_c: 170,
-    minutes: 90,
-    places: 1,
-    hold_min: 60,
-    hob_min: 0,
-    quantity: '150 g a head',
-  },
-]
+/** Sides most roasts come with: the ones that are a tap away. */
+export const USUAL_SIDES: readonly Omit<MealSide, 'id' | 'serving' | 'owner' | 'pin'>[] = SIDES.slice(0, 6).map(
+  ({ id: _, words: __, ...side }) => side,
+)
 
 /** A first meal from how many and when: one roast that feeds them, potatoes and roots, in the kitchen's own ovens. */
 export function mealFromWords(

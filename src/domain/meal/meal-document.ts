@@ -1,5 +1,13 @@
 import { z } from 'zod'
-import { altitudePart, ovenPart, programPart, roastPart } from '../roast/roast-document'
+import {
+  altitudePart,
+  frozenPart,
+  notesPart,
+  ovenPart,
+  PREPARATIONS,
+  programPart,
+  roastPart,
+} from '../roast/roast-document'
 import { finite, ident, instant, text } from '../schema/scalars'
 
 const id = ident(60)
@@ -35,8 +43,6 @@ const pinPart = z.strictObject({
   start: instant.nullable().default(null),
 })
 
-export const PREPARATIONS = ['none', 'dry_salt', 'wet_brine', 'marinade', 'acid_marinade'] as const
-
 export const mealRoast = z.strictObject({
   id,
   title,
@@ -46,8 +52,9 @@ export const mealRoast = z.strictObject({
   target: target.optional(),
   heads: z.int().min(0).max(2000).default(0),
   price_per_kg: finite.min(0).max(10_000).nullable().default(null),
-  frozen: z.boolean().default(false).describe('Bought frozen: thawing goes on the days before'),
+  frozen: frozenPart,
   preparation: z.enum(PREPARATIONS).default('dry_salt'),
+  notes: notesPart,
   owner: title.nullable().default(null),
   pin: pinPart.prefault({}),
 })

@@ -1,45 +1,255 @@
-import { findCut } from '@/core/reference/cuts'
-import type { Line } from '../line/line'
-import { type PlanDocument, planDocument } from '../roast/roast-document'
+import { findSchool, programOf, type School } from '@/core/program/schools'
+import { type Cut, findCut } from '@/core/reference/cuts'
+import type { HeatedStage, LineReading, SaidRoast } from '../line/reading'
+import { type PlanDocument, type ProgramPart, planDocument, type StagePart } from '../roast/roast-document'
+import { stagesOf, withRoles } from '../roast/stages'
 import { heldNumber } from '../schema/scalars'
 
 /** The next half hour that leaves a roast time to cook, for a line that names no promise. */
-const USUAL_LEAD_S = 5 * 3600
+export const USUAL_LEAD_S = 5 * 3600
+/** Where nobody says (common practice): a hot pan, and the hottest finish. */
+const PAN_C = 230
+const FINISH = { set_c: 250, minutes: 8 }
+/** Basting where nobody says how often, minutes. */
+const BASTES_MIN = 40
 
-/** How a typed line wants it cooked and how done: the parts a plan and a meal's roast share. */
-export function wantsOfLine(line: Line) {
-  const target =
-    line.serve_c !== undefined
-      ? { serve_c: heldNumber(line.serve_c) }
-      : line.doneness !== undefined
-        ? { doneness: line.doneness }
-        : undefined
+const usualOf = (school: School, cut: Cut) => school.usual(cut)
+const steadySet = (cut: Cut): number => (findSchool('steady') as School).usual(cut).set_c
+
+function stageOf(stage: HeatedStage, fallback_c: number): StagePart {
+  const { on, minutes, core_c, cover, breastDown } = stage
+  const set_c = heldNumber(stage.set_c ?? (on === 'pan' ? PAN_C : fallback_c))
   return {
-    program: {
-      school: line.school ?? 'steady',
-      ...(line.set_c === undefined ? {} : { set_c: heldNumber(line.set_c) }),
-    },
-    ...(target ? { target } : {}),
+    role: 'cook',
+    environment:
+      on === 'off'
+        ? { kind: 'oven', set_c: null }
+        : on === 'pan' || on === 'fire' || on === 'bath'
+          ? { kind: on, set_c }
+          : { kind: 'oven', set_c },
+    cover: cover ?? 'bare',
+    preheated: on !== 'cold',
+    ...(breastDown ? { position: 'breast_down' as const } : {}),
+    until:
+      core_c !== undefined
+        ? { kind: 'core', core_c: heldNumber(core_c) }
+        : minutes !== undefined
+          ? { kind: 'time', minutes: heldNumber(minutes) }
+          : { kind: 'pull' },
+    tending: [],
   }
 }
 
-/** The plan document that a typed line stands for. */
-export function planFromLine(line: Line, now_s: number): PlanDocument {
-  const promise_s = line.promise_s ?? Math.ceil((now_s + USUAL_LEAD_S) / 1800) * 1800
+const restPart = (minutes: number): StagePart => ({
+  role: 'rest',
+  environment: { kind: 'counter' },
+  cover: 'tent',
+  preheated: false,
+  until: { kind: 'time', minutes: heldNumber(minutes) },
+  tending: [],
+})
+
+/** A school's own way written out, for what no school's settings can say. */
+function writtenOut(school: School, roast: SaidRoast, cut: Cut): StagePart[] {
+  const usual = usualOf(school, cut)
+  const settings = {
+    ...usual,
+    set_c: roast.set_c ?? usual.set_c,
+    hot_c: roast.second_c ?? usual.hot_c,
+    hot_min: roast.second_min ?? usual.hot_min,
+    rest_min: roast.rest_min ?? usual.rest_min,
+  }
+  return stagesOf(programOf(school, settings, cut, roast.mass_kg))
+}
+
+/** Stretches of heat in the order they are cooked in, with a rest where one belongs. */
+function staged(roast: SaidRoast, cut: Cut): ProgramPart {
+  const said = roast.stages
+  const fallback_c = roast.set_c ?? steadySet(cut)
+  const pans = said.filter(({ on, finish }) => on === 'pan' && !finish)
+  const rest = said.filter((stage) => !pans.includes(stage))
+  const finishes = rest.filter(({ finish }) => finish)
+  const cooks = rest.filter(({ finish }) => !finish)
+  const open = cooks.some(({ minutes, core_c }) => minutes === undefined || core_c !== undefined)
+  // A start that is over by the clock goes on at the heat that was said, or at the usual one.
+  const goesOn =
+    !open &&
+    (cooks.length === 0 || (roast.set_c !== undefined && cooks.every(({ on }) => on !== 'off' && on !== 'cold')))
+  const main: HeatedStage[] = goesOn ? [...cooks, { on: 'oven', set_c: fallback_c }] : cooks
+  const reverse = roast.school === 'reverse-sear' || finishes.length > 0
+  const searing = findSchool('reverse-sear') as School
+  const rest_min = roast.rest_min ?? (reverse ? usualOf(searing, cut).rest_min : cut.rest_min.least)
+  // A reverse sear ends hot, whether that was said or not.
+  if (roast.school === 'reverse-sear' && finishes.length === 0) finishes.push({ on: 'oven', finish: true })
+  const [first, second, third] = [...pans, ...main]
+  const plain = (stage: HeatedStage | undefined) =>
+    stage !== undefined && stage.core_c === undefined && !stage.cover && !stage.breastDown
+  const school = (id: string) => {
+    const found = findSchool(id)
+    return found?.suits(cut) ? found : undefined
+  }
+  const rested = roast.rest_min === undefined ? {} : { rest_min: heldNumber(roast.rest_min) }
+  const simple =
+    plain(first) &&
+    plain(second) &&
+    !third &&
+    finishes.length === 0 &&
+    second?.minutes === undefined &&
+    roast.pull_c === undefined
+  if (
+    simple &&
+    first?.on !== 'pan' &&
+    first?.minutes !== undefined &&
+    (first.set_c ?? 0) > (second?.set_c ?? 999) &&
+    school('hot-start')
+  )
+    return {
+      school: 'hot-start',
+      set_c: heldNumber(second?.set_c ?? fallback_c),
+      hot_c: heldNumber(first.set_c ?? fallback_c),
+      hot_min: heldNumber(first.minutes),
+      ...rested,
+    }
+  if (simple && first?.on === 'pan' && first.minutes !== undefined && school('pan-first'))
+    return {
+      school: 'pan-first',
+      set_c: heldNumber(second?.set_c ?? fallback_c),
+      hot_c: heldNumber(first.set_c ?? PAN_C),
+      hot_min: heldNumber(first.minutes),
+      ...rested,
+    }
+  if (
+    plain(first) &&
+    !second &&
+    first?.minutes === undefined &&
+    finishes.length === 1 &&
+    roast.pull_c === undefined &&
+    school('reverse-sear')
+  ) {
+    const usual = usualOf(school('reverse-sear') as School, cut)
+    return {
+      school: 'reverse-sear',
+      set_c: heldNumber(first?.set_c ?? roast.set_c ?? usual.set_c),
+      hot_c: heldNumber(finishes[0]?.set_c ?? usual.hot_c),
+      hot_min: heldNumber(finishes[0]?.minutes ?? usual.hot_min),
+      ...rested,
+    }
+  }
+  const stages = [...pans, ...main].map((stage) => stageOf(stage, fallback_c))
+  const last = main.at(-1)
+  const wantsRest = roast.rest_min !== undefined || last?.on !== 'off'
+  return {
+    stages: withRoles([
+      ...stages,
+      ...(wantsRest ? [restPart(rest_min)] : []),
+      ...finishes.map((stage) =>
+        stageOf({ ...stage, set_c: stage.set_c ?? FINISH.set_c, minutes: stage.minutes ?? FINISH.minutes }, fallback_c),
+      ),
+    ]).slice(0, 12),
+  }
+}
+
+/** What is done to the main stretch of heat: its cover, its reading, its basting. */
+function withCare(program: ProgramPart, roast: SaidRoast, cut: Cut): ProgramPart {
+  const { cover, pull_c, tending } = roast
+  const tended = tending.filter(({ act }) => act === 'baste')
+  const foiled = cover !== undefined && cover !== 'bare'
+  if (!foiled && pull_c === undefined && tended.length === 0) return program
+  const stages =
+    'stages' in program
+      ? program.stages
+      : writtenOut(
+          findSchool(program.school) as School,
+          { ...roast, set_c: program.set_c ?? roast.set_c ?? steadySet(cut) },
+          cut,
+        )
+  const waits = stages.findLastIndex(({ until }) => until.kind === 'pull' || until.kind === 'core')
+  const main = waits >= 0 ? waits : stages.findLastIndex(({ role }) => role === 'cook')
+  return {
+    ...('stages' in program ? program : {}),
+    stages: stages.map((stage, i) =>
+      i !== main
+        ? stage
+        : {
+            ...stage,
+            cover: foiled ? cover : stage.cover,
+            until: pull_c === undefined ? stage.until : { kind: 'core', core_c: heldNumber(pull_c) },
+            tending: [...stage.tending, ...tended.flatMap(bastes)],
+          },
+    ),
+  }
+}
+
+const bastes = ({ times, every_min }: SaidRoast['tending'][number]): StagePart['tending'] =>
+  times !== undefined
+    ? Array.from({ length: times }, (_, i) => ({ act: 'baste' as const, at_min: BASTES_MIN * (i + 1) }))
+    : [{ act: 'baste', at_min: every_min ?? BASTES_MIN, every_min: every_min ?? BASTES_MIN }]
+
+/** How a line wants a roast cooked. */
+export function programOfSaid(roast: SaidRoast, cut: Cut): ProgramPart {
+  if (roast.stages.length > 0) return withCare(staged(roast, cut), roast, cut)
+  const school = findSchool(roast.school ?? 'steady') as School
+  // A school that is not made for this cut is cooked as it was asked for, stage by stage.
+  if (!school.suits(cut)) return withCare({ name: school.name, stages: writtenOut(school, roast, cut) }, roast, cut)
+  return withCare(
+    {
+      school: school.id,
+      ...(roast.set_c === undefined ? {} : { set_c: heldNumber(roast.set_c) }),
+      ...(roast.second_c === undefined ? {} : { hot_c: heldNumber(roast.second_c) }),
+      ...(roast.second_min === undefined ? {} : { hot_min: heldNumber(roast.second_min) }),
+      ...(roast.rest_min === undefined ? {} : { rest_min: heldNumber(roast.rest_min) }),
+    },
+    roast,
+    cut,
+  )
+}
+
+/** What a plan and a meal's roast share of a roast as it was said. */
+export function partsOfSaid(roast: SaidRoast) {
+  const cut = findCut(roast.cut)
+  if (!cut) throw new RangeError(`no cut ${roast.cut}`)
+  const salted = roast.preparation === undefined || roast.preparation === 'dry_salt'
+  const glazes = roast.tending.filter(({ act }) => act === 'glaze').map(({ said }) => said ?? 'glazed')
+  return {
+    cut,
+    roast: {
+      cut: roast.cut,
+      mass_kg: heldNumber(roast.mass_kg),
+      thickness_mm: roast.thickness_mm === undefined ? null : heldNumber(roast.thickness_mm),
+      start_c: heldNumber(roast.start_c ?? 5),
+      temper_min: heldNumber(roast.temper_min ?? 30),
+      surface: roast.surface ?? (salted ? ('dry_salted' as const) : ('plain' as const)),
+      handling: roast.handling ?? 'as_cut',
+      stuffed: roast.stuffed ?? false,
+      legs: roast.legs ?? 'tied',
+    },
+    program: programOfSaid(roast, cut),
+    ...(roast.serve_c !== undefined
+      ? { target: { serve_c: heldNumber(roast.serve_c) } }
+      : roast.doneness !== undefined
+        ? { target: { doneness: roast.doneness } }
+        : {}),
+    preparation: roast.preparation,
+    frozen: roast.frozen ?? false,
+    notes: [...roast.notes, ...glazes].join('; ').slice(0, 500),
+  }
+}
+
+/** The plan document of the one roast that a line is about. */
+export function planFromLine(reading: LineReading, now_s: number): PlanDocument {
+  const [said] = reading.roasts
+  if (!said) throw new RangeError('the line names no roast')
+  const { cut, preparation, ...parts } = partsOfSaid(said)
+  const promise_s = reading.promise_s ?? Math.ceil((now_s + USUAL_LEAD_S) / 1800) * 1800
   return planDocument.parse({
     version: 1,
-    title: findCut(line.cut)?.name ?? '',
-    roast: {
-      cut: line.cut,
-      mass_kg: heldNumber(line.mass_kg),
-      thickness_mm: line.thickness_mm === undefined ? null : heldNumber(line.thickness_mm),
-      start_c: heldNumber(line.start_c ?? 5),
-      temper_min: heldNumber(line.temper_min ?? 30),
-      surface: line.salted === false ? 'plain' : 'dry_salted',
-    },
-    oven: { kind: line.oven ?? 'still', offset_k: 0 },
-    ...wantsOfLine(line),
+    title: cut.name,
+    ...parts,
+    preparation: preparation ?? null,
+    oven: { kind: said.oven ?? 'still', offset_k: 0 },
     promise: new Date(promise_s * 1000).toISOString(),
-    guests: line.guests ?? null,
+    guests: reading.guests ?? null,
+    wishes: reading.wishes,
+    vulnerable: reading.vulnerable,
   })
 }

@@ -5,9 +5,8 @@ import type { Hindrance } from '@/core/simulate/hindrance'
  * No sentences here: words turns problems into words, in the reader's units.
  */
 export type Problem =
-  | { readonly code: 'unknown_word'; readonly word: string; readonly at: Span; readonly nearest: readonly string[] }
   | { readonly code: 'missing_cut'; readonly nearest: readonly string[] }
-  | { readonly code: 'missing_mass' }
+  | { readonly code: 'line_of_a_meal'; readonly path: Path }
   | { readonly code: 'missing_guests'; readonly path: Path }
   | { readonly code: 'missing_time'; readonly path: Path }
   | { readonly code: 'only_guests_and_time'; readonly path: Path; readonly words: string }
@@ -24,7 +23,6 @@ export type Problem =
   | { readonly code: 'no_document'; readonly path: Path }
   | { readonly code: 'version_unknown'; readonly path: Path; readonly version: string; readonly newest: number }
   | { readonly code: 'line_too_long'; readonly given: number; readonly most: number }
-  | { readonly code: 'given_twice'; readonly what: string; readonly at: Span }
   | { readonly code: 'unknown_cut'; readonly path: Path; readonly given: string; readonly nearest: readonly string[] }
   | {
       readonly code: 'unknown_school'

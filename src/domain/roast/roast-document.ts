@@ -132,6 +132,11 @@ const vulnerablePart = z
   .default(false)
   .describe('Someone at the table is very young, old, pregnant or has a weak immune system')
 
+/** What is done to a piece on the days before. */
+export const PREPARATIONS = ['none', 'dry_salt', 'wet_brine', 'marinade', 'acid_marinade'] as const
+export const frozenPart = z.boolean().default(false).describe('Bought frozen: thawing goes on the days before')
+export const notesPart = text(500).default('').describe('What is to be remembered but is not computed with')
+
 /** What `simulate` reads. */
 export const simulateDocument = z.strictObject({
   version: z.literal(1).default(1),
@@ -163,6 +168,9 @@ export const planDocument = z.strictObject({
     .describe('Guests by wanted doneness'),
   vulnerable: vulnerablePart,
   altitude_m: altitudePart,
+  preparation: z.enum(PREPARATIONS).nullable().default(null).describe('null: as the surface says'),
+  frozen: frozenPart,
+  notes: notesPart,
 })
 export type PlanDocument = z.output<typeof planDocument>
 export type PlanDocumentInput = z.input<typeof planDocument>

@@ -64,7 +64,7 @@ export function resolveStage(stage: StagePart, path: Path, range: RangeCheck): S
 /** What each stage is for, from its place: to the pull it cooks, after it the board rests and a fire finishes. */
 export function withRoles(stages: readonly StagePart[]): StagePart[] {
   const heated = ({ environment }: StagePart) => !['counter', 'cabinet', 'fridge'].includes(environment.kind)
-  const waits = stages.findLastIndex(({ until }) => until.kind === 'pull')
+  const waits = stages.findLastIndex(({ until }) => until.kind === 'pull' || until.kind === 'core')
   const pull = waits >= 0 ? waits : stages.findLastIndex(heated)
   return stages.map((stage, i) => ({
     ...stage,

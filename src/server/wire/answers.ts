@@ -24,6 +24,7 @@ const summary = <Document extends z.ZodType>(document: Document) =>
 const unreadable = z.object({ id, detail: z.string() })
 
 export const planRowAnswer = summary(planDocument)
+export const lineAnswer = z.object({ kind: z.enum(['plan', 'meal']), id })
 /** How many there are in all, of which this is a part. */
 const total = z.int()
 export const planListAnswer = z.object({ plans: z.array(planRowAnswer), unreadable: z.array(unreadable), total })

@@ -1,26 +1,25 @@
 'use client'
 import { ArrowRight } from 'lucide-react'
 import { useRouter } from 'next/navigation'
-import { useId, useState } from 'react'
-import { readLine } from '@/domain/line/line'
+import { useId, useRef, useState } from 'react'
+import { readLine } from '@/domain/line/reading'
+import { LONGEST_LINE } from '@/domain/line/tokens'
 import type { Problem } from '@/domain/problem/problem'
-import { problemSentence } from '@/words/problems'
-import { clock, mass, shortDay, temperature, type Units } from '@/words/units'
-import { cutName, donenessName, schoolName } from '@/words/words'
+import type { Units } from '@/words/units'
 import { SILENT_PROBLEM, send } from '../shell/client'
+import { ProblemList } from '../shell/problem-list'
 import { useHydrated } from '../shell/use-hydrated'
+import { Asks } from './asks'
+import { Understood } from './understood'
 
 const EXAMPLES = [
   'beef rib 2.7 kg bone-in, medium-rare, oven 120, eat 19:00',
-  'lamb leg 2.8 kg bone-in, pink, fan 150, eat 19:15',
-  'turkey 13 lb, oven 325F, eat sunday 2pm',
-  'pork loin 1.8 kg, gas 4, eat tomorrow 13:00',
+  'leg of lamb for 8 with roast potatoes and parsnips, sunday lunch',
+  'turkey 13 lb, stuffed, 325F, eat sunday 2pm, one pregnant',
+  'pork loin 1.8 kg, 230 for 20 min then 160, dinner tomorrow',
 ]
 
-const spanOf = (problem: Problem) =>
-  problem.code === 'unknown_word' || problem.code === 'given_twice' ? problem.at : undefined
-
-/** Type it like you say it. What is understood shows at once; a word that is not is marked where it stands. */
+/** Said as a cook says it. What was understood stands below it word by word, what was not is asked about there. */
 export function LineEntry({
   kitchen,
   units,
@@ -32,26 +31,24 @@ export function LineEntry({
 }) {
   const id = useId()
   const router = useRouter()
+  const entry = useRef<HTMLTextAreaElement>(null)
   const [line, setLine] = useState('')
   const [refused, setRefused] = useState<readonly Problem[]>([])
   const [busy, setBusy] = useState(false)
-  const [asked, setAsked] = useState(false)
   const ready = useHydrated()
-  const read = line.trim() === '' ? undefined : readLine(line, now_s, units.timeZone)
+  const read = line.trim() === '' ? undefined : readLine(line, { now_s, timeZone: units.timeZone })
+  const reading = read?.ok ? read.value : undefined
   const problems = refused.length > 0 ? refused : read && !read.ok ? read.problems : []
-  const spans = problems
-    .map(spanOf)
-    .filter((span) => span !== undefined)
-    .sort((a, b) => a.from - b.from)
-  // While typing, only what is surely wrong is marked; what is merely missing waits for the asking.
-  const shown = asked ? problems : problems.filter((problem) => spanOf(problem))
+  const type = (text: string) => {
+    setLine(text.replaceAll('\n', ' '))
+    setRefused([])
+  }
 
   const submit = async () => {
-    setAsked(true)
-    if (!read?.ok || busy) return
+    if (!reading || reading.roasts.length === 0 || busy) return
     setBusy(true)
-    const added = await send<{ id: string }>(`/api/k/${kitchen}/plans`, 'POST', { line })
-    if (added.ok) return router.push(`/k/${kitchen}/plans/${added.value.id}`)
+    const added = await send<{ kind: 'plan' | 'meal'; id: string }>(`/api/k/${kitchen}/lines`, 'POST', { line })
+    if (added.ok) return router.push(`/k/${kitchen}/${added.value.kind}s/${added.value.id}`)
     setRefused(added.problems.length > 0 ? added.problems : [SILENT_PROBLEM])
     setBusy(false)
   }
@@ -66,22 +63,26 @@ export function LineEntry({
       <label htmlFor={id} className="font-display text-3xl font-bold tracking-tight sm:text-5xl">
         What are you roasting, and when do they eat?
       </label>
-      <div className="mt-5 flex items-stretch gap-2 rounded-2xl border-2 border-ink bg-sheet p-2 focus-within:outline-3 focus-within:outline-focus">
-        <input
+      <div className="mt-5 flex items-end gap-2 rounded-2xl border-2 border-ink bg-sheet p-2 focus-within:outline-3 focus-within:outline-focus">
+        <textarea
+          ref={entry}
           id={id}
+          rows={1}
+          maxLength={LONGEST_LINE}
           autoComplete="off"
           autoCapitalize="off"
           spellCheck={false}
           disabled={!ready}
-          className="min-h-12 w-full min-w-0 flex-1 border-0 bg-transparent px-3 text-xl outline-none placeholder:text-soft/80"
+          className="field-sizing-content min-h-12 w-full min-w-0 flex-1 resize-none border-0 bg-transparent px-3 py-2.5 text-xl leading-snug outline-none placeholder:text-soft/80"
           placeholder={EXAMPLES[0]}
           value={line}
-          aria-invalid={shown.length > 0 || undefined}
+          aria-invalid={problems.length > 0 || undefined}
           aria-describedby={`${id}said`}
-          onChange={(event) => {
-            setLine(event.target.value)
-            setRefused([])
-            setAsked(false)
+          onChange={(event) => type(event.target.value)}
+          onKeyDown={(event) => {
+            if (event.key !== 'Enter' || event.shiftKey) return
+            event.preventDefault()
+            void submit()
           }}
         />
         <button
@@ -92,51 +93,18 @@ export function LineEntry({
           Plan it <ArrowRight className="size-5" aria-hidden />
         </button>
       </div>
-      <div id={`${id}said`} aria-live="polite" className="mt-3 min-h-14">
-        {shown.length > 0 && (
-          <div
-            role="alert"
-            className="rounded-lg border-l-4 border-wattle bg-wattle-ground px-4 py-2"
-            data-testid="line-problems"
-          >
-            {spans.length > 0 && (
-              <p className="mb-1 font-mono text-base" data-testid="line-marked">
-                {marked(line, spans)}
-              </p>
-            )}
-            {shown.map((problem) => (
-              <p
-                key={`${problem.code}${spanOf(problem)?.from ?? ''}${'path' in problem ? problem.path.join('.') : ''}`}
-                className="text-base"
-              >
-                {problemSentence(problem, units)}
-              </p>
-            ))}
-          </div>
-        )}
-        {read?.ok && shown.length === 0 && (
-          <p className="flex flex-wrap gap-2 text-base" data-testid="line-understood">
-            {[
-              cutName(read.value.cut),
-              mass(read.value.mass_kg, units),
-              read.value.thickness_mm && `${read.value.thickness_mm} mm through`,
-              read.value.doneness
-                ? donenessName(read.value.doneness)
-                : read.value.serve_c !== undefined && temperature(read.value.serve_c, units),
-              read.value.school && schoolName(read.value.school),
-              read.value.set_c !== undefined &&
-                `${read.value.oven === 'fan' ? 'fan oven' : 'oven'} ${temperature(read.value.set_c, units)}`,
-              read.value.promise_s !== undefined &&
-                `${shortDay(read.value.promise_s, units)} ${clock(read.value.promise_s, units)}`,
-              read.value.guests && `for ${read.value.guests}`,
-            ]
-              .filter(Boolean)
-              .map((chip) => (
-                <span key={String(chip)} className="rounded-full bg-moss-ground px-3 py-1">
-                  {chip}
-                </span>
-              ))}
-          </p>
+      <div id={`${id}said`} aria-live="polite" className="mt-4 min-h-14 space-y-4">
+        {problems.length > 0 && <ProblemList problems={problems} units={units} className="px-4 py-2" />}
+        {reading && <Understood line={line} reading={reading} units={units} />}
+        {reading && reading.asks.length > 0 && (
+          <Asks
+            asks={reading.asks}
+            units={units}
+            answer={(answered) => {
+              type(answered)
+              entry.current?.focus()
+            }}
+          />
         )}
         {line === '' && (
           <ul className="flex flex-wrap gap-x-5 gap-y-1 text-base text-soft">
@@ -145,7 +113,7 @@ export function LineEntry({
                 <button
                   type="button"
                   className="min-h-9 text-left underline decoration-line decoration-2 underline-offset-4 hover:decoration-copper"
-                  onClick={() => setLine(example)}
+                  onClick={() => type(example)}
                 >
                   {example}
                 </button>
@@ -156,23 +124,4 @@ export function LineEntry({
       </div>
     </form>
   )
-}
-
-function marked(line: string, spans: readonly { from: number; to: number }[]) {
-  const parts: React.ReactNode[] = []
-  let last = 0
-  for (const { from, to } of spans) {
-    parts.push(
-      line.slice(last, from),
-      <mark
-        key={from}
-        className="rounded-sm bg-transparent font-semibold text-wattle underline decoration-wavy decoration-2 underline-offset-4"
-      >
-        {line.slice(from, to)}
-      </mark>,
-    )
-    last = to
-  }
-  parts.push(line.slice(last))
-  return parts
 }

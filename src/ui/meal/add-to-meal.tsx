@@ -1,10 +1,10 @@
 'use client'
 import { useId, useState } from 'react'
-import { findCut } from '@/core/reference/cuts'
-import { readLine } from '@/domain/line/line'
+import { readLine } from '@/domain/line/reading'
+import { SIDES } from '@/domain/line/sides'
 import { USUAL_SIDES } from '@/domain/meal/from-words'
 import { type MealDocument, mealRoast, mealSide } from '@/domain/meal/meal-document'
-import { wantsOfLine } from '@/domain/plan/from-line'
+import { partsOfSaid } from '@/domain/plan/from-line'
 import type { Problem } from '@/domain/problem/problem'
 import type { Units } from '@/words/units'
 import { ProblemList } from '../shell/problem-list'
@@ -32,26 +32,43 @@ export function AddToMeal({
   const [line, setLine] = useState('')
   const [problems, setProblems] = useState<readonly Problem[]>([])
   const add = () => {
-    const read = readLine(line, now_s, units.timeZone)
+    const read = readLine(line, { now_s, timeZone: units.timeZone })
     if (!read.ok) return setProblems(read.problems)
-    const { value } = read
-    const key = freshId(document, value.cut)
-    const roast = mealRoast.parse({
-      id: key,
-      title: findCut(value.cut)?.name ?? value.cut,
-      serving: document.servings[0]?.id,
-      heads: value.guests ?? 0,
-      roast: {
-        cut: value.cut,
-        mass_kg: value.mass_kg,
-        thickness_mm: value.thickness_mm ?? null,
-        start_c: value.start_c ?? 5,
-        temper_min: value.temper_min ?? 0,
-        surface: 'dry_salted',
-      },
-      ...wantsOfLine(value),
-    })
-    change((last) => ({ ...last, roasts: [...last.roasts, roast], placed: null }))
+    const { roasts, sides, guests } = read.value
+    if (roasts.length === 0 && sides.length === 0)
+      return setProblems([{ code: 'missing_cut', nearest: ['beef-rib-bone-in', 'lamb-leg-bone-in', 'turkey'] }])
+    const serving = document.servings[0]?.id
+    let meal = document
+    let key = ''
+    for (const said of roasts)
+      for (let i = 0; i < said.count; i++) {
+        const { cut, preparation, ...parts } = partsOfSaid(said)
+        key = freshId(meal, said.cut)
+        const title = said.count === 1 ? cut.name : `${cut.name} ${i + 1} of ${said.count}`
+        const heads = Math.round((guests ?? 0) / (roasts.length * said.count))
+        const roast = mealRoast.parse({
+          id: key,
+          title,
+          serving,
+          heads,
+          ...parts,
+          preparation: preparation ?? 'dry_salt',
+        })
+        meal = { ...meal, roasts: [...meal.roasts, roast] }
+      }
+    for (const { id: side } of sides) {
+      const known = SIDES.find((each) => each.id === side)
+      if (!known) continue
+      const { id: _, words: __, ...rest } = known
+      key = freshId(meal, 'side')
+      meal = { ...meal, sides: [...meal.sides, mealSide.parse({ ...rest, id: key, serving })] }
+    }
+    change((last) => ({
+      ...last,
+      roasts: [...last.roasts, ...meal.roasts.slice(document.roasts.length)],
+      sides: [...last.sides, ...meal.sides.slice(document.sides.length)],
+      placed: null,
+    }))
     setLine('')
     setProblems([])
     onAdded(key)

@@ -1,9 +1,9 @@
 'use client'
 import { Trash2 } from 'lucide-react'
 import { type MealDocument, mealOven } from '@/domain/meal/meal-document'
-import { localInput, type Units } from '@/words/units'
+import type { Units } from '@/words/units'
 import { Choice } from '../controls/choice'
-import { instantOfLocal } from '../controls/local-time'
+import { SaidTime } from '../controls/said-time'
 import { Heat, Num } from './item-panel'
 import { KeepEquipment } from './kitchen-keeps'
 
@@ -23,11 +23,13 @@ export function KitchenPanel({
   slug,
   document,
   units,
+  now_s,
   change,
 }: {
   readonly slug: string
   readonly document: MealDocument
   readonly units: Units
+  readonly now_s: number
   readonly change: (apply: (last: MealDocument) => MealDocument) => void
 }) {
   const { kitchen } = document
@@ -79,20 +81,19 @@ export function KitchenPanel({
                   }))
                 }
               />
-              <input
-                type="datetime-local"
-                aria-label={`Time of ${serving.title}`}
-                className="said"
-                value={localInput(Date.parse(serving.at) / 1000, units)}
-                onChange={(event) => {
-                  const at = instantOfLocal(event.target.value, units.timeZone)
-                  if (at)
-                    change((last) => ({
-                      ...last,
-                      placed: null,
-                      servings: last.servings.map((each) => (each.id === serving.id ? { ...each, at } : each)),
-                    }))
-                }}
+              <SaidTime
+                at={serving.at}
+                now_s={now_s}
+                units={units}
+                timeLabel={`Time of ${serving.title}`}
+                dayLabel={`Day of ${serving.title}`}
+                onChange={(at) =>
+                  change((last) => ({
+                    ...last,
+                    placed: null,
+                    servings: last.servings.map((each) => (each.id === serving.id ? { ...each, at } : each)),
+                  }))
+                }
               />
               {document.servings.length > 1 &&
                 !document.roasts.some((item) => item.serving === serving.id) &&

@@ -292,7 +292,9 @@ export function MealDesk({
           change={change}
         />
       )}
-      {view === 'kitchen' && <KitchenPanel slug={kitchen} document={document} units={units} change={change} />}
+      {view === 'kitchen' && (
+        <KitchenPanel slug={kitchen} document={document} units={units} now_s={now_s} change={change} />
+      )}
     </div>
   )
 }

@@ -145,6 +145,7 @@ export function PlanDesk({
           usualThickness_mm={Math.round(plan.thickness_m * 1000)}
           problems={live.problems}
           units={units}
+          now_s={now_s}
           change={change}
         />
       </section>

@@ -4,14 +4,13 @@ import { findSchool, SCHOOLS } from '@/core/program/schools'
 import { CUTS, findCut } from '@/core/reference/cuts'
 import { donenessScale } from '@/core/reference/doneness'
 import { celsiusToFahrenheit, fahrenheitToCelsius, INCH_M, POUND_KG } from '@/core/units'
-import { readClock } from '@/domain/line/moment'
 import type { Problem } from '@/domain/problem/problem'
 import { cutOf } from '@/domain/roast/resolve'
 import { type PlanDocument, ROAST_SURFACES, type SchoolPart } from '@/domain/roast/roast-document'
 import { problemSentence } from '@/words/problems'
-import { clock, localInput, temperature, type Units } from '@/words/units'
+import { temperature, type Units } from '@/words/units'
 import { donenessName, programName } from '@/words/words'
-import { instantOfLocal } from '../controls/local-time'
+import { SaidTime } from '../controls/said-time'
 import { useHydrated } from '../shell/use-hydrated'
 import { SURFACE_NAMES } from './particulars'
 
@@ -20,6 +19,7 @@ interface SentenceProps {
   readonly usualThickness_mm: number
   readonly problems: readonly Problem[]
   readonly units: Units
+  readonly now_s: number
   readonly change: (change: (document: PlanDocument) => PlanDocument) => void
 }
 
@@ -68,7 +68,7 @@ function NumberField({ label, value, step, digits, suffix, problem, problemId, o
 }
 
 /** The plan as one sentence whose values can be changed where they stand. */
-export function Sentence({ document, usualThickness_mm, problems, units, change }: SentenceProps) {
+export function Sentence({ document, usualThickness_mm, problems, units, now_s, change }: SentenceProps) {
   const id = useId()
   const { roast, oven, program, target } = document
   const cut = cutOf(roast)
@@ -280,9 +280,12 @@ export function Sentence({ document, usualThickness_mm, problems, units, change 
         </>
       )}
       . On the table{' '}
-      <PromiseFields
-        promise={document.promise}
+      <SaidTime
+        at={document.promise}
+        now_s={now_s}
         units={units}
+        timeLabel="Promised time"
+        dayLabel="Promised day"
         problem={problemAt('promise') !== undefined}
         onChange={(promise) => change((last) => ({ ...last, promise }))}
       />
@@ -303,56 +306,6 @@ export function Sentence({ document, usualThickness_mm, problems, units, change 
   )
 }
 
-/** The day by calendar, the time as typed: 19:00, 7pm, 7.30 pm. */
-function PromiseFields({
-  promise,
-  units,
-  problem,
-  onChange,
-}: {
-  readonly promise: string
-  readonly units: Units
-  readonly problem: boolean
-  readonly onChange: (promise: string) => void
-}) {
-  const local = localInput(Date.parse(promise) / 1000, units)
-  const [date, time] = local.split('T') as [string, string]
-  const [typed, setTyped] = useState<string | undefined>()
-  const shown = typed ?? clock(Date.parse(promise) / 1000, units)
-  const read = readClock(shown.toLowerCase().replaceAll(' ', ''), true)
-  const pass = (value: string) => {
-    const instant = instantOfLocal(value, units.timeZone)
-    if (instant) onChange(instant)
-  }
-  return (
-    <span className="whitespace-nowrap">
-      <input
-        aria-label="Promised time"
-        aria-invalid={problem || !read || undefined}
-        className="said"
-        style={{ width: `${Math.max(5, shown.length) + 1}ch` }}
-        value={shown}
-        onChange={(event) => {
-          setTyped(event.target.value)
-          const clockTime = readClock(event.target.value.toLowerCase().replaceAll(' ', ''), true)
-          const pad = (part: number) => String(part).padStart(2, '0')
-          if (clockTime) pass(`${date}T${pad(clockTime.hour)}:${pad(clockTime.minute)}`)
-        }}
-        onBlur={() => setTyped(undefined)}
-      />{' '}
-      on{' '}
-      <input
-        type="date"
-        aria-label="Promised day"
-        aria-invalid={problem || undefined}
-        className="said"
-        value={date}
-        onChange={(event) => pass(`${event.target.value}T${time}`)}
-      />
-    </span>
-  )
-}
-
 /** Another cut keeps the weight where it is believable, and lets go of what was measured on the old one. */
 function changedCut(document: PlanDocument, id: string): PlanDocument {
   const cut = findCut(id)
@@ -362,6 +315,9 @@ function changedCut(document: PlanDocument, id: string): PlanDocument {
   const believable = mass >= cut.mass_kg.least && mass <= cut.mass_kg.most
   return {
     version: document.version,
+    preparation: document.preparation,
+    frozen: document.frozen,
+    notes: document.notes,
     oven: document.oven,
     promise: document.promise,
     guests: document.guests,

@@ -211,7 +211,10 @@ export function runOfLog(document: CookDocument, log: CookLog, now_s: number): R
     const user = use && found.get(use.id)
     if (user) {
       const moved = user.state === 'done' ? 0 : user.at_s - user.planned_s
-      put(step, user.state !== 'open', { at_s: planned_s + moved, window: undefined })
+      // What was moved to another setting or heat is heated for there.
+      const elsewhere = user.step.set_c !== use.set_c || user.step.source?.id !== use.source?.id
+      const heated = elsewhere ? { ...step, set_c: user.step.set_c, source: user.step.source } : step
+      put(heated, user.state !== 'open', { at_s: planned_s + moved, window: undefined })
       continue
     }
     const table = steps.find((each) => each.kind === 'serve' && at(each) >= planned_s)

@@ -1,0 +1,236 @@
+import { CUTS, findCut } from '@/core/reference/cuts'
+
+/**
+ * What cooks call the cuts, on both sides of the sea (common practice). A name that means several cuts is planned
+ * as the first of them, and asked about.
+ */
+
+/** Further names, by the cut that they mean, or by the cuts that they may mean. */
+const NAMES: Readonly<Record<string, readonly string[]>> = {
+  'beef rib': ['beef-rib-bone-in'],
+  'prime rib': ['beef-rib-bone-in'],
+  'standing rib': ['beef-rib-bone-in'],
+  'rib eye': ['beef-rib-boneless'],
+  ribeye: ['beef-rib-boneless'],
+  'beef ribeye': ['beef-rib-boneless'],
+  'scotch fillet': ['beef-rib-boneless'],
+  'cote de boeuf': ['beef-rib-bone-in'],
+  'beef forerib': ['beef-rib-bone-in'],
+  forerib: ['beef-rib-bone-in'],
+  'rib beef fore': ['beef-rib-bone-in'],
+  fillet: ['beef-tenderloin'],
+  'beef filet': ['beef-tenderloin'],
+  'beef tenderloin': ['beef-tenderloin'],
+  'filet mignon': ['beef-tenderloin'],
+  'eye fillet': ['beef-tenderloin'],
+  'beef sirloin': ['beef-strip-loin'],
+  'beef strip': ['beef-strip-loin'],
+  'new york strip': ['beef-strip-loin'],
+  'ny strip': ['beef-strip-loin'],
+  'top loin': ['beef-strip-loin'],
+  'beef top loin': ['beef-strip-loin'],
+  porterhouse: ['beef-strip-loin'],
+  tritip: ['beef-tri-tip'],
+  'beef tri tip': ['beef-tri-tip'],
+  'beef eye round': ['beef-eye-of-round'],
+  girello: ['beef-eye-of-round'],
+  silverside: ['beef-round-or-rump'],
+  'beef silverside': ['beef-round-or-rump'],
+  'beef topside': ['beef-round-or-rump'],
+  'beef rump': ['beef-round-or-rump'],
+  'rump cap': ['beef-round-or-rump'],
+  picanha: ['beef-round-or-rump'],
+  'bottom round': ['beef-round-or-rump'],
+  'beef bottom round': ['beef-round-or-rump'],
+  'beef top round': ['beef-round-or-rump'],
+  'london broil': ['beef-round-or-rump'],
+  'beef chuck': ['beef-shoulder'],
+  'beef blade': ['beef-shoulder'],
+  pot: ['beef-shoulder'],
+  'beef pot': ['beef-shoulder'],
+  'beef feather blade': ['beef-shoulder'],
+  'feather blade': ['beef-shoulder'],
+  'shoulder clod': ['beef-shoulder'],
+  'beef shin': ['beef-shoulder'],
+  brisket: ['beef-shoulder', 'beef-round-or-rump'],
+  'beef brisket': ['beef-shoulder', 'beef-round-or-rump'],
+  beef: ['beef-rib-bone-in', 'beef-strip-loin', 'beef-round-or-rump', 'beef-tenderloin'],
+  veal: ['veal-loin', 'veal-rib'],
+  lamb: ['lamb-leg-bone-in', 'lamb-shoulder', 'lamb-rack'],
+  'lamb gigot': ['lamb-leg-bone-in'],
+  'lamb leg short': ['lamb-leg-bone-in'],
+  'lamb leg': ['lamb-leg-bone-in'],
+  hogget: ['lamb-leg-bone-in', 'lamb-shoulder'],
+  'hogget leg': ['lamb-leg-bone-in'],
+  'hogget shoulder': ['lamb-shoulder'],
+  mutton: ['lamb-shoulder', 'lamb-leg-bone-in'],
+  'mutton leg': ['lamb-leg-bone-in'],
+  'mutton shoulder': ['lamb-shoulder'],
+  'lamb carre': ['lamb-rack'],
+  'lamb best end': ['lamb-rack'],
+  'guard honour': ['lamb-rack'],
+  pork: ['pork-loin', 'pork-shoulder', 'pork-rib-rack'],
+  'pork loin': ['pork-loin'],
+  'pork filet': ['pork-tenderloin'],
+  'pork tenderloin': ['pork-tenderloin'],
+  'pork butt': ['pork-shoulder'],
+  'pork boston butt': ['pork-shoulder'],
+  'pork hand spring': ['pork-shoulder'],
+  'pork collar': ['pork-shoulder'],
+  'pork spare rib': ['pork-shoulder'],
+  'pulled pork': ['pork-shoulder'],
+  'picnic shoulder': ['pork-shoulder'],
+  'pork picnic': ['pork-shoulder'],
+  'pork chine': ['pork-rib-rack'],
+  'pork crown': ['pork-rib-rack'],
+  ham: ['fresh-ham', 'fresh-ham-half'],
+  'pork ham': ['fresh-ham'],
+  'pork leg': ['fresh-ham', 'fresh-ham-half'],
+  'green ham': ['fresh-ham'],
+  'turkey crown': ['turkey-breast-bone-in'],
+  'turkey breast': ['turkey-breast-bone-in'],
+  'turkey buffe': ['turkey-breast-bone-in'],
+  bird: ['turkey', 'chicken', 'goose'],
+  hen: ['chicken'],
+  chook: ['chicken'],
+  roaster: ['chicken'],
+  broiler: ['chicken'],
+  fryer: ['chicken'],
+  'chicken roaster': ['chicken'],
+  poulet: ['chicken'],
+  cockerel: ['capon', 'chicken'],
+  'game hen': ['cornish-hen'],
+  'cornish game hen': ['cornish-hen'],
+  poussin: ['cornish-hen'],
+  'spring chicken': ['cornish-hen'],
+  duckling: ['duck'],
+  'gressingham duck': ['duck'],
+  guineafowl: ['guinea-fowl'],
+  'guinea hen': ['guinea-fowl'],
+  pintade: ['guinea-fowl'],
+  venison: ['venison-haunch'],
+  'deer leg': ['venison-haunch'],
+  'venison haunch': ['venison-haunch'],
+  'venison leg': ['venison-haunch'],
+}
+
+/** Words of a name that say nothing of the cut. */
+export const EMPTY = new Set([
+  'of',
+  'the',
+  'a',
+  'an',
+  'roast',
+  'roasts',
+  'roasted',
+  'roasting',
+  'joint',
+  'joints',
+  'whole',
+  'piece',
+  'fresh',
+  'sunday',
+  'free',
+  'range',
+  'some',
+  'my',
+  'our',
+  'big',
+  'small',
+  'large',
+  'little',
+  'nice',
+  'good',
+  'lovely',
+  'cooked',
+  'organic',
+  'on',
+])
+/** But these belong to the name where it has them. */
+const KEPT = new Set(['fresh'])
+
+const SINGULAR: Readonly<Record<string, string>> = {
+  geese: 'goose',
+  turkies: 'turkey',
+  fillets: 'fillet',
+  filets: 'filet',
+  poussins: 'poussin',
+  striploin: 'strip loin',
+  'rib-eye': 'rib eye',
+}
+const ENDS = /(?:[^s])s$/
+/** Many as one: turkeys, racks, legs, tenderloins. */
+export const singular = (word: string): string =>
+  SINGULAR[word] ?? (word.length > 3 && ENDS.test(word) && !word.endsWith('ss') ? word.slice(0, -1) : word)
+
+/** Words in an order of their own, what is empty left out: the key of a name. */
+const keyOf = (words: readonly string[]): string =>
+  words
+    .flatMap((word) => singular(word).split(' '))
+    .filter((word) => !EMPTY.has(word) || KEPT.has(word))
+    .sort()
+    .join(' ')
+
+const BY_KEY = new Map<string, readonly string[]>()
+for (const cut of CUTS) {
+  const own = [cut.id.replaceAll('-', ' '), cut.name.toLowerCase().replaceAll(',', ''), ...cut.words]
+  for (const name of own) {
+    const key = keyOf(name.replaceAll('-', ' ').split(' '))
+    if (key !== '' && !BY_KEY.has(key)) BY_KEY.set(key, [cut.id])
+  }
+}
+for (const [name, ids] of Object.entries(NAMES)) {
+  for (const id of ids) if (!findCut(id)) throw new RangeError(`no cut ${id}`)
+  BY_KEY.set(keyOf(name.split(' ')), ids)
+}
+
+/** Every word that stands in a name: what a misspelt one may have been. */
+export const NAME_WORDS: readonly string[] = [...new Set([...BY_KEY.keys()].flatMap((key) => key.split(' ')))]
+const IN_NAMES = new Set(NAME_WORDS)
+
+const LONGEST_NAME = 8
+
+/** The cuts that some words name, the longest run first, in any order, with the number of words used. */
+export function cutsNamed(
+  words: readonly string[],
+  at: number,
+): { readonly count: number; readonly ids: readonly string[] } | undefined {
+  const first = words[at]
+  if (first === undefined || !IN_NAMES.has(singular(first).split(' ')[0] as string)) return undefined
+  for (let count = Math.min(LONGEST_NAME, words.length - at); count >= 1; count--) {
+    const last = words[at + count - 1] as string
+    // A name ends with a word of its own; "roast" and "joint" after it are taken along by who reads on.
+    if (EMPTY.has(last) && !KEPT.has(last)) continue
+    const ids = BY_KEY.get(keyOf(words.slice(at, at + count)))
+    if (ids) return { count, ids }
+  }
+  return undefined
+}
+
+/** What was done to a cut, or how much of it there is, as far as it makes another cut of it. */
+export interface CutTraits {
+  readonly bone?: 'in' | 'out' | undefined
+  readonly rolled?: boolean | undefined
+  readonly butterflied?: boolean | undefined
+  readonly half?: boolean | undefined
+  readonly stuffed?: boolean | undefined
+  readonly crown?: boolean | undefined
+}
+
+/** A cut with its traits: a boned leg is another cut than a leg. Traits that make no other cut are left to the roast. */
+export function withTraits(id: string, traits: CutTraits): string {
+  const { bone, rolled, butterflied, half, stuffed, crown } = traits
+  if (id.startsWith('lamb-leg')) {
+    if (butterflied) return 'lamb-leg-butterflied'
+    if (rolled || bone === 'out') return 'lamb-leg-boneless-rolled'
+    return bone === 'in' ? 'lamb-leg-bone-in' : id
+  }
+  if (id.startsWith('beef-rib'))
+    return bone === 'out' || rolled ? 'beef-rib-boneless' : bone === 'in' ? 'beef-rib-bone-in' : id
+  if (id === 'beef-tenderloin' && half) return 'beef-tenderloin-half'
+  if (id === 'fresh-ham' && half) return 'fresh-ham-half'
+  if (id === 'turkey' && crown) return 'turkey-breast-bone-in'
+  if (id === 'pork-loin' && bone === 'in') return 'pork-rib-rack'
+  if (id === 'pork-loin' && stuffed) return 'pork-loin-stuffed-rolled'
+  return id
+}

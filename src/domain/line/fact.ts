@@ -1,0 +1,73 @@
+import type { Span } from '../problem/problem'
+import type { CutTraits } from './cut-names'
+
+/** A temperature as it was said; its unit may have to be guessed from what makes sense. */
+export interface SaidHeat {
+  readonly value: number
+  readonly unit: 'c' | 'f' | undefined
+}
+
+/** One stretch of heat as it was said. */
+export interface SaidStage {
+  readonly on: 'oven' | 'fan' | 'pan' | 'fire' | 'bath' | 'off' | 'cold'
+  readonly heat?: SaidHeat | undefined
+  readonly minutes?: number | undefined
+  /** A reading it goes to. */
+  readonly core?: SaidHeat | undefined
+  readonly cover?: 'bare' | 'tent' | 'foil' | undefined
+  readonly breastDown?: boolean | undefined
+  /** After the rest, for the crust. */
+  readonly finish?: boolean | undefined
+}
+
+/** One thing that some words of a line say. */
+export type Fact =
+  | { readonly kind: 'cut'; readonly ids: readonly string[]; readonly count: number }
+  | { readonly kind: 'count'; readonly count: number }
+  | { readonly kind: 'traits'; readonly traits: CutTraits; readonly handling?: 'tenderised' | 'injected' | 'rolled' }
+  | { readonly kind: 'mass'; readonly kg: number; readonly count?: number }
+  | { readonly kind: 'thickness'; readonly mm: number }
+  | { readonly kind: 'start'; readonly heat?: SaidHeat; readonly temper_min?: number }
+  | { readonly kind: 'stage'; readonly stage: SaidStage }
+  | { readonly kind: 'heat'; readonly heat: SaidHeat; readonly on?: SaidStage['on'] }
+  | { readonly kind: 'oven'; readonly oven: 'still' | 'fan' }
+  | { readonly kind: 'rest'; readonly minutes: number }
+  | { readonly kind: 'second'; readonly heat?: SaidHeat; readonly minutes?: number }
+  | { readonly kind: 'school'; readonly id: string }
+  | { readonly kind: 'doneness'; readonly word: string }
+  | { readonly kind: 'serve'; readonly heat: SaidHeat }
+  | { readonly kind: 'pull'; readonly heat: SaidHeat; readonly point?: string }
+  | { readonly kind: 'surface'; readonly surface: 'plain' | 'dry_salted' | 'buttered' }
+  | {
+      readonly kind: 'preparation'
+      readonly preparation: 'none' | 'dry_salt' | 'wet_brine' | 'marinade' | 'acid_marinade'
+      readonly note?: string
+    }
+  | { readonly kind: 'frozen' }
+  | { readonly kind: 'stuffing'; readonly where: 'cavity' | 'neck' | 'dish' | 'none' }
+  | { readonly kind: 'legs'; readonly legs: 'tied' | 'open' }
+  | { readonly kind: 'cover'; readonly cover: 'bare' | 'tent' | 'foil' }
+  | {
+      readonly kind: 'tending'
+      readonly act: 'baste' | 'turn' | 'glaze'
+      readonly times?: number
+      readonly every_min?: number
+      /** As it was said, for what no clock can say. */
+      readonly said?: string
+    }
+  | { readonly kind: 'note'; readonly text: string }
+  | { readonly kind: 'guests'; readonly guests: number }
+  | { readonly kind: 'wish'; readonly count: number; readonly word: string }
+  | { readonly kind: 'vulnerable' }
+  | { readonly kind: 'side'; readonly id: string; readonly title: string }
+  | { readonly kind: 'moment'; readonly at_s: number }
+  | { readonly kind: 'filler' }
+
+/** What some words of a line were taken to mean. */
+export interface Meaning extends Span {
+  readonly fact: Fact
+  /** Words that were misspelt, as they were typed. */
+  readonly mended: readonly string[]
+  /** A comma or the like stands before it. */
+  readonly parted: boolean
+}

@@ -1,0 +1,444 @@
+import { buyFor } from '@/core/portions/buy'
+import { findCut } from '@/core/reference/cuts'
+import { donenessScale } from '@/core/reference/doneness'
+import { celsius, fahrenheitToCelsius } from '@/core/units'
+import { fail, type Outcome, type Span, succeed } from '../problem/problem'
+import { nearestOf } from '../quantity/nearest'
+import { type CutTraits, cutsNamed, NAME_WORDS, withTraits } from './cut-names'
+import type { Fact, Meaning, SaidHeat, SaidStage } from './fact'
+import { type LineContext, readSentence } from './sentence'
+import { LONGEST_LINE } from './tokens'
+
+/** One roast as a line says it: what was left out is undefined. Temperatures in °C, masses in kg. */
+export interface SaidRoast {
+  readonly cut: string
+  readonly count: number
+  readonly mass_kg: number
+  readonly thickness_mm?: number
+  readonly start_c?: number
+  readonly temper_min?: number
+  readonly surface?: 'plain' | 'dry_salted' | 'buttered'
+  readonly handling?: 'rolled' | 'stuffed' | 'tenderised' | 'injected'
+  readonly stuffed?: boolean
+  readonly legs?: 'tied' | 'open'
+  readonly preparation?: 'none' | 'dry_salt' | 'wet_brine' | 'marinade' | 'acid_marinade'
+  readonly frozen?: boolean
+  readonly oven?: 'still' | 'fan'
+  readonly set_c?: number
+  readonly school?: string
+  readonly second_c?: number
+  readonly second_min?: number
+  readonly rest_min?: number
+  readonly cover?: 'bare' | 'tent' | 'foil'
+  readonly tending: readonly Extract<Fact, { kind: 'tending' }>[]
+  /** Stretches of heat in their order. */
+  readonly stages: readonly HeatedStage[]
+  readonly doneness?: string
+  readonly serve_c?: number
+  /** A reading to pull at, °C. */
+  readonly pull_c?: number
+  /** What is remembered but not computed with. */
+  readonly notes: readonly string[]
+}
+/** A stretch of heat with its temperatures in °C. */
+export type HeatedStage = Omit<SaidStage, 'heat' | 'core'> & {
+  readonly set_c?: number | undefined
+  readonly core_c?: number | undefined
+}
+
+/** A question that a line leaves open: what was taken, and what one tap would make of it. */
+export type Ask =
+  | { readonly code: 'which_cut'; readonly at: Span; readonly taken: string; readonly options: readonly Choice[] }
+  | { readonly code: 'no_cut'; readonly options: readonly Choice[] }
+  | { readonly code: 'how_heavy'; readonly cut: string; readonly taken_kg: number; readonly options: readonly Choice[] }
+  | { readonly code: 'what_is'; readonly at: Span; readonly words: string; readonly options: readonly Choice[] }
+  | { readonly code: 'what_time'; readonly options: readonly Choice[] }
+  | { readonly code: 'said_twice'; readonly at: Span; readonly what: Fact['kind']; readonly options: readonly Choice[] }
+  | {
+      readonly code: 'not_a_word_for_it'
+      readonly at: Span
+      readonly word: string
+      readonly taken: string
+      readonly options: readonly Choice[]
+    }
+/** One answer: what it says, and the line that it makes. */
+export interface Choice {
+  readonly says: string
+  readonly line: string
+}
+
+/** What one typed line says, word by word and as a whole. */
+export interface LineReading {
+  readonly meanings: readonly Meaning[]
+  readonly roasts: readonly SaidRoast[]
+  readonly sides: readonly { readonly id: string; readonly title: string }[]
+  readonly guests?: number
+  readonly wishes: Readonly<Record<string, number>>
+  readonly vulnerable: boolean
+  /** s since 1970; undefined where no time was said. */
+  readonly promise_s?: number
+  readonly asks: readonly Ask[]
+}
+
+/** The hottest a dial goes in °C, and the warmest a core is wanted: a bare number above is °F. */
+const HOTTEST_C = 300
+const CORE_MOST_C = 105
+/** The coolest an oven is set in °F, and the coolest core, that anybody means so. */
+const OVEN_LEAST_F = 150
+const CORE_LEAST_F = 100
+const LEAST_HEAT_C = 55
+
+type Role = 'oven' | 'core' | 'start'
+
+/** Bare numbers of a line are °F where only that makes sense of one of them. */
+function scaleOf(meanings: readonly Meaning[]): (heat: SaidHeat, role: Role) => number {
+  type Said = { heat: SaidHeat; role: Role; on?: SaidStage['on'] | undefined }
+  const heats = meanings.flatMap(({ fact }): Said[] => {
+    if (fact.kind === 'stage')
+      return [
+        ...(fact.stage.heat ? [{ heat: fact.stage.heat, role: 'oven' as const, on: fact.stage.on }] : []),
+        ...(fact.stage.core ? [{ heat: fact.stage.core, role: 'core' as const }] : []),
+      ]
+    if (fact.kind === 'heat') return [{ heat: fact.heat, role: 'oven' as const, on: fact.on }]
+    if (fact.kind === 'second' && fact.heat) return [{ heat: fact.heat, role: 'oven' as const }]
+    if (fact.kind === 'serve' || fact.kind === 'pull') return [{ heat: fact.heat, role: 'core' as const }]
+    if (fact.kind === 'start' && fact.heat) return [{ heat: fact.heat, role: 'start' as const }]
+    return []
+  })
+  const said = (unit: 'c' | 'f') => heats.some(({ heat }) => heat.unit === unit)
+  const only = heats.some(
+    ({ heat, role, on }) =>
+      heat.unit === undefined &&
+      ((role === 'oven' && on !== 'fire' && heat.value > HOTTEST_C) || (role === 'core' && heat.value > CORE_MOST_C)),
+  )
+  // A low oven goes to a core: 225 is no low oven in °C.
+  const fahrenheit = said('f') || only
+  const celsiusToo = meanings.some(({ fact }) => fact.kind === 'heat' && fact.heat.unit === 'c') || said('c')
+  return ({ value, unit }, role) => {
+    if (unit === 'c') return celsius(value)
+    if (unit === 'f') return round(fahrenheitToCelsius(value))
+    if (role === 'start') return value > 30 ? round(fahrenheitToCelsius(value)) : value
+    const most = role === 'oven' ? HOTTEST_C : CORE_MOST_C
+    const least = role === 'oven' ? OVEN_LEAST_F : CORE_LEAST_F
+    const asF = value > most || (fahrenheit && !(celsiusToo && !only) && value >= least)
+    return asF ? round(fahrenheitToCelsius(value)) : value
+  }
+}
+const round = (value: number) => Math.round(value * 10) / 10
+
+/** Facts that belong to the table, whatever roast they stand beside. */
+const OF_TABLE: ReadonlySet<Fact['kind']> = new Set(['guests', 'wish', 'vulnerable', 'side', 'moment'])
+/** Facts of which a roast has one. */
+const ONCE: ReadonlySet<Fact['kind']> = new Set(['mass', 'thickness', 'doneness', 'serve', 'pull'])
+
+/** The facts of each roast: a cut's own are those beside it, up to where the next one begins. */
+function byRoast(meanings: readonly Meaning[]): Meaning[][] {
+  const cuts = meanings.flatMap(({ fact }, i) => (fact.kind === 'cut' ? [i] : []))
+  const own = meanings.map((_, i) => {
+    const next = cuts.findIndex((cut) => cut >= i)
+    if (next < 0) return cuts.length - 1
+    if (next === 0 || cuts[next] === i) return next
+    // Between two cuts: what stands after the last break before the next belongs to the next.
+    const from = (cuts[next - 1] as number) + 1
+    const to = cuts[next] as number
+    const last = meanings.slice(from, to + 1).findLastIndex(({ parted }) => parted)
+    return last >= 0 && i >= from + last ? next : next - 1
+  })
+  return cuts.map((_, roast) => meanings.filter(({ fact }, i) => own[i] === roast && !OF_TABLE.has(fact.kind)))
+}
+
+const USUAL = ['beef-rib-bone-in', 'lamb-leg-bone-in', 'pork-loin', 'turkey', 'chicken']
+/** A cut's name as a line says it: its words without the comma. */
+const nameInLine = (id: string): string => (findCut(id)?.name ?? id).toLowerCase().replaceAll(',', '')
+const kgWords = (kg: number) => `${round(kg)} kg`
+
+/**
+ * Reads a line about one roast or a whole meal.
+ *
+ * What was understood is answered with the words it came from; what was not, or not wholly, is asked about, with
+ * lines that answer. Nothing stops the rest from being planned but having no meat at all.
+ *
+ * @example readLine('pork loin 1.8 kg', { now_s: 0, timeZone: 'UTC' }).value.roasts[0].cut // 'pork-loin'
+ */
+export function readLine(line: string, context: LineContext): Outcome<LineReading> {
+  if (line.length > LONGEST_LINE) return fail({ code: 'line_too_long', given: line.length, most: LONGEST_LINE })
+  const { meanings, unknown } = readSentence(line, context)
+  const asks: Ask[] = []
+  const toCelsius = scaleOf(meanings)
+  const replaced = ({ from, to }: Span, by: string) =>
+    `${line.slice(0, from)}${by}${line.slice(to)}`.replace(/ {2,}/g, ' ').trim()
+  const added = (words: string) => `${line.trim().replace(/[,;.]$/, '')}, ${words}`
+
+  for (const { from, to, text } of unknown.slice(0, 6)) {
+    const near = nearestOf(text, NAME_WORDS, 2)
+    asks.push({
+      code: 'what_is',
+      at: { from, to },
+      words: text,
+      options: [
+        ...near.map((word) => ({ says: word, line: replaced({ from, to }, word) })),
+        { says: 'leave it out', line: replaced({ from, to }, '') },
+      ],
+    })
+  }
+
+  const table = meanings.filter(({ fact }) => OF_TABLE.has(fact.kind))
+  const guests = table.reduce<number | undefined>(
+    (found, { fact }) => (fact.kind === 'guests' ? (found ?? 0) + fact.guests : found),
+    undefined,
+  )
+  const wishes: Record<string, number> = {}
+  for (const { fact } of table) if (fact.kind === 'wish') wishes[fact.word] = (wishes[fact.word] ?? 0) + fact.count
+  const moments = table.filter(({ fact }) => fact.kind === 'moment')
+  const promise = moments.at(-1)?.fact
+  const promise_s = promise?.kind === 'moment' ? promise.at_s : undefined
+
+  const groups = byRoast(meanings)
+  const roasts = groups.flatMap((group): SaidRoast[] => {
+    const roast = roastOf(group, { toCelsius, guests, roasts: groups.length, asks, replaced, added })
+    return roast ? [roast] : []
+  })
+  // One heat said last is the heat of all that have none of their own.
+  const shared = roasts.at(-1)
+  const all =
+    roasts.length > 1 && shared?.set_c !== undefined && shared.stages.length === 0
+      ? roasts.map((roast) =>
+          roast.set_c === undefined && roast.stages.length === 0 && roast.school === undefined
+            ? { ...roast, set_c: shared.set_c as number, ...(shared.oven ? { oven: shared.oven } : {}) }
+            : roast,
+        )
+      : roasts
+  if (roasts.length === 0)
+    asks.unshift({
+      code: 'no_cut',
+      options: USUAL.map((id) => ({ says: nameInLine(id), line: `${nameInLine(id)} ${line.trim()}`.trim() })),
+    })
+  if (promise_s === undefined && roasts.length > 0)
+    asks.push({
+      code: 'what_time',
+      options: ['eat 13:00', 'eat 19:00', 'eat tomorrow 19:00'].map((words) => ({
+        says: words.replace('eat ', ''),
+        line: added(words),
+      })),
+    })
+  return succeed({
+    meanings,
+    roasts: all,
+    sides: [
+      ...new Map(
+        table.flatMap(({ fact }) =>
+          fact.kind === 'side' ? [[fact.id, { id: fact.id, title: fact.title }] as const] : [],
+        ),
+      ).values(),
+    ],
+    ...(guests === undefined ? {} : { guests }),
+    wishes,
+    vulnerable: table.some(({ fact }) => fact.kind === 'vulnerable'),
+    ...(promise_s === undefined ? {} : { promise_s }),
+    asks,
+  })
+}
+
+interface Scene {
+  readonly toCelsius: (heat: SaidHeat, role: Role) => number
+  readonly guests: number | undefined
+  readonly roasts: number
+  readonly asks: Ask[]
+  readonly replaced: (at: Span, by: string) => string
+  readonly added: (words: string) => string
+}
+
+/** One roast from the meanings beside its cut. */
+function roastOf(
+  group: readonly Meaning[],
+  { toCelsius, guests, roasts, asks, replaced, added }: Scene,
+): SaidRoast | undefined {
+  const named = group.find(({ fact }) => fact.kind === 'cut')
+  if (named?.fact.kind !== 'cut') return undefined
+  const { ids } = named.fact
+  let { count } = named.fact
+  const traits: CutTraits = {}
+  const roast: { -readonly [Key in keyof SaidRoast]?: SaidRoast[Key] } = {}
+  const stages: HeatedStage[] = []
+  const tending: Extract<Fact, { kind: 'tending' }>[] = []
+  const notes: string[] = []
+  const seen = new Map<Fact['kind'], Meaning>()
+  for (const meaning of group) {
+    const { fact } = meaning
+    const before = seen.get(fact.kind)
+    if (before && ONCE.has(fact.kind) && JSON.stringify(before.fact) !== JSON.stringify(fact)) {
+      asks.push({
+        code: 'said_twice',
+        at: { from: meaning.from, to: meaning.to },
+        what: fact.kind,
+        options: [
+          { says: 'the first', line: replaced(meaning, '') },
+          { says: 'the second', line: replaced(before, '') },
+        ],
+      })
+      continue
+    }
+    seen.set(fact.kind, meaning)
+    switch (fact.kind) {
+      case 'traits':
+        Object.assign(
+          traits,
+          Object.fromEntries(Object.entries(fact.traits).filter(([, value]) => value !== undefined)),
+        )
+        if (fact.handling) roast.handling = fact.handling
+        break
+      case 'count':
+        count = fact.count
+        break
+      case 'mass':
+        roast.mass_kg = fact.kg
+        if (fact.count !== undefined) count = fact.count
+        break
+      case 'thickness':
+        roast.thickness_mm = fact.mm
+        break
+      case 'start':
+        if (fact.heat) roast.start_c = toCelsius(fact.heat, 'start')
+        if (fact.temper_min !== undefined) roast.temper_min = fact.temper_min
+        break
+      case 'stage': {
+        const { heat, core, ...stage } = fact.stage
+        stages.push({
+          ...stage,
+          set_c: heat && toCelsius(heat, 'oven'),
+          core_c: core && toCelsius(core, 'core'),
+        })
+        break
+      }
+      case 'heat': {
+        const set_c = toCelsius(fact.heat, 'oven')
+        if (set_c < (fact.on === 'bath' ? 40 : LEAST_HEAT_C)) break
+        roast.set_c = set_c
+        if (fact.on === 'fan') roast.oven = 'fan'
+        if (fact.on === 'oven') roast.oven ??= 'still'
+        if (fact.on === 'fire') roast.school ??= 'two-zone-fire'
+        if (fact.on === 'bath') roast.school ??= 'water-bath'
+        break
+      }
+      case 'oven':
+        roast.oven = fact.oven
+        break
+      case 'rest':
+        roast.rest_min = fact.minutes
+        break
+      case 'second':
+        if (fact.heat) roast.second_c = toCelsius(fact.heat, 'oven')
+        if (fact.minutes !== undefined) roast.second_min = fact.minutes
+        break
+      case 'school':
+        roast.school = fact.id
+        break
+      case 'doneness':
+        roast.doneness = fact.word
+        break
+      case 'serve':
+        roast.serve_c = toCelsius(fact.heat, 'core')
+        break
+      case 'pull':
+        roast.pull_c = toCelsius(fact.heat, 'core')
+        if (fact.point) notes.push(`read in the ${fact.point}`)
+        break
+      case 'surface':
+        roast.surface = fact.surface
+        break
+      case 'preparation':
+        roast.preparation = fact.preparation
+        if (fact.note) notes.push(fact.note)
+        break
+      case 'frozen':
+        roast.frozen = true
+        break
+      case 'stuffing':
+        if (fact.where === 'cavity') roast.stuffed = true
+        if (fact.where === 'neck') notes.push('stuffed in the neck only')
+        break
+      case 'legs':
+        roast.legs = fact.legs
+        break
+      case 'cover':
+        roast.cover = fact.cover
+        break
+      case 'tending':
+        tending.push(fact)
+        break
+      case 'note':
+        notes.push(fact.text)
+        break
+    }
+  }
+  const first = ids[0] as string
+  const stuffed = roast.stuffed === true
+  const cut = withTraits(first, { ...traits, stuffed })
+  const known = findCut(cut)
+  if (!known) return undefined
+  if (ids.length > 1 && cut === first)
+    asks.push({
+      code: 'which_cut',
+      at: { from: named.from, to: named.to },
+      taken: cut,
+      options: ids.map((id) => ({ says: nameInLine(id), line: replaced(named, nameInLine(id)) })),
+    })
+  const isBird = known.geometry.family === 'bird'
+  if (stuffed && !isBird) {
+    roast.stuffed = false
+    if (known.id !== 'pork-loin-stuffed-rolled') roast.handling ??= 'stuffed'
+  }
+  if (traits.rolled && known.intact && !known.id.includes('rolled') && known.id !== 'beef-rib-boneless')
+    roast.handling ??= 'rolled'
+  if (!isBird) delete roast.legs
+  const scale = donenessScale(known.doneness)
+  const word = roast.doneness
+  if (
+    word !== undefined &&
+    !scale.degrees.some(
+      ({ id, words }) => id === word || words.includes(word) || words.includes(word.replaceAll('-', ' ')),
+    )
+  ) {
+    const meaning = seen.get('doneness') as Meaning
+    delete roast.doneness
+    // A word of another meat: a bird is not rosy, beef not pull-apart.
+    asks.push({
+      code: 'not_a_word_for_it',
+      at: { from: meaning.from, to: meaning.to },
+      word: word.replaceAll('-', ' '),
+      taken: known.usualDoneness,
+      options: scale.degrees.map(({ id }) => ({
+        says: id.replaceAll('-', ' '),
+        line: replaced(meaning, id.replaceAll('-', ' ')),
+      })),
+    })
+  }
+  if (roast.mass_kg === undefined) {
+    const heads = guests === undefined ? undefined : Math.max(1, Math.round(guests / Math.max(1, roasts * count)))
+    const taken_kg =
+      heads === undefined
+        ? known.mass_kg.usual
+        : round(Math.min(known.mass_kg.most, buyFor(known, heads, undefined).mass_kg))
+    roast.mass_kg = taken_kg
+    const sizes = [
+      ...new Set(
+        [
+          taken_kg,
+          known.mass_kg.usual,
+          (known.mass_kg.usual + known.mass_kg.least) / 2,
+          (known.mass_kg.usual + known.mass_kg.most) / 2,
+        ].map(kgWords),
+      ),
+    ]
+    asks.push({
+      code: 'how_heavy',
+      cut,
+      taken_kg,
+      options: sizes.slice(0, 4).map((words) => ({ says: words, line: added(words) })),
+    })
+  }
+  return { ...roast, cut, count, mass_kg: roast.mass_kg, stages, tending, notes }
+}
+
+/** Whether some words name a cut: for lists that are searched. */
+export const namesCut = (words: string): boolean => cutsNamed(words.toLowerCase().split(' '), 0) !== undefined

@@ -1,0 +1,248 @@
+import { TZDate } from '@date-fns/tz'
+import { distance } from 'fastest-levenshtein'
+import type { Span } from '../problem/problem'
+import { cutsNamed, EMPTY, NAME_WORDS, singular } from './cut-names'
+import type { Fact, Meaning } from './fact'
+import { DAY_WORDS, LONGEST_MOMENT, readMoment } from './moment'
+import { minutesOf, READERS } from './readers'
+import { NUMBER, numberOf, type Token, tokensOf } from './tokens'
+
+/** A line word by word: what was understood and what was not. */
+export interface Sentence {
+  readonly meanings: readonly Meaning[]
+  /** Words that say nothing to us, side by side ones together. */
+  readonly unknown: readonly (Span & { readonly text: string })[]
+}
+
+export interface LineContext {
+  /** The present, s since 1970. */
+  readonly now_s: number
+  /** IANA name of the kitchen's time zone. */
+  readonly timeZone: string
+}
+
+/** Words that carry no meaning of their own here. */
+const FILLER = new Set([
+  ...EMPTY,
+  ...'and with then plus also please is are it its we i want wanted would like have having got need to cook cooking make making do doing for at in into by from that this there be will can each all them us me you so but or as nice about roughly around approximately dinner lunch supper tea meal eat eating people oven heat meat degrees deg served serve x just really very quite bit once after before until till up down day evening night afternoon morning weekend party family table off'.split(
+    ' ',
+  ),
+  '+',
+  '&',
+  '"',
+])
+/** After these another roast may begin. */
+const JOINS = new Set(['and', 'plus', '+', '&', 'with', 'also'])
+
+const PATTERN_WORDS = READERS.flatMap(({ pattern }) => pattern.source.match(/[a-z]{4,}/g) ?? [])
+const VOCABULARY: ReadonlySet<string> = new Set([...FILLER, ...NAME_WORDS, ...PATTERN_WORDS, ...DAY_WORDS])
+/** Words that a misspelt one may have been: whole words only, not the halves that patterns are made of. */
+const MENDED_TO: readonly string[] = [...new Set([...NAME_WORDS, ...PATTERN_WORDS, ...DAY_WORDS])].filter(
+  (word) => word.length >= 4,
+)
+/** Spellings are looked up once: the same words come again with every key. */
+const mended = new Map<string, string | undefined>()
+const MOST_MENDED = 2000
+
+/** The one word that a misspelt one must have been; undefined where none or several are as near. */
+export function spelling(word: string): string | undefined {
+  if (word.length < 4 || word.length > 16 || !/^[a-z]+$/.test(word)) return undefined
+  if (VOCABULARY.has(word) || VOCABULARY.has(singular(word))) return undefined
+  if (mended.has(word)) return mended.get(word)
+  const most = word.length >= 7 ? 2 : 1
+  let best: string | undefined
+  let least = most + 1
+  let several = false
+  for (const known of MENDED_TO) {
+    if (Math.abs(known.length - word.length) > most) continue
+    const apart = known[0] === word[0] ? distance(word, known) : distance(word, known) + 0.5
+    if (apart < least) {
+      best = known
+      least = apart
+      several = false
+    } else if (apart === least && singular(known) !== singular(best ?? '')) several = true
+  }
+  const found = several ? undefined : best
+  if (mended.size > MOST_MENDED) mended.clear()
+  mended.set(word, found)
+  return found
+}
+
+interface Found {
+  readonly count: number
+  readonly fact: Fact
+}
+
+const HOLIDAYS: readonly (readonly [RegExp, (year: number) => readonly [number, number]])[] = [
+  [/^(?:christmas|xmas) eve/, () => [12, 24]],
+  [/^(?:christmas|xmas)(?: day)?/, () => [12, 25]],
+  [/^boxing day/, () => [12, 26]],
+  [/^new year'?s eve/, () => [12, 31]],
+  [/^new year'?s day/, () => [1, 1]],
+  [/^thanksgiving(?: day)?/, (year) => [11, 22 + ((11 - new Date(Date.UTC(year, 10, 1)).getUTCDay()) % 7)]],
+]
+/** When a meal is eaten where only its name is said (common practice), the hour. */
+const MEALS: readonly (readonly [RegExp, number])[] = [
+  [/\b(?:lunch|lunchtime|midday)\b/, 13],
+  [/\b(?:dinner|supper|evening|tonight|night)\b/, 19],
+]
+const USUAL_HOUR = 19
+
+const LEADS_TABLE =
+  /^(?:(?:to be )?(?:on the table|ready|plates?(?: up)?|sit(?:ting)? down|eat(?:ing)?|serv(?:e|ed|ing)|carved?|dinner|lunch|supper)(?: is| for| by| at| on)*) /
+
+/** A moment at the head of some words, with holidays, meals and "in 3 hours". */
+function momentAt(words: readonly string[], { now_s, timeZone }: LineContext): Found | undefined {
+  const text = words.slice(0, LONGEST_MOMENT).join(' ')
+  const within = text.match(
+    new RegExp(
+      `^(?:ready |eat |served? )?in (${NUMBER} (?:hours?|hrs?|h)(?: ${NUMBER} (?:min|minutes))?|half an hour|${NUMBER} (?:minutes|mins?))(?: |$)`,
+    ),
+  )
+  if (within) {
+    const at_s = Math.ceil((now_s + minutesOf(within[1] as string) * 60) / 60) * 60
+    return Number.isFinite(at_s)
+      ? { count: within[0].trim().split(' ').length, fact: { kind: 'moment', at_s } }
+      : undefined
+  }
+  const lead = text.match(LEADS_TABLE)
+  const skipped = lead ? lead[0].trim().split(' ').length : 0
+  let rest = words.slice(skipped)
+  // "next", "this" and "on" before a day say nothing more.
+  let more = 0
+  while (['next', 'this', 'on', 'at', 'by', 'for', 'coming'].includes(rest[more] ?? '') && more < 3) more++
+  const bare = rest.slice(more)
+  const now = new TZDate(now_s * 1000, timeZone)
+  for (const [pattern, dayOf] of HOLIDAYS) {
+    const named = bare.join(' ').match(pattern)
+    if (!named || !/(?: |$)/.test(bare.join(' ').slice(named[0].length, named[0].length + 1) || ' ')) continue
+    const used = named[0].split(' ').length
+    const date = (year: number) => {
+      const [month, day] = dayOf(year)
+      return `${year}-${String(month).padStart(2, '0')}-${String(day).padStart(2, '0')}`
+    }
+    const today = `${now.getFullYear()}-${String(now.getMonth() + 1).padStart(2, '0')}-${String(now.getDate()).padStart(2, '0')}`
+    const iso = date(now.getFullYear()) < today ? date(now.getFullYear() + 1) : date(now.getFullYear())
+    const after = bare.slice(used)
+    const found = readMoment([iso, ...after.slice(0, 6)], { now_s, timeZone })
+    if (found) return { count: skipped + more + used + found.count - 1, fact: { kind: 'moment', at_s: found.at_s } }
+    return dayOnly(iso, after, skipped + more + used, { now_s, timeZone })
+  }
+  // "on the table", "ready by": whatever follows is led.
+  if (skipped > 0) rest = ['eat', ...rest]
+  else if (more > 0 && !['at', 'by', 'on', 'for'].includes(rest[0] ?? '')) rest = bare
+  const found = readMoment(rest.slice(0, LONGEST_MOMENT), { now_s, timeZone })
+  if (found) {
+    const dropped = rest === bare ? more : skipped > 0 ? skipped - 1 : 0
+    let count = found.count + dropped
+    // "eat saturday 19:00 in the evening"
+    while (['oclock', "o'clock", 'sharp'].includes(words[count] ?? '')) count++
+    return { count, fact: { kind: 'moment', at_s: found.at_s } }
+  }
+  // A day without an hour, or a meal without one.
+  const day = bare[0]
+  if (day && (['today', 'tonight', 'tomorrow'].includes(day) || DAYS.includes(day))) {
+    const start = skipped + more + 1
+    return dayOnly(day, words.slice(start), start, { now_s, timeZone }, text)
+  }
+  return undefined
+}
+const DAYS = ['sunday', 'monday', 'tuesday', 'wednesday', 'thursday', 'friday', 'saturday']
+
+/** A day with the name of a meal, or with none: at its usual hour. */
+function dayOnly(
+  day: string,
+  after: readonly string[],
+  used: number,
+  context: LineContext,
+  whole = '',
+): Found | undefined {
+  const named = after[0] ?? ''
+  const meal =
+    MEALS.find(([pattern]) => pattern.test(named)) ??
+    MEALS.find(([pattern]) => pattern.test(whole.split(' ').slice(0, used).join(' ')))
+  const hour = meal?.[1] ?? USUAL_HOUR
+  const found = readMoment([day === 'tonight' ? 'today' : day, `${hour}:00`], context)
+  const takes = MEALS.some(([pattern]) => pattern.test(named)) ? 1 : 0
+  return found ? { count: used + takes, fact: { kind: 'moment', at_s: found.at_s } } : undefined
+}
+
+const PIECES = new RegExp(`^(?:${NUMBER})$`)
+const MOST_PIECES = 40
+
+/** A cut at the head of some words, with how many of it: "two pork tenderloins", "11 turkeys", "2 x lamb rack". */
+function cutAt(words: readonly string[], at: number): Found | undefined {
+  const here = cutsNamed(words, at)
+  if (here) {
+    const times = words[at + here.count] === 'x' ? Number(words[at + here.count + 1]) : Number.NaN
+    const many = Number.isInteger(times) && times >= 1 && times <= MOST_PIECES
+    return { count: here.count + (many ? 2 : 0), fact: { kind: 'cut', ids: here.ids, count: many ? times : 1 } }
+  }
+  const word = words[at] ?? ''
+  if (!PIECES.test(word) || ['a', 'an', 'half', 'quarter'].includes(word)) return undefined
+  const count = numberOf(word)
+  if (!Number.isInteger(count) || count < 1 || count > MOST_PIECES) return undefined
+  let next = at + 1
+  while (next < at + 5 && (words[next] === 'x' || EMPTY.has(words[next] ?? ''))) next++
+  const named = cutsNamed(words, next)
+  return named && { count: next - at + named.count, fact: { kind: 'cut', ids: named.ids, count } }
+}
+
+/** Reads a line word by word. Every word is either part of a meaning, or filler, or unknown; nothing stops at it. */
+export function readSentence(line: string, context: LineContext): Sentence {
+  const tokens = tokensOf(line).map((token): Token => {
+    const text = spelling(token.text)
+    return text === undefined ? token : { ...token, text, was: token.text }
+  })
+  const words = tokens.map(({ text }) => text)
+  const joined = words.join(' ')
+  const starts: number[] = []
+  for (let i = 0, place = 0; i < words.length; i++) {
+    starts.push(place)
+    place += (words[i] as string).length + 1
+  }
+  const indexAt = new Map(starts.map((place, i) => [place, i]))
+  const meanings: Meaning[] = []
+  const unknown: (Span & { text: string })[] = []
+  let joins = true
+  for (let at = 0; at < tokens.length; ) {
+    let best: Found | undefined = cutAt(words, at)
+    const place = starts[at] as number
+    for (const { pattern, fact, across } of READERS) {
+      pattern.lastIndex = place
+      const found = pattern.exec(joined)
+      if (!found || found[0] === '') continue
+      const end = place + found[0].trimEnd().length
+      const next = end >= joined.length ? tokens.length : indexAt.get(end + 1)
+      if (next === undefined || next - at <= (best?.count ?? 0)) continue
+      if (!across && tokens.slice(at + 1, next).some(({ parted }) => parted)) continue
+      const meant = fact(found, found[0].trimEnd())
+      if (meant) best = { count: next - at, fact: meant }
+    }
+    const moment = momentAt(words.slice(at, at + LONGEST_MOMENT + 4), context)
+    if (moment && moment.count > (best?.count ?? 0)) best = moment
+    const token = tokens[at] as Token
+    if (best) {
+      const own = tokens.slice(at, at + best.count)
+      meanings.push({
+        from: token.from,
+        to: (own.at(-1) as Token).to,
+        fact: best.fact,
+        mended: own.flatMap(({ was }) => was ?? []),
+        parted: token.parted || joins,
+      })
+      at += best.count
+      joins = false
+      continue
+    }
+    if (JOINS.has(token.text)) joins = true
+    if (!FILLER.has(token.text)) {
+      const last = unknown.at(-1)
+      if (last && /^\s*$/.test(line.slice(last.to, token.from)))
+        unknown[unknown.length - 1] = { text: line.slice(last.from, token.to), from: last.from, to: token.to }
+      else unknown.push({ text: line.slice(token.from, token.to), from: token.from, to: token.to })
+    }
+    at++
+  }
+  return { meanings: meanings.filter(({ fact }) => fact.kind !== 'filler'), unknown }
+}

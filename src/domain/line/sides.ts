@@ -1,0 +1,97 @@
+import type { MealSide } from '../meal/meal-document'
+
+/** A side as the table knows it, without its place in a meal. */
+export type KnownSide = Omit<MealSide, 'id' | 'serving' | 'owner' | 'pin'> & {
+  readonly id: string
+  /** How cooks name it. */
+  readonly words: string
+}
+
+const tray = (
+  id: string,
+  title: string,
+  words: string,
+  set_c: number,
+  minutes: number,
+  more: Partial<KnownSide> = {},
+): KnownSide => ({
+  id,
+  title,
+  words,
+  set_c,
+  low_c: set_c - 25,
+  high_c: set_c + 25,
+  minutes,
+  places: 1,
+  hold_min: 15,
+  hob_min: 0,
+  quantity: '',
+  ...more,
+})
+
+/** Sides that go beside a roast: what they like and bear (common practice). */
+export const SIDES: readonly KnownSide[] = [
+  tray('potatoes', 'Roast potatoes', '(?:roast(?:ed)? |roastie )?(?:potatoes|potato|spuds|tatties)|roasties', 200, 50, {
+    low_c: 180,
+    high_c: 220,
+    hob_min: 10,
+    quantity: '250 g a head',
+  }),
+  tray(
+    'roots',
+    'Roast roots',
+    '(?:roast(?:ed)? )?(?:root vegetables|root veg|roots|roast vegetables|roast veg)',
+    190,
+    40,
+    {
+      low_c: 160,
+      high_c: 220,
+      hold_min: 20,
+      quantity: '150 g a head',
+    },
+  ),
+  tray('stuffing', 'Stuffing in a dish', '(?:stuffing|dressing)(?: in a dish| on the side| beside| balls)', 180, 35, {
+    low_c: 160,
+    high_c: 200,
+    hold_min: 20,
+    quantity: '90 g a head',
+  }),
+  tray(
+    'puddings',
+    'Batter puddings',
+    '(?:yorkshire |batter |yorkie )?(?:puddings?|puds)|yorkshires?|yorkies|popovers',
+    220,
+    20,
+    {
+      low_c: 210,
+      high_c: 230,
+      hold_min: 5,
+      quantity: 'one a head',
+    },
+  ),
+  tray('gratin', 'Potato gratin', '(?:potato )?(?:gratin|dauphinoise|scalloped potatoes)', 170, 70, {
+    low_c: 150,
+    high_c: 190,
+    hold_min: 30,
+    quantity: '200 g a head',
+  }),
+  tray('cabbage', 'Braised cabbage', '(?:braised |red )*cabbage', 150, 90, {
+    low_c: 110,
+    high_c: 170,
+    hold_min: 60,
+    quantity: '150 g a head',
+  }),
+  tray('parsnips', 'Roast parsnips', '(?:honey )?(?:roast(?:ed)? )?parsnips', 190, 40, { quantity: '120 g a head' }),
+  tray('carrots', 'Roast carrots', '(?:glazed |honey )?(?:roast(?:ed)? )?carrots', 190, 40, {
+    quantity: '120 g a head',
+  }),
+  tray('sprouts', 'Roast sprouts', '(?:brussels? )?(?:roast(?:ed)? )?(?:brussels? )?sprouts', 200, 25, {
+    hold_min: 10,
+    quantity: '120 g a head',
+  }),
+  tray('squash', 'Roast squash', '(?:roast(?:ed)? )?(?:butternut )?(?:squash|pumpkin)', 190, 40, {
+    quantity: '150 g a head',
+  }),
+  tray('cauliflower', 'Cauliflower cheese', 'cauliflower(?: cheese)?', 190, 30, { quantity: '150 g a head' }),
+  tray('pigs', 'Bacon-wrapped sausages', 'pigs in blankets?|chipolatas', 190, 30, { quantity: 'two a head' }),
+]

@@ -1,0 +1,101 @@
+import type { Span } from '../problem/problem'
+
+/** Nobody types more than this to name a meal; what is longer was pasted by mistake. Characters. */
+export const LONGEST_LINE = 600
+
+/** One word or number of a line, in one spelling, with its place as it was typed. */
+export interface Token extends Span {
+  readonly text: string
+  /** As it was typed, where its spelling was mended. */
+  readonly was?: string
+  /** A comma, a full stop or the like stands before it. */
+  readonly parted: boolean
+}
+
+const FRACTIONS: Readonly<Record<string, string>> = {
+  '¼': '1/4',
+  '½': '1/2',
+  '¾': '3/4',
+  '⅓': '1/3',
+  '⅔': '2/3',
+  '⅛': '1/8',
+}
+/** Dates, clocks and ordinals stay as they are; every other number parts from what is glued to it. */
+const PIECE =
+  /\d{4}-\d{2}-\d{2}|\d{1,2}:\d{2}|\d{1,2}\.\d{2}(?=[ap]m\b)|\d+(?:st|nd|rd|th)\b|\d+\/\d+|\d+[.,]\d+|\d+|[¼½¾⅓⅔⅛]|\p{L}[\p{L}\p{M}'’]*|\+|&|"/gu
+const PARTS = /[,;.:!?()\u2013\u2014\n]/
+
+/**
+ * A line as words and numbers of one spelling: lower case, accents gone, hyphens open, units parted from numbers,
+ * fractions written out. Each knows where it stood.
+ *
+ * @example tokensOf('2½lb bone-in').map(({ text }) => text) // ['2', '1/2', 'lb', 'bone', 'in']
+ */
+export function tokensOf(line: string): Token[] {
+  const tokens: Token[] = []
+  let last = 0
+  for (const found of line.matchAll(PIECE)) {
+    const from = found.index
+    const raw = found[0]
+    const text =
+      FRACTIONS[raw] ??
+      raw
+        .normalize('NFKD')
+        .replace(/\p{M}/gu, '')
+        .toLowerCase()
+        .replaceAll('’', "'")
+        .replace(/^(\d+),(\d+)$/, '$1.$2')
+    tokens.push({ text, from, to: from + raw.length, parted: PARTS.test(line.slice(last, from)) })
+    last = from + raw.length
+  }
+  return tokens
+}
+
+/** Digits of other scripts and full-width letters as plain ones; as many characters as before. */
+export const plainDigits = (line: string): string =>
+  line
+    .replace(/[\uff01-\uff5e]/g, (sign) => String.fromCharCode(sign.charCodeAt(0) - 0xfee0))
+    .replace(/[\u0660-\u0669]/g, (digit) => String(digit.charCodeAt(0) - 0x660))
+
+const NUMBER_WORDS: Readonly<Record<string, number>> = {
+  a: 1,
+  an: 1,
+  one: 1,
+  two: 2,
+  couple: 2,
+  three: 3,
+  four: 4,
+  five: 5,
+  six: 6,
+  seven: 7,
+  eight: 8,
+  nine: 9,
+  ten: 10,
+  eleven: 11,
+  twelve: 12,
+  dozen: 12,
+  twenty: 20,
+  thirty: 30,
+  forty: 40,
+  half: 0.5,
+  quarter: 0.25,
+}
+
+/** A number as cooks write it: 2, 2.7, 1 1/2, 3/4, two, a, half a, two and a half. */
+export const NUMBER = String.raw`(?:\d+ \d+\/\d+|\d+\/\d+|\d+(?:\.\d+)? and a half|\d+(?:\.\d+)?|half an?|an? half|quarter of an?|(?:${Object.keys(NUMBER_WORDS).join('|')}) and a half|${Object.keys(NUMBER_WORDS).join('|')})`
+
+/**
+ * The value of such a number.
+ * @example numberOf('1 1/2') // 1.5
+ */
+export function numberOf(text: string): number {
+  const mixed = text.match(/^(\d+) (\d+)\/(\d+)$/)
+  if (mixed) return Number(mixed[1]) + Number(mixed[2]) / Number(mixed[3])
+  const fraction = text.match(/^(\d+)\/(\d+)$/)
+  if (fraction) return Number(fraction[1]) / Number(fraction[2])
+  const half = text.match(/^(.+) and a half$/)
+  if (half) return numberOf(half[1] as string) + 0.5
+  if (/^(?:half an?|an? half)$/.test(text)) return 0.5
+  if (/^quarter of an?$/.test(text)) return 0.25
+  return NUMBER_WORDS[text] ?? Number(text)
+}

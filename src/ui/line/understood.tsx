@@ -1,0 +1,39 @@
+import type { LineReading } from '@/domain/line/reading'
+import { factWords } from '@/words/line-words'
+import type { Units } from '@/words/units'
+
+/** A line word by word: below what was typed stands what it was taken to mean. */
+export function Understood({
+  line,
+  reading,
+  units,
+}: {
+  readonly line: string
+  readonly reading: LineReading
+  readonly units: Units
+}) {
+  const unknown = reading.asks.flatMap((ask) => (ask.code === 'what_is' ? [{ ...ask.at, says: undefined }] : []))
+  const known = reading.meanings.flatMap(({ from, to, fact, mended }) => {
+    const says = factWords(fact, units)
+    return says === undefined ? [] : [{ from, to, says, mended: mended.length > 0 }]
+  })
+  const pieces = [...known, ...unknown].sort((a, b) => a.from - b.from)
+  return (
+    <ol className="flex flex-wrap gap-x-4 gap-y-3" data-testid="line-understood" aria-label="What it was taken to mean">
+      {pieces.map(({ from, to, says, ...more }) => (
+        <li key={from} className="leading-tight" data-from={from} data-unknown={says === undefined || undefined}>
+          <span
+            className={`block text-base ${says === undefined ? 'text-wattle underline decoration-wavy decoration-2 underline-offset-4' : 'mended' in more && more.mended ? 'text-russet' : 'text-soft'}`}
+          >
+            {line.slice(from, to)}
+          </span>
+          <span
+            className={`block border-t-2 pt-0.5 text-lg ${says === undefined ? 'border-wattle text-wattle' : 'border-moss font-semibold'}`}
+          >
+            {says ?? 'not understood'}
+          </span>
+        </li>
+      ))}
+    </ol>
+  )
+}

@@ -1,0 +1,156 @@
+import { findSchool } from '@/core/program/schools'
+import type { Fact, SaidHeat, SaidStage } from '@/domain/line/fact'
+import type { Ask } from '@/domain/line/reading'
+import { clock, duration, mass, shortDay, type Units } from './units'
+import { cutName, donenessName } from './words'
+
+/** What a typed line was taken to mean, and what it leaves open, in words. */
+
+const heat = ({ value, unit }: SaidHeat): string => `${value}${unit === undefined ? '°' : unit === 'c' ? ' °C' : ' °F'}`
+const span = (minutes: number) => duration(minutes * 60)
+const ON: Readonly<Record<SaidStage['on'], string>> = {
+  oven: 'oven',
+  fan: 'fan oven',
+  pan: 'in the pan',
+  fire: 'over the fire',
+  bath: 'in the bath',
+  off: 'oven off, door shut',
+  cold: 'from a cold oven',
+}
+const COVER = { foil: 'under foil', tent: 'tented', bare: 'uncovered' } as const
+const PREPARATION = {
+  none: 'no salt ahead',
+  dry_salt: 'salted ahead',
+  wet_brine: 'in a brine',
+  marinade: 'marinated',
+  acid_marinade: 'marinated with acid: six hours at most',
+} as const
+const STUFFING = {
+  cavity: 'stuffing in the cavity',
+  neck: 'stuffed in the neck only',
+  dish: 'stuffing in a dish',
+  none: 'not stuffed',
+} as const
+
+const stageWords = ({ on, heat: at, minutes, core, cover, breastDown, finish }: SaidStage): string =>
+  [
+    finish ? 'then hot' : ON[on],
+    at && heat(at),
+    minutes !== undefined && span(minutes),
+    core && `to a core of ${heat(core)}`,
+    cover && COVER[cover],
+    breastDown && 'breast down',
+  ]
+    .filter(Boolean)
+    .join(' ')
+
+/** What some words were taken to mean; undefined where there is nothing to say. */
+export function factWords(fact: Fact, units: Units): string | undefined {
+  switch (fact.kind) {
+    case 'cut':
+      return `${fact.count > 1 ? `${fact.count} × ` : ''}${cutName(fact.ids[0] ?? '')}${fact.ids.length > 1 ? '?' : ''}`
+    case 'count':
+      return `${fact.count} of it`
+    case 'traits':
+      return (
+        [
+          fact.traits.bone === 'in' && 'on the bone',
+          fact.traits.bone === 'out' && 'boned',
+          fact.traits.rolled && 'rolled',
+          fact.traits.butterflied && 'opened flat',
+          fact.traits.half && 'half of one',
+          fact.traits.crown && 'the crown only',
+          fact.handling,
+        ]
+          .filter(Boolean)
+          .join(', ') || undefined
+      )
+    case 'mass':
+      return `${mass(fact.kg, units)}${fact.count ? ` each, ${fact.count} of them` : ''}`
+    case 'thickness':
+      return `${fact.mm} mm through`
+    case 'start':
+      return [
+        fact.heat && `starts at ${heat(fact.heat)}`,
+        fact.temper_min ? `${span(fact.temper_min)} on the bench` : '',
+      ]
+        .filter(Boolean)
+        .join(', ')
+    case 'stage':
+      return stageWords(fact.stage)
+    case 'heat':
+      return `${fact.on === undefined ? 'oven' : ON[fact.on]} ${heat(fact.heat)}`
+    case 'oven':
+      return `${fact.oven} oven`
+    case 'rest':
+      return `rests ${span(fact.minutes)}`
+    case 'second':
+      return ['second heat', fact.heat && heat(fact.heat), fact.minutes !== undefined && span(fact.minutes)]
+        .filter(Boolean)
+        .join(' ')
+    case 'school':
+      return findSchool(fact.id)?.name.toLowerCase()
+    case 'doneness':
+      return donenessName(fact.word).toLowerCase()
+    case 'serve':
+      return `served at ${heat(fact.heat)}`
+    case 'pull':
+      return `pulled at ${heat(fact.heat)}${fact.point ? ` in the ${fact.point}` : ''}`
+    case 'surface':
+      return fact.surface === 'buttered' ? 'buttered' : fact.surface === 'dry_salted' ? 'salted ahead' : 'plain'
+    case 'preparation':
+      return PREPARATION[fact.preparation]
+    case 'frozen':
+      return 'bought frozen: thawed first'
+    case 'stuffing':
+      return STUFFING[fact.where]
+    case 'legs':
+      return `legs ${fact.legs}`
+    case 'cover':
+      return COVER[fact.cover]
+    case 'tending':
+      return `${{ baste: 'basted', glaze: 'glazed', turn: 'turned' }[fact.act]}${fact.times ? ` ${fact.times} ×` : fact.every_min ? ` every ${span(fact.every_min)}` : ''}`
+    case 'note':
+      return 'kept as a note'
+    case 'guests':
+      return `${fact.guests} at the table`
+    case 'wish':
+      return `${fact.count} × ${donenessName(fact.word).toLowerCase()}`
+    case 'vulnerable':
+      return 'a guest to be careful for'
+    case 'side':
+      return `beside it: ${fact.title.toLowerCase()}`
+    case 'moment':
+      return `on the table ${shortDay(fact.at_s, units)} ${clock(fact.at_s, units)}`
+    case 'filler':
+      return undefined
+  }
+}
+
+const SAID_TWICE: Readonly<Partial<Record<Fact['kind'], string>>> = {
+  mass: 'weight',
+  thickness: 'thickness',
+  doneness: 'doneness',
+  serve: 'core',
+  pull: 'pull reading',
+}
+
+/** A question that a line leaves open, with what is taken until it is answered. */
+export function askWords(ask: Ask, units: Units): string {
+  switch (ask.code) {
+    case 'no_cut':
+      return 'What is it? Say the meat, or take one of these.'
+    case 'which_cut':
+      return `Which cut? Taken as ${cutName(ask.taken).toLowerCase()}.`
+    case 'how_heavy':
+      return `How heavy is the ${cutName(ask.cut).toLowerCase()}? Taken as ${mass(ask.taken_kg, units)}.`
+    case 'what_is':
+      return `“${ask.words}” says nothing to us and is left out.`
+    case 'what_time':
+      return 'When do they eat? Taken as five hours from now.'
+    case 'said_twice':
+      return `Two of it: the first ${SAID_TWICE[ask.what] ?? 'one'} is taken.`
+    case 'not_a_word_for_it':
+      return `“${ask.word}” is no doneness of this cut. Taken as ${donenessName(ask.taken).toLowerCase()}.`
+  }
+}
