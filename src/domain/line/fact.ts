@@ -60,7 +60,12 @@ export type Fact =
   | { readonly kind: 'wish'; readonly count: number; readonly word: string }
   | { readonly kind: 'vulnerable' }
   | { readonly kind: 'side'; readonly id: string; readonly title: string }
-  | { readonly kind: 'moment'; readonly at_s: number }
+  | {
+      readonly kind: 'moment'
+      readonly at_s: number
+      /** What of it was said: the rest is the usual. */
+      readonly said: 'both' | 'day' | 'clock'
+    }
   | { readonly kind: 'filler' }
 
 /** What some words of a line were taken to mean. */

@@ -176,13 +176,13 @@ const STAGES: readonly Reader[] = [
     ([, one, two]) => stage({ on: 'pan', minutes: minutesOf(one ?? two ?? '') }),
   ),
   reader(
-    `(?:then |and )?(?:(?:a )?hot finish|finish(?:ed)?(?: hot| off)?|(?:final |last )?(?:sear|blast)|crisp(?:ed)?(?: up)?)(?: it)?(?: at| in an?| in the| on| oven| hot| oven at)*(?: ${HEAT})?(?: for)?(?: (${SPAN}|${N}(?! (?:kg|g|lb|people|guests|mm|cm))))?`,
+    `(?:then |and )?(?:(?:a )?hot finish|finish(?:ed)?(?: hot| off)?|(?:final |last )?(?:sear|blast)|crisp(?:ed)?(?: up)?)(?: it)?(?: at| in an?| in the| on| oven| hot| oven at)*(?: (?!${SPAN})${HEAT})?(?: for)?(?: (${SPAN}|${N}(?! (?:kg|g|lb|people|guests|mm|cm))))?`,
     ([, value, unit, gas, span], text) => {
       // One number alone after "hot finish" is minutes, or a heat where it can only be one.
       const only = span === undefined && value !== undefined && unit === undefined && Number(value) < 60
       const heat = only ? undefined : heatOf(value, unit, gas)
       const minutes = only ? Number(value) : span === undefined ? undefined : minutesOf(span)
-      if (heat === undefined && minutes === undefined && !/finish/.test(text)) return undefined
+      if (heat === undefined && minutes === undefined && !/hot finish/.test(text)) return undefined
       if (heat !== undefined && !isHeat(heat, 120)) return undefined
       return stage({ on: 'oven', heat, minutes, finish: true })
     },
@@ -248,6 +248,10 @@ const SCHOOL_WORDS: Readonly<Record<string, string>> = {
 }
 
 const ACID = /lemon|lime|citrus|vinegar|wine|yogh?urt|buttermilk|tamarind|pineapple|orange|tomato|beer|cider/
+const AHEAD = `(?:overnight|the (?:day|night|evening) before|(?:for )?(?:${N}) (?:${HOUR}|days?)(?: (?:ahead|before))?)`
+/** What meat lies in before it is cooked. */
+const SOAK =
+  '(?:(?:red|white|soy|olive|fish|dijon|greek|rice|cider|port|sesame|lemon|lime|orange) )?(?:lemon|lime|citrus|vinegar|wine|yogh?urt|buttermilk|tamarind|pineapple|orange|tomato|beer|cider|soy|sauce|oil|garlic|rosemary|thyme|herbs|mustard|honey|chilli|chili|ginger|spices|cumin|paprika|juice|zest|harissa|onions?|mint|oregano|milk|miso|sherry|port|whisky|bourbon)'
 const EATER =
   '(?:pregnant(?: (?:woman|guest|lady|sister|daughter|wife))?|expecting|toddlers?|bab(?:y|ies)|infants?|small children|small child|young children|young child|children under (?:five|5)|elderly(?: (?:guests?|people|parents?|aunts?))?|frail|over (?:70|80|seventy|eighty)|immune(?: compromised| suppressed)?|immunocompromised|on chemo|vulnerable(?: guests?)?|grandma|granny|grandad|grandfather|grandmother|grandparents)'
 const PEOPLE = '(?:people|persons?|guests?|heads?|covers?|diners?|eaters?|adults?|of us|pax|folks|friends|mouths)'
@@ -370,7 +374,7 @@ export const READERS: readonly Reader[] = [
   })),
   ...SCHOOLS.map(({ id, name }) =>
     reader(
-      `(?:by |with a |as a |the )?(?:${[id.replaceAll('-', ' '), name.toLowerCase().replaceAll(/[,-]/g, ' ').replace(/ +/g, ' '), SCHOOL_WORDS[id]].filter(Boolean).join('|')})`,
+      `(?:by |with a |as a |the )?(?:${[SCHOOL_WORDS[id], id.replaceAll('-', ' '), name.toLowerCase().replaceAll(/[,-]/g, ' ').replace(/ +/g, ' ')].filter(Boolean).join('|')})`,
       () => ({ kind: 'school', id }),
     ),
   ),
@@ -388,24 +392,16 @@ export const READERS: readonly Reader[] = [
       note: text,
     }),
   ),
-  reader(
-    `(?:in (?:a )?)?(?:marinated?|marinade|marinading|marinating)(?: (?:overnight|(?:for )?${N} (?:${HOUR}|days?)))?(?: (?:in|with|of) ((?:[a-z']+ ){0,5}?[a-z']+))?(?: (?:overnight|(?:for )?${N} (?:${HOUR}|days?)))`,
+  listed(
+    `(?:in (?:an? )?)?(?:(?:${SOAK} )?(?:marinated?|marinade|marinading|marinating))(?: ${AHEAD})?(?: (?:in|with|of) (${SOAK}(?:(?: and| with)? ${SOAK}){0,4}))?(?: ${AHEAD})?`,
     ([, what = ''], text) => ({
       kind: 'preparation',
-      preparation: ACID.test(what) ? 'acid_marinade' : 'marinade',
+      preparation: ACID.test(what || text) ? 'acid_marinade' : 'marinade',
       note: text,
     }),
   ),
   reader(
-    `(?:in (?:a )?)?(?:marinated?|marinade|marinading|marinating)(?: (?:in|with|of) ((?:[a-z']+(?: (?:and|with) )?){1,2}))?`,
-    ([, what = ''], text) => ({
-      kind: 'preparation',
-      preparation: ACID.test(what) ? 'acid_marinade' : 'marinade',
-      note: text,
-    }),
-  ),
-  reader(
-    `(?:butter(?:ed)?|rubbed with butter|butter under (?:the|its) skin|with butter(?: under the skin)?|larded|smeared with (?:butter|fat)|goose fat|dripping|basted in butter)`,
+    `(?:butter under (?:the|its) skin|with butter(?: under the skin)?|rubbed with butter|butter(?:ed)?|larded|smeared with (?:butter|fat)|goose fat|dripping|basted in butter)`,
     () => ({
       kind: 'surface',
       surface: 'buttered',

@@ -1,3 +1,4 @@
+import { TZDate } from '@date-fns/tz'
 import { buyFor } from '@/core/portions/buy'
 import { findCut } from '@/core/reference/cuts'
 import { donenessScale } from '@/core/reference/doneness'
@@ -147,6 +148,30 @@ function byRoast(meanings: readonly Meaning[]): Meaning[][] {
   return cuts.map((_, roast) => meanings.filter(({ fact }, i) => own[i] === roast && !OF_TABLE.has(fact.kind)))
 }
 
+/** When they eat: the last that was said; a day and an hour said apart are one moment. */
+function promiseOf(table: readonly Meaning[], timeZone: string): number | undefined {
+  const moments = table.flatMap(({ fact }) => (fact.kind === 'moment' ? [fact] : []))
+  const last = moments.at(-1)
+  const other =
+    last?.said === 'clock'
+      ? moments.findLast(({ said }) => said === 'day')
+      : moments.findLast(({ said }) => said === 'clock')
+  if (!last || !other || last.said === 'both' || last === other) return last?.at_s
+  const [day, clock] = last.said === 'day' ? [last, other] : [other, last]
+  const date = new TZDate(day.at_s * 1000, timeZone)
+  const hour = new TZDate(clock.at_s * 1000, timeZone)
+  return Math.round(
+    new TZDate(
+      date.getFullYear(),
+      date.getMonth(),
+      date.getDate(),
+      hour.getHours(),
+      hour.getMinutes(),
+      timeZone,
+    ).getTime() / 1000,
+  )
+}
+
 const USUAL = ['beef-rib-bone-in', 'lamb-leg-bone-in', 'pork-loin', 'turkey', 'chicken']
 /** A cut's name as a line says it: its words without the comma. */
 const nameInLine = (id: string): string => (findCut(id)?.name ?? id).toLowerCase().replaceAll(',', '')
@@ -189,9 +214,7 @@ export function readLine(line: string, context: LineContext): Outcome<LineReadin
   )
   const wishes: Record<string, number> = {}
   for (const { fact } of table) if (fact.kind === 'wish') wishes[fact.word] = (wishes[fact.word] ?? 0) + fact.count
-  const moments = table.filter(({ fact }) => fact.kind === 'moment')
-  const promise = moments.at(-1)?.fact
-  const promise_s = promise?.kind === 'moment' ? promise.at_s : undefined
+  const promise_s = promiseOf(table, context.timeZone)
 
   const groups = byRoast(meanings)
   const roasts = groups.flatMap((group): SaidRoast[] => {

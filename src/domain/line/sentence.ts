@@ -34,11 +34,19 @@ const FILLER = new Set([
 /** After these another roast may begin. */
 const JOINS = new Set(['and', 'plus', '+', '&', 'with', 'also'])
 
-const PATTERN_WORDS = READERS.flatMap(({ pattern }) => pattern.source.match(/[a-z]{4,}/g) ?? [])
+/** The words that a pattern takes: its own, with what may be added to them and without what may be left off. */
+const wordsOf = (source: string): string[] => [
+  ...(source.match(/[a-z]{4,}/g) ?? []),
+  ...[...source.matchAll(/([a-z]{3,})\(\?:([a-z|]+)\)/g)].flatMap(([, stem, ends = '']) =>
+    ends.split('|').map((end) => `${stem}${end}`),
+  ),
+  ...[...source.matchAll(/([a-z]{3,})([a-z])\?/g)].flatMap(([, stem = '', end]) => [stem, `${stem}${end}`]),
+]
+const PATTERN_WORDS = READERS.flatMap(({ pattern }) => wordsOf(pattern.source))
 const VOCABULARY: ReadonlySet<string> = new Set([...FILLER, ...NAME_WORDS, ...PATTERN_WORDS, ...DAY_WORDS])
 /** Words that a misspelt one may have been: whole words only, not the halves that patterns are made of. */
 const MENDED_TO: readonly string[] = [...new Set([...NAME_WORDS, ...PATTERN_WORDS, ...DAY_WORDS])].filter(
-  (word) => word.length >= 4,
+  (word) => word.length >= 3,
 )
 /** Spellings are looked up once: the same words come again with every key. */
 const mended = new Map<string, string | undefined>()
@@ -56,11 +64,18 @@ export function spelling(word: string): string | undefined {
   for (const known of MENDED_TO) {
     if (Math.abs(known.length - word.length) > most) continue
     const apart = known[0] === word[0] ? distance(word, known) : distance(word, known) + 0.5
-    if (apart < least) {
+    // Letters are left out more often than they are put in.
+    const longer = best !== undefined && known.length > word.length && best.length <= word.length
+    if (apart < least || (apart === least && longer)) {
       best = known
       least = apart
       several = false
-    } else if (apart === least && singular(known) !== singular(best ?? '')) several = true
+    } else if (
+      apart === least &&
+      singular(known) !== singular(best ?? '') &&
+      !(best !== undefined && best.length > word.length && known.length <= word.length)
+    )
+      several = true
   }
   const found = several ? undefined : best
   if (mended.size > MOST_MENDED) mended.clear()
@@ -94,6 +109,9 @@ const LEADS_TABLE =
 /** A moment at the head of some words, with holidays, meals and "in 3 hours". */
 function momentAt(words: readonly string[], { now_s, timeZone }: LineContext): Found | undefined {
   const text = words.slice(0, LONGEST_MOMENT).join(' ')
+  // "dinner for 4" is a table, not an hour.
+  if (/^(?:[a-z]+ )?for \d+(?! ?(?:am|pm|:|\d))(?: |$)/.test(text) && !/^(?:[a-z]+ )?for \d+ (?:am|pm)/.test(text))
+    return undefined
   const within = text.match(
     new RegExp(
       `^(?:ready |eat |served? )?in (${NUMBER} (?:hours?|hrs?|h)(?: ${NUMBER} (?:min|minutes))?|half an hour|${NUMBER} (?:minutes|mins?))(?: |$)`,
@@ -102,7 +120,7 @@ function momentAt(words: readonly string[], { now_s, timeZone }: LineContext): F
   if (within) {
     const at_s = Math.ceil((now_s + minutesOf(within[1] as string) * 60) / 60) * 60
     return Number.isFinite(at_s)
-      ? { count: within[0].trim().split(' ').length, fact: { kind: 'moment', at_s } }
+      ? { count: within[0].trim().split(' ').length, fact: { kind: 'moment', at_s, said: 'both' } }
       : undefined
   }
   const lead = text.match(LEADS_TABLE)
@@ -125,19 +143,26 @@ function momentAt(words: readonly string[], { now_s, timeZone }: LineContext): F
     const iso = date(now.getFullYear()) < today ? date(now.getFullYear() + 1) : date(now.getFullYear())
     const after = bare.slice(used)
     const found = readMoment([iso, ...after.slice(0, 6)], { now_s, timeZone })
-    if (found) return { count: skipped + more + used + found.count - 1, fact: { kind: 'moment', at_s: found.at_s } }
+    if (found)
+      return {
+        count: skipped + more + used + found.count - 1,
+        fact: { kind: 'moment', at_s: found.at_s, said: 'both' },
+      }
     return dayOnly(iso, after, skipped + more + used, { now_s, timeZone })
   }
   // "on the table", "ready by": whatever follows is led.
   if (skipped > 0) rest = ['eat', ...rest]
   else if (more > 0 && !['at', 'by', 'on', 'for'].includes(rest[0] ?? '')) rest = bare
-  const found = readMoment(rest.slice(0, LONGEST_MOMENT), { now_s, timeZone })
+  const bareHours = evening(rest)
+  const found = readMoment(bareHours.slice(0, LONGEST_MOMENT), { now_s, timeZone })
   if (found) {
     const dropped = rest === bare ? more : skipped > 0 ? skipped - 1 : 0
     let count = found.count + dropped
     // "eat saturday 19:00 in the evening"
     while (['oclock', "o'clock", 'sharp'].includes(words[count] ?? '')) count++
-    return { count, fact: { kind: 'moment', at_s: found.at_s } }
+    const used = rest.slice(0, found.count)
+    const dated = used.some((word) => DAYS_SAID.test(word))
+    return { count, fact: { kind: 'moment', at_s: found.at_s, said: dated ? 'both' : 'clock' } }
   }
   // A day without an hour, or a meal without one.
   const day = bare[0]
@@ -147,6 +172,23 @@ function momentAt(words: readonly string[], { now_s, timeZone }: LineContext): F
   }
   return undefined
 }
+/** A word that names a day or a month. */
+const DAYS_SAID =
+  /^(?:today|tonight|tomorrow|\d{4}-\d{2}-\d{2}|(?:sun|mon|tue|wed|thu|fri|sat|jan|feb|mar|apr|may|jun|jul|aug|sep|oct|nov|dec)[a-z]*)$/
+const MONTH = /^(?:jan|feb|mar|apr|may|jun|jul|aug|sep|oct|nov|dec)/
+/** "at 7" is seven in the evening: roasts are not eaten at dawn unless somebody says so. */
+const evening = (words: readonly string[]): string[] =>
+  words.map((word, i) =>
+    /^(?:[1-9]|10)$/.test(word) &&
+    i > 0 &&
+    i < 6 &&
+    !/^(?:am|pm|h|st|nd|rd|th|min|minutes|hours?|hrs?)$/.test(words[i + 1] ?? '') &&
+    !MONTH.test(words[i + 1] ?? '') &&
+    !MONTH.test(words[i - 1] ?? '') &&
+    words[i - 1] !== 'for'
+      ? `${Number(word) + 12}:00`
+      : word,
+  )
 const DAYS = ['sunday', 'monday', 'tuesday', 'wednesday', 'thursday', 'friday', 'saturday']
 
 /** A day with the name of a meal, or with none: at its usual hour. */
@@ -164,7 +206,7 @@ function dayOnly(
   const hour = meal?.[1] ?? USUAL_HOUR
   const found = readMoment([day === 'tonight' ? 'today' : day, `${hour}:00`], context)
   const takes = MEALS.some(([pattern]) => pattern.test(named)) ? 1 : 0
-  return found ? { count: used + takes, fact: { kind: 'moment', at_s: found.at_s } } : undefined
+  return found ? { count: used + takes, fact: { kind: 'moment', at_s: found.at_s, said: 'day' } } : undefined
 }
 
 const PIECES = new RegExp(`^(?:${NUMBER})$`)
@@ -188,12 +230,48 @@ function cutAt(words: readonly string[], at: number): Found | undefined {
   return named && { count: next - at + named.count, fact: { kind: 'cut', ids: named.ids, count } }
 }
 
+/** Hours said in words: half past seven, quarter to eight, seven o'clock. Roasts are eaten after noon. */
+function clocks(tokens: readonly Token[]): Token[] {
+  const made: Token[] = []
+  for (let i = 0; i < tokens.length; i++) {
+    const token = tokens[i] as Token
+    const [part, side, hour] = [token.text, tokens[i + 1]?.text, tokens[i + 2]]
+    const minutes =
+      part === 'half' && side === 'past'
+        ? 30
+        : part === 'quarter' && side === 'past'
+          ? 15
+          : part === 'quarter' && side === 'to'
+            ? -15
+            : undefined
+    const said = minutes === undefined ? undefined : hour && numberOf(hour.text)
+    if (minutes !== undefined && hour && said !== undefined && Number.isInteger(said) && said >= 1 && said <= 12) {
+      const at_min = (said < 11 ? said + 12 : said) * 60 + minutes
+      made.push({ ...token, to: hour.to, text: `${Math.floor(at_min / 60)}:${String(at_min % 60).padStart(2, '0')}` })
+      i += 2
+      continue
+    }
+    if (side === "o'clock" || side === 'oclock') {
+      const value = numberOf(part)
+      if (Number.isInteger(value) && value >= 1 && value <= 12) {
+        made.push({ ...token, to: (tokens[i + 1] as Token).to, text: `${value < 11 ? value + 12 : value}:00` })
+        i++
+        continue
+      }
+    }
+    made.push(token)
+  }
+  return made
+}
+
 /** Reads a line word by word. Every word is either part of a meaning, or filler, or unknown; nothing stops at it. */
 export function readSentence(line: string, context: LineContext): Sentence {
-  const tokens = tokensOf(line).map((token): Token => {
-    const text = spelling(token.text)
-    return text === undefined ? token : { ...token, text, was: token.text }
-  })
+  const tokens = clocks(
+    tokensOf(line).map((token): Token => {
+      const text = spelling(token.text)
+      return text === undefined ? token : { ...token, text, was: token.text }
+    }),
+  )
   const words = tokens.map(({ text }) => text)
   const joined = words.join(' ')
   const starts: number[] = []

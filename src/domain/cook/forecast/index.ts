@@ -74,6 +74,32 @@ function offWindow(board: BoardItem, pull_s: number, plate_s: number): number {
   return pull_s >= earliest_s ? 0 : Math.max(late_s, pull_s - earliest_s)
 }
 
+/** A reading older than this says nothing of now, s. */
+const FRESH_S = 600
+
+/**
+ * What is read counts before what is believed: a roast whose least done point reads its pull is to be pulled now,
+ * however the model would have it. An odd probe is looked at first.
+ */
+function asRead({ latest, pull_c, odd }: BoardItem, { in_s }: Belief, main: Estimate, now_s: number): Estimate {
+  const there =
+    latest !== undefined &&
+    pull_c !== undefined &&
+    latest.value_c >= pull_c &&
+    now_s - latest.at_s < FRESH_S &&
+    odd.length === 0
+  if (!there) return main
+  const since_s = now_s - in_s
+  const sooner_s = Number.isFinite(main.pull_s.p50) ? Math.max(0, main.pull_s.p50 - since_s) : 0
+  const { p10, p50, p90 } = main.carve_s
+  const carve = (value: number) => Math.max(since_s, value - sooner_s)
+  return {
+    ...main,
+    pull_s: { p10: since_s, p50: since_s, p90: since_s },
+    carve_s: Number.isFinite(p50) ? { p10: carve(p10), p50: carve(p50), p90: carve(p90) } : main.carve_s,
+  }
+}
+
 /**
  * When one roast of a cook arrives, by its readings, and what could be done about it. Undefined while
  * it is not in, or its document has problems.
@@ -90,7 +116,7 @@ export function forecastOf(
 ): Forecast | undefined {
   const belief = beliefOf(board, now_s, seed, members)
   if (!belief) return undefined
-  const main = foresee(belief.setup, belief.posterior)
+  const main = asRead(board, belief, foresee(belief.setup, belief.posterior), now_s)
   const { plate_s } = plateOf(belief, main.carve_s.p50)
   const late_s = Number.isFinite(plate_s) ? offWindow(board, belief.in_s + main.pull_s.p50, plate_s) : 0
   const depth = main.inferred.find(({ name }) => name === (belief.lastJump === undefined ? 'depth' : 'depth2'))

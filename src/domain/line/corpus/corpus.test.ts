@@ -1,0 +1,37 @@
+import { describe, expect, it } from 'vitest'
+import { readLine } from '../reading'
+import { gist, sorted } from './gist'
+import { LINES } from './lines'
+
+const NOW = Date.UTC(2026, 10, 24, 9) / 1000
+const ZONE = 'Europe/London'
+
+/** Every line of the corpus is understood, or the score says how many are not. */
+const LEAST_SHARE = 0.99
+
+const plain = (text: string) => text.replaceAll('\u00a0', ' ')
+const read = (line: string): string => {
+  const reading = readLine(line, { now_s: NOW, timeZone: ZONE })
+  return reading.ok
+    ? plain(
+        sorted(
+          gist(reading.value, ZONE).replace(
+            /\?(\S+(?: [a-z]+)*)$/,
+            (_, words: string) => `?${words.replaceAll(' ', '\u00a0')}`,
+          ),
+        ),
+      )
+    : JSON.stringify(reading.problems)
+}
+
+describe('lines as cooks say them', () => {
+  it('are understood', () => {
+    const missed = LINES.flatMap(([line, means]) => {
+      const found = read(line)
+      return found === plain(sorted(means)) ? [] : [`${line}\n    wanted ${plain(sorted(means))}\n    found  ${found}`]
+    })
+    console.log(`corpus: ${LINES.length - missed.length} of ${LINES.length} lines understood`)
+    expect(LINES.length).toBeGreaterThanOrEqual(300)
+    expect(missed.length / LINES.length, missed.join('\n')).toBeLessThanOrEqual(1 - LEAST_SHARE)
+  })
+})
