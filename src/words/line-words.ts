@@ -122,6 +122,12 @@ export function factWords(fact: Fact, units: Units): string | undefined {
       return `beside it: ${fact.title.toLowerCase()}`
     case 'moment':
       return `on the table ${shortDay(fact.at_s, units)} ${clock(fact.at_s, units)}`
+    case 'written':
+      return 'a stage as written'
+    case 'house':
+      return fact.item.kind === 'cut'
+        ? `${fact.item.name}: ${cutName(fact.item.cut).toLowerCase()} of the house`
+        : `${fact.item.name}: a program of the house`
     case 'filler':
       return undefined
   }

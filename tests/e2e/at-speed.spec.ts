@@ -56,7 +56,7 @@ const WHOLE: readonly Whole[] = [
       target: { doneness: 'done' },
     },
     seed: 5,
-    shape: 2.8,
+    shape: 3,
     steps: [/put_in/, /tend/, /pull/, /rest/, /carve/, /serve/],
     within_min: 25,
     core_k: [-3, 8],
@@ -131,8 +131,8 @@ const WHOLE: readonly Whole[] = [
       ],
     },
     seed: 14,
-    shape: 2.6,
-    steps: [/heat_up/, /put_in:bird-1/, /put_in:bird-2/, /pull:bird-1/, /gravy/, /serve/, /pull:bird-2/, /serve/],
+    shape: 3,
+    steps: [/heat_up/, /put_in:bird-1/, /put_in:bird-2/, /pull:bird-1/, /gravy/, /serve/, /carve:bird-2/, /serve/],
     within_min: 20,
     core_k: [-3, 8],
   },
@@ -193,19 +193,33 @@ function piecesOf(document: CookDocument, seed: number, shape: number) {
   })
 }
 
-/** Cooks one through, by its board alone. */
-async function cookThrough(browser: Browser, request: APIRequestContext, whole: Whole) {
+/** Plans one, and begins its cook as a rehearsal. */
+async function begin(request: APIRequestContext, whole: Whole) {
   const kitchen = await newKitchen(`speed-${whole.seed}`)
   const source = whole.plan ? 'plans' : 'meals'
   const document = whole.plan ? { ...whole.plan, promise: PROMISE } : whole.meal
-  const kept = await request.post(`/api/k/${kitchen}/${source}`, { data: { document } })
-  expect(kept.status(), await kept.text()).toBe(201)
-  const { id } = await kept.json()
-  const begun = await request.post(`/api/k/${kitchen}/cooks`, {
-    data: { [whole.plan ? 'plan' : 'meal']: id, speed: SPEED },
-  })
-  expect(begun.status(), await begun.text()).toBe(201)
-  const cook = (await begun.json()) as { id: string; document: CookDocument }
+  // A machine that is busy with the others says so, and is asked again.
+  const made = async (address: string, data: object) => {
+    for (let attempt = 0; ; attempt++) {
+      const answer = await request.post(`/api/k/${kitchen}/${address}`, { data })
+      if (answer.status() === 201 || attempt >= 8) {
+        expect(answer.status(), await answer.text()).toBe(201)
+        return answer.json()
+      }
+    }
+  }
+  const { id } = await made(source, { document })
+  const begun = await made('cooks', { [whole.plan ? 'plan' : 'meal']: id, speed: SPEED })
+  return { kitchen, cook: begun as { id: string; document: CookDocument } }
+}
+
+/** Cooks one through, by its board alone. */
+async function cookThrough(
+  browser: Browser,
+  request: APIRequestContext,
+  whole: Whole,
+  { kitchen, cook }: Awaited<ReturnType<typeof begin>>,
+) {
   const pieces = piecesOf(cook.document, whole.seed, whole.shape)
   const heats = new Map<string, KitchenHeat>()
   const heatOf = (step: CookStep) => {
@@ -217,7 +231,7 @@ async function cookThrough(browser: Browser, request: APIRequestContext, whole: 
   const station = await (await request.post(`/api/k/${kitchen}/devices`, { data: { name: 'Station' } })).json()
   const channels = pieces.flatMap(({ item, points }) => points.map((each) => ({ ...each, item })))
   const entries = channels.map(({ item, point }, channel) => ({
-    id: `assign-${id}-${channel}`,
+    id: `assign-${cook.id}-${channel}`,
     kind: 'assign',
     at: cook.document.clock.origin,
     item: item.id,
@@ -268,7 +282,11 @@ async function cookThrough(browser: Browser, request: APIRequestContext, whole: 
       await row.getByLabel(/New promise of/).fill(`${whole.moved.by_min} min later`)
       await row.getByRole('button', { name: /^Promise/ }).click()
     }
-    if (process.env.WATCH && (seen.kind !== last?.kind || seen.id !== last.id || seen.at_s !== last.at_s))
+    if (
+      process.env.WATCH &&
+      whole.name.includes(process.env.WATCH) &&
+      (seen.kind !== last?.kind || seen.id !== last.id || seen.at_s !== last.at_s)
+    )
       console.log(
         new Date(seen.now_s * 1000).toISOString().slice(11, 16),
         seen.kind,
@@ -343,6 +361,11 @@ test('six whole cooks side by side, each by its board alone, from heating to the
 }) => {
   test.setTimeout(480_000)
   const asked = WHOLE.filter(({ name }) => name.includes(process.env.WHOLE ?? ''))
-  const ends = await Promise.allSettled(asked.map((whole) => cookThrough(browser, request, whole)))
-  expect(ends.flatMap((end) => (end.status === 'rejected' ? [String(end.reason)] : []))).toEqual([])
+  // Each clock runs from when its cook begins: they are begun one after the other, and go on side by side.
+  const running: Promise<string | undefined>[] = []
+  for (const whole of asked) {
+    const begun = await begin(request, whole)
+    running.push(cookThrough(browser, request, whole, begun).then(() => undefined, String))
+  }
+  expect((await Promise.all(running)).filter((end) => end !== undefined)).toEqual([])
 })

@@ -17,6 +17,7 @@ import type { Hindrance } from '../simulate/hindrance'
 import { findPull } from '../simulate/pull'
 import { type Celsius, type EpochSeconds, epochSeconds } from '../units'
 import { carveSeconds } from './carving'
+import type { Preparation } from './days-before'
 import type { Task } from './task'
 import { tasksOf } from './tasks'
 
@@ -24,7 +25,9 @@ import { tasksOf } from './tasks'
 export interface PlanRequest extends Omit<RoastQuestion, 'rest' | 'target'> {
   /** Wanted at the core at its peak, °C. */
   readonly serve_c: Celsius
-  readonly drySalted: boolean
+  readonly preparation: Preparation
+  /** Thawing in the fridge before that, s. */
+  readonly thaw_s: number
   /** Plates on the table. */
   readonly promise: EpochSeconds
   readonly now: EpochSeconds
@@ -103,6 +106,8 @@ export interface CoursePoint {
   readonly core_c: readonly number[]
 }
 
+/** What is done ahead: that it is late for it makes no promise impossible. */
+const AHEAD: ReadonlySet<Task['kind']> = new Set(['salt', 'take_out', 'brine', 'unbrine', 'marinate', 'thaw'])
 const COURSE_POINTS = 240
 const DONENESS_TOLERANCE_K = 3
 const GRACE_S = 360
@@ -140,7 +145,7 @@ export function planRoast(request: PlanRequest): Plan {
     core_c,
   }))
   const tasks = tasksOf(request, answer, stages)
-  const must = tasks.filter((task) => task.kind !== 'salt' && task.kind !== 'take_out')
+  const must = tasks.filter(({ kind }) => !AHEAD.has(kind))
   const firstMust = Math.min(...must.map((task) => task.at))
   const troubles: Trouble[] = [...hindrances]
   if (hindrances.length === 0) {
@@ -170,7 +175,9 @@ export function planRoast(request: PlanRequest): Plan {
     peakAfter_s: answer.peakAfter_s,
     ensemble,
     putIn,
-    begin: epochSeconds(Math.min(...tasks.filter((task) => task.kind !== 'salt').map((task) => task.at))),
+    begin: epochSeconds(
+      Math.min(...tasks.filter(({ kind }) => kind === 'take_out' || !AHEAD.has(kind)).map((task) => task.at)),
+    ),
     promise,
     rest_s: restSeconds(program),
     tasks,

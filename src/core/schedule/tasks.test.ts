@@ -27,7 +27,8 @@ const request = (more: Partial<PlanRequest> = {}): PlanRequest => ({
   program: steadyProgram(150, 25),
   serve_c: celsius(55),
   vulnerable: false,
-  drySalted: true,
+  preparation: 'dry_salt',
+  thaw_s: 0,
   promise: PROMISE,
   now: NOW,
   members: 16,
@@ -154,7 +155,7 @@ describe('the run of a plan', () => {
     expect(plan.putIn - salt.at).toBe(STANDARDS.saltAhead.value)
     const soon = planRoast(request({ promise: epochSeconds(NOW + 6 * 3600) }))
     expect(must(soon.tasks.find(({ kind }) => kind === 'salt')).at).toBeGreaterThanOrEqual(NOW)
-    expect(planRoast(request({ drySalted: false })).tasks.some(({ kind }) => kind === 'salt')).toBe(false)
+    expect(planRoast(request({ preparation: 'none' })).tasks.some(({ kind }) => kind === 'salt')).toBe(false)
   })
 
   it('a promise that moves by half an hour moves every step by as much', () => {

@@ -5,6 +5,7 @@ import { PREHEAT_SLACK_S, STANDARDS } from '../reference/standards'
 import type { RoastAnswer } from '../roast/answer'
 import { epochSeconds } from '../units'
 import { carveSeconds } from './carving'
+import { daysBefore } from './days-before'
 import type { PlanRequest, TimedStage } from './plan'
 import { because, byClock, HANDS_S, type Task, type TaskKind } from './task'
 
@@ -143,7 +144,7 @@ export function tasksOf(request: PlanRequest, answer: RoastAnswer, stages: reado
     }),
     { kind: 'serve', at: request.promise, hands_s: 0, because: because('promise') },
   ]
-  if (request.drySalted) {
+  if (request.preparation === 'dry_salt' && request.thaw_s === 0) {
     const at = Math.min(
       Math.max(putIn - STANDARDS.saltAhead.value, request.now),
       putIn - Math.max(STANDARDS.saltLeast.value, request.temper_s),
@@ -154,7 +155,10 @@ export function tasksOf(request: PlanRequest, answer: RoastAnswer, stages: reado
       hands_s: HANDS_S.salt,
       because: because('common_practice', { ahead_h: (putIn - at) / 3600 }),
     })
-  }
+  } else
+    tasks.push(
+      ...daysBefore(request.preparation, request.thaw_s, putIn - request.temper_s, putIn, request.promise).tasks,
+    )
   if (request.temper_s > 0)
     tasks.push({
       kind: 'take_out',

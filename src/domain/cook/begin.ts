@@ -41,6 +41,7 @@ export function cookFromPlan(plan: PlanDocument, now_s: number, speed: number): 
     altitude_m: plan.altitude_m,
     vulnerable: plan.vulnerable,
     points: [...planned.points],
+    notes: plan.notes,
   }
   const steps = stepsOf(planned.tasks, ({ kind }) => ({
     item: kind === 'serve' ? null : item.id,
@@ -91,6 +92,7 @@ export function cookFromMeal(meal: MealDocument, plan: MealPlan, now_s: number, 
         rest_least_min: null,
         altitude_m: meal.kitchen.altitude_m,
         vulnerable: meal.vulnerable,
+        notes: roast.notes,
         points: bodiesOf(pieceOf(cut, roast.roast), HEAT_PARAMETERS).map(({ point }) => point),
       },
     ]

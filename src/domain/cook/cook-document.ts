@@ -3,7 +3,7 @@ import { celsiusToFahrenheit } from '@/core/units'
 import { mealDocument } from '../meal/meal-document'
 import { parseWith } from '../problem/parse'
 import type { Problem } from '../problem/problem'
-import { altitudePart, ovenPart, programPart, roastPart } from '../roast/roast-document'
+import { altitudePart, notesPart, ovenPart, programPart, roastPart } from '../roast/roast-document'
 import { finite, ident, instant, PROBE_C, probeCelsius, text, versionNumber } from '../schema/scalars'
 import { ENTRY_KINDS, kindOf } from './entry'
 import { cookStep } from './step'
@@ -58,6 +58,7 @@ export const cookItem = z.strictObject({
   altitude_m: altitudePart,
   vulnerable: z.boolean().default(false),
   points: z.array(ident(40)).max(8).default(['core']),
+  notes: notesPart,
 })
 export type CookItem = z.output<typeof cookItem>
 

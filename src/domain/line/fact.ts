@@ -1,4 +1,6 @@
+import type { HouseItem } from '../house/house-item'
 import type { Span } from '../problem/problem'
+import type { StagePart } from '../roast/roast-document'
 import type { CutTraits } from './cut-names'
 
 /** A temperature as it was said; its unit may have to be guessed from what makes sense. */
@@ -24,7 +26,11 @@ export interface SaidStage {
 export type Fact =
   | { readonly kind: 'cut'; readonly ids: readonly string[]; readonly count: number }
   | { readonly kind: 'count'; readonly count: number }
-  | { readonly kind: 'traits'; readonly traits: CutTraits; readonly handling?: 'tenderised' | 'injected' | 'rolled' }
+  | {
+      readonly kind: 'traits'
+      readonly traits: CutTraits
+      readonly handling?: 'tenderised' | 'injected' | 'rolled' | 'stuffed'
+    }
   | { readonly kind: 'mass'; readonly kg: number; readonly count?: number }
   | { readonly kind: 'thickness'; readonly mm: number }
   | { readonly kind: 'start'; readonly heat?: SaidHeat; readonly temper_min?: number }
@@ -66,6 +72,10 @@ export type Fact =
       /** What of it was said: the rest is the usual. */
       readonly said: 'both' | 'day' | 'clock'
     }
+  /** A stage written out in full, as a plan is read back. */
+  | { readonly kind: 'written'; readonly stage: StagePart }
+  /** The kitchen's own cut or program, by its name. */
+  | { readonly kind: 'house'; readonly item: HouseItem['document'] }
   | { readonly kind: 'filler' }
 
 /** What some words of a line were taken to mean. */

@@ -1,6 +1,7 @@
 import { SCHOOLS } from '@/core/program/schools'
 import { DONENESS_SCALES } from '@/core/reference/doneness'
 import { gasMarkToCelsius, inchesToMetres, ouncesToKilograms, poundsToKilograms } from '@/core/units'
+import { heldNumber } from '../schema/scalars'
 import type { Fact, SaidHeat, SaidStage } from './fact'
 import { SIDES } from './sides'
 import { NUMBER, numberOf } from './tokens'
@@ -262,9 +263,19 @@ const SEASONING =
   '(?:rosemary|thyme|sage|garlic|mustard|pepper|peppercorns|salt and pepper|herbs|spices|spice|paprika|cumin|anchov(?:y|ies)|parsley|tarragon|bay|juniper|fennel seeds?|chilli|chili|ginger|horseradish|olive oil|oil|honey|maple syrup|lemon zest|zaatar|harissa|jerk|barbecue|breadcrumbs?)'
 const LIQUID = '(?:stock|broth|wine|white wine|red wine|cider|water|beer|sherry|marsala|madeira|juice)'
 
+const PLACES: Readonly<Record<string, 'oven' | 'fire' | 'pan' | 'bath' | 'cabinet'>> = {
+  oven: 'oven',
+  fire: 'fire',
+  pan: 'pan',
+  bath: 'bath',
+  cabinet: 'cabinet',
+}
+const TENDED = `(?: (?:baste|turn|glaze|uncover) at ${DIGITS}(?: every ${DIGITS})?)`
+
 /** Every reader but names, numbers of pieces and moments. */
 export const READERS: readonly Reader[] = [
   ...STAGES,
+  written(),
   // Weight
   reader(
     `(${DIGITS}|${N}) (?:lbs?|pounds?) (?:and )?(${DIGITS}|${N}) (?:oz|ounces?)`,
@@ -319,11 +330,8 @@ export const READERS: readonly Reader[] = [
     },
   ),
   reader(
-    `(?:served |done |cooked |just |nice and |still |to |very |quite )?(${DEGREE})(?: in the middle| inside| please)?`,
-    ([, word = '']) => ({
-      kind: 'doneness',
-      word: degreeOf(word),
-    }),
+    `(?:(?:served |done |cooked |just (?!done)|nice and |still |to |very |quite )+(${DEGREE})|(${DEGREE}))(?: in the middle| inside| please)?`,
+    ([, plain, led]) => ({ kind: 'doneness', word: degreeOf(plain ?? led ?? '') }),
   ),
   // Start and bench
   reader(`(?:(?:straight )?(?:from|out of) (?:the )?)?fridge(?: cold)?|straight from cold`, () => ({
@@ -352,7 +360,7 @@ export const READERS: readonly Reader[] = [
       minutes: minutesOf(one ?? two ?? ''),
     }),
   ),
-  reader(`second heat ${HEAT}(?: for (${SPAN}))?`, ([, value, unit, gas, span]) => {
+  reader(`second heat(?: ${HEAT})?(?: for (${SPAN}))?`, ([, value, unit, gas, span]) => {
     const heat = heatOf(value, unit, gas)
     return { kind: 'second', ...(heat ? { heat } : {}), ...(span ? { minutes: minutesOf(span) } : {}) }
   }),
@@ -379,6 +387,15 @@ export const READERS: readonly Reader[] = [
     ),
   ),
   // What was done to it
+  reader('plain surface', () => ({ kind: 'surface', surface: 'plain' })),
+  reader('buttered surface', () => ({ kind: 'surface', surface: 'buttered' })),
+  reader('salted surface', () => ({ kind: 'surface', surface: 'dry_salted' })),
+  reader('handling (rolled|stuffed|tenderised|injected)', ([, handling]) => ({
+    kind: 'traits',
+    traits: {},
+    handling: handling as 'rolled' | 'stuffed' | 'tenderised' | 'injected',
+  })),
+  reader('acid marinade', () => ({ kind: 'preparation', preparation: 'acid_marinade' })),
   reader(`(?:unsalted|no salt|without salt|not salted)`, () => ({ kind: 'preparation', preparation: 'none' })),
   reader(
     `(?:dry ?)?(?:salted|salt|dry brined?|dry brine)(?: (?:overnight|ahead|the day before|the night before|yesterday|today|all over|well|and left open|(?:for )?${N} (?:${HOUR}|days?)(?: (?:ahead|before))?))*`,
@@ -389,7 +406,7 @@ export const READERS: readonly Reader[] = [
     (_, text) => ({
       kind: 'preparation',
       preparation: 'wet_brine',
-      note: text,
+      ...noted(text),
     }),
   ),
   listed(
@@ -397,7 +414,7 @@ export const READERS: readonly Reader[] = [
     ([, what = ''], text) => ({
       kind: 'preparation',
       preparation: ACID.test(what || text) ? 'acid_marinade' : 'marinade',
-      note: text,
+      ...noted(text),
     }),
   ),
   reader(
@@ -548,6 +565,65 @@ export const READERS: readonly Reader[] = [
   ),
   reader(`(?:with |and |plus )?(?:some |the )?gravy`, () => ({ kind: 'filler' })),
 ]
+
+/** What was said beyond the bare word is remembered as it was said. */
+const noted = (text: string) => (/ (?!brined?$|marinade$)/.test(text) ? { note: text } : {})
+
+/** A stage in full: "stage oven 160 c foil for 20 min baste at 10 every 15". */
+function written(): Reader {
+  return reader(
+    `stage (?:(oven|fire|pan|bath|cabinet) (${DIGITS}) c|(oven off)|(counter|fridge))( cold)?(?: (tent|foil|bag))?(?: (breast up|breast down))?(?: foil on (breast|legs))?(?: (fat|glazed) surface)?(?: for (${DIGITS}) min|( to the pull)| to (${DIGITS}) c| to colour (${DIGITS})| at least (${DIGITS}) min)(${TENDED}*)`,
+    ([
+      ,
+      place,
+      heat,
+      off,
+      still,
+      cold,
+      cover,
+      position,
+      foil,
+      surface,
+      minutes,
+      pull,
+      core,
+      colour,
+      least,
+      tended = '',
+    ]) => ({
+      kind: 'written',
+      stage: {
+        role: 'cook',
+        environment: off
+          ? { kind: 'oven', set_c: null }
+          : still
+            ? { kind: still as 'counter' | 'fridge' }
+            : { kind: PLACES[place ?? ''] ?? 'oven', set_c: heldNumber(Number(heat)) },
+        cover: (cover as 'tent' | 'foil' | 'bag' | undefined) ?? 'bare',
+        preheated: cold === undefined,
+        ...(position ? { position: position === 'breast up' ? 'breast_up' : 'breast_down' } : {}),
+        ...(foil ? { foil: foil as 'breast' | 'legs' } : {}),
+        ...(surface ? { surface: surface === 'fat' ? 'fat' : 'glaze' } : {}),
+        until: minutes
+          ? { kind: 'time', minutes: heldNumber(Number(minutes)) }
+          : pull
+            ? { kind: 'pull' }
+            : core
+              ? { kind: 'core', core_c: heldNumber(Number(core)) }
+              : colour
+                ? { kind: 'colour', browning_min: heldNumber(Number(colour)) }
+                : { kind: 'clock', least_min: heldNumber(Number(least)) },
+        tending: [...tended.matchAll(/(baste|turn|glaze|uncover) at (\d+(?:\.\d+)?)(?: every (\d+(?:\.\d+)?))?/g)].map(
+          ([, act, at, every]) => ({
+            act: act as 'baste' | 'turn' | 'glaze' | 'uncover',
+            at_min: heldNumber(Number(at)),
+            ...(every ? { every_min: heldNumber(Number(every)) } : {}),
+          }),
+        ),
+      },
+    }),
+  )
+}
 
 function thickness(value: string, unit: string): Fact {
   const size = numberOf(value)

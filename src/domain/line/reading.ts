@@ -3,8 +3,10 @@ import { buyFor } from '@/core/portions/buy'
 import { findCut } from '@/core/reference/cuts'
 import { donenessScale } from '@/core/reference/doneness'
 import { celsius, fahrenheitToCelsius } from '@/core/units'
+import type { HouseItem } from '../house/house-item'
 import { fail, type Outcome, type Span, succeed } from '../problem/problem'
 import { nearestOf } from '../quantity/nearest'
+import type { StagePart } from '../roast/roast-document'
 import { type CutTraits, cutsNamed, NAME_WORDS, withTraits } from './cut-names'
 import type { Fact, Meaning, SaidHeat, SaidStage } from './fact'
 import { type LineContext, readSentence } from './sentence'
@@ -38,6 +40,11 @@ export interface SaidRoast {
   readonly serve_c?: number
   /** A reading to pull at, °C. */
   readonly pull_c?: number
+  /** Stages written out in full. */
+  readonly written: readonly StagePart[]
+  /** The kitchen's own cut, and program, that it was called by. */
+  readonly houseCut?: Extract<HouseItem['document'], { kind: 'cut' }>
+  readonly houseProgram?: Extract<HouseItem['document'], { kind: 'program' }>
   /** What is remembered but not computed with. */
   readonly notes: readonly string[]
 }
@@ -132,9 +139,12 @@ const OF_TABLE: ReadonlySet<Fact['kind']> = new Set(['guests', 'wish', 'vulnerab
 /** Facts of which a roast has one. */
 const ONCE: ReadonlySet<Fact['kind']> = new Set(['mass', 'thickness', 'doneness', 'serve', 'pull'])
 
+/** Whether a fact says what meat it is. */
+const namesMeat = (fact: Fact): boolean => fact.kind === 'cut' || (fact.kind === 'house' && fact.item.kind === 'cut')
+
 /** The facts of each roast: a cut's own are those beside it, up to where the next one begins. */
 function byRoast(meanings: readonly Meaning[]): Meaning[][] {
-  const cuts = meanings.flatMap(({ fact }, i) => (fact.kind === 'cut' ? [i] : []))
+  const cuts = meanings.flatMap(({ fact }, i) => (namesMeat(fact) ? [i] : []))
   const own = meanings.map((_, i) => {
     const next = cuts.findIndex((cut) => cut >= i)
     if (next < 0) return cuts.length - 1
@@ -276,15 +286,21 @@ function roastOf(
   group: readonly Meaning[],
   { toCelsius, guests, roasts, asks, replaced, added }: Scene,
 ): SaidRoast | undefined {
-  const named = group.find(({ fact }) => fact.kind === 'cut')
-  if (named?.fact.kind !== 'cut') return undefined
-  const { ids } = named.fact
-  let { count } = named.fact
+  const named = group.find(({ fact }) => namesMeat(fact))
+  if (!named) return undefined
+  const ids =
+    named.fact.kind === 'cut'
+      ? named.fact.ids
+      : named.fact.kind === 'house' && named.fact.item.kind === 'cut'
+        ? [named.fact.item.cut]
+        : []
+  let count = named.fact.kind === 'cut' ? named.fact.count : 1
   const traits: CutTraits = {}
   const roast: { -readonly [Key in keyof SaidRoast]?: SaidRoast[Key] } = {}
   const stages: HeatedStage[] = []
   const tending: Extract<Fact, { kind: 'tending' }>[] = []
   const notes: string[] = []
+  const written: StagePart[] = []
   const seen = new Map<Fact['kind'], Meaning>()
   for (const meaning of group) {
     const { fact } = meaning
@@ -392,6 +408,13 @@ function roastOf(
       case 'note':
         notes.push(fact.text)
         break
+      case 'written':
+        written.push(fact.stage)
+        break
+      case 'house':
+        if (fact.item.kind === 'cut') roast.houseCut = fact.item
+        else roast.houseProgram = fact.item
+        break
     }
   }
   const first = ids[0] as string
@@ -460,7 +483,7 @@ function roastOf(
       options: sizes.slice(0, 4).map((words) => ({ says: words, line: added(words) })),
     })
   }
-  return { ...roast, cut, count, mass_kg: roast.mass_kg, stages, tending, notes }
+  return { ...roast, cut, count, mass_kg: roast.mass_kg, stages, tending, notes, written }
 }
 
 /** Whether some words name a cut: for lists that are searched. */

@@ -1,5 +1,6 @@
 import { TZDate } from '@date-fns/tz'
 import { distance } from 'fastest-levenshtein'
+import type { HouseItem } from '../house/house-item'
 import type { Span } from '../problem/problem'
 import { cutsNamed, EMPTY, NAME_WORDS, singular } from './cut-names'
 import type { Fact, Meaning } from './fact'
@@ -19,6 +20,8 @@ export interface LineContext {
   readonly now_s: number
   /** IANA name of the kitchen's time zone. */
   readonly timeZone: string
+  /** The kitchen's own cuts and programs: they are known by their names. */
+  readonly house?: readonly HouseItem[]
 }
 
 /** Words that carry no meaning of their own here. */
@@ -264,11 +267,37 @@ function clocks(tokens: readonly Token[]): Token[] {
   return made
 }
 
+/** What is quoted is kept as it stands: remember “bay leaf under the skin”. */
+const QUOTED = /(?:remember|note)\s*(?:“([^”]*)”|"([^"]*)")/gi
+
+/** Words of the kitchen's own names, spelt as lines are. */
+const namesOf = (house: readonly HouseItem[]) =>
+  house.map(({ document }) => ({ document, words: tokensOf(document.name).map(({ text }) => text) }))
+
+/** The kitchen's own cut or program that some words name. */
+function houseAt(names: ReturnType<typeof namesOf>, words: readonly string[], at: number): Found | undefined {
+  let best: Found | undefined
+  for (const { document, words: own } of names)
+    if (own.length > (best?.count ?? 0) && own.every((word, i) => words[at + i] === word))
+      best = { count: own.length, fact: { kind: 'house', item: document } }
+  return best
+}
+
 /** Reads a line word by word. Every word is either part of a meaning, or filler, or unknown; nothing stops at it. */
-export function readSentence(line: string, context: LineContext): Sentence {
+export function readSentence(whole: string, context: LineContext): Sentence {
+  const quoted: Meaning[] = [...whole.matchAll(QUOTED)].map((found) => ({
+    from: found.index,
+    to: found.index + found[0].length,
+    fact: { kind: 'note', text: (found[1] ?? found[2] ?? '').trim() },
+    mended: [],
+    parted: true,
+  }))
+  const line = whole.replace(QUOTED, (text) => ' '.repeat(text.length))
+  const names = namesOf(context.house ?? [])
+  const owned = new Set(names.flatMap(({ words }) => words))
   const tokens = clocks(
     tokensOf(line).map((token): Token => {
-      const text = spelling(token.text)
+      const text = owned.has(token.text) ? undefined : spelling(token.text)
       return text === undefined ? token : { ...token, text, was: token.text }
     }),
   )
@@ -285,15 +314,19 @@ export function readSentence(line: string, context: LineContext): Sentence {
   let joins = true
   for (let at = 0; at < tokens.length; ) {
     let best: Found | undefined = cutAt(words, at)
+    const own = houseAt(names, words, at)
+    if (own && own.count >= (best?.count ?? 0)) best = own
     const place = starts[at] as number
+    // Most of what is said ends at a comma.
+    const comma = tokens.findIndex(({ parted }, i) => i > at && parted)
+    const clause = comma < 0 ? joined : joined.slice(0, (starts[comma] as number) - 1)
     for (const { pattern, fact, across } of READERS) {
       pattern.lastIndex = place
-      const found = pattern.exec(joined)
+      const found = pattern.exec(across ? joined : clause)
       if (!found || found[0] === '') continue
       const end = place + found[0].trimEnd().length
       const next = end >= joined.length ? tokens.length : indexAt.get(end + 1)
       if (next === undefined || next - at <= (best?.count ?? 0)) continue
-      if (!across && tokens.slice(at + 1, next).some(({ parted }) => parted)) continue
       const meant = fact(found, found[0].trimEnd())
       if (meant) best = { count: next - at, fact: meant }
     }
@@ -301,12 +334,12 @@ export function readSentence(line: string, context: LineContext): Sentence {
     if (moment && moment.count > (best?.count ?? 0)) best = moment
     const token = tokens[at] as Token
     if (best) {
-      const own = tokens.slice(at, at + best.count)
+      const taken = tokens.slice(at, at + best.count)
       meanings.push({
         from: token.from,
-        to: (own.at(-1) as Token).to,
+        to: (taken.at(-1) as Token).to,
         fact: best.fact,
-        mended: own.flatMap(({ was }) => was ?? []),
+        mended: taken.flatMap(({ was }) => was ?? []),
         parted: token.parted || joins,
       })
       at += best.count
@@ -322,5 +355,6 @@ export function readSentence(line: string, context: LineContext): Sentence {
     }
     at++
   }
-  return { meanings: meanings.filter(({ fact }) => fact.kind !== 'filler'), unknown }
+  const said = meanings.filter(({ fact }) => fact.kind !== 'filler')
+  return { meanings: [...said, ...quoted].sort((a, b) => a.from - b.from), unknown }
 }

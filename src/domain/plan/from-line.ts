@@ -187,6 +187,8 @@ const bastes = ({ times, every_min }: SaidRoast['tending'][number]): StagePart['
 
 /** How a line wants a roast cooked. */
 export function programOfSaid(roast: SaidRoast, cut: Cut): ProgramPart {
+  if (roast.written.length > 0) return { stages: withRoles(roast.written.slice(0, 12)) }
+  if (roast.houseProgram) return { name: roast.houseProgram.name, stages: roast.houseProgram.stages }
   if (roast.stages.length > 0) return withCare(staged(roast, cut), roast, cut)
   const school = findSchool(roast.school ?? 'steady') as School
   // A school that is not made for this cut is cooked as it was asked for, stage by stage.
@@ -222,6 +224,7 @@ export function partsOfSaid(roast: SaidRoast) {
       handling: roast.handling ?? 'as_cut',
       stuffed: roast.stuffed ?? false,
       legs: roast.legs ?? 'tied',
+      ...(roast.houseCut ? { house: roast.houseCut.house } : {}),
     },
     program: programOfSaid(roast, cut),
     ...(roast.serve_c !== undefined

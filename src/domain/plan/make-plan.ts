@@ -1,10 +1,11 @@
+import { thawSeconds } from '@/core/portions/buy'
 import type { RoastQuestion } from '@/core/roast/answer'
 import { type Plan, planRoast } from '@/core/schedule/plan'
 import { celsius, epochSeconds } from '@/core/units'
 import { fail, type Outcome, succeed } from '../problem/problem'
 import { questionOf } from '../roast/question'
 import type { ResolvedRoast } from '../roast/resolve'
-import type { PlanDocument } from '../roast/roast-document'
+import type { PlanDocument, PREPARATIONS } from '../roast/roast-document'
 
 /** A plan document, what it was understood as, and the plan the model makes of it. */
 export interface MadePlan {
@@ -38,6 +39,10 @@ const resolvedOf = (asked: { question: RoastQuestion; resolved: ResolvedRoast },
   serve_c,
 })
 
+/** What is done to it on the days before: as it was said, or as its surface says. */
+export const preparationOf = ({ preparation, roast }: PlanDocument): (typeof PREPARATIONS)[number] =>
+  preparation ?? (roast.surface === 'dry_salted' ? 'dry_salt' : 'none')
+
 /** Plans made lately, by what they depend on: a list looks at the same ones again and again. */
 const made = new Map<string, Plan>()
 const MOST_MADE = 120
@@ -49,13 +54,21 @@ export function makePlan(document: PlanDocument, now_s: number, members = MEMBER
   const checked = checkPlan(document, now_s)
   if (!checked.ok) return checked
   const { question, resolved, serve_c } = checked.value
-  const key = JSON.stringify([question, document.promise, document.roast.surface, members, Math.floor(now_s / FRESH_S)])
+  const key = JSON.stringify([
+    question,
+    document.promise,
+    preparationOf(document),
+    document.frozen,
+    members,
+    Math.floor(now_s / FRESH_S),
+  ])
   let plan = made.get(key)
   if (!plan) {
     plan = planRoast({
       ...question,
       members,
-      drySalted: document.roast.surface === 'dry_salted',
+      preparation: preparationOf(document),
+      thaw_s: document.frozen ? thawSeconds(document.roast.mass_kg) : 0,
       serve_c: celsius(serve_c),
       promise: epochSeconds(Date.parse(document.promise) / 1000),
       now: epochSeconds(now_s),

@@ -119,6 +119,11 @@ export function BoardRow({ board, forecast, peak, units, cook, run, compact = fa
   const urgent = stuck || odd.length > 0 || (state === 'resting' && peak?.short === true)
   const body = (
     <>
+      {item.notes !== '' && state === 'waiting' && (
+        <p className="mt-1 text-lg">
+          <span className="text-soft">Remember:</span> {item.notes}
+        </p>
+      )}
       {forecast && arrives && state === 'in' && pull_c !== undefined && (
         <p className="mt-1 text-base text-soft" data-testid="risk">
           Pulled there it peaks at {temperature(estimate.peak_c.p50, units)} ({temperature(estimate.peak_c.p10, units)}{' '}

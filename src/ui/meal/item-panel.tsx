@@ -6,23 +6,15 @@ import { celsiusToFahrenheit, fahrenheitToCelsius } from '@/core/units'
 import type { MealPlan } from '@/domain/meal/make-meal'
 import type { MealDocument, MealRoast, MealSide } from '@/domain/meal/meal-document'
 import { cutOf } from '@/domain/roast/resolve'
-import { PREPARATIONS } from '@/domain/roast/roast-document'
 import { clock, duration, length, temperature, type Units } from '@/words/units'
 import { donenessName } from '@/words/words'
 import { Choice } from '../controls/choice'
+import { DaysBefore } from '../controls/days-before'
 import { IconButton } from '../controls/icon-button'
 import { GraveCautions } from '../data/grave-cautions'
 import { OneOrTwo } from './one-or-two'
 
 type Change = (apply: (last: MealDocument) => MealDocument) => void
-
-const PREPARATION_NAMES: Readonly<Record<(typeof PREPARATIONS)[number], string>> = {
-  none: 'nothing ahead',
-  dry_salt: 'salted a day ahead',
-  wet_brine: 'wet-brined overnight',
-  marinade: 'marinated overnight',
-  acid_marinade: 'marinated with acid, five hours',
-}
 
 interface PanelProps {
   readonly document: MealDocument
@@ -231,21 +223,7 @@ function RoastFields({
         step={0.5}
         onChange={(price) => put({ price_per_kg: price > 0 ? price : null })}
       />
-      <Choice
-        label="Ahead"
-        value={roast.preparation}
-        onChange={(preparation) => put({ preparation: preparation as MealRoast['preparation'] })}
-        options={PREPARATIONS.map((each) => [each, PREPARATION_NAMES[each]])}
-      />
-      <Choice
-        label="Bought"
-        value={roast.frozen ? 'frozen' : 'fresh'}
-        onChange={(value) => put({ frozen: value === 'frozen' })}
-        options={[
-          ['fresh', 'fresh'],
-          ['frozen', 'frozen: thaw in the fridge'],
-        ]}
-      />
+      <DaysBefore preparation={roast.preparation} frozen={roast.frozen} notes={roast.notes} put={put} />
     </>
   )
 }

@@ -1,9 +1,11 @@
 'use client'
 import { donenessScale } from '@/core/reference/doneness'
+import { preparationOf } from '@/domain/plan/make-plan'
 import { cutOf } from '@/domain/roast/resolve'
 import { HANDLINGS, type PlanDocument, type ROAST_SURFACES } from '@/domain/roast/roast-document'
 import { donenessName } from '@/words/words'
 import { Choice } from '../controls/choice'
+import { DaysBefore } from '../controls/days-before'
 import { Stepper } from '../controls/stepper'
 
 type Change = (apply: (last: PlanDocument) => PlanDocument) => void
@@ -54,6 +56,12 @@ export function Particulars({
       </summary>
       <div className="grid gap-x-8 gap-y-4 pb-4 pt-1 text-lg md:grid-cols-2">
         <div className="space-y-3">
+          <DaysBefore
+            preparation={preparationOf(document)}
+            frozen={document.frozen}
+            notes={document.notes}
+            put={(part) => change((last) => ({ ...last, ...part }))}
+          />
           {!bird && cut.bone !== 'bird' && (
             <Choice
               label="Handling"

@@ -160,6 +160,7 @@ export function PlanDesk({
           <section className="rounded-2xl border border-line bg-sheet p-4 sm:p-5">
             <h2 className="mb-1 font-display text-2xl font-semibold">The run</h2>
             <TaskList
+              acid={document.preparation === 'acid_marinade'}
               tasks={living ? livingTasks(plan.tasks, living.run) : plan.tasks}
               cutId={document.roast.cut}
               units={units}

@@ -27,7 +27,10 @@ export function PlanSheet({ kitchen, document, plan, units, version }: SheetProp
       day="On the table"
       time={clock(plan.promise, units)}
       units={units}
-      rows={plan.tasks.map((task) => ({ task, scene: { cut } }))}
+      rows={plan.tasks.map((task) => ({
+        task,
+        scene: { cut, acid: document.preparation === 'acid_marinade' },
+      }))}
       lead={
         <>
           <p className="mt-2">
@@ -39,6 +42,7 @@ export function PlanSheet({ kitchen, document, plan, units, version }: SheetProp
             Pull at <strong>{temperature(plan.pull_c, units)}</strong>, peaks at{' '}
             <strong>{temperature(plan.peak_c, units)}</strong> in the rest. Probe: {lower(cut.probe)}.
           </p>
+          {document.notes !== '' && <p className="mt-1">Remember: {document.notes}.</p>}
         </>
       }
       foot={

@@ -12,21 +12,25 @@ const LOUD = new Set(['put_in', 'pull', 'serve'])
 export function TaskList({
   tasks,
   cutId,
+  acid,
   units,
 }: {
   readonly tasks: readonly Task[]
   readonly cutId: string
+  /** It lies in a marinade with acid. */
+  readonly acid: boolean
   readonly units: Units
 }) {
   const cut = findCut(cutId)
   if (!cut) return null
+  const scene = { cut, acid }
   return (
     <ol className="divide-y divide-line" data-testid="tasks">
       {tasks.map((task, i) => {
         const today = shortDay(task.at, units)
         const before = tasks[i - 1]
         const newDay = !before || today !== shortDay(before.at, units)
-        const help = taskHelp(task, { cut }, units)
+        const help = taskHelp(task, scene, units)
         const loud = LOUD.has(task.kind)
         return (
           <li
@@ -40,7 +44,7 @@ export function TaskList({
                 className={loud ? 'font-display text-2xl font-bold leading-none' : 'text-lg font-semibold leading-none'}
               >
                 <Why
-                  label={`${taskTitle(task, { cut }, units)} at ${clock(task.at, units)}`}
+                  label={`${taskTitle(task, scene, units)} at ${clock(task.at, units)}`}
                   basis={BASIS_NAMES[task.because.basis]}
                   note={taskWhy(task, units)}
                 >
@@ -55,7 +59,7 @@ export function TaskList({
             </div>
             <div>
               <div className={loud ? 'font-display text-xl font-semibold leading-tight' : 'text-lg leading-tight'}>
-                {taskTitle(task, { cut }, units)}
+                {taskTitle(task, scene, units)}
               </div>
               {help && <p className="mt-0.5 text-base leading-snug text-soft">{help}</p>}
             </div>

@@ -1,6 +1,7 @@
 import type { OvenSpec } from '../../heat/oven'
 import { STANDARDS } from '../../reference/standards'
 import { epochSeconds } from '../../units'
+import { daysBefore, type Preparation } from '../days-before'
 import type { TimedStage } from '../plan'
 import { because, byClock, HANDS_S, type Task, type TaskKind } from '../task'
 import { roastTasks } from '../tasks'
@@ -15,7 +16,7 @@ export interface TaskNeeds {
   readonly mass_kg: number
   readonly serve_c: number
   readonly thaw_s: number
-  readonly preparation: 'none' | 'dry_salt' | 'wet_brine' | 'marinade' | 'acid_marinade'
+  readonly preparation: Preparation
   readonly shape: boolean
   readonly temper_s: number
   /** Cook the document names, or undefined for whoever is free. */
@@ -23,24 +24,9 @@ export interface TaskNeeds {
 }
 
 const HOUR_S = 3600
-/** How long ahead each preparation is wanted, s. */
-const AHEAD_S = {
-  none: 0,
-  dry_salt: STANDARDS.saltAhead.value,
-  wet_brine: STANDARDS.brineAhead.value,
-  marinade: STANDARDS.marinateAhead.value,
-  acid_marinade: STANDARDS.acidAhead.value,
-}
-const DRIES_S = STANDARDS.brinedDries.value
 const MORNING_S = 10 * HOUR_S
 
 const DAY_S = 24 * HOUR_S
-/** Counted from the serving, nobody is up from 4 to 12 hours after it; what falls there is done half an hour before bed. */
-function beforeBed(at_s: number, serving_s: number): number {
-  const after = (((at_s - serving_s) % DAY_S) + DAY_S) % DAY_S
-  return after > 4 * HOUR_S && after < 12 * HOUR_S ? at_s - (after - 3.5 * HOUR_S) : at_s
-}
-
 /**
  * A cooked roast on the clock of the schedule: each heated stage in the phase it got, what lies between
  * in the gaps, so that a rest the schedule made longer is longer.
@@ -86,7 +72,6 @@ export function mealTasks(
 ): Task[] {
   const tasks: Task[] = []
   const last = Math.max(...servings)
-  const awake = (at_s: number) => beforeBed(at_s, last)
   const add = (kind: TaskKind, at_s: number, more: Partial<Task> = {}) =>
     tasks.push({ kind, at: epochSeconds(at_s), hands_s: HANDS_S[kind], because: because('common_practice'), ...more })
   for (const option of options) {
@@ -97,19 +82,8 @@ export function mealTasks(
     const in_s = option.start_s
     if (cooked) {
       const ready = in_s - need.temper_s
-      const ahead = AHEAD_S[need.preparation]
-      const wanted = ready - ahead - (need.preparation === 'wet_brine' ? DRIES_S : 0)
-      // Acid bears no longer than its hours: that one is done when it must be.
-      const prepared = need.preparation === 'acid_marinade' ? wanted : awake(wanted)
-      const hours = { because: because('common_practice', { ahead_h: (in_s - prepared) / HOUR_S }) }
-      if (need.preparation === 'dry_salt') add('salt', prepared, { item, ...hours })
-      if (need.preparation === 'wet_brine') {
-        add('brine', prepared, { item, ...hours })
-        add('unbrine', ready - DRIES_S, { item })
-      }
-      if (need.preparation === 'marinade' || need.preparation === 'acid_marinade')
-        add('marinate', prepared, { item, ...hours })
-      if (need.thaw_s > 0) add('thaw', awake(prepared - need.thaw_s), { item })
+      const { tasks: before, prepared_s: prepared } = daysBefore(need.preparation, need.thaw_s, ready, in_s, last)
+      tasks.push(...before.map((task) => ({ ...task, item })))
       if (need.shape) add('shape', Math.min(prepared, ready - HOUR_S), { item })
       add('dress', ready - 2 * HOUR_S, { item })
       if (need.temper_s > 0)

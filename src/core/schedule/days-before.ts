@@ -1,0 +1,59 @@
+import { STANDARDS } from '../reference/standards'
+import { epochSeconds } from '../units'
+import { because, HANDS_S, type Task, type TaskKind } from './task'
+
+/** What is done to a piece on the days before it is roasted. */
+export type Preparation = 'none' | 'dry_salt' | 'wet_brine' | 'marinade' | 'acid_marinade'
+
+const HOUR_S = 3600
+const DAY_S = 24 * HOUR_S
+/** How long ahead each preparation is wanted, s. */
+export const AHEAD_S: Readonly<Record<Preparation, number>> = {
+  none: 0,
+  dry_salt: STANDARDS.saltAhead.value,
+  wet_brine: STANDARDS.brineAhead.value,
+  marinade: STANDARDS.marinateAhead.value,
+  acid_marinade: STANDARDS.acidAhead.value,
+}
+const DRIES_S = STANDARDS.brinedDries.value
+
+/** Counted from the serving, nobody is up from 4 to 12 hours after it; what falls there is done half an hour before bed. */
+export function beforeBed(at_s: number, serving_s: number): number {
+  const after = (((at_s - serving_s) % DAY_S) + DAY_S) % DAY_S
+  return after > 4 * HOUR_S && after < 12 * HOUR_S ? at_s - (after - 3.5 * HOUR_S) : at_s
+}
+
+/**
+ * Salt, brine, marinade and thawing, back from when the piece must be ready for the bench.
+ *
+ * @param ready_s when it leaves the fridge, s since 1970
+ * @param in_s when it goes in, s since 1970
+ * @param serving_s when they eat: nobody is woken at night, s since 1970
+ */
+export function daysBefore(
+  preparation: Preparation,
+  thaw_s: number,
+  ready_s: number,
+  in_s: number,
+  serving_s: number,
+): { readonly tasks: readonly Task[]; readonly prepared_s: number } {
+  const wanted = ready_s - AHEAD_S[preparation] - (preparation === 'wet_brine' ? DRIES_S : 0)
+  // Acid bears no longer than its hours: that one is done when it must be.
+  const prepared_s = preparation === 'acid_marinade' ? wanted : beforeBed(wanted, serving_s)
+  const task = (kind: TaskKind, at_s: number, numbers: Readonly<Record<string, number>> = {}): Task => ({
+    kind,
+    at: epochSeconds(at_s),
+    hands_s: HANDS_S[kind],
+    because: because('common_practice', numbers),
+  })
+  const hours = { ahead_h: (in_s - prepared_s) / HOUR_S }
+  return {
+    prepared_s,
+    tasks: [
+      ...(preparation === 'dry_salt' ? [task('salt', prepared_s, hours)] : []),
+      ...(preparation === 'wet_brine' ? [task('brine', prepared_s, hours), task('unbrine', ready_s - DRIES_S)] : []),
+      ...(preparation === 'marinade' || preparation === 'acid_marinade' ? [task('marinate', prepared_s, hours)] : []),
+      ...(thaw_s > 0 ? [task('thaw', beforeBed(prepared_s - thaw_s, serving_s))] : []),
+    ],
+  }
+}

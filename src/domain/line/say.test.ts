@@ -1,0 +1,162 @@
+import { describe, expect, it } from 'vitest'
+import { seededRandom } from '@/core/estimate/random'
+import { SCHOOLS } from '@/core/program/schools'
+import { CUTS, type Cut } from '@/core/reference/cuts'
+import { donenessScale } from '@/core/reference/doneness'
+import { documentFromLine } from '../meal/from-line'
+import { PLAIN_KITCHEN } from '../meal/meal-problem'
+import {
+  HANDLINGS,
+  type PlanDocument,
+  PREPARATIONS,
+  planDocument,
+  ROAST_SURFACES,
+  type StagePart,
+} from '../roast/roast-document'
+import { withRoles } from '../roast/stages'
+import { readLine } from './reading'
+import { sayPlan } from './say'
+
+const NOW = Date.UTC(2026, 10, 24, 9) / 1000
+const CASES = 3000
+const LIMIT_MS = 20
+
+type Random = () => number
+const pick = <T>(random: Random, list: readonly T[]): T => list[Math.floor(random() * list.length)] as T
+const maybe = <T>(random: Random, value: T): T | undefined => (random() < 0.4 ? value : undefined)
+const tenth = (value: number) => Math.round(value * 10) / 10
+
+function stageFor(random: Random): StagePart {
+  const kind = pick(random, [
+    'oven',
+    'oven',
+    'oven',
+    'off',
+    'fire',
+    'pan',
+    'bath',
+    'cabinet',
+    'counter',
+    'fridge',
+  ] as const)
+  const until = pick(random, ['time', 'pull', 'core', 'colour', 'clock'] as const)
+  return {
+    role: 'cook',
+    environment:
+      kind === 'off'
+        ? { kind: 'oven', set_c: null }
+        : kind === 'counter' || kind === 'fridge'
+          ? { kind }
+          : { kind, set_c: tenth(60 + 200 * random()) },
+    cover: pick(random, ['bare', 'tent', 'foil', 'bag']),
+    preheated: random() < 0.7,
+    ...(random() < 0.2 ? { position: pick(random, ['breast_up', 'breast_down'] as const) } : {}),
+    ...(random() < 0.2 ? { foil: pick(random, ['breast', 'legs'] as const) } : {}),
+    ...(random() < 0.2 ? { surface: pick(random, ['fat', 'glaze'] as const) } : {}),
+    until:
+      until === 'time'
+        ? { kind: 'time', minutes: Math.ceil(300 * random()) }
+        : until === 'pull'
+          ? { kind: 'pull' }
+          : until === 'core'
+            ? { kind: 'core', core_c: tenth(45 + 45 * random()) }
+            : until === 'colour'
+              ? { kind: 'colour', browning_min: Math.ceil(60 * random()) }
+              : { kind: 'clock', least_min: Math.ceil(200 * random()) },
+    tending: Array.from({ length: Math.floor(3 * random() ** 2) }, () => ({
+      act: pick(random, ['baste', 'turn', 'glaze', 'uncover'] as const),
+      at_min: Math.floor(90 * random()),
+      ...(random() < 0.5 ? { every_min: Math.ceil(60 * random()) } : {}),
+    })),
+  }
+}
+
+/** Any plan that a line can say: its numbers, its order and its ways are the seed's. */
+function planFor(random: Random): PlanDocument {
+  const cut: Cut = pick(random, CUTS)
+  const bird = cut.geometry.family === 'bird'
+  const schools = SCHOOLS.filter((school) => school.suits(cut))
+  const degrees = donenessScale(cut.doneness).degrees
+  const promise_s = NOW + Math.floor(random() * 200 * 1440) * 60 + 86_400
+  return planDocument.parse({
+    title: cut.name,
+    roast: {
+      cut: cut.id,
+      mass_kg: Math.round(1000 * (cut.mass_kg.least + random() * (cut.mass_kg.most - cut.mass_kg.least))) / 1000,
+      thickness_mm: maybe(random, tenth(40 + 100 * random())) ?? null,
+      start_c: maybe(random, tenth(20 * random())) ?? 5,
+      temper_min: Math.floor(120 * random()),
+      surface: pick(random, ROAST_SURFACES),
+      handling: bird ? 'as_cut' : pick(random, HANDLINGS),
+      stuffed: bird && random() < 0.3,
+      legs: bird && random() < 0.3 ? 'open' : 'tied',
+    },
+    oven: { kind: random() < 0.3 ? 'fan' : 'still' },
+    program:
+      random() < 0.5
+        ? {
+            school: pick(random, schools).id,
+            ...(random() < 0.6 ? { set_c: tenth(60 + 200 * random()) } : {}),
+            ...(random() < 0.3 ? { hot_c: tenth(150 + 100 * random()) } : {}),
+            ...(random() < 0.3 ? { hot_min: Math.ceil(40 * random()) } : {}),
+            ...(random() < 0.3 ? { rest_min: Math.ceil(60 * random()) } : {}),
+          }
+        : { stages: withRoles(Array.from({ length: 1 + Math.floor(5 * random()) }, () => stageFor(random))) },
+    target: pick(random, [undefined, { serve_c: tenth(45 + 40 * random()) }, { doneness: pick(random, degrees).id }]),
+    promise: new Date(promise_s * 1000).toISOString(),
+    guests: maybe(random, 1 + Math.floor(60 * random())) ?? null,
+    wishes: random() < 0.3 ? { [pick(random, degrees).id]: 1 + Math.floor(9 * random()) } : {},
+    vulnerable: random() < 0.2,
+    preparation: maybe(random, pick(random, PREPARATIONS)) ?? null,
+    frozen: random() < 0.2,
+    notes:
+      random() < 0.3
+        ? pick(random, ['bay leaf under the skin', 'two probes; 180 °C, not more', 'für Tante Åse, оставить'])
+        : '',
+  })
+}
+
+describe('a plan read back as a line', () => {
+  it('gives the same plan again, whatever the plan', { timeout: 300_000 }, () => {
+    const random = seededRandom(7301)
+    for (let i = 0; i < CASES; i++) {
+      const plan = planFor(random)
+      const zone = pick(random, ['Europe/London', 'America/New_York', 'Asia/Kathmandu', 'UTC'])
+      const { line, unsaid } = sayPlan(plan, zone)
+      expect(unsaid, line).toEqual([])
+      const read = readLine(line, { now_s: NOW, timeZone: zone })
+      if (!read.ok) {
+        // A dozen stages with all that can be said of them are longer than a line.
+        expect(read.problems[0]?.code, line).toBe('line_too_long')
+        continue
+      }
+      expect(
+        read.value.asks.map((ask) => `${ask.code} ${'words' in ask ? ask.words : ''}`),
+        line,
+      ).toEqual([])
+      const again = documentFromLine(read.value, NOW, PLAIN_KITCHEN)
+      expect(again?.document, line).toEqual(plan)
+    }
+  })
+
+  it('says what no line can', () => {
+    const plan = planFor(seededRandom(1))
+    const own = planDocument.parse({ ...plan, title: 'Gran’s', oven: { kind: 'fan', offset_k: 9 }, altitude_m: 1200 })
+    expect(sayPlan(own, 'UTC').unsaid).toEqual(['what is known of the oven', 'the height of the kitchen', 'its title'])
+  })
+
+  it('any line at all that makes a plan is read back to that plan, and in time', { timeout: 300_000 }, () => {
+    for (const line of [
+      'beef rib 3 kg reverse sear 110, rest 40, sat 19:00',
+      'turkey 6 kg stuffed, 230 for 20 min then 175 covered, eat 25 dec 14:00',
+    ]) {
+      const first = readLine(line, { now_s: NOW, timeZone: 'Europe/London' })
+      const plan = first.ok ? documentFromLine(first.value, NOW, PLAIN_KITCHEN) : undefined
+      if (plan?.kind !== 'plan') throw new Error(line)
+      const from = performance.now()
+      const again = readLine(sayPlan(plan.document, 'Europe/London').line, { now_s: NOW, timeZone: 'Europe/London' })
+      expect(performance.now() - from).toBeLessThan(LIMIT_MS * 10)
+      expect(again.ok && documentFromLine(again.value, NOW, PLAIN_KITCHEN)).toEqual(plan)
+    }
+  })
+})

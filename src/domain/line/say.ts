@@ -1,0 +1,128 @@
+import { TZDate } from '@date-fns/tz'
+import { findCut } from '@/core/reference/cuts'
+import type { PlanDocument, StagePart } from '../roast/roast-document'
+
+/** A plan read back as the line that gives it again, and what no line can say. */
+export interface SaidPlan {
+  readonly line: string
+  /** Parts of the document that stay behind: the kitchen's own, not the sentence's. */
+  readonly unsaid: readonly string[]
+}
+
+const PREPARED = {
+  none: 'unsalted',
+  dry_salt: 'salted',
+  wet_brine: 'brined',
+  marinade: 'marinated',
+  acid_marinade: 'acid marinade',
+} as const
+const SURFACES = { plain: 'plain surface', buttered: 'buttered surface', dry_salted: 'salted surface' } as const
+
+/** A stage in full. */
+function stageWords({ environment, cover, preheated, position, foil, surface, until, tending }: StagePart): string {
+  const place =
+    environment.kind === 'oven' && environment.set_c === null
+      ? 'oven off'
+      : 'set_c' in environment
+        ? `${environment.kind} ${environment.set_c} c`
+        : environment.kind
+  const end =
+    until.kind === 'time'
+      ? `for ${until.minutes} min`
+      : until.kind === 'pull'
+        ? 'to the pull'
+        : until.kind === 'core'
+          ? `to ${until.core_c} c`
+          : until.kind === 'colour'
+            ? `to colour ${until.browning_min}`
+            : `at least ${until.least_min} min`
+  return [
+    `stage ${place}`,
+    preheated ? '' : 'cold',
+    cover === 'bare' ? '' : cover,
+    position?.replace('_', ' ') ?? '',
+    foil ? `foil on ${foil}` : '',
+    surface === 'fat' ? 'fat surface' : surface === 'glaze' ? 'glazed surface' : '',
+    end,
+    ...tending.map(
+      ({ act, at_min, every_min }) => `${act} at ${at_min}${every_min === undefined ? '' : ` every ${every_min}`}`,
+    ),
+  ]
+    .filter((words) => words !== '')
+    .join(' ')
+}
+
+/** When they eat, as a line says it in the kitchen's zone; a promise that is not on the minute cannot be said. */
+function momentWords(promise: string, timeZone: string): string {
+  const at = new TZDate(Date.parse(promise), timeZone)
+  const two = (value: number) => String(value).padStart(2, '0')
+  return `eat ${at.getFullYear()}-${two(at.getMonth() + 1)}-${two(at.getDate())} ${two(at.getHours())}:${two(at.getMinutes())}`
+}
+
+/**
+ * The line that a plan reads back as: typed again it gives the same plan.
+ *
+ * @param timeZone IANA name of the kitchen's time zone
+ * @example sayPlan(planFromLine(reading, 0), 'UTC').line // 'pork loin, 1.8 kg, …'
+ */
+export function sayPlan(document: PlanDocument, timeZone: string): SaidPlan {
+  const { roast, oven, program, target, preparation, wishes } = document
+  const surface = preparation === null || preparation === 'dry_salt' ? 'dry_salted' : 'plain'
+  const unsaid: string[] = []
+  const cannot = (is: boolean, what: string) => {
+    if (is) unsaid.push(what)
+  }
+  cannot(roast.house !== null, 'the cut’s own values')
+  cannot(roast.thin_end !== null, 'the thin end')
+  cannot(roast.icy_core_c !== null, 'the icy middle')
+  cannot(roast.start_c < 0, 'a start below 0 °C')
+  cannot(
+    oven.offset_k !== 0 ||
+      oven.swing_k !== undefined ||
+      oven.decay_min !== undefined ||
+      oven.preheat_k_per_min !== undefined ||
+      oven.door_loss !== undefined,
+    'what is known of the oven',
+  )
+  cannot(document.altitude_m !== 0, 'the height of the kitchen')
+  cannot('stages' in program && program.name !== undefined, 'the name of the program')
+  cannot(document.title !== (findCut(roast.cut)?.name ?? ''), 'its title')
+  cannot(/["”“]/.test(document.notes), 'a quotation in the note')
+  const heat =
+    'school' in program
+      ? [
+          program.school.replaceAll('-', ' '),
+          program.set_c === undefined ? '' : `heat ${program.set_c} c`,
+          program.hot_c === undefined && program.hot_min === undefined
+            ? ''
+            : `second heat${program.hot_c === undefined ? '' : ` ${program.hot_c} c`}${program.hot_min === undefined ? '' : ` for ${program.hot_min} min`}`,
+          program.rest_min === undefined ? '' : `rest ${program.rest_min} min`,
+        ]
+      : program.stages.map(stageWords)
+  const parts = [
+    roast.cut.replaceAll('-', ' '),
+    `${roast.mass_kg} kg`,
+    roast.thickness_mm === null ? '' : `${roast.thickness_mm} mm through`,
+    roast.start_c === 5 || roast.start_c < 0 ? '' : `from ${roast.start_c} c`,
+    `bench ${roast.temper_min} min`,
+    preparation === null ? '' : PREPARED[preparation],
+    roast.surface === surface ? '' : SURFACES[roast.surface],
+    roast.handling === 'as_cut' ? '' : `handling ${roast.handling}`,
+    roast.stuffed ? 'stuffed' : '',
+    roast.legs === 'open' ? 'legs open' : '',
+    document.frozen ? 'frozen' : '',
+    oven.kind === 'fan' ? 'fan oven' : '',
+    ...heat,
+    target === undefined
+      ? ''
+      : 'serve_c' in target
+        ? `serve at ${target.serve_c} c`
+        : target.doneness.replaceAll('-', ' '),
+    document.guests === null ? '' : `for ${document.guests} people`,
+    ...Object.entries(wishes).map(([word, count]) => `${count} want ${word.replaceAll('-', ' ')}`),
+    document.vulnerable ? 'vulnerable guest' : '',
+    document.notes === '' ? '' : `remember “${document.notes}”`,
+    momentWords(document.promise, timeZone),
+  ]
+  return { line: parts.filter((part) => part !== '').join(', '), unsaid }
+}

@@ -1,0 +1,60 @@
+'use client'
+import { useId } from 'react'
+import { PREPARATIONS } from '@/domain/roast/roast-document'
+import { Choice } from './choice'
+
+type Preparation = (typeof PREPARATIONS)[number]
+const PREPARATION_NAMES: Readonly<Record<Preparation, string>> = {
+  none: 'nothing ahead',
+  dry_salt: 'salted a day ahead',
+  wet_brine: 'wet-brined overnight',
+  marinade: 'marinated overnight',
+  acid_marinade: 'marinated with acid, five hours',
+}
+
+interface Before {
+  readonly preparation: Preparation
+  readonly frozen: boolean
+  readonly notes: string
+}
+
+/** What is done to a piece on the days before, and what is to be remembered of it. */
+export function DaysBefore({
+  preparation,
+  frozen,
+  notes,
+  put,
+}: Before & { readonly put: (part: Partial<Before>) => void }) {
+  const id = useId()
+  return (
+    <>
+      <Choice
+        label="Ahead"
+        value={preparation}
+        onChange={(value) => put({ preparation: value as Preparation })}
+        options={PREPARATIONS.map((each) => [each, PREPARATION_NAMES[each]])}
+      />
+      <Choice
+        label="Bought"
+        value={frozen ? 'frozen' : 'fresh'}
+        onChange={(value) => put({ frozen: value === 'frozen' })}
+        options={[
+          ['fresh', 'fresh'],
+          ['frozen', 'frozen: thaw in the fridge'],
+        ]}
+      />
+      <label htmlFor={id} className="flex min-h-11 flex-wrap items-baseline gap-x-3">
+        <span className="w-24 text-base text-soft">Remember</span>
+        <textarea
+          id={id}
+          rows={1}
+          maxLength={500}
+          className="said field-sizing-content min-w-0 flex-1 resize-none"
+          placeholder="bed of onions, stock in the tin"
+          value={notes}
+          onChange={(event) => put({ notes: event.target.value })}
+        />
+      </label>
+    </>
+  )
+}
