@@ -2,6 +2,7 @@ import { readLine } from '@/domain/line/reading'
 import { documentFromLine } from '@/domain/meal/from-line'
 import { fail, type Outcome, succeed } from '@/domain/problem/problem'
 import { nowSeconds } from './environment'
+import { houseItemsOf } from './house'
 import { inKitchen } from './kitchen'
 import { addMealFromDocument, equipmentOf } from './meals'
 import { addPlanFromDocument } from './plans'
@@ -17,9 +18,11 @@ const EXAMPLES = ['beef-rib-bone-in', 'lamb-leg-bone-in', 'turkey']
 
 /** Adds what a typed line stands for: what it leaves open takes its usual value. */
 export async function addFromLine(slug: string, line: string): Promise<Outcome<AddedLine>> {
+  const own = await houseItemsOf(slug)
+  const house = own.ok ? own.value : []
   const made = await inKitchen(slug, async (scope) => {
     const now_s = nowSeconds()
-    const read = readLine(line, { now_s, timeZone: scope.kitchen.timeZone })
+    const read = readLine(line, { now_s, timeZone: scope.kitchen.timeZone, house })
     if (!read.ok) return read
     const stands = documentFromLine(read.value, now_s, equipmentOf(scope))
     return stands ? succeed(stands) : fail({ code: 'missing_cut', nearest: EXAMPLES })

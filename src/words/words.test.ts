@@ -242,7 +242,7 @@ describe('cautions, troubles and problems in words', () => {
       expect(words).not.toMatch(NOTHING_LEFT)
       expect(words.length).toBeGreaterThan(12)
     }
-    expect(problemSentence(problems[3] as Problem, metric)).toContain('beef rib bone in')
+    expect(problemSentence(problems[2] as Problem, metric)).toContain('beef rib bone in')
   })
 })
 

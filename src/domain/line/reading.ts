@@ -7,6 +7,7 @@ import type { HouseItem } from '../house/house-item'
 import { fail, type Outcome, type Span, succeed } from '../problem/problem'
 import { nearestOf } from '../quantity/nearest'
 import type { StagePart } from '../roast/roast-document'
+import { heldNumber } from '../schema/scalars'
 import { type CutTraits, cutsNamed, NAME_WORDS, withTraits } from './cut-names'
 import type { Fact, Meaning, SaidHeat, SaidStage } from './fact'
 import { type LineContext, readSentence } from './sentence'
@@ -122,7 +123,7 @@ function scaleOf(meanings: readonly Meaning[]): (heat: SaidHeat, role: Role) => 
   // A low oven goes to a core: 225 is no low oven in °C.
   const fahrenheit = said('f') || only
   const celsiusToo = meanings.some(({ fact }) => fact.kind === 'heat' && fact.heat.unit === 'c') || said('c')
-  return ({ value, unit }, role) => {
+  const read = ({ value, unit }: SaidHeat, role: Role): number => {
     if (unit === 'c') return celsius(value)
     if (unit === 'f') return round(fahrenheitToCelsius(value))
     if (role === 'start') return value > 30 ? round(fahrenheitToCelsius(value)) : value
@@ -131,6 +132,7 @@ function scaleOf(meanings: readonly Meaning[]): (heat: SaidHeat, role: Role) => 
     const asF = value > most || (fahrenheit && !(celsiusToo && !only) && value >= least)
     return asF ? round(fahrenheitToCelsius(value)) : value
   }
+  return (heat, role) => heldNumber(read(heat, role))
 }
 const round = (value: number) => Math.round(value * 10) / 10
 

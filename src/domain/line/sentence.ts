@@ -109,17 +109,19 @@ const USUAL_HOUR = 19
 const LEADS_TABLE =
   /^(?:(?:to be )?(?:on the table|ready|plates?(?: up)?|sit(?:ting)? down|eat(?:ing)?|serv(?:e|ed|ing)|carved?|dinner|lunch|supper)(?: is| for| by| at| on)*) /
 
+/** From now on: in 3 hours. */
+const WITHIN = new RegExp(
+  `^(?:ready |eat |served? )?in (${NUMBER} (?:hours?|hrs?|h)(?: ${NUMBER} (?:min|minutes))?|half an hour|${NUMBER} (?:minutes|mins?))(?: |$)`,
+)
+const HOLIDAY_BEGINS = /^(?:christmas|xmas|boxing|new|thanksgiving)$/
+
 /** A moment at the head of some words, with holidays, meals and "in 3 hours". */
 function momentAt(words: readonly string[], { now_s, timeZone }: LineContext): Found | undefined {
   const text = words.slice(0, LONGEST_MOMENT).join(' ')
   // "dinner for 4" is a table, not an hour.
   if (/^(?:[a-z]+ )?for \d+(?! ?(?:am|pm|:|\d))(?: |$)/.test(text) && !/^(?:[a-z]+ )?for \d+ (?:am|pm)/.test(text))
     return undefined
-  const within = text.match(
-    new RegExp(
-      `^(?:ready |eat |served? )?in (${NUMBER} (?:hours?|hrs?|h)(?: ${NUMBER} (?:min|minutes))?|half an hour|${NUMBER} (?:minutes|mins?))(?: |$)`,
-    ),
-  )
+  const within = text.match(WITHIN)
   if (within) {
     const at_s = Math.ceil((now_s + minutesOf(within[1] as string) * 60) / 60) * 60
     return Number.isFinite(at_s)
@@ -133,8 +135,8 @@ function momentAt(words: readonly string[], { now_s, timeZone }: LineContext): F
   let more = 0
   while (['next', 'this', 'on', 'at', 'by', 'for', 'coming'].includes(rest[more] ?? '') && more < 3) more++
   const bare = rest.slice(more)
-  const now = new TZDate(now_s * 1000, timeZone)
-  for (const [pattern, dayOf] of HOLIDAYS) {
+  for (const [pattern, dayOf] of HOLIDAY_BEGINS.test(bare[0] ?? '') ? HOLIDAYS : []) {
+    const now = new TZDate(now_s * 1000, timeZone)
     const named = bare.join(' ').match(pattern)
     if (!named || !/(?: |$)/.test(bare.join(' ').slice(named[0].length, named[0].length + 1) || ' ')) continue
     const used = named[0].split(' ').length

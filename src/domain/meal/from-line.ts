@@ -1,6 +1,6 @@
 import type { LineReading } from '../line/reading'
 import { SIDES } from '../line/sides'
-import { partsOfSaid, planFromLine, USUAL_LEAD_S } from '../plan/from-line'
+import { partsOfSaid, planFromLine, promiseOf } from '../plan/from-line'
 import type { PlanDocument } from '../roast/roast-document'
 import { type MealDocument, mealDocument } from './meal-document'
 
@@ -14,7 +14,7 @@ export const isMeal = ({ roasts, sides }: LineReading): boolean =>
 
 /** The meal document of a line about a whole table, in a kitchen. */
 export function mealFromLine(reading: LineReading, now_s: number, kitchen: MealDocument['kitchen']): MealDocument {
-  const promise_s = reading.promise_s ?? Math.ceil((now_s + USUAL_LEAD_S) / 1800) * 1800
+  const promise_s = promiseOf(reading, now_s)
   const guests = reading.guests ?? USUAL_GUESTS
   const pieces = reading.roasts
     .flatMap((said) => Array.from({ length: said.count }, (_, i) => ({ said, i })))

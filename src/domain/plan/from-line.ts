@@ -6,7 +6,13 @@ import { stagesOf, withRoles } from '../roast/stages'
 import { heldNumber } from '../schema/scalars'
 
 /** The next half hour that leaves a roast time to cook, for a line that names no promise. */
-export const USUAL_LEAD_S = 5 * 3600
+const USUAL_LEAD_S = 5 * 3600
+/** No document holds a later one, s since 1970. */
+const LATEST_S = Date.UTC(2199, 11, 31) / 1000
+
+/** When a line is to be on the table, s since 1970: as it says, or in time for what it is. */
+export const promiseOf = ({ promise_s }: LineReading, now_s: number): number =>
+  promise_s === undefined ? Math.ceil((now_s + USUAL_LEAD_S) / 1800) * 1800 : Math.min(LATEST_S, Math.max(0, promise_s))
 /** Where nobody says (common practice): a hot pan, and the hottest finish. */
 const PAN_C = 230
 const FINISH = { set_c: 250, minutes: 8 }
@@ -243,7 +249,7 @@ export function planFromLine(reading: LineReading, now_s: number): PlanDocument 
   const [said] = reading.roasts
   if (!said) throw new RangeError('the line names no roast')
   const { cut, preparation, ...parts } = partsOfSaid(said)
-  const promise_s = reading.promise_s ?? Math.ceil((now_s + USUAL_LEAD_S) / 1800) * 1800
+  const promise_s = promiseOf(reading, now_s)
   return planDocument.parse({
     version: 1,
     title: cut.name,

@@ -2,6 +2,7 @@
 import { ArrowRight } from 'lucide-react'
 import { useRouter } from 'next/navigation'
 import { useId, useRef, useState } from 'react'
+import type { HouseItem } from '@/domain/house/house-item'
 import { readLine } from '@/domain/line/reading'
 import { LONGEST_LINE } from '@/domain/line/tokens'
 import type { Problem } from '@/domain/problem/problem'
@@ -24,10 +25,12 @@ export function LineEntry({
   kitchen,
   units,
   now_s,
+  house,
 }: {
   readonly kitchen: string
   readonly units: Units
   readonly now_s: number
+  readonly house: readonly HouseItem[]
 }) {
   const id = useId()
   const router = useRouter()
@@ -36,7 +39,7 @@ export function LineEntry({
   const [refused, setRefused] = useState<readonly Problem[]>([])
   const [busy, setBusy] = useState(false)
   const ready = useHydrated()
-  const read = line.trim() === '' ? undefined : readLine(line, { now_s, timeZone: units.timeZone })
+  const read = line.trim() === '' ? undefined : readLine(line, { now_s, timeZone: units.timeZone, house })
   const reading = read?.ok ? read.value : undefined
   const problems = refused.length > 0 ? refused : read && !read.ok ? read.problems : []
   const type = (text: string) => {

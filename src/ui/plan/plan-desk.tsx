@@ -22,6 +22,7 @@ import { KeptBeside, type SetAside } from '../document-desk/kept-beside'
 import { SaveLine } from '../document-desk/save-state'
 import { useDraft, useSaving } from '../document-desk/use-saving'
 import { CookingNow, CooksOfPlan } from '../kitchen/cooking-now'
+import { SaidAgain } from '../line/said-again'
 import { HeatRibbon } from '../ribbon/heat-ribbon'
 import { Why } from '../shell/why'
 import { ClashBanner, differencesOf } from './clash-banner'
@@ -152,6 +153,7 @@ export function PlanDesk({
 
       <div className="grid grid-cols-[minmax(0,1fr)] items-start gap-3 lg:grid-cols-2">
         <Particulars document={document} heads={Math.max(1, Math.floor(plan.yield.heads))} change={change} />
+        <SaidAgain document={document} units={units} />
         <CutCard document={document} kitchen={kitchen} units={units} house={house} change={change} />
       </div>
 

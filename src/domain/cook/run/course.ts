@@ -82,6 +82,8 @@ export function rankOf(step: CookStep, plan: Milestones): number {
     case 'serve':
       return 4
     default:
+      // What is done to it in its hot finish is open as long as that lasts.
+      if (plan.finish && at(step) >= at(plan.finish) - SAME_S) return 3
       return at(step) < plan.in_s ? 0 : at(step) < plan.pull_s - SAME_S ? 1 : 2
   }
 }

@@ -112,7 +112,15 @@ export function runOfLog(document: CookDocument, log: CookLog, now_s: number): R
       const late = began ? (ticked.get(began.id) as number) - at(began) : moved
       const slip = began ? (ticked.get(began.id) as number) - (log.shifted.get(began.id)?.at_s ?? at(began) + moved) : 0
       const last = own.findLastIndex((step) => ticked.has(step.id))
-      return [side.id, { steps: own, moved, began, late, slip, last, promise_s: secondsOf(side.promise) }] as const
+      // Nothing is dished up that is still in: what is late of it makes its table late.
+      const off = own.findLast(({ kind }) => kind === 'take_off')
+      const dish = own.findLast(({ kind }) => kind === 'dish')
+      const off_s = off && (ticked.get(off.id) ?? at(off) + (began ? late : moved))
+      const waits_s = dish && off_s !== undefined && !ticked.has(dish.id) ? Math.max(0, off_s - at(dish) - moved) : 0
+      return [
+        side.id,
+        { steps: own, moved, began, late, slip, last, waits_s, promise_s: secondsOf(side.promise) },
+      ] as const
     }),
   )
   const roastsOf = (planned_s: number) =>
@@ -124,7 +132,12 @@ export function runOfLog(document: CookDocument, log: CookLog, now_s: number): R
   const plateOf = (planned_s: number) => {
     const own = roastsOf(planned_s)
     const moved = planned_s + tableMoved(document, log, planned_s)
-    return Math.max(moved, ...own.map(({ course }) => course.plate_s))
+    const beside = [...sides.values()].filter(({ promise_s }) => Math.abs(promise_s - planned_s) < SAME_S)
+    return Math.max(
+      moved,
+      ...own.map(({ course }) => course.plate_s),
+      ...beside.map(({ promise_s, moved: by_s, waits_s }) => promise_s + by_s + waits_s),
+    )
   }
   const whole = (planned_s: number) =>
     steps.some((step) => step.kind === 'serve' && Math.abs(at(step) - planned_s) < SAME_S && ticked.has(step.id))
@@ -183,7 +196,7 @@ export function runOfLog(document: CookDocument, log: CookLog, now_s: number): R
         step,
         place < side.last || whole(side.promise_s),
         {
-          at_s: at(step) + (after && step.kind !== 'dish' ? side.late : side.moved),
+          at_s: at(step) + (step.kind === 'dish' ? side.moved + side.waits_s : after ? side.late : side.moved),
           window: undefined,
         },
         after && step.kind !== 'dish' ? side.slip : 0,

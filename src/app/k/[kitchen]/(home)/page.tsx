@@ -4,6 +4,7 @@ import { Refused } from '@/app/refused'
 import { lastBackup } from '@/server/backups'
 import { boardsNow, cooksOfKitchen } from '@/server/cooks'
 import { nowSeconds } from '@/server/environment'
+import { houseItemsOf } from '@/server/house'
 import { kitchensOfHouse } from '@/server/kitchen'
 import { mealsOfKitchen } from '@/server/meals'
 import { listedPlans } from '@/server/plans'
@@ -25,7 +26,7 @@ export default async function KitchenPage({ params }: { params: Promise<{ kitche
   const { kitchen: slug } = await params
   const now = new Date(nowSeconds() * 1000)
   const part = (limit: number) => ({ limit, offset: 0 })
-  const [mealsAhead, mealsGone, promised, eaten, cooking, cooked, kitchens] = await Promise.all([
+  const [mealsAhead, mealsGone, promised, eaten, cooking, cooked, kitchens, house] = await Promise.all([
     mealsOfKitchen(slug, { from: now, ...part(SHOWN.meals) }),
     mealsOfKitchen(slug, { before: now, ...part(3) }),
     listedPlans(slug, { from: now, ...part(SHOWN.promised) }),
@@ -33,6 +34,7 @@ export default async function KitchenPage({ params }: { params: Promise<{ kitche
     cooksOfKitchen(slug, { state: 'cooking', ...part(SHOWN.cooking) }),
     cooksOfKitchen(slug, { state: 'done', ...part(SHOWN.cooked) }),
     kitchensOfHouse(),
+    houseItemsOf(slug),
   ])
   for (const found of [mealsAhead, mealsGone, promised, eaten, cooking, cooked])
     if (!found.ok) return <Refused problems={found.problems} />
@@ -64,7 +66,7 @@ export default async function KitchenPage({ params }: { params: Promise<{ kitche
       <Header kitchen={kitchen} kitchens={kitchens} units={units} />
       <main className="mx-auto max-w-[84rem] px-4 py-8 sm:px-6 sm:py-10">
         <h1 className="sr-only">{kitchen.name}</h1>
-        <LineEntry kitchen={slug} units={units} now_s={nowSeconds()} />
+        <LineEntry kitchen={slug} units={units} now_s={nowSeconds()} house={house.ok ? house.value : []} />
         {cooking.value.cooks.length > 0 && (
           <section className="mt-8" data-testid="cooking">
             <CookNews kitchen={slug} cooks={boards.map(({ cookId }) => cookId)} />
