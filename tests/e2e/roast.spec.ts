@@ -42,15 +42,48 @@ test('changes answer at once, are saved, and a heavier, thicker piece goes in ea
   await expect(page.getByLabel('Thickness', { exact: true })).toHaveValue('130')
 })
 
-test('a word that is not understood is pointed at, and the nearest offered', async ({ page }) => {
+test('what a line means stands below it word by word, what it leaves open is a tap away, and the rest is planned', async ({
+  page,
+}) => {
   await page.goto('/k/cottage')
   const entry = page.getByLabel('What are you roasting, and when do they eat?')
   await expect(entry).toBeEnabled()
-  await entry.fill('beff rib 2.7 kg, eat 19:00')
-  await expect(page.getByTestId('line-marked').locator('mark').first()).toHaveText(/beff/)
+  await entry.fill('roast beff for 8 flurbed with roast potatoes, sunday lunch')
+  const understood = page.getByTestId('line-understood')
+  await expect(understood).toContainText('beside it: roast potatoes')
+  await expect(understood).toContainText('8 at the table')
+  await expect(understood.locator('[data-unknown]')).toContainText('flurbed')
+  const ask = (code: string) => page.locator(`[data-ask=${code}]`)
+  await ask('what_is').getByRole('button', { name: 'leave it out' }).click()
+  await expect(ask('what_is')).toHaveCount(0)
+  await ask('which_cut').getByRole('button', { name: 'beef strip loin' }).click()
+  await expect(ask('which_cut')).toHaveCount(0)
+  await ask('how_heavy').getByRole('button').first().click()
+  await expect(page.getByTestId('line-asks')).toHaveCount(0)
   await page.getByRole('button', { name: 'Plan it' }).click()
-  await expect(page).toHaveURL(/\/k\/cottage$/)
-  await expect(entry).toHaveValue('beff rib 2.7 kg, eat 19:00')
+  await expect(page).toHaveURL(/\/k\/cottage\/meals\//)
+  await expect(page.getByText('Roast potatoes').first()).toBeVisible()
+  // Nothing to cook: nothing is planned, and what was typed stays.
+  await page.goto('/k/cottage')
+  await expect(entry).toBeEnabled()
+  await entry.fill('eat 19:00')
+  await page.getByRole('button', { name: 'Plan it' }).click()
+  await expect(ask('no_cut')).toBeVisible()
+  await expect(entry).toHaveValue('eat 19:00')
+})
+
+test('a plan is read back as one line, and the line gives the plan again', async ({ page }) => {
+  await planByLine(
+    page,
+    'turkey 6 kg stuffed, 230 for 20 min then 170 covered, salted, remember “two probes”, sat 18:00',
+  )
+  const said = page.getByTestId('said-again')
+  await page.getByText('The plan in one line').click()
+  const line = await said.innerText()
+  expect(line).toContain('two probes')
+  await planByLine(page, line)
+  await page.getByText('The plan in one line').click()
+  await expect(said).toHaveText(line)
 })
 
 test('bad numbers get a sentence at the field and nothing is lost', async ({ page }) => {

@@ -46,6 +46,24 @@ describe('the headless core', () => {
     expect(pheasant(['schema', 'nothing']).code).toBe(2)
   })
 
+  it('reads lines, one answer each: the document, what each word means, what is asked', () => {
+    const run = pheasant(
+      ['read', '--now', '2026-11-24T09:00:00Z', '--zone', 'Europe/London'],
+      'beef rib 2.7 kg flurbed, eat 19:00\n\nroast lamb and roast potatoes for 6\n\u0000\n',
+    )
+    expect(run.code).toBe(0)
+    const [plan, meal, nothing] = run.out
+      .trim()
+      .split('\n')
+      .map((line) => JSON.parse(line))
+    expect(plan).toMatchObject({ kind: 'plan', document: { promise: '2026-11-24T19:00:00.000Z' } })
+    expect(plan.words[0]).toMatchObject({ text: 'beef rib', means: 'Beef rib, bone in' })
+    expect(plan.asks[0]).toMatchObject({ code: 'what_is', words: 'flurbed' })
+    expect(meal).toMatchObject({ kind: 'meal', document: { guests: 6 } })
+    expect(nothing).toMatchObject({ kind: null, document: null })
+    expect(pheasant(['read', '--zone', 'Nowhere/Else']).code).toBe(2)
+  })
+
   it('plans a whole meal, names a clash and the changes that would help', () => {
     const oven = { id: 'oven', name: 'Oven', kind: 'still', places: 2 }
     const meal = {

@@ -51,10 +51,34 @@ describe('plans', () => {
     expect(code(await planInKitchen('no-such-kitchen', row.id))).toBe('not_found')
   })
 
+  it('a line about a table becomes a meal in this kitchen, one about a roast a plan', async () => {
+    const { addFromLine } = await import('@/server/lines')
+    const { mealInKitchen } = await import('@/server/meals')
+    const { planInKitchen } = await plansOf()
+    const { kitchen } = await freshKitchen(db)
+    const line = 'sunday lunch for 6: leg of lamb 2.5 kg pink, roast potatoes and parsnips'
+    const meal = must(await addFromLine(kitchen.slug, line))
+    expect(meal.kind).toBe('meal')
+    const { row, plan: scheduled } = must(await mealInKitchen(kitchen.slug, meal.id))
+    expect(row.document.sides.map(({ title }) => title)).toEqual(['Roast potatoes', 'Roast parsnips'])
+    expect(row.document.roasts[0]).toMatchObject({ heads: 6, target: { doneness: 'pink' } })
+    expect(scheduled?.dropped).toEqual([])
+    const roast = must(
+      await addFromLine(kitchen.slug, 'turkey 6 kg brined overnight, frozen, one pregnant, eat sat 18:00'),
+    )
+    expect(roast.kind).toBe('plan')
+    const made = must(await planInKitchen(kitchen.slug, roast.id))
+    expect(made.row.document).toMatchObject({ preparation: 'wet_brine', frozen: true, vulnerable: true })
+    expect(made.plan.tasks.map(({ kind }) => kind)).toEqual(expect.arrayContaining(['thaw', 'brine', 'unbrine']))
+    expect(code(await addFromLine(kitchen.slug, 'nothing at all'))).toBe('missing_cut')
+  })
+
   it('what cannot be planned is refused whole, and nothing is kept of it', async () => {
     const { addPlanFromDocument, addPlanFromLine, plansOfKitchen } = await plansOf()
     const { kitchen } = await freshKitchen(db)
-    expect(code(await addPlanFromLine(kitchen.slug, 'beff rib 2.7 kg'))).toBe('unknown_word')
+    expect(code(await addPlanFromLine(kitchen.slug, 'purple monkey 2.7 kg'))).toBe('missing_cut')
+    expect(code(await addPlanFromLine(kitchen.slug, 'beef rib 3 kg with roast potatoes'))).toBe('line_of_a_meal')
+    expect(code(await addPlanFromLine(kitchen.slug, 'beef rib 300 kg, eat sat 19:00'))).toBe('out_of_range')
     expect(code(await addPlanFromDocument(kitchen.slug, { ...document, promise: '2020-01-01T12:00:00Z' }))).toBe(
       'promise_passed',
     )

@@ -35,7 +35,7 @@ const LEADS = new Set([
 export const DAY_WORDS: readonly string[] = [
   ...WEEKDAYS,
   ...MONTHS,
-  ...'today tonight tomorrow noon midday christmas xmas thanksgiving boxing eve year evening lunch lunchtime dinner supper ready plates sharp past half quarter'.split(
+  ...'today tonight tomorrow yesterday noon midday christmas xmas thanksgiving boxing eve year evening lunch lunchtime dinner supper ready plates sharp past half quarter'.split(
     ' ',
   ),
 ]

@@ -63,7 +63,6 @@ function momentWords(promise: string, timeZone: string): string {
  * The line that a plan reads back as: typed again it gives the same plan.
  *
  * @param timeZone IANA name of the kitchen's time zone
- * @example sayPlan(planFromLine(reading, 0), 'UTC').line // 'pork loin, 1.8 kg, …'
  */
 export function sayPlan(document: PlanDocument, timeZone: string): SaidPlan {
   const { roast, oven, program, target, preparation, wishes } = document

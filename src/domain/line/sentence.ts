@@ -169,6 +169,14 @@ function momentAt(words: readonly string[], { now_s, timeZone }: LineContext): F
     const dated = used.some((word) => DAYS_SAID.test(word))
     return { count, fact: { kind: 'moment', at_s: found.at_s, said: dated ? 'both' : 'clock' } }
   }
+  // What has gone by is said to have gone by, not read as something else.
+  if (bare[0] === 'yesterday') {
+    const gone = new TZDate((now_s - 86_400) * 1000, timeZone)
+    const iso = `${gone.getFullYear()}-${String(gone.getMonth() + 1).padStart(2, '0')}-${String(gone.getDate()).padStart(2, '0')}`
+    const clock = readMoment([iso, ...bare.slice(1, 4)], { now_s, timeZone })
+    const at_s = clock?.at_s ?? Math.floor(gone.getTime() / 1000)
+    return { count: skipped + more + (clock ? clock.count : 1), fact: { kind: 'moment', at_s, said: 'both' } }
+  }
   // A day without an hour, or a meal without one.
   const day = bare[0]
   if (day && (['today', 'tonight', 'tomorrow'].includes(day) || DAYS.includes(day))) {

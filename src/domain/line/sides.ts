@@ -1,10 +1,12 @@
 import type { MealSide } from '../meal/meal-document'
 
-/** A side as the table knows it, without its place in a meal. */
-export type KnownSide = Omit<MealSide, 'id' | 'serving' | 'owner' | 'pin'> & {
+/** A side as it goes beside any roast, without its place in a meal. */
+export type SideKind = Omit<MealSide, 'id' | 'serving' | 'owner' | 'pin'>
+export interface KnownSide {
   readonly id: string
-  /** How cooks name it. */
+  /** How cooks name it, as a pattern. */
   readonly words: string
+  readonly side: SideKind
 }
 
 const tray = (
@@ -13,20 +15,22 @@ const tray = (
   words: string,
   set_c: number,
   minutes: number,
-  more: Partial<KnownSide> = {},
+  more: Partial<SideKind> = {},
 ): KnownSide => ({
   id,
-  title,
   words,
-  set_c,
-  low_c: set_c - 25,
-  high_c: set_c + 25,
-  minutes,
-  places: 1,
-  hold_min: 15,
-  hob_min: 0,
-  quantity: '',
-  ...more,
+  side: {
+    title,
+    set_c,
+    low_c: set_c - 25,
+    high_c: set_c + 25,
+    minutes,
+    places: 1,
+    hold_min: 15,
+    hob_min: 0,
+    quantity: '',
+    ...more,
+  },
 })
 
 /** Sides that go beside a roast: what they like and bear (common practice). */
@@ -95,3 +99,6 @@ export const SIDES: readonly KnownSide[] = [
   tray('cauliflower', 'Cauliflower cheese', 'cauliflower(?: cheese)?', 190, 30, { quantity: '150 g a head' }),
   tray('pigs', 'Bacon-wrapped sausages', 'pigs in blankets?|chipolatas', 190, 30, { quantity: 'two a head' }),
 ]
+
+/** A side by its id. */
+export const findSide = (id: string): SideKind | undefined => SIDES.find((known) => known.id === id)?.side

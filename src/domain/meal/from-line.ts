@@ -1,5 +1,5 @@
 import type { LineReading } from '../line/reading'
-import { SIDES } from '../line/sides'
+import { findSide } from '../line/sides'
 import { partsOfSaid, planFromLine, promiseOf } from '../plan/from-line'
 import type { PlanDocument } from '../roast/roast-document'
 import { type MealDocument, mealDocument } from './meal-document'
@@ -40,9 +40,8 @@ export function mealFromLine(reading: LineReading, now_s: number, kitchen: MealD
       }
     }),
     sides: reading.sides.flatMap(({ id }, i) => {
-      const known = SIDES.find((side) => side.id === id)
-      if (!known) return []
-      const { words: _, id: __, ...side } = known
+      const side = findSide(id)
+      if (!side) return []
       return [{ ...side, id: `side-${i + 1}`, serving: 'serving' }]
     }),
   })

@@ -1,10 +1,10 @@
 import { buyFor } from '@/core/portions/buy'
 import { findCut } from '@/core/reference/cuts'
 import { LONGEST_MOMENT, readMoment } from '../line/moment'
-import { SIDES } from '../line/sides'
+import { SIDES, type SideKind } from '../line/sides'
 import { LONGEST_LINE } from '../line/tokens'
 import { fail, type Outcome, succeed } from '../problem/problem'
-import { type MealDocument, type MealSide, mealDocument } from './meal-document'
+import { type MealDocument, mealDocument } from './meal-document'
 
 /** A meal said in words: who many, when. */
 export interface MealWords {
@@ -46,9 +46,7 @@ export function readMealWords(line: string, now_s: number, timeZone: string): Ou
 }
 
 /** Sides most roasts come with: the ones that are a tap away. */
-export const USUAL_SIDES: readonly Omit<MealSide, 'id' | 'serving' | 'owner' | 'pin'>[] = SIDES.slice(0, 6).map(
-  ({ id: _, words: __, ...side }) => side,
-)
+export const USUAL_SIDES: readonly SideKind[] = SIDES.slice(0, 6).map(({ side }) => side)
 
 /** A first meal from how many and when: one roast that feeds them, potatoes and roots, in the kitchen's own ovens. */
 export function mealFromWords(

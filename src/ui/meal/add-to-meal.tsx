@@ -1,7 +1,7 @@
 'use client'
 import { useId, useState } from 'react'
 import { readLine } from '@/domain/line/reading'
-import { SIDES } from '@/domain/line/sides'
+import { findSide } from '@/domain/line/sides'
 import { USUAL_SIDES } from '@/domain/meal/from-words'
 import { type MealDocument, mealRoast, mealSide } from '@/domain/meal/meal-document'
 import { partsOfSaid } from '@/domain/plan/from-line'
@@ -57,11 +57,10 @@ export function AddToMeal({
         meal = { ...meal, roasts: [...meal.roasts, roast] }
       }
     for (const { id: side } of sides) {
-      const known = SIDES.find((each) => each.id === side)
+      const known = findSide(side)
       if (!known) continue
-      const { id: _, words: __, ...rest } = known
       key = freshId(meal, 'side')
-      meal = { ...meal, sides: [...meal.sides, mealSide.parse({ ...rest, id: key, serving })] }
+      meal = { ...meal, sides: [...meal.sides, mealSide.parse({ ...known, id: key, serving })] }
     }
     change((last) => ({
       ...last,

@@ -1,5 +1,4 @@
 import type { OvenSpec } from '../../heat/oven'
-import { STANDARDS } from '../../reference/standards'
 import { epochSeconds } from '../../units'
 import { daysBefore, type Preparation } from '../days-before'
 import type { TimedStage } from '../plan'

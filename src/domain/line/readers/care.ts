@@ -1,0 +1,161 @@
+import { COVER, coverOf, HOUR, listed, MIN, minutesOf, N, POINT, type Reader, reader, SPAN } from './grammar'
+
+/** What is done to a piece before and while it is cooked. */
+
+const ACID = /lemon|lime|citrus|vinegar|wine|yogh?urt|buttermilk|tamarind|pineapple|orange|tomato|beer|cider/
+const AHEAD = `(?:overnight|the (?:day|night|evening) before|(?:for )?(?:${N}) (?:${HOUR}|days?)(?: (?:ahead|before))?)`
+/** What meat lies in before it is cooked. */
+const SOAK =
+  '(?:(?:red|white|soy|olive|fish|dijon|greek|rice|cider|port|sesame|lemon|lime|orange) )?(?:lemon|lime|citrus|vinegar|wine|yogh?urt|buttermilk|tamarind|pineapple|orange|tomato|beer|cider|soy|sauce|oil|garlic|rosemary|thyme|herbs|mustard|honey|chilli|chili|ginger|spices|cumin|paprika|juice|zest|harissa|onions?|mint|oregano|milk|miso|sherry|port|whisky|bourbon)'
+const BED =
+  '(?:onions?|carrots?|celery|potatoes|vegetables?|veg|root vegetables|roots|bones|fennel|leeks?|herbs|rosemary|thyme|garlic|apples?|lemons?|sourdough|bread|trivet|salt)'
+const SEASONING =
+  '(?:rosemary|thyme|sage|garlic|mustard|pepper|peppercorns|salt and pepper|herbs|spices|spice|paprika|cumin|anchov(?:y|ies)|parsley|tarragon|bay|juniper|fennel seeds?|chilli|chili|ginger|horseradish|olive oil|oil|honey|maple syrup|lemon zest|zaatar|harissa|jerk|barbecue|breadcrumbs?)'
+const LIQUID = '(?:stock|broth|wine|white wine|red wine|cider|water|beer|sherry|marsala|madeira|juice)'
+
+/** What was said beyond the bare word is remembered as it was said. */
+const noted = (text: string) => (/ (?!brined?$|marinade$)/.test(text) ? { note: text } : {})
+
+export const CARE: readonly Reader[] = [
+  // What was done to it
+  reader('plain surface', () => ({ kind: 'surface', surface: 'plain' })),
+  reader('buttered surface', () => ({ kind: 'surface', surface: 'buttered' })),
+  reader('salted surface', () => ({ kind: 'surface', surface: 'dry_salted' })),
+  reader('handling (rolled|stuffed|tenderised|injected)', ([, handling]) => ({
+    kind: 'traits',
+    traits: {},
+    handling: handling as 'rolled' | 'stuffed' | 'tenderised' | 'injected',
+  })),
+  reader('acid marinade', () => ({ kind: 'preparation', preparation: 'acid_marinade' })),
+  reader(`(?:unsalted|no salt|without salt|not salted)`, () => ({ kind: 'preparation', preparation: 'none' })),
+  reader(
+    `(?:dry ?)?(?:salted|salt|dry brined?|dry brine)(?: (?:overnight|ahead|the day before|the night before|yesterday|today|all over|well|and left open|(?:for )?${N} (?:${HOUR}|days?)(?: (?:ahead|before))?))*`,
+    () => ({ kind: 'preparation', preparation: 'dry_salt' }),
+  ),
+  reader(
+    `(?:wet )?(?:brined?|in (?:a )?brine|wet brined?|pickled)(?: (?:overnight|(?:for )?${N} (?:${HOUR}|days?)))?`,
+    (_, text) => ({
+      kind: 'preparation',
+      preparation: 'wet_brine',
+      ...noted(text),
+    }),
+  ),
+  listed(
+    `(?:in (?:an? )?)?(?:(?:${SOAK} )?(?:marinated?|marinade|marinading|marinating))(?: ${AHEAD})?(?: (?:in|with|of) (${SOAK}(?:(?: and| with)? ${SOAK}){0,4}))?(?: ${AHEAD})?`,
+    ([, what = ''], text) => ({
+      kind: 'preparation',
+      preparation: ACID.test(what || text) ? 'acid_marinade' : 'marinade',
+      ...noted(text),
+    }),
+  ),
+  reader(
+    `(?:butter under (?:the|its) skin|with butter(?: under the skin)?|rubbed with butter|butter(?:ed)?|larded|smeared with (?:butter|fat)|goose fat|dripping|basted in butter)`,
+    () => ({
+      kind: 'surface',
+      surface: 'buttered',
+    }),
+  ),
+  reader(`(?:(?:from )?frozen(?: solid)?|from the freezer|still frozen)`, () => ({ kind: 'frozen' })),
+  reader(`(?:unstuffed|not stuffed|no stuffing|without stuffing|empty cavity)`, () => ({
+    kind: 'stuffing',
+    where: 'none',
+  })),
+  reader(
+    `(?:stuff(?:ed|ing)?|filled)(?: (?:in|at))?(?: only)?(?: the)? neck(?: (?:only|end))?|neck (?:end )?stuffed|neck stuffing`,
+    () => ({
+      kind: 'stuffing',
+      where: 'neck',
+    }),
+  ),
+  reader(
+    `(?:stuffed|with (?:[a-z]+ (?:and [a-z]+ )?)?stuffing(?: (?:in(?: the)?|inside)(?: cavity)?)?|(?:[a-z]+ and [a-z]+ )?stuffing (?:in the cavity|inside))(?: (?:cavity|inside|in the cavity|bird))?(?: with (?:[a-z]+(?: and )?){1,3})?`,
+    () => ({ kind: 'stuffing', where: 'cavity' }),
+  ),
+  reader(`(?:legs? (?:open|untied|loose|splayed)|open legs?|untrussed|untied|not trussed|un trussed)`, () => ({
+    kind: 'legs',
+    legs: 'open',
+  })),
+  reader(`(?:legs? tied|trussed|tied legs?|truss|tied up|tied)`, () => ({ kind: 'legs', legs: 'tied' })),
+  reader(`(?:on the bone|bone ?in|with (?:the )?bone(?: in)?|bone on|with bones?)`, () => ({
+    kind: 'traits',
+    traits: { bone: 'in' },
+  })),
+  reader(
+    `(?:off the bone|bone ?less|boned(?: out)?|bone out|de ?boned|without (?:the )?bones?|no bones?)(?: (?:and )?(?:rolled|tied)(?: and (?:tied|rolled))?)?`,
+    (_, text) => ({
+      kind: 'traits',
+      traits: { bone: 'out', rolled: /rolled/.test(text) || undefined },
+    }),
+  ),
+  reader(`(?:rolled|rolled and tied|tied and rolled)`, () => ({ kind: 'traits', traits: { rolled: true } })),
+  reader(`(?:butterflied|butterfly|opened flat|opened out)`, () => ({ kind: 'traits', traits: { butterflied: true } })),
+  reader(`half(?: an?)?(?= (?:ham|leg|fresh|tenderloin|fillet|beef|a|pork|of))`, () => ({
+    kind: 'traits',
+    traits: { half: true },
+  })),
+  reader(`(?:breast only|crown)`, () => ({ kind: 'traits', traits: { crown: true } })),
+  reader(`(?:tenderised|tenderized|bladed|blade tenderi[sz]ed|needled)`, () => ({
+    kind: 'traits',
+    traits: {},
+    handling: 'tenderised',
+  })),
+  reader(`(?:injected|pumped|self basting)`, () => ({ kind: 'traits', traits: {}, handling: 'injected' })),
+  reader(COVER, (_, text) => {
+    const cover = coverOf(text)
+    return cover === undefined || text === 'open' || text === 'bare' ? undefined : { kind: 'cover', cover }
+  }),
+  reader(
+    `(?:baste|basted|basting)(?: (?:it|with (?:butter|its juices|juices|fat|dripping)))*(?: (once|twice|three times|four times|often|a lot|now and then|every (${SPAN})))?`,
+    ([, how, span]) => ({
+      kind: 'tending',
+      act: 'baste',
+      ...(span ? { every_min: minutesOf(span) } : {}),
+      ...({
+        once: { times: 1 },
+        twice: { times: 2 },
+        'three times': { times: 3 },
+        'four times': { times: 4 },
+        often: { every_min: 20 },
+      }[how ?? ''] ?? {}),
+    }),
+  ),
+  listed(
+    `(?:with (?:a |an )?)?(?:(?:honey|maple|mustard|sugar|marmalade|orange|apricot|cider) (?:and )?)*(?:glaze|glazed)(?: (?:it )?with [a-z]+(?: (?:and )?(?!half|halfway|ten|five|at|near|in|once|twice|three|and|every)[a-z]+){0,3})?(?: (once|twice|three times))?(?: (?:and )?(?:half way|halfway|at the end|near the end|towards the end|in the last third|at half time|${N} ${MIN} before (?:the end|it is done|serving)|in the last ${N} ${MIN}))*`,
+    ([, how], text) => ({
+      kind: 'tending',
+      act: 'glaze',
+      said: text,
+      ...(how === 'twice' ? { times: 2 } : how === 'three times' ? { times: 3 } : {}),
+    }),
+  ),
+  listed(
+    `(?:on|over|with) (?:a )?(?:bed of |trivet of |rack of )?(?:${BED}(?: and |, | )?)+(?: (?:underneath|in the (?:pan|tin|tray)|under it|below))?|(?:a )?bed of (?:${BED}(?: and | )?)+`,
+    (_, text) =>
+      /^(?:with) /.test(text) && !/(?:underneath|in the|under it|below)$/.test(text)
+        ? undefined
+        : { kind: 'note', text },
+  ),
+  reader(
+    `(?:with |and )?(?:(?:a |some )?(?:splash|glass|cup|${N} (?:ml|l|cups?|litres?)) of )?(?:${LIQUID}(?: and )?)+ (?:in|under|into) (?:the )?(?:pan|tin|tray|roasting tin|roasting pan|bottom)`,
+    (_, text) => ({ kind: 'note', text }),
+  ),
+  reader(`(?:on|over) (?:a |the |its )?(?:wire )?rack`, (_, text) => ({ kind: 'note', text })),
+  reader(
+    `(?:with )?(?:a |the |two |one )?probes? (?:in|into) (?:the )?(?:${POINT})(?: and (?:the )?(?:${POINT}))?|with (?:a |two )?(?:probes?|thermometers?)|no (?:probe|thermometer)`,
+    (_, text) => ({
+      kind: 'note',
+      text,
+    }),
+  ),
+  listed(
+    `(?:(?:with|and|rubbed|in|under|studded|seasoned|flavoured|some|plenty of|lots of|a little|fresh|dried|cracked|black|sea) )*(?:${SEASONING})(?:(?: and| with|,)? (?:(?:fresh|dried|black|cracked|sea|some) )*(?:${SEASONING}))*(?: (?:rub|crust|butter|paste|all over|under the skin))?`,
+    (_, text) => ({ kind: 'note', text }),
+  ),
+  reader(
+    `(?:(?:for |with )?(?:good |crisp |crispy )?(?:crackling|skin)|(?:score|scored)(?: (?:fat|skin))?|fat cap (?:on|off)|trimmed|frenched|french trimmed|skin (?:on|off)|giblets? (?:out|in)|wings? tucked|spatchcocked?)`,
+    (_, text) => ({
+      kind: 'note',
+      text,
+    }),
+  ),
+]

@@ -1,0 +1,42 @@
+import { DONENESS_SCALES } from '@/core/reference/doneness'
+import {} from './grammar'
+
+/** Words for how done it is wanted. */
+
+const DONENESS = [
+  ...new Set(
+    DONENESS_SCALES.flatMap(({ degrees }) =>
+      degrees.flatMap(({ id, words }) => [id, ...words].map((word) => word.replaceAll('-', ' '))),
+    ),
+  ),
+].sort((a, b) => b.length - a.length)
+/** Further words for a degree (common practice). */
+const DEGREES: Readonly<Record<string, string>> = {
+  'med rare': 'medium rare',
+  mr: 'medium rare',
+  'medium to rare': 'medium rare',
+  'rare to medium': 'medium rare',
+  'med well': 'medium well',
+  'medium to well': 'medium well',
+  saignant: 'rare',
+  'a point': 'medium rare',
+  'bien cuit': 'well done',
+  'fully cooked': 'done',
+  'cooked through': 'done',
+  'fall apart': 'pull apart',
+  'falls apart': 'pull apart',
+  'falling apart': 'pull apart',
+  'fall off the bone': 'pull apart',
+  'falling off the bone': 'pull apart',
+  pullable: 'pull apart',
+  'to pull': 'pull apart',
+  'for pulling': 'pull apart',
+  shredded: 'pull apart',
+  'no pink': 'well done',
+  'not pink': 'well done',
+  'still pink': 'pink',
+  blushing: 'pink',
+  bloody: 'rare',
+}
+export const DEGREE = `(?:${[...Object.keys(DEGREES), ...DONENESS].sort((a, b) => b.length - a.length).join('|')})`
+export const degreeOf = (text: string): string => (DEGREES[text] ?? text).replaceAll(' ', '-')

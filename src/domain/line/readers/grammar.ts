@@ -1,0 +1,100 @@
+import { gasMarkToCelsius, ouncesToKilograms, poundsToKilograms } from '@/core/units'
+import type { Fact, SaidHeat, SaidStage } from '../fact'
+import { NUMBER, numberOf } from '../tokens'
+
+/**
+ * What words of a line can say, each as a pattern and what it means. Of all that match at a word the longest
+ * counts; of two as long the earlier in this list. Patterns see one spelling: see tokensOf.
+ */
+
+type Groups = readonly (string | undefined)[]
+export interface Reader {
+  readonly pattern: RegExp
+  /** Undefined where the words only look like it. */
+  readonly fact: (groups: Groups, text: string) => Fact | undefined
+  /** It may go on after a comma, as lists do. */
+  readonly across: boolean
+}
+
+export const reader = (source: string, fact: Reader['fact'], across = false): Reader => ({
+  pattern: new RegExp(`(?:${source})(?= |$)`, 'y'),
+  fact,
+  across,
+})
+/** As a list is said: with commas in it. */
+export const listed = (source: string, fact: Reader['fact']): Reader => reader(source, fact, true)
+
+export const N = NUMBER
+export const DIGITS = String.raw`\d+(?:\.\d+)?`
+const UNIT = '(?: ?(c|f|degrees c|degrees f|deg c|deg f|celsius|fahrenheit|centigrade|degrees|deg))?'
+export const TEMP = `(${DIGITS})${UNIT}`
+export const GAS = String.raw`gas(?: mark)? (\d\/\d|\d+)`
+/** Groups: value, unit, gas mark. */
+export const HEAT = `(?:${TEMP}|${GAS})`
+export const MIN = '(?:minutes?|mins?|m)'
+export const HOUR = '(?:hours?|hrs?|h)'
+export const SPAN = `(?:${N} ${HOUR}(?: and)?(?: ${N} ${MIN})?|${N} ${HOUR} and a half|${N} ${MIN}|half an hour|quarter of an hour|an hour and a half)`
+/** After a heat a number of two digits or more is minutes, unless people or weights follow. */
+export const MINUTES = `(?:${SPAN}|\\d{2,3}(?! (?:${'people|persons?|guests?|heads?|covers?|kg|g|lb|lbs|oz|adults?|c|f'})))`
+export const FACES = '(?:a|per|each|every|on each|on every) side'
+
+const unitOf = (unit: string | undefined): SaidHeat['unit'] => {
+  const last = unit?.split(' ').at(-1)
+  return last === undefined ? undefined : last.startsWith('c') ? 'c' : last.startsWith('f') ? 'f' : undefined
+}
+export const heatOf = (value: string | undefined, unit: string | undefined, gas?: string): SaidHeat | undefined => {
+  if (gas !== undefined) {
+    const c = gasMarkToCelsius(numberOf(gas))
+    return c === undefined ? undefined : { value: c, unit: 'c' }
+  }
+  return value === undefined ? undefined : { value: Number(value), unit: unitOf(unit) }
+}
+
+/**
+ * A span of time, minutes.
+ * @example minutesOf('1 h 30 min') // 90
+ */
+export function minutesOf(text: string): number {
+  if (text === 'half an hour') return 30
+  if (text === 'quarter of an hour') return 15
+  if (text === 'an hour and a half') return 90
+  const hours = text.match(new RegExp(`^(${N}) ${HOUR}(?:(?: and)? (${N}) ${MIN})?$`))
+  if (hours) return numberOf(hours[1] as string) * 60 + (hours[2] ? numberOf(hours[2]) : 0)
+  const half = text.match(new RegExp(`^(${N}) ${HOUR} and a half$`))
+  if (half) return (numberOf(half[1] as string) + 0.5) * 60
+  const minutes = text.match(new RegExp(`^(${N})(?: ${MIN})?$`))
+  return minutes ? numberOf(minutes[1] as string) : Number.NaN
+}
+
+const KG: Readonly<Record<string, (value: number) => number>> = {
+  k: (value) => value,
+  g: (value) => value / 1000,
+  l: poundsToKilograms,
+  p: poundsToKilograms,
+  o: ouncesToKilograms,
+}
+export const MASS_UNIT =
+  '(kg|kgs|kilos?|kilograms?|kilogrammes?|g|gr|gms?|grams?|grammes?|lbs?|pounds?|pounders?|oz|ounces?)'
+export const massOf = (value: string, unit: string): number =>
+  (KG[unit[0] as string] as (value: number) => number)(numberOf(value))
+
+const COVERS: readonly (readonly [string, NonNullable<SaidStage['cover']>])[] = [
+  [
+    'under (?:the |a |some )?(?:foil|lid)|covered(?: (?:with|in) foil)?|in foil|foil(?: on)?|lid on|with (?:the |a )?lid(?: on)?|wrapped(?: in foil)?',
+    'foil',
+  ],
+  ['tented|loosely covered|under a tent(?: of foil)?', 'tent'],
+  ['uncovered|foil off|lid off|bare|open|without (?:foil|lid)', 'bare'],
+]
+export const COVER = `(?:${COVERS.map(([words]) => words).join('|')})`
+export const coverOf = (text: string | undefined): SaidStage['cover'] =>
+  text === undefined ? undefined : COVERS.find(([words]) => new RegExp(`^(?:${words})$`).test(text))?.[1]
+
+export const POINT =
+  '(?:thigh|breast|core|middle|centre|center|thickest part|thickest|leg|inside|stuffing|deepest part)'
+export const LEAD =
+  '(?:then|first|starting|starts?|start|begin|begins|beginning|roast|blast|blasted|cook|followed by|after that|next|and|go|high|hot|low|down|turn|turned|turning|reduce|reduced|reducing|lower|lowered|drop|dropped|dropping|dial|dialled|it|the|in|into|an?|oven|at|to|with|temperature|heat)'
+
+export const stage = (stage: SaidStage): Fact => ({ kind: 'stage', stage })
+export const isHeat = (heat: SaidHeat | undefined, least = 75): heat is SaidHeat =>
+  heat !== undefined && heat.value >= least

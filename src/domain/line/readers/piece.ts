@@ -1,0 +1,123 @@
+import { inchesToMetres, ouncesToKilograms, poundsToKilograms } from '@/core/units'
+import type { Fact } from '../fact'
+import { numberOf } from '../tokens'
+import { DEGREE, degreeOf } from './doneness'
+import {
+  DIGITS,
+  HEAT,
+  heatOf,
+  MASS_UNIT,
+  massOf,
+  minutesOf,
+  N,
+  POINT,
+  type Reader,
+  reader,
+  SPAN,
+  TEMP,
+} from './grammar'
+
+const LIKE = '(?:likes?|wants?|prefers?|eats?|takes?|having|have|has)(?: it| theirs| his| hers)?'
+
+/** How much there is of it, how thick, how cold; how done it is wanted. */
+export const PIECE: readonly Reader[] = [
+  // Weight
+  reader(
+    `(${DIGITS}|${N}) (?:lbs?|pounds?) (?:and )?(${DIGITS}|${N}) (?:oz|ounces?)`,
+    ([, pounds = '', ounces = '']) => ({
+      kind: 'mass',
+      kg: poundsToKilograms(numberOf(pounds)) + ouncesToKilograms(numberOf(ounces)),
+    }),
+  ),
+  reader(`(\\d+) x (${DIGITS}) ${MASS_UNIT}`, ([, count = '', value = '', unit = '']) => ({
+    kind: 'mass',
+    kg: massOf(value, unit),
+    count: Number(count),
+  })),
+  reader(
+    `(?:about |around |roughly |approx |circa |weighs |weighing |at |of )?(${N}) (?:of a )?${MASS_UNIT}(?: and a half)?(?: each| apiece| a piece| in weight| raw)?`,
+    ([, value = '', unit = ''], text) => ({
+      kind: 'mass',
+      kg: massOf(/ and a half(?: |$)/.test(text) && !value.includes('half') ? `${value} and a half` : value, unit),
+    }),
+  ),
+  // Size
+  reader(
+    `(?:thickness |about )?(${N}) (mm|millimetres?|millimeters?|cm|centimetres?|centimeters?|in|inch|inches|")(?: (?:thick|deep|through|across|high|tall|in diameter))`,
+    ([, value = '', unit = '']) => thickness(value, unit),
+  ),
+  reader(`(?:thickness |thick )?(${N}) (mm|millimetres?|cm|centimetres?|inch|inches|")`, ([, value = '', unit = '']) =>
+    thickness(value, unit),
+  ),
+  // Reading and doneness
+  reader(
+    `(?:pull(?:ed)?|take it out|out|remove|removed)(?: it)?(?: at| when)? ${TEMP}(?: in (?:the |its )?(${POINT}))?|(?:to|until|till) (?:a core of )?${TEMP} in (?:the |its )?(${POINT})`,
+    ([, a, aUnit, aPoint, b, bUnit, bPoint]) => {
+      const heat = heatOf(a ?? b, aUnit ?? bUnit)
+      const point = aPoint ?? bPoint
+      return heat && heat.value >= 40 ? { kind: 'pull', heat, ...(point ? { point } : {}) } : undefined
+    },
+  ),
+  reader(
+    `(?:(?:to|until|serve|served|serve at|served at|core|core of|core to|inside|middle at|internal|internal temp(?:erature)?(?: of)?|eaten at) )${TEMP}(?: core| internal| inside| in the middle)?|(${DIGITS})(?: (c|f))? (?:core|internal|inside|in the middle)`,
+    ([, a, aUnit, b, bUnit]) => {
+      const heat = heatOf(a ?? b, aUnit ?? bUnit)
+      return heat && heat.value >= 40 && heat.value <= 212 ? { kind: 'serve', heat } : undefined
+    },
+  ),
+  reader(
+    `(${N}) (?:of (?:them|us) )?(?:people |guests )?(?:who )?(?:${LIKE} )?(?:it )?(${DEGREE})(?: meat)?`,
+    ([, count = '', word = '']) => {
+      const eaters = numberOf(count)
+      return Number.isInteger(eaters) && eaters >= 1 && eaters <= 60 && count !== 'a' && count !== 'an'
+        ? { kind: 'wish', count: eaters, word: degreeOf(word) }
+        : undefined
+    },
+  ),
+  reader(
+    `(?:(?:served |done |cooked |just (?!done)|nice and |still |to |very |quite )+(${DEGREE})|(${DEGREE}))(?: in the middle| inside| please)?`,
+    ([, plain, led]) => ({ kind: 'doneness', word: degreeOf(plain ?? led ?? '') }),
+  ),
+  // Start and bench
+  reader(`(?:(?:straight )?(?:from|out of) (?:the )?)?fridge(?: cold)?|straight from cold`, () => ({
+    kind: 'start',
+    heat: { value: 5, unit: 'c' },
+    temper_min: 0,
+  })),
+  reader(`(?:from|starts?(?: at)?|starting(?: at)?|start at) ${TEMP}`, ([, value, unit]) => {
+    const heat = heatOf(value, unit)
+    return heat && heat.value <= 75 ? { kind: 'start', heat } : undefined
+  }),
+  reader(
+    `(?:bench|temper(?:ed)?|on the (?:bench|counter|side)|out(?: of the fridge)?|stood|standing|left out|at room temperature)(?: for)? (${SPAN})(?: (?:before|ahead|first|out of the fridge|on the (?:bench|counter|side)))?|(${SPAN}) (?:on the (?:bench|counter|side)|out of the fridge|at room temperature|tempered)`,
+    ([, one, two]) => ({ kind: 'start', temper_min: minutesOf(one ?? two ?? '') }),
+  ),
+  reader(`(?:at |from )?room temp(?:erature)?`, () => ({
+    kind: 'start',
+    heat: { value: 18, unit: 'c' },
+    temper_min: 0,
+  })),
+  // Rest
+  reader(
+    `(?:then |and )?(?:rest(?:ed|ing)?)(?: it)?(?: for)? (${SPAN}|${N})(?: (?:tented|under foil|before carving|covered))?|(${SPAN}) rest(?:ing)?`,
+    ([, one, two]) => ({
+      kind: 'rest',
+      minutes: minutesOf(one ?? two ?? ''),
+    }),
+  ),
+  reader(`second heat(?: ${HEAT})?(?: for (${SPAN}))?`, ([, value, unit, gas, span]) => {
+    const heat = heatOf(value, unit, gas)
+    return { kind: 'second', ...(heat ? { heat } : {}), ...(span ? { minutes: minutesOf(span) } : {}) }
+  }),
+]
+
+function thickness(value: string, unit: string): Fact {
+  const size = numberOf(value)
+  const mm =
+    unit.startsWith('mm') || unit.startsWith('milli')
+      ? size
+      : unit.startsWith('c')
+        ? size * 10
+        : inchesToMetres(size) * 1000
+  return { kind: 'thickness', mm: Math.round(mm * 10) / 10 }
+}

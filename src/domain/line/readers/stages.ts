@@ -1,0 +1,179 @@
+import { heldNumber } from '../../schema/scalars'
+import { numberOf } from '../tokens'
+import {
+  COVER,
+  coverOf,
+  DIGITS,
+  FACES,
+  HEAT,
+  heatOf,
+  isHeat,
+  LEAD,
+  MIN,
+  MINUTES,
+  minutesOf,
+  N,
+  POINT,
+  type Reader,
+  reader,
+  SPAN,
+  stage,
+  TEMP,
+} from './grammar'
+
+/** Heat in stretches: how long at what, and then. */
+
+export const STAGES: readonly Reader[] = [
+  // 230 for 20 min · then 175 covered for 2 h to 76 in the thigh
+  reader(
+    `((?:${LEAD} )*)${HEAT}(?: (${COVER}))?(?: (breast down))?(?: for (${MINUTES})| (${SPAN}))(?: (${COVER}))?(?: (breast down))?(?: (?:to|until) ${TEMP}(?: in (?:the |its )?(${POINT}))?)?`,
+    ([, lead = '', value, unit, gas, cover, down, said, bare, cover2, down2, core, coreUnit]) => {
+      const span = said ?? bare ?? ''
+      const heat = heatOf(value, unit, gas)
+      if (!isHeat(heat)) return undefined
+      return stage({
+        on: /\bfan\b/.test(lead) ? 'fan' : 'oven',
+        heat,
+        minutes: minutesOf(span),
+        cover: coverOf(cover ?? cover2),
+        breastDown: down !== undefined || down2 !== undefined || undefined,
+        core: heatOf(core, coreUnit),
+      })
+    },
+  ),
+  // 20 min at 230 · an hour at 160 under foil
+  reader(
+    `((?:${LEAD} )*)(${SPAN}) (?:at|in an? oven at|in an oven of) ${HEAT}(?: (${COVER}))?(?: (breast down))?`,
+    ([, , span = '', value, unit, gas, cover, down]) => {
+      const heat = heatOf(value, unit, gas)
+      return isHeat(heat)
+        ? stage({
+            on: 'oven',
+            heat,
+            minutes: minutesOf(span),
+            cover: coverOf(cover),
+            breastDown: down !== undefined || undefined,
+          })
+        : undefined
+    },
+  ),
+  // then 175 · down to 160 covered · then 175 to 76 in the thigh
+  reader(
+    `(?:(?:and )?then|down to|after that|followed by|(?:reduced?|reducing|lower(?:ed)?|turn(?:ed)?|drop(?:ped)?|dial(?:led)?)(?: it| the oven| the heat)?(?: down)?(?: to)?)(?: at| to| in| an?| the| oven| roast| down| straight| gentle)* ${HEAT}(?: (${COVER}))?(?: (?:to the end|until (?:it is )?done|till done|to finish))?(?: (?:to|until) ${TEMP}(?: in (?:the |its )?(${POINT}))?)?`,
+    ([, value, unit, gas, cover, core, coreUnit]) => {
+      const heat = heatOf(value, unit, gas)
+      return isHeat(heat) ? stage({ on: 'oven', heat, cover: coverOf(cover), core: heatOf(core, coreUnit) }) : undefined
+    },
+  ),
+  // low 120 to 52 · 120 to 52 · 110 c until 50 c
+  reader(
+    `(?:(?:low|gentle|slow|oven|at|roast) )*${TEMP} (?:to|until|till) ${TEMP}(?: in (?:the |its )?(?:${POINT}))?(?: core| inside)?`,
+    ([, value, unit, core, coreUnit]) => {
+      const heat = heatOf(value, unit)
+      const to = heatOf(core, coreUnit)
+      return isHeat(heat) && to && to.value < heat.value && to.value >= 40
+        ? stage({ on: 'oven', heat, core: to })
+        : undefined
+    },
+  ),
+  reader(
+    `(?:then )?(?:(?:turn |switch )?(?:it |the oven |oven )?off|heat off)(?: for)? (${SPAN})(?: (?:with )?(?:the )?door (?:shut|closed))?`,
+    ([, span = '']) => stage({ on: 'off', minutes: minutesOf(span) }),
+  ),
+  reader(
+    `(?:in (?:a |the )?|from (?:a )?|start(?:ing)? in (?:a )?)?cold oven(?: set)?(?: to| at)? ${HEAT}(?: for)? (${SPAN})`,
+    ([, value, unit, gas, span = '']) => {
+      const heat = heatOf(value, unit, gas)
+      return isHeat(heat) ? stage({ on: 'cold', heat, minutes: minutesOf(span) }) : undefined
+    },
+  ),
+  reader(
+    `(?:sear(?:ed)?|brown(?:ed)?)?(?: ?in (?:a |the )?(?:hot )?pan)?(?: for)? ?(${N}) ?${MIN}? ${FACES}(?: (?:in|on) (?:a |the )?(?:hot |heavy )*(?:pan|skillet|hob|frying pan))?(?: first| to start)?`,
+    ([, count = '']) => {
+      const each = numberOf(count)
+      // Two or three minutes a side are said of all four, eight of the two broad ones.
+      return stage({ on: 'pan', minutes: each * (each <= 4 ? 4 : 2) })
+    },
+  ),
+  reader(
+    `(?:sear(?:ed)?|brown(?:ed)?|fry|fried)(?: it)? (?:in (?:a |the )?(?:hot |heavy )*(?:pan|skillet|frying pan)|on the hob)(?: for)? (${SPAN})(?: first)?|(?:pan|hob)(?: for)? (${SPAN})(?: first)?`,
+    ([, one, two]) => stage({ on: 'pan', minutes: minutesOf(one ?? two ?? '') }),
+  ),
+  reader(
+    `(?:then |and )?(?:(?:a )?hot finish|finish(?:ed)?(?: hot| off)?|(?:final |last )?(?:sear|blast)|crisp(?:ed)?(?: up)?)(?: it)?(?: at| in an?| in the| on| oven| hot| oven at)*(?: (?!${SPAN})${HEAT})?(?: for)?(?: (${SPAN}|${N}(?! (?:kg|g|lb|people|guests|mm|cm))))?`,
+    ([, value, unit, gas, span], text) => {
+      // One number alone after "hot finish" is minutes, or a heat where it can only be one.
+      const only = span === undefined && value !== undefined && unit === undefined && Number(value) < 60
+      const heat = only ? undefined : heatOf(value, unit, gas)
+      const minutes = only ? Number(value) : span === undefined ? undefined : minutesOf(span)
+      if (heat === undefined && minutes === undefined && !/hot finish/.test(text)) return undefined
+      if (heat !== undefined && !isHeat(heat, 120)) return undefined
+      return stage({ on: 'oven', heat, minutes, finish: true })
+    },
+  ),
+]
+
+const PLACES: Readonly<Record<string, 'oven' | 'fire' | 'pan' | 'bath' | 'cabinet'>> = {
+  oven: 'oven',
+  fire: 'fire',
+  pan: 'pan',
+  bath: 'bath',
+  cabinet: 'cabinet',
+}
+const TENDED = `(?: (?:baste|turn|glaze|uncover) at ${DIGITS}(?: every ${DIGITS})?)`
+
+/** A stage in full: "stage oven 160 c foil for 20 min baste at 10 every 15". */
+export function written(): Reader {
+  return reader(
+    `stage (?:(oven|fire|pan|bath|cabinet) (${DIGITS}) c|(oven off)|(counter|fridge))( cold)?(?: (tent|foil|bag))?(?: (breast up|breast down))?(?: foil on (breast|legs))?(?: (fat|glazed) surface)?(?: for (${DIGITS}) min|( to the pull)| to (${DIGITS}) c| to colour (${DIGITS})| at least (${DIGITS}) min)(${TENDED}*)`,
+    ([
+      ,
+      place,
+      heat,
+      off,
+      still,
+      cold,
+      cover,
+      position,
+      foil,
+      surface,
+      minutes,
+      pull,
+      core,
+      colour,
+      least,
+      tended = '',
+    ]) => ({
+      kind: 'written',
+      stage: {
+        role: 'cook',
+        environment: off
+          ? { kind: 'oven', set_c: null }
+          : still
+            ? { kind: still as 'counter' | 'fridge' }
+            : { kind: PLACES[place ?? ''] ?? 'oven', set_c: heldNumber(Number(heat)) },
+        cover: (cover as 'tent' | 'foil' | 'bag' | undefined) ?? 'bare',
+        preheated: cold === undefined,
+        ...(position ? { position: position === 'breast up' ? 'breast_up' : 'breast_down' } : {}),
+        ...(foil ? { foil: foil as 'breast' | 'legs' } : {}),
+        ...(surface ? { surface: surface === 'fat' ? 'fat' : 'glaze' } : {}),
+        until: minutes
+          ? { kind: 'time', minutes: heldNumber(Number(minutes)) }
+          : pull
+            ? { kind: 'pull' }
+            : core
+              ? { kind: 'core', core_c: heldNumber(Number(core)) }
+              : colour
+                ? { kind: 'colour', browning_min: heldNumber(Number(colour)) }
+                : { kind: 'clock', least_min: heldNumber(Number(least)) },
+        tending: [...tended.matchAll(/(baste|turn|glaze|uncover) at (\d+(?:\.\d+)?)(?: every (\d+(?:\.\d+)?))?/g)].map(
+          ([, act, at, every]) => ({
+            act: act as 'baste' | 'turn' | 'glaze' | 'uncover',
+            at_min: heldNumber(Number(at)),
+            ...(every ? { every_min: heldNumber(Number(every)) } : {}),
+          }),
+        ),
+      },
+    }),
+  )
+}
