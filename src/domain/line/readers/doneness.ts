@@ -1,5 +1,4 @@
 import { DONENESS_SCALES } from '@/core/reference/doneness'
-import {} from './grammar'
 
 /** Words for how done it is wanted. */
 
