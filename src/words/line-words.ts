@@ -17,7 +17,7 @@ const ON: Readonly<Record<SaidStage['on'], string>> = {
   off: 'oven off, door shut',
   cold: 'from a cold oven',
 }
-const COVER = { foil: 'under foil', tent: 'tented', bare: 'uncovered' } as const
+const COVER = { bag: 'in a bag', foil: 'under foil', tent: 'tented', bare: 'uncovered' } as const
 const PREPARATION = {
   none: 'no salt ahead',
   dry_salt: 'salted ahead',

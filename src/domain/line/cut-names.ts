@@ -117,6 +117,7 @@ const NAMES: Readonly<Record<string, readonly string[]>> = {
 /** Words of a name that say nothing of the cut. */
 export const EMPTY = new Set([
   'of',
+  'o',
   'the',
   'a',
   'an',

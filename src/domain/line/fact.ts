@@ -16,7 +16,7 @@ export interface SaidStage {
   readonly minutes?: number | undefined
   /** A reading it goes to. */
   readonly core?: SaidHeat | undefined
-  readonly cover?: 'bare' | 'tent' | 'foil' | undefined
+  readonly cover?: 'bare' | 'tent' | 'foil' | 'bag' | undefined
   readonly breastDown?: boolean | undefined
   /** After the rest, for the crust. */
   readonly finish?: boolean | undefined
@@ -52,7 +52,7 @@ export type Fact =
   | { readonly kind: 'frozen' }
   | { readonly kind: 'stuffing'; readonly where: 'cavity' | 'neck' | 'dish' | 'none' }
   | { readonly kind: 'legs'; readonly legs: 'tied' | 'open' }
-  | { readonly kind: 'cover'; readonly cover: 'bare' | 'tent' | 'foil' }
+  | { readonly kind: 'cover'; readonly cover: 'bare' | 'tent' | 'foil' | 'bag' }
   | {
       readonly kind: 'tending'
       readonly act: 'baste' | 'turn' | 'glaze'

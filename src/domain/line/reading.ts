@@ -33,7 +33,7 @@ export interface SaidRoast {
   readonly second_c?: number
   readonly second_min?: number
   readonly rest_min?: number
-  readonly cover?: 'bare' | 'tent' | 'foil'
+  readonly cover?: 'bare' | 'tent' | 'foil' | 'bag'
   readonly tending: readonly Extract<Fact, { kind: 'tending' }>[]
   /** Stretches of heat in their order. */
   readonly stages: readonly HeatedStage[]

@@ -27,7 +27,7 @@ export interface LineContext {
 /** Words that carry no meaning of their own here. */
 const FILLER = new Set([
   ...EMPTY,
-  ...'and with then plus also please is are it its we i want wanted would like have having got need to cook cooking make making do doing for at in into by from that this there be will can each all them us me you so but or as nice about roughly around approximately dinner lunch supper tea meal eat eating people oven heat meat degrees deg served serve x just really very quite bit once after before until till up down day evening night afternoon morning weekend party family table off'.split(
+  ...'and with then plus also please is are it its we i want wanted would like have having got need to cook cooking make making do doing for at in into by from that this there be will can each all them us me you so but or as nice about roughly around approximately dinner lunch supper tea meal eat eating people oven heat meat degrees deg served serve x just really very quite bit once after before until till up down day evening night afternoon morning weekend party family table off hot warm cold per'.split(
     ' ',
   ),
   '+',
@@ -60,7 +60,7 @@ export function spelling(word: string): string | undefined {
   if (word.length < 4 || word.length > 16 || !/^[a-z]+$/.test(word)) return undefined
   if (VOCABULARY.has(word) || VOCABULARY.has(singular(word))) return undefined
   if (mended.has(word)) return mended.get(word)
-  const most = word.length >= 7 ? 2 : 1
+  const most = word.length >= 8 ? 2 : 1
   let best: string | undefined
   let least = most + 1
   let several = false
@@ -116,12 +116,13 @@ const WITHIN = new RegExp(
 const HOLIDAY_BEGINS = /^(?:christmas|xmas|boxing|new|thanksgiving)$/
 
 /** A moment at the head of some words, with holidays, meals and "in 3 hours". */
-function momentAt(words: readonly string[], { now_s, timeZone }: LineContext): Found | undefined {
+function momentAt(said: readonly string[], { now_s, timeZone }: LineContext): Found | undefined {
+  const words = beforeMeasures(said)
   const text = words.slice(0, LONGEST_MOMENT).join(' ')
   // "dinner for 4" is a table, not an hour.
   if (/^(?:[a-z]+ )?for \d+(?! ?(?:am|pm|:|\d))(?: |$)/.test(text) && !/^(?:[a-z]+ )?for \d+ (?:am|pm)/.test(text))
     return undefined
-  const within = text.match(WITHIN)
+  const within = said.slice(0, LONGEST_MOMENT).join(' ').match(WITHIN)
   if (within) {
     const at_s = Math.ceil((now_s + minutesOf(within[1] as string) * 60) / 60) * 60
     return Number.isFinite(at_s)
@@ -177,6 +178,14 @@ function momentAt(words: readonly string[], { now_s, timeZone }: LineContext): F
     const at_s = clock?.at_s ?? Math.floor(gone.getTime() / 1000)
     return { count: skipped + more + (clock ? clock.count : 1), fact: { kind: 'moment', at_s, said: 'both' } }
   }
+  // A date without an hour.
+  const dated = bare.slice(0, 2)
+  const date =
+    MONTH.test(dated[0] ?? '') !== MONTH.test(dated[1] ?? '')
+      ? readMoment([...dated, `${USUAL_HOUR}:00`], { now_s, timeZone })
+      : undefined
+  if (date && date.count === 3)
+    return { count: skipped + more + 2, fact: { kind: 'moment', at_s: date.at_s, said: 'day' } }
   // A day without an hour, or a meal without one.
   const day = bare[0]
   if (day && (['today', 'tonight', 'tomorrow'].includes(day) || DAYS.includes(day))) {
@@ -189,19 +198,32 @@ function momentAt(words: readonly string[], { now_s, timeZone }: LineContext): F
 const DAYS_SAID =
   /^(?:today|tonight|tomorrow|\d{4}-\d{2}-\d{2}|(?:sun|mon|tue|wed|thu|fri|sat|jan|feb|mar|apr|may|jun|jul|aug|sep|oct|nov|dec)[a-z]*)$/
 const MONTH = /^(?:jan|feb|mar|apr|may|jun|jul|aug|sep|oct|nov|dec)/
+/** What a number is that is no hour. */
+const MEASURED =
+  /^(?:kgs?|kilos?|kilograms?|g|gr|gms?|grams?|lbs?|pounds?|oz|ounces?|mm|cm|inch|inches|people|persons?|guests?|heads?|covers?|adults?|min|mins|minutes?|hours?|hrs?|x|c|f|degrees)$/
+/** The words before the first number that is no hour. */
+function beforeMeasures(words: readonly string[]): readonly string[] {
+  const end = words.findIndex((word, i) => /^\d/.test(word) && MEASURED.test(words[i + 1] ?? ''))
+  return end < 0 ? words : words.slice(0, end)
+}
+const AFTER_NOON = /^(?:in the (?:evening|afternoon)|at night|tonight)/
+
 /** "at 7" is seven in the evening: roasts are not eaten at dawn unless somebody says so. */
 const evening = (words: readonly string[]): string[] =>
-  words.map((word, i) =>
-    /^(?:[1-9]|10)$/.test(word) &&
-    i > 0 &&
-    i < 6 &&
-    !/^(?:am|pm|h|st|nd|rd|th|min|minutes|hours?|hrs?)$/.test(words[i + 1] ?? '') &&
-    !MONTH.test(words[i + 1] ?? '') &&
-    !MONTH.test(words[i - 1] ?? '') &&
-    words[i - 1] !== 'for'
+  words.map((word, i) => {
+    const clock = /^(\d{1,2})(?:[:.](\d{2}))?$/.exec(word)
+    if (clock && Number(clock[1]) < 12 && AFTER_NOON.test(words.slice(i + 1, i + 4).join(' ')))
+      return `${Number(clock[1]) + 12}:${clock[2] ?? '00'}`
+    return /^(?:[1-9]|10)$/.test(word) &&
+      i > 0 &&
+      i < 6 &&
+      !/^(?:am|pm|h|st|nd|rd|th|min|minutes|hours?|hrs?)$/.test(words[i + 1] ?? '') &&
+      !MONTH.test(words[i + 1] ?? '') &&
+      !MONTH.test(words[i - 1] ?? '') &&
+      words[i - 1] !== 'for'
       ? `${Number(word) + 12}:00`
-      : word,
-  )
+      : word
+  })
 const DAYS = ['sunday', 'monday', 'tuesday', 'wednesday', 'thursday', 'friday', 'saturday']
 
 /** A day with the name of a meal, or with none: at its usual hour. */
@@ -340,7 +362,8 @@ export function readSentence(whole: string, context: LineContext): Sentence {
       const meant = fact(found, found[0].trimEnd())
       if (meant) best = { count: next - at, fact: meant }
     }
-    const moment = momentAt(words.slice(at, at + LONGEST_MOMENT + 4), context)
+    const end = comma < 0 ? words.length : comma
+    const moment = momentAt(words.slice(at, Math.min(end, at + LONGEST_MOMENT + 4)), context)
     if (moment && moment.count > (best?.count ?? 0)) best = moment
     const token = tokens[at] as Token
     if (best) {

@@ -89,7 +89,7 @@ export const CARE: readonly Reader[] = [
   ),
   reader(`(?:rolled|rolled and tied|tied and rolled)`, () => ({ kind: 'traits', traits: { rolled: true } })),
   reader(`(?:butterflied|butterfly|opened flat|opened out)`, () => ({ kind: 'traits', traits: { butterflied: true } })),
-  reader(`half(?: an?)?(?= (?:ham|leg|fresh|tenderloin|fillet|beef|a|pork|of))`, () => ({
+  reader(`half(?: an?)?(?= (?:shoulder|ham|leg|fresh|tenderloin|fillet|beef|a|pork|of))`, () => ({
     kind: 'traits',
     traits: { half: true },
   })),
@@ -127,6 +127,10 @@ export const CARE: readonly Reader[] = [
       said: text,
       ...(how === 'twice' ? { times: 2 } : how === 'three times' ? { times: 3 } : {}),
     }),
+  ),
+  reader(
+    `(?:foil|lid|cover|bacon) off (?:for |in |at )?(?:the )?(?:last|end|final)(?: (?:${SPAN}|hour|half hour|bit|stretch))?`,
+    (_, text) => ({ kind: 'note', text }),
   ),
   listed(
     `(?:on|over|with) (?:a )?(?:bed of |trivet of |rack of )?(?:${BED}(?: and |, | )?)+(?: (?:underneath|in the (?:pan|tin|tray)|under it|below))?|(?:a )?bed of (?:${BED}(?: and | )?)+`,

@@ -79,12 +79,13 @@ export const massOf = (value: string, unit: string): number =>
   (KG[unit[0] as string] as (value: number) => number)(numberOf(value))
 
 const COVERS: readonly (readonly [string, NonNullable<SaidStage['cover']>])[] = [
+  ['uncovered|foil off|lid off|bare|open|without (?:foil|lid)', 'bare'],
+  ['in (?:a |an )?(?:oven |roasting |cooking )?bag', 'bag'],
   [
     'under (?:the |a |some )?(?:foil|lid)|covered(?: (?:with|in) foil)?|in foil|foil(?: on)?|lid on|with (?:the |a )?lid(?: on)?|wrapped(?: in foil)?',
     'foil',
   ],
   ['tented|loosely covered|under a tent(?: of foil)?', 'tent'],
-  ['uncovered|foil off|lid off|bare|open|without (?:foil|lid)', 'bare'],
 ]
 export const COVER = `(?:${COVERS.map(([words]) => words).join('|')})`
 export const coverOf = (text: string | undefined): SaidStage['cover'] =>

@@ -46,7 +46,7 @@ export const STAGES: readonly Reader[] = [
     `((?:${LEAD} )*)(${SPAN}) (?:at|in an? oven at|in an oven of) ${HEAT}(?: (${COVER}))?(?: (breast down))?`,
     ([, , span = '', value, unit, gas, cover, down]) => {
       const heat = heatOf(value, unit, gas)
-      return isHeat(heat)
+      return isHeat(heat, 55)
         ? stage({
             on: 'oven',
             heat,
@@ -106,7 +106,7 @@ export const STAGES: readonly Reader[] = [
       const only = span === undefined && value !== undefined && unit === undefined && Number(value) < 60
       const heat = only ? undefined : heatOf(value, unit, gas)
       const minutes = only ? Number(value) : span === undefined ? undefined : minutesOf(span)
-      if (heat === undefined && minutes === undefined && !/hot finish/.test(text)) return undefined
+      if (heat === undefined && minutes === undefined && !/hot finish|^(?:then|and) /.test(text)) return undefined
       if (heat !== undefined && !isHeat(heat, 120)) return undefined
       return stage({ on: 'oven', heat, minutes, finish: true })
     },
