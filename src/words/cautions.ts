@@ -74,7 +74,7 @@ export function troubleWords(trouble: Trouble, units: Units): string {
     case 'rest_too_long':
       return `The doubt is wide: a quick one could rest ${duration(trouble.longest_s)}, longer than the ${duration(trouble.most_s)} it keeps well. Have a warm place at ${temperature(STANDARDS.cabinet.value, units)} ready, or measure the thickness to narrow it.`
     case 'clock_misses_doneness':
-      return `This school goes by the clock, and for this piece it ends at ${temperature(trouble.peak_c, units)}, not ${temperature(trouble.wanted_c, units)}. Take another weight or another school.`
+      return `By its own clock this piece comes out at ${temperature(trouble.peak_c, units)}, where ${temperature(trouble.wanted_c, units)} was asked for. Take it as it comes, or${trouble.right ? ` give the first heat ${trouble.right.minutes} min` : ' take another weight or another school'}.`
     default:
       return hindranceWords(trouble, units)
   }

@@ -38,6 +38,9 @@ export function taskTitle(task: Task, scene: TaskScene, units: Units): string {
   return scene.title && task.item !== undefined ? `${scene.title}: ${lower(text)}` : text
 }
 
+/** A fire hotter than this is cooked over, not beside, °C. */
+const OVER_COALS_C = 230
+
 function imperative(task: Task, { cut, source, servings }: TaskScene, units: Units): string {
   const { numbers } = task.because
   const where = source ? lower(source.name) : NAMES[heatOf(task.stage)]
@@ -64,13 +67,18 @@ function imperative(task: Task, { cut, source, servings }: TaskScene, units: Uni
     case 'take_out':
       return 'Take out of the fridge, pat dry'
     case 'heat_up':
-      return heatOf(task.stage) === 'fire' || source?.kind === 'fire'
-        ? 'Light the fire, coals to one side'
-        : `Heat ${where} to ${heat}`
+      if (heatOf(task.stage) === 'fire' || source?.kind === 'fire')
+        return task.stage?.role === 'finish' || (task.set_c ?? 0) > OVER_COALS_C
+          ? 'Bring the fire up: fresh coals, vents open'
+          : 'Light the fire, coals to one side'
+      return heatOf(task.stage) === 'pan' ? `Heat a heavy pan to ${heat}` : `Heat ${where} to ${heat}`
     case 'put_in':
       if (source?.kind === 'hob' || heatOf(task.stage) === 'pan')
         return task.stage ? 'Into the hot pan' : `On the ${where.replace(/^the /, '')}`
-      if (heatOf(task.stage) === 'fire') return 'On, beside the coals, lid down'
+      if (heatOf(task.stage) === 'fire')
+        return (task.set_c ?? 0) > OVER_COALS_C
+          ? 'On, over the coals, lid off'
+          : 'On, beside the coals, thin end away, lid down'
       if (task.stage?.preheated === false) return `Into ${where}, cold, and set it${heat ? ` to ${heat}` : ''}`
       return `Into ${where}${heat && source ? ` at ${heat}` : ''}`
     case 'change':
@@ -146,7 +154,7 @@ export function taskHelp(task: Task, scene: TaskScene, units: Units): string | u
       return task.stage?.environment.kind === 'pan'
         ? 'Hot fat spits: dry the meat, lay it in away from you.'
         : task.stage?.environment.kind === 'fire'
-          ? 'Outdoors only, clear of walls; never leave the fire.'
+          ? 'Outdoors only, clear of walls, out of the wind; a handful of coals each hour; never leave the fire.'
           : `Probe in: ${lower(cut.probe)}.`
     case 'watch':
       return 'Push through and draw back: the lowest reading is the centre.'

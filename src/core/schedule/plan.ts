@@ -12,10 +12,10 @@ import { restSeconds, restStageIndex, withRest } from '../roast/rest'
 import type { Caution } from '../safety/cautions'
 import type { Lethality } from '../safety/lethality'
 import { type CoolingAdvice, coolingOf, warmthAfter } from '../simulate/afterwards'
-import type { CookRun } from '../simulate/cook'
+import { type CookRun, cook } from '../simulate/cook'
 import type { Hindrance } from '../simulate/hindrance'
 import { findPull } from '../simulate/pull'
-import { type Celsius, type EpochSeconds, epochSeconds } from '../units'
+import { type Celsius, type EpochSeconds, epochSeconds, seconds } from '../units'
 import { carveSeconds } from './carving'
 import type { Preparation } from './days-before'
 import type { Task } from './task'
@@ -52,7 +52,13 @@ export type Trouble =
     }
   | { readonly code: 'promise_passed'; readonly late_s: number; readonly earliestPromise: EpochSeconds }
   | { readonly code: 'rest_too_long'; readonly longest_s: number; readonly most_s: number }
-  | { readonly code: 'clock_misses_doneness'; readonly peak_c: number; readonly wanted_c: number }
+  | {
+      readonly code: 'clock_misses_doneness'
+      readonly peak_c: number
+      readonly wanted_c: number
+      /** How long the first stage would have to be for the wanted, minutes; undefined where no time does it. */
+      readonly right: { readonly stage: number; readonly minutes: number } | undefined
+    }
 
 /** A hotter setting that would still make the promise, with what it costs. */
 export interface HotterOven {
@@ -165,7 +171,12 @@ export function planRoast(request: PlanRequest): Plan {
     if (restStageIndex(program) >= 0 && longest_s > restMost_s * 1.25)
       troubles.push({ code: 'rest_too_long', longest_s, most_s: restMost_s })
     if (answer.outcome === 'fixed_program' && Math.abs(answer.pull.residual_k) > DONENESS_TOLERANCE_K)
-      troubles.push({ code: 'clock_misses_doneness', peak_c: answer.peak_c, wanted_c: serve_c })
+      troubles.push({
+        code: 'clock_misses_doneness',
+        peak_c: answer.peak_c,
+        wanted_c: serve_c,
+        right: rightClock(request, answer),
+      })
   }
   return {
     outcome: answer.outcome,
@@ -236,4 +247,42 @@ function hotterOven(request: PlanRequest, usual: RoastAnswer, left_s: number): H
       return { set_c, pull_s: run.pull_s, rim_m: rimOf(run), usualRim_m: rimOf(usual.run) }
   }
   return undefined
+}
+
+/** The first stage of a program by the clock is tried from a fifth to three times as long. */
+const CLOCK_SHARE = { least: 0.2, most: 3 } as const
+const CLOCK_TRIES = 12
+
+/** How long the first heated stage of a program by the clock would have to be, so that the wanted comes out. */
+function rightClock(request: PlanRequest, { prepared, program, pull }: RoastAnswer) {
+  const { bodies, oven, start_c, startCore_c, parameters } = prepared
+  const stage = program.stages.findIndex(({ role, until, environment }) => {
+    const heated = environment.kind !== 'oven' || environment.heat === 'on'
+    return role === 'cook' && until.kind === 'time' && heated
+  })
+  const first = program.stages[stage]
+  if (first?.until.kind !== 'time') return undefined
+  const said_s = first.until.duration_s
+  const missAt = (duration_s: number): number => {
+    const stages = program.stages.with(stage, { ...first, until: { kind: 'time', duration_s: seconds(duration_s) } })
+    const run = cook({
+      bodies,
+      oven,
+      start_c,
+      startCore_c,
+      parameters,
+      program: { ...program, stages },
+      pull_c: pull.pull_c,
+    })
+    return run.outcome === 'reached' ? Math.min(...run.peak_c) - request.serve_c : Number.NaN
+  }
+  let low = said_s * CLOCK_SHARE.least
+  let high = said_s * CLOCK_SHARE.most
+  if (!(missAt(low) < 0 && missAt(high) > 0)) return undefined
+  for (let i = 0; i < CLOCK_TRIES; i++) {
+    const middle = (low + high) / 2
+    if (missAt(middle) < 0) low = middle
+    else high = middle
+  }
+  return { stage, minutes: Math.round((low + high) / 2 / 60) }
 }

@@ -234,3 +234,43 @@ describe('a roast in the places a meal gave it', () => {
     expect(stagesOnClock(simple, option).at(-1)).toMatchObject({ from: 3600, to: 6000 })
   })
 })
+
+describe('a school by the clock', () => {
+  const ovenOff = must(findSchool('oven-off'))
+  const program = programOf(ovenOff, ovenOff.usual(rib), rib, 2.7)
+
+  it('says how long its first heat would have to be, and that does it', () => {
+    const plan = planRoast(request({ program, serve_c: celsius(50) }))
+    const trouble = plan.troubles.find(({ code }) => code === 'clock_misses_doneness')
+    if (trouble?.code !== 'clock_misses_doneness') throw new Error('it does not miss')
+    const right = must(trouble.right)
+    const stages = program.stages.map((stage, i) =>
+      i === right.stage ? { ...stage, until: { kind: 'time' as const, duration_s: minutes(right.minutes) } } : stage,
+    )
+    const again = planRoast(request({ program: { ...program, stages }, serve_c: celsius(50) }))
+    expect(again.troubles.map(({ code }) => code)).not.toContain('clock_misses_doneness')
+    expect(Math.abs(again.peak_c - 50)).toBeLessThan(1.5)
+  })
+
+  it('says so where no time does it', () => {
+    const plan = planRoast(request({ program, serve_c: celsius(97) }))
+    expect(plan.troubles).toContainEqual(expect.objectContaining({ code: 'clock_misses_doneness', right: undefined }))
+  })
+})
+
+describe('the days before one roast', () => {
+  it('a frozen brined piece thaws, lies in its brine and dries, in that order, and nobody is woken for it', () => {
+    const { tasks, putIn } = planRoast(request({ preparation: 'wet_brine', thaw_s: 2 * 86_400 }))
+    const at = (kind: string) => must(tasks.find((task) => task.kind === kind)).at
+    expect(at('thaw')).toBeLessThanOrEqual(at('brine') - 2 * 86_400)
+    expect(at('brine')).toBeLessThan(at('unbrine'))
+    expect(at('unbrine')).toBeLessThan(putIn)
+    expect(tasks.some(({ kind }) => kind === 'salt')).toBe(false)
+  })
+
+  it('acid is no longer on it than its hours', () => {
+    const { tasks, putIn } = planRoast(request({ preparation: 'acid_marinade' }))
+    const marinated = must(tasks.find(({ kind }) => kind === 'marinate'))
+    expect(putIn - marinated.at).toBeLessThanOrEqual(STANDARDS.acidLimit.value)
+  })
+})

@@ -221,7 +221,7 @@ export function resolveRoast(
         nearest: SCHOOLS.filter((each) => each.suits(cut)).map(({ id }) => id),
       })
     }
-    const usual = school.usual(cut)
+    const usual = school.usual(cut, wanted_c)
     settings = {
       set_c: given.set_c ?? usual.set_c,
       hot_c: given.hot_c ?? usual.hot_c,

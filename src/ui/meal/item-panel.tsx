@@ -177,9 +177,9 @@ function RoastFields({
   if (!cut) return null
   const scale = donenessScale(cut.doneness)
   const school = 'school' in roast.program ? roast.program : undefined
-  const usual = school && SCHOOLS.find(({ id }) => id === school.school)?.usual(cut)
   const served = roast.target && 'doneness' in roast.target ? roast.target.doneness : undefined
   const degree = scale.degrees.find(({ id, words }) => served && (id === served || words.includes(served)))
+  const usual = school && SCHOOLS.find(({ id }) => id === school.school)?.usual(cut, degree?.serve_c)
   return (
     <>
       <Num

@@ -4,16 +4,16 @@ import { useCallback, useState } from 'react'
 import { findSchool } from '@/core/program/schools'
 import { COOLING, SERVING_WARMTH_C } from '@/core/reference/standards'
 import { WEIGHTS, type Weight } from '@/core/safety/weight'
-import type { Plan, Trouble } from '@/core/schedule/plan'
+import type { Plan } from '@/core/schedule/plan'
 import { type LivingCook, livingTasks } from '@/domain/cook/living-plan'
 import type { HouseItem } from '@/domain/house/house-item'
 import { cutOf } from '@/domain/roast/resolve'
 import type { PlanDocument } from '@/domain/roast/roast-document'
 import { withRoles } from '@/domain/roast/stages'
 import { STORED } from '@/domain/stored/stored'
-import { cautionWords, troubleWords } from '@/words/cautions'
+import { cautionWords } from '@/words/cautions'
 import { chanceWords, pullSafetyWords } from '@/words/safety'
-import { clock, day, duration, length, mass, rise, temperature, type Units } from '@/words/units'
+import { day, duration, length, mass, rise, temperature, type Units } from '@/words/units'
 import { cutName, INPUT_NAMES, POINT_NAMES } from '@/words/words'
 import { BeginCook } from '../board/begin-cook'
 import { CutFace } from '../cut-face/cut-face'
@@ -31,6 +31,7 @@ import { Particulars } from './particulars'
 import { Sentence } from './sentence'
 import { StageEditor } from './stage-editor'
 import { TaskList } from './task-list'
+import { TroubleNote } from './trouble-note'
 import { useLivePlan } from './use-live-plan'
 import { stagesOfDocument, useRibbonEdit } from './use-ribbon-edit'
 
@@ -327,95 +328,5 @@ function Figure({
         </Why>
       </dd>
     </div>
-  )
-}
-
-/** What is wrong, and what to do about it: each way out is one tap. */
-function TroubleNote({
-  trouble,
-  units,
-  change,
-}: {
-  readonly trouble: Trouble
-  readonly units: Units
-  readonly change: (apply: (last: PlanDocument) => PlanDocument) => void
-}) {
-  const button = 'min-h-11 rounded-full border-2 border-ink px-4 text-left font-semibold leading-tight'
-  return (
-    <section
-      role="alert"
-      className="rounded-xl border-2 border-wattle bg-wattle-ground p-4"
-      data-testid={`trouble-${trouble.code}`}
-    >
-      <p className="text-lg font-semibold">{troubleWords(trouble, units)}</p>
-      <div className="mt-3 flex flex-wrap gap-3">
-        {(trouble.code === 'start_passed' || trouble.code === 'promise_passed') && (
-          <button
-            type="button"
-            className={button}
-            onClick={() =>
-              change((last) => ({ ...last, promise: new Date(trouble.earliestPromise * 1000).toISOString() }))
-            }
-          >
-            Promise {clock(trouble.earliestPromise, units)} instead
-          </button>
-        )}
-        {trouble.code === 'start_passed' && trouble.hotter && (
-          <HotterButton hotter={trouble.hotter} units={units} className={button} change={change} />
-        )}
-        {trouble.code === 'start_passed' && !trouble.hotter && (
-          <p className="self-center">
-            No oven setting makes the old promise any more. A smaller or flatter piece would.
-          </p>
-        )}
-      </div>
-    </section>
-  )
-}
-
-/** The same program with every cooking oven at least so hot. */
-const hotterProgram = (program: PlanDocument['program'], set_c: number): PlanDocument['program'] =>
-  'school' in program
-    ? { ...program, set_c }
-    : {
-        ...program,
-        stages: program.stages.map((stage) =>
-          stage.role === 'cook' && stage.environment.kind === 'oven' && stage.environment.set_c !== null
-            ? { ...stage, environment: { kind: 'oven', set_c: Math.max(set_c, stage.environment.set_c) } }
-            : stage,
-        ),
-      }
-
-type HotterTrouble = NonNullable<Extract<Trouble, { code: 'start_passed' }>['hotter']>
-
-function HotterButton({
-  hotter,
-  units,
-  className,
-  change,
-}: {
-  readonly hotter: HotterTrouble
-  readonly units: Units
-  readonly className: string
-  readonly change: (apply: (last: PlanDocument) => PlanDocument) => void
-}) {
-  const cost_m = hotter.rim_m - hotter.usualRim_m
-  return (
-    <button
-      type="button"
-      className={className}
-      onClick={() =>
-        change((last) => ({
-          ...last,
-          program: hotterProgram(last.program, hotter.set_c),
-          roast: { ...last.roast, temper_min: 0 },
-        }))
-      }
-    >
-      Oven up to {temperature(hotter.set_c, units)}, straight in
-      {cost_m > 0.0005 ? (
-        <span className="block text-sm font-normal">grey rim {length(cost_m, units)} thicker</span>
-      ) : null}
-    </button>
   )
 }

@@ -80,7 +80,6 @@ export function Sentence({ document, usualThickness_mm, problems, units, now_s, 
   }
   const ready = useHydrated()
   if (!cut) return null
-  const usual = school?.usual(cut)
   const scale = donenessScale(cut.doneness)
   const serve_c =
     target && 'serve_c' in target
@@ -92,6 +91,7 @@ export function Sentence({ document, usualThickness_mm, problems, units, now_s, 
         scale.degrees.find(({ id }) => id === cut.usualDoneness)?.serve_c ??
         60)
   const degree = scale.degrees.find((each) => each.serve_c === serve_c)
+  const usual = school?.usual(cut, serve_c)
   const fahrenheit = units.temperature === 'f'
   const toShown = (value_c: number) => (fahrenheit ? celsiusToFahrenheit(value_c) : value_c)
   const fromShown = (value: number) => (fahrenheit ? fahrenheitToCelsius(value) : value)

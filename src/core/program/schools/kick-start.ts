@@ -1,5 +1,9 @@
 import { forMinutes, isTender, on, rest, type School, stage, tend, toPull, trade, usual } from './parts'
 
+/** As hot as domestic ovens go, °C, and how long it takes to shut the door and turn the dial, minutes. */
+const FULL_C = 240
+const KICK_MIN = 2
+
 /** Into full heat, dialled down at once under foil; tender, hands off, coloured at the end. */
 export const kickStart: School = {
   id: 'kick-start',
@@ -7,7 +11,9 @@ export const kickStart: School = {
   why: 'Into full heat, dialled down at once under foil; tender, hands off, coloured at the end.',
   suits: isTender,
   usual: usual(160, 200, 20),
+  // Into the full heat, and down at once: what the walls still hold is the kick.
   stages: (s) => [
+    stage('cook', on(FULL_C), forMinutes(KICK_MIN), { cover: 'foil' }),
     stage('cook', on(s.set_c), toPull, { cover: 'foil' }),
     stage('finish', on(s.hot_c), forMinutes(s.hot_min), { tending: [tend('uncover', 0)] }),
     rest(s.rest_min),

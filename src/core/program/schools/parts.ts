@@ -23,7 +23,8 @@ export interface School {
   /** Why its followers like it, in a line. */
   readonly why: string
   readonly suits: (cut: Cut) => boolean
-  readonly usual: (cut: Cut) => SchoolSettings
+  /** Its usual settings for a cut; where the heat goes by it, for what is wanted at the core, °C. */
+  readonly usual: (cut: Cut, serve_c?: number) => SchoolSettings
   readonly stages: (settings: SchoolSettings, cut: Cut, mass_kg: number) => readonly Stage[]
   /** Which settings a cook is asked for beside the main heat and the rest. */
   readonly controls: { readonly hot: boolean }

@@ -8,8 +8,8 @@ export const waterBath: School = {
   why: 'Held at the wanted temperature for hours, then dried and browned: the same all through.',
   suits: (cut) => isRed(cut) && cut.bone !== 'bird',
   // A degree over what is wanted: the core comes to a little under the bath.
-  usual: (cut) => ({
-    set_c: usualServe(cut) + 1,
+  usual: (cut, serve_c = usualServe(cut)) => ({
+    set_c: serve_c + 1,
     hot_c: 240,
     hot_min: 10,
     rest_min: Math.min(10, cut.rest_min.least),
