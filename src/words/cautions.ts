@@ -59,6 +59,8 @@ function textOf(caution: Caution, units: Units): string {
       return `The kill of Salmonella at the coldest point is ${caution.decades.toFixed(1)} decades of the ${caution.wanted} that are asked. Go higher or hold longer.`
     case 'cabinet_too_cool':
       return `A cabinet at ${temperature(caution.set_c, units)} is under the ${temperature(caution.least_c, units)} at which hot food is held. Set it higher.`
+    case 'cools_fast':
+      return `${caution.minutes < 1 ? 'Lukewarm as it is carved' : `Lukewarm within ${duration(caution.minutes * 60)} of the knife`}: heat plates and board, carve half and leave the rest whole, pour the gravy hot. A hot finish or a shorter rest keeps it warm longer.`
     default:
       return caution satisfies never
   }

@@ -162,6 +162,7 @@ describe('cautions, troubles and problems in words', () => {
     { code: 'frozen_start', core_c: -3 },
     { code: 'poultry_decades_short', decades: 4, wanted: 7 },
     { code: 'cabinet_too_cool', set_c: 52, least_c: 57 },
+    { code: 'cools_fast', minutes: 4 },
   ]
 
   it('each caution says its numbers in both units and weighs what it should', () => {

@@ -10,6 +10,7 @@ import { type Caution, cautionsOf, isBird } from '../safety/cautions'
 import { type SafetyLeast, SURE, safetyLeast } from '../safety/least'
 import type { Lethality } from '../safety/lethality'
 import { poultryDecades } from '../safety/poultry'
+import { warmthAfter } from '../simulate/afterwards'
 import { type CookRun, cook } from '../simulate/cook'
 import type { Hindrance } from '../simulate/hindrance'
 import { findPull, type PullAnswer } from '../simulate/pull'
@@ -80,6 +81,8 @@ export interface RoastAnswer {
   readonly yield: Yield
   readonly lethality: Lethality
   readonly cautions: readonly Caution[]
+  /** From the knife until the meat is lukewarm on the board, s. */
+  readonly warm_s: number
   /** Decades of Salmonella killed at the least-heated point, for birds. */
   readonly poultryDecades: number | undefined
   /** Minutes at 150 °C on the surface, or their like, in s. */
@@ -103,6 +106,9 @@ const nothing = (members: number): EnsembleAnswer => ({
   lost: members,
   members,
 })
+
+/** Carving and the way to the table take so long, s (common practice). */
+const WARM_LEAST_S = 8 * 60
 
 /** Wanted this near to the safe peak it is meant to be safe, K. */
 const WANTED_SAFE_K = 0.3
@@ -212,6 +218,7 @@ export function answerRoast(question: RoastQuestion): RoastAnswer {
     oven: oven.kind,
   })
   const { curve, pullCore_c } = run
+  const warm_s = run.pulled ? warmthAfter(run, parameters) : WARM_LEAST_S
   const reached_c = (i: number) => (run.pulled ? (run.peak_c[i] as number) : (run.kernels[i] as RoastKernel).core_c)
   const hindrances = hindrancesOf(pull, target, program, boilingPoint(parameters.pressure_pa))
   return {
@@ -239,7 +246,9 @@ export function answerRoast(question: RoastQuestion): RoastAnswer {
     slice: sliceOf(run.kernels[0] as RoastKernel, donenessScale(cut.doneness), thickness_m),
     yield: yieldOf(cut, piece.mass_kg, run),
     lethality,
-    cautions,
+    warm_s,
+    cautions:
+      warm_s < WARM_LEAST_S ? [...cautions, { code: 'cools_fast', minutes: Math.floor(warm_s / 60) }] : cautions,
     poultryDecades: isBird(cut)
       ? poultryDecades(curve.time_s, curve.core_c[deciding] as Float64Array, curve.length)
       : undefined,

@@ -188,3 +188,14 @@ describe('the pull by risk', () => {
     expect(isPointSafe(least, 'stuffing', held(60), 60)).toBe(false)
   })
 })
+
+describe('warm at the plate', () => {
+  it('is minded where it is lukewarm before the plates are filled, and only there', () => {
+    const rare = ask({ program: withRest(steadyProgram(110, 25), 5400), target: { kind: 'serve', serve_c: 51 } })
+    const hot = ask({ program: steadyProgram(180, 15), target: { kind: 'serve', serve_c: 66 } })
+    for (const { warm_s, cautions } of [rare, hot])
+      expect(cautions.some(({ code }) => code === 'cools_fast')).toBe(warm_s < 480)
+    expect(rare.warm_s).toBeLessThan(hot.warm_s)
+    expect(hot.cautions.some(({ code }) => code === 'cools_fast')).toBe(false)
+  })
+})

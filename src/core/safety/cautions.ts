@@ -33,6 +33,8 @@ export type Caution =
   | { readonly code: 'frozen_start'; readonly core_c: number }
   | { readonly code: 'poultry_decades_short'; readonly decades: number; readonly wanted: number }
   | { readonly code: 'cabinet_too_cool'; readonly set_c: number; readonly least_c: number }
+  /** Lukewarm on the board before many plates are filled. */
+  | { readonly code: 'cools_fast'; readonly minutes: number }
 
 /** Who eats, and what was done to the piece. */
 export interface TableContext {

@@ -34,6 +34,7 @@ export function weightOf(caution: Caution): Weight {
     case 'hot_tin':
     case 'chill_leftovers':
     case 'stuffed_bird':
+    case 'cools_fast':
       return 'note'
     default:
       return caution satisfies never

@@ -11,7 +11,7 @@ import { answerRoast, type PointAnswer, type PullSafety, type RoastAnswer, type 
 import { restSeconds, restStageIndex, withRest } from '../roast/rest'
 import type { Caution } from '../safety/cautions'
 import type { Lethality } from '../safety/lethality'
-import { type CoolingAdvice, coolingOf, warmthAfter } from '../simulate/afterwards'
+import { type CoolingAdvice, coolingOf } from '../simulate/afterwards'
 import { type CookRun, cook } from '../simulate/cook'
 import type { Hindrance } from '../simulate/hindrance'
 import { findPull } from '../simulate/pull'
@@ -204,7 +204,7 @@ export function planRoast(request: PlanRequest): Plan {
     browning_s: answer.browning_s,
     bodies: answer.points,
     gap_k: answer.gap_k,
-    warm_s: warmthAfter(run, prepared.parameters),
+    warm_s: answer.warm_s,
     cooling: coolingOf(prepared.bodies[0] as (typeof prepared.bodies)[number], prepared.parameters),
     poultryDecades: answer.poultryDecades,
   }

@@ -5,12 +5,13 @@ import { donenessScale } from '@/core/reference/doneness'
 import { celsiusToFahrenheit, fahrenheitToCelsius } from '@/core/units'
 import type { MealPlan } from '@/domain/meal/make-meal'
 import type { MealDocument, MealRoast, MealSide } from '@/domain/meal/meal-document'
-import { cutOf } from '@/domain/roast/resolve'
+import { cutOf, thicknessRange } from '@/domain/roast/resolve'
 import { clock, duration, length, temperature, type Units } from '@/words/units'
 import { donenessName } from '@/words/words'
 import { Choice } from '../controls/choice'
 import { DaysBefore } from '../controls/days-before'
 import { IconButton } from '../controls/icon-button'
+import { PieceFields } from '../controls/piece-fields'
 import { GraveCautions } from '../data/grave-cautions'
 import { OneOrTwo } from './one-or-two'
 
@@ -223,6 +224,13 @@ function RoastFields({
         step={0.5}
         onChange={(price) => put({ price_per_kg: price > 0 ? price : null })}
       />
+      <Num
+        label="Through, mm"
+        value={roast.roast.thickness_mm ?? thicknessRange(cut, roast.roast.mass_kg).usual}
+        step={2}
+        onChange={(mm) => put({ roast: { ...roast.roast, thickness_mm: Math.round(mm) } })}
+      />
+      <PieceFields roast={roast.roast} put={(part) => put({ roast: { ...roast.roast, ...part } })} />
       <DaysBefore preparation={roast.preparation} frozen={roast.frozen} notes={roast.notes} put={put} />
     </>
   )

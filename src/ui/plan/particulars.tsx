@@ -2,21 +2,15 @@
 import { donenessScale } from '@/core/reference/doneness'
 import { preparationOf } from '@/domain/plan/make-plan'
 import { cutOf } from '@/domain/roast/resolve'
-import { HANDLINGS, type PlanDocument, type ROAST_SURFACES } from '@/domain/roast/roast-document'
+import type { PlanDocument, ROAST_SURFACES } from '@/domain/roast/roast-document'
 import { donenessName } from '@/words/words'
 import { Choice } from '../controls/choice'
 import { DaysBefore } from '../controls/days-before'
+import { PieceFields } from '../controls/piece-fields'
 import { Stepper } from '../controls/stepper'
 
 type Change = (apply: (last: PlanDocument) => PlanDocument) => void
 
-const HANDLING_NAMES: Readonly<Record<(typeof HANDLINGS)[number], string>> = {
-  as_cut: 'left whole, as cut',
-  rolled: 'boned or rolled',
-  stuffed: 'stuffed and rolled',
-  tenderised: 'blade-tenderised',
-  injected: 'injected',
-}
 export const SURFACE_NAMES: Readonly<Record<(typeof ROAST_SURFACES)[number], string>> = {
   dry_salted: 'salted ahead',
   plain: 'not salted ahead',
@@ -24,13 +18,6 @@ export const SURFACE_NAMES: Readonly<Record<(typeof ROAST_SURFACES)[number], str
 }
 /** Heights people cook at, m; a kitchen's own is added. */
 const HEIGHTS_M = [0, 500, 1000, 1500, 2000, 2500, 3000, 3500] as const
-const THIN_ENDS = [
-  [null, 'tied even'],
-  [0.8, 'thin end ⅘ as thick'],
-  [0.6, 'thin end ⅗ as thick'],
-  [0.45, 'thin end under half'],
-] as const
-
 /** What the sentence leaves out: how the piece was prepared, and who is at the table. */
 export function Particulars({
   document,
@@ -44,7 +31,6 @@ export function Particulars({
   const { roast } = document
   const cut = cutOf(roast)
   if (!cut) return null
-  const bird = cut.geometry.family === 'bird'
   const scale = donenessScale(cut.doneness)
   const roastWith = (part: Partial<PlanDocument['roast']>) =>
     change((last) => ({ ...last, roast: { ...last.roast, ...part } }))
@@ -62,53 +48,7 @@ export function Particulars({
             notes={document.notes}
             put={(part) => change((last) => ({ ...last, ...part }))}
           />
-          {!bird && cut.bone !== 'bird' && (
-            <Choice
-              label="Handling"
-              value={roast.handling}
-              onChange={(value) => roastWith({ handling: value as PlanDocument['roast']['handling'] })}
-              options={HANDLINGS.map((each) => [each, HANDLING_NAMES[each]])}
-            />
-          )}
-          {cut.bone !== 'bird' && cut.geometry.family !== 'crown' && (
-            <Choice
-              label="Evenness"
-              value={String(roast.thin_end)}
-              onChange={(value) => roastWith({ thin_end: value === 'null' ? null : Number(value) })}
-              options={THIN_ENDS.map(([ratio, name]) => [String(ratio), name])}
-            />
-          )}
-          {bird && (
-            <>
-              <Choice
-                label="Cavity"
-                value={roast.stuffed ? 'stuffed' : 'empty'}
-                onChange={(value) => roastWith({ stuffed: value === 'stuffed' })}
-                options={[
-                  ['empty', 'empty, stuffing baked beside'],
-                  ['stuffed', 'stuffed'],
-                ]}
-              />
-              <Choice
-                label="Legs"
-                value={roast.legs}
-                onChange={(value) => roastWith({ legs: value as 'tied' | 'open' })}
-                options={[
-                  ['tied', 'tied close'],
-                  ['open', 'left open: the thigh cooks sooner'],
-                ]}
-              />
-            </>
-          )}
-          <Choice
-            label="Thawed"
-            value={roast.icy_core_c === null ? 'through' : 'icy'}
-            onChange={(value) => roastWith({ icy_core_c: value === 'icy' ? -2 : null })}
-            options={[
-              ['through', 'all through'],
-              ['icy', 'still icy in the middle'],
-            ]}
-          />
+          <PieceFields roast={roast} put={roastWith} />
           <Choice
             label="Kitchen"
             value={String(document.altitude_m)}
