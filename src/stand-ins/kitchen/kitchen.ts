@@ -1,4 +1,5 @@
 import { seededRandom } from '@/core/estimate/random'
+import { K, magnus, RHO_C } from '../truth/truth'
 
 /**
  * A kitchen that is none: heats that warm and cool, and roasts that are put into them and taken out, by other
@@ -7,15 +8,10 @@ import { seededRandom } from '@/core/estimate/random'
  */
 
 const ROOM_C = 21
-const K = 0.5
-const RHO_C = 1060 * 3450
 const SHELLS = 16
 /** A cabinet that keeps its heat with the door shut, and one that comes up to it, s. */
 const HEATS_S = 240
 const COOLS_S = 3600
-
-/** Vapour pressure over water, Pa, by Magnus' formula. */
-const magnus = (t: number) => 610.94 * Math.exp((17.625 * t) / (t + 243.04))
 
 /** An oven, a fire, a pan: its air goes to what it is set to. */
 export class KitchenHeat {

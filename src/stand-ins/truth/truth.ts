@@ -23,8 +23,9 @@ export interface TrueCook {
   readonly core: readonly { readonly time_s: number; readonly value_c: number }[]
 }
 
-const K = 0.5
-const RHO_C = 1060 * 3450
+/** Conductivity, W/m·K, and heat to warm a cubic metre by a kelvin, J: round figures, not the planner's. */
+export const K = 0.5
+export const RHO_C = 1060 * 3450
 const normal = (random: () => number) =>
   Math.sqrt(-2 * Math.log(Math.max(1e-12, random()))) * Math.cos(2 * Math.PI * random())
 const between = (random: () => number, low: number, high: number) => low + (high - low) * random()
@@ -37,7 +38,7 @@ const CUTS = [
 ] as const
 
 /** Vapour pressure over water, Pa, by Magnus' formula: not the planner's. */
-const magnus = (t: number) => 610.94 * Math.exp((17.625 * t) / (t + 243.04))
+export const magnus = (t: number) => 610.94 * Math.exp((17.625 * t) / (t + 243.04))
 
 /** A true cook by its number. Even numbers: a drying cylinder in two dimensions; odd: a slab-like piece in an oven that swings and is opened. */
 export function trueCook(seed: number, wanted?: Partial<TrueCook['told']>): TrueCook {
