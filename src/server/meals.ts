@@ -1,6 +1,8 @@
 import type { KitchenRow, KitchenScope, MealRow, MealVersionRow, Page } from '@/db/repositories'
 import type { Unreadable } from '@/db/stored'
 import type { LivingCook } from '@/domain/cook/living-plan'
+import { readLine } from '@/domain/line/reading'
+import { mealFromLine } from '@/domain/meal/from-line'
 import { mealFromWords, readMealWords } from '@/domain/meal/from-words'
 import type { MealPlan } from '@/domain/meal/make-meal'
 import { equipmentPart, type MealDocument, mealDocument } from '@/domain/meal/meal-document'
@@ -81,9 +83,15 @@ export const mealInKitchen = (slug: string, id: string, gone?: AbortSignal): Pro
 /** The equipment a new meal starts from. */
 export const equipmentOf = (scope: KitchenScope): MealDocument['kitchen'] => scope.kitchen.equipment ?? PLAIN_KITCHEN
 
-/** Adds a meal said in words: "38 people on Saturday at 19:30". */
+/** Adds a meal said in words: "38 people on Saturday at 19:30", or with all that is eaten. */
 export const addMealFromWords = (slug: string, line: string): Promise<Outcome<MealRow>> =>
   inKitchen(slug, async (scope) => {
+    const now_s = nowSeconds()
+    const whole = readLine(line, { now_s, timeZone: scope.kitchen.timeZone })
+    if (whole.ok && whole.value.roasts.length > 0) {
+      const checked = await checkedMeal(mealFromLine(whole.value, now_s, equipmentOf(scope)))
+      return checked.ok ? succeed(await scope.meals.add(checked.value.document)) : checked
+    }
     const words = readMealWords(line, nowSeconds(), scope.kitchen.timeZone)
     if (!words.ok) return words
     if (words.value.at_s <= nowSeconds())

@@ -71,6 +71,10 @@ describe('plans', () => {
     expect(made.row.document).toMatchObject({ preparation: 'wet_brine', frozen: true, vulnerable: true })
     expect(made.plan.tasks.map(({ kind }) => kind)).toEqual(expect.arrayContaining(['thaw', 'brine', 'unbrine']))
     expect(code(await addFromLine(kitchen.slug, 'nothing at all'))).toBe('missing_cut')
+    const { addMealFromWords } = await import('@/server/meals')
+    const table = must(await addMealFromWords(kitchen.slug, '10 people on Sunday at 18:00, one pregnant, roast beef'))
+    expect(table.document).toMatchObject({ guests: 10, vulnerable: true })
+    expect(table.document.roasts).toHaveLength(1)
   })
 
   it('what cannot be planned is refused whole, and nothing is kept of it', async () => {

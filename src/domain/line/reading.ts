@@ -468,21 +468,17 @@ function roastOf(
         ? known.mass_kg.usual
         : round(Math.min(known.mass_kg.most, buyFor(known, heads, undefined).mass_kg))
     roast.mass_kg = taken_kg
-    const sizes = [
-      ...new Set(
-        [
-          taken_kg,
-          known.mass_kg.usual,
-          (known.mass_kg.usual + known.mass_kg.least) / 2,
-          (known.mass_kg.usual + known.mass_kg.most) / 2,
-        ].map(kgWords),
-      ),
-    ]
+    const { least, usual, most } = known.mass_kg
+    // Sizes that are plainly apart: nobody chooses between 3.5 and 3.6.
+    const sizes = [taken_kg, usual, (usual + least) / 2, (usual + most) / 2].reduce<number[]>(
+      (kept, kg) => (kept.some((each) => Math.abs(each - kg) < 0.15 * kg) ? kept : [...kept, kg]),
+      [],
+    )
     asks.push({
       code: 'how_heavy',
       cut,
       taken_kg,
-      options: sizes.slice(0, 4).map((words) => ({ says: words, line: added(words) })),
+      options: sizes.map(kgWords).map((words) => ({ says: words, line: added(words) })),
     })
   }
   return { ...roast, cut, count, mass_kg: roast.mass_kg, stages, tending, notes, written }

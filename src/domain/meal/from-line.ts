@@ -1,7 +1,8 @@
+import { findSchool } from '@/core/program/schools'
 import type { LineReading } from '../line/reading'
 import { findSide } from '../line/sides'
 import { partsOfSaid, planFromLine, promiseOf } from '../plan/from-line'
-import type { PlanDocument } from '../roast/roast-document'
+import type { PlanDocument, ProgramPart } from '../roast/roast-document'
 import { type MealDocument, mealDocument } from './meal-document'
 
 /** A table where nobody says how many. */
@@ -12,6 +13,22 @@ const MOST_ROASTS = 40
 export const isMeal = ({ roasts, sides }: LineReading): boolean =>
   sides.length > 0 || roasts.length > 1 || roasts.some(({ count }) => count > 1)
 
+/** Steady, and nothing said of its heat. */
+const plainly = (program: ProgramPart): boolean =>
+  'school' in program && program.school === 'steady' && program.set_c === undefined
+
+/**
+ * The heat that several roasts share where nobody said one: one oven has one setting, and a bird's is the highest
+ * that all of them bear (common practice). Undefined where one roast alone has its own usual heat.
+ */
+function sharedHeat({ roasts }: LineReading): number | undefined {
+  const heats = roasts.flatMap((said) => {
+    const { cut, program } = partsOfSaid(said)
+    return plainly(program) ? [findSchool('steady')?.usual(cut).set_c ?? 160] : []
+  })
+  return heats.length > 1 ? Math.max(...heats) : undefined
+}
+
 /** The meal document of a line about a whole table, in a kitchen. */
 export function mealFromLine(reading: LineReading, now_s: number, kitchen: MealDocument['kitchen']): MealDocument {
   const promise_s = promiseOf(reading, now_s)
@@ -19,6 +36,7 @@ export function mealFromLine(reading: LineReading, now_s: number, kitchen: MealD
   const pieces = reading.roasts
     .flatMap((said) => Array.from({ length: said.count }, (_, i) => ({ said, i })))
     .slice(0, MOST_ROASTS)
+  const heat_c = sharedHeat(reading)
   return mealDocument.parse({
     title:
       reading.roasts.length === 1
@@ -36,6 +54,7 @@ export function mealFromLine(reading: LineReading, now_s: number, kitchen: MealD
         serving: 'serving',
         heads: Math.floor(guests / pieces.length) + (index < guests % pieces.length ? 1 : 0),
         ...parts,
+        ...(plainly(parts.program) && heat_c !== undefined ? { program: { school: 'steady', set_c: heat_c } } : {}),
         preparation: preparation ?? 'dry_salt',
       }
     }),

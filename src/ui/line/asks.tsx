@@ -13,7 +13,7 @@ export function Asks({
   readonly answer: (line: string) => void
 }) {
   return (
-    <ul className="grid gap-3 sm:grid-cols-2" data-testid="line-asks">
+    <ul className="grid items-start gap-3 sm:grid-cols-2" data-testid="line-asks">
       {asks.map((ask) => (
         <li
           key={`${ask.code}${'at' in ask ? ask.at.from : ''}${'cut' in ask ? ask.cut : ''}`}

@@ -66,7 +66,7 @@ export function LineEntry({
       <label htmlFor={id} className="font-display text-3xl font-bold tracking-tight sm:text-5xl">
         What are you roasting, and when do they eat?
       </label>
-      <div className="mt-5 flex items-end gap-2 rounded-2xl border-2 border-ink bg-sheet p-2 focus-within:outline-3 focus-within:outline-focus">
+      <div className="mt-5 flex flex-col gap-2 rounded-2xl border-2 border-ink bg-sheet p-2 focus-within:outline-3 focus-within:outline-focus sm:flex-row sm:items-end">
         <textarea
           ref={entry}
           id={id}
@@ -76,7 +76,7 @@ export function LineEntry({
           autoCapitalize="off"
           spellCheck={false}
           disabled={!ready}
-          className="field-sizing-content min-h-12 w-full min-w-0 flex-1 resize-none border-0 bg-transparent px-3 py-2.5 text-xl leading-snug outline-none placeholder:text-soft/80"
+          className="field-sizing-content min-h-12 w-full min-w-0 flex-1 resize-none border-0 bg-transparent px-3 py-2.5 text-xl leading-snug outline-none! placeholder:text-soft/80"
           placeholder={EXAMPLES[0]}
           value={line}
           aria-invalid={problems.length > 0 || undefined}
@@ -91,7 +91,7 @@ export function LineEntry({
         <button
           type="submit"
           disabled={busy || !ready}
-          className="inline-flex min-h-12 items-center gap-2 rounded-xl bg-action px-5 text-lg font-semibold text-white disabled:opacity-70"
+          className="inline-flex min-h-12 items-center justify-center gap-2 rounded-xl bg-action px-5 text-lg font-semibold text-white disabled:opacity-70"
         >
           Plan it <ArrowRight className="size-5" aria-hidden />
         </button>

@@ -40,7 +40,7 @@ export function MealEntry({ kitchen, units }: { readonly kitchen: string; readon
         <input
           aria-label="How many, and when"
           className="min-h-11 min-w-0 flex-1 rounded-xl border-2 border-line bg-sheet px-3 text-lg sm:max-w-md"
-          placeholder="38 people on Saturday at 19:30"
+          placeholder="38 people on Saturday at 19:30, three turkeys, roast potatoes"
           disabled={!ready}
           value={line}
           onChange={(event) => {

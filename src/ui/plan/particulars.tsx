@@ -74,8 +74,8 @@ export function Particulars({
             </legend>
             <ul className="mt-1 space-y-1">
               {scale.degrees.map(({ id }) => (
-                <li key={id} className="flex items-center gap-3">
-                  <span className="w-36">{donenessName(id)}</span>
+                <li key={id} className="flex items-center gap-2">
+                  <span className="w-28">{donenessName(id)}</span>
                   <Stepper
                     label={`Guests who want ${donenessName(id)}`}
                     value={document.wishes[id] ?? 0}

@@ -1,0 +1,86 @@
+import { describe, expect, it } from 'vitest'
+import type { HouseItem } from '../house/house-item'
+import { readLine } from '../line/reading'
+import { documentFromLine } from './from-line'
+import { PLAIN_KITCHEN } from './meal-problem'
+
+const NOW = Date.UTC(2026, 10, 24, 9) / 1000
+const stands = (line: string, house: readonly HouseItem[] = []) => {
+  const read = readLine(line, { now_s: NOW, timeZone: 'Europe/London', house })
+  if (!read.ok) throw new Error(line)
+  return documentFromLine(read.value, NOW, { ...PLAIN_KITCHEN, altitude_m: 700 })
+}
+const mealOf = (line: string) => {
+  const found = stands(line)
+  if (found?.kind !== 'meal') throw new Error(`${line} is no meal`)
+  return found.document
+}
+const planOf = (line: string, house: readonly HouseItem[] = []) => {
+  const found = stands(line, house)
+  if (found?.kind !== 'plan') throw new Error(`${line} is no plan`)
+  return found.document
+}
+
+describe('what a line stands for', () => {
+  it('one roast is a plan in this kitchen; several, more of one, or something beside it are a meal', () => {
+    expect(planOf('beef rib 3 kg').altitude_m).toBe(700)
+    expect(mealOf('two ducks 2.2 kg').roasts.map(({ title }) => title)).toEqual(['Duck 1 of 2', 'Duck 2 of 2'])
+    expect(mealOf('duck 2.2 kg with roast potatoes').sides.map(({ title }) => title)).toEqual(['Roast potatoes'])
+    expect(stands('eat 19:00')).toBeUndefined()
+  })
+
+  it('every guest is fed by one roast, and none by two', () => {
+    const { roasts, guests } = mealOf('11 turkeys 5 kg for 100 people')
+    expect(roasts).toHaveLength(11)
+    expect(guests).toBe(100)
+    expect(roasts.reduce((sum, { heads }) => sum + heads, 0)).toBe(100)
+  })
+
+  it('roasts of which no heat was said share one that all bear; what was said stays', () => {
+    const heats = (line: string) =>
+      mealOf(line).roasts.map(({ program }) => ('set_c' in program ? program.set_c : null))
+    expect(heats('turkey 6 kg and a beef rib 3 kg')).toEqual([165, 165])
+    expect(heats('turkey 6 kg, fan 150, and a beef rib 3 kg, oven 120')).toEqual([150, 120])
+  })
+
+  it('stages in words are the school that does just that, else stages', () => {
+    expect(planOf('chicken 1.8 kg, 230 for 20 min, then 175').program).toEqual({
+      school: 'hot-start',
+      set_c: 175,
+      hot_c: 230,
+      hot_min: 20,
+    })
+    const covered = planOf('turkey 6 kg, 230 for 20 min, then 175 covered to 76 in the thigh').program
+    expect('stages' in covered && covered.stages.map(({ role, cover, until }) => [role, cover, until.kind])).toEqual([
+      ['cook', 'bare', 'time'],
+      ['cook', 'foil', 'core'],
+      ['rest', 'tent', 'time'],
+    ])
+    const seared = planOf('rib 3 kg low 120 to 52, rest 45, hot finish 10').program
+    expect('stages' in seared && seared.stages.map(({ role }) => role)).toEqual(['cook', 'rest', 'finish'])
+  })
+
+  it('a school that is not made for the cut is cooked as it was asked for, not refused', () => {
+    const { program } = planOf('turkey 6 kg reverse sear')
+    expect(program).toMatchObject({ name: 'Reverse sear' })
+  })
+
+  it('the kitchen’s own cuts and programs are known by their names', () => {
+    const house: HouseItem[] = [
+      {
+        id: 'one',
+        document: { kind: 'cut', name: 'Harbour rib', cut: 'beef-rib-bone-in', house: { thickness_mm: 125 } },
+      },
+      { id: 'two', document: { kind: 'program', name: 'The Friday way', stages: planStages('rib 3 kg 110 for 3 h') } },
+    ]
+    const plan = planOf('harbour rib 4 kg by the friday way, sat 19:00', house)
+    expect(plan.roast).toMatchObject({ cut: 'beef-rib-bone-in', house: { thickness_mm: 125 } })
+    expect(plan.program).toMatchObject({ name: 'The Friday way' })
+  })
+})
+
+const planStages = (line: string) => {
+  const { program } = planOf(line)
+  if (!('stages' in program)) throw new Error('no stages')
+  return program.stages
+}
