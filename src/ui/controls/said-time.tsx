@@ -56,7 +56,7 @@ export function SaidTime({
   )
   if (!days.includes(date)) days.push(date)
   return (
-    <span className="whitespace-nowrap">
+    <span>
       <input
         aria-label={timeLabel}
         aria-invalid={problem || (clockOf(shown) === undefined && moved_s === undefined) || undefined}
@@ -85,7 +85,7 @@ export function SaidTime({
       <select
         aria-label={dayLabel}
         aria-invalid={problem || undefined}
-        className="said"
+        className="said max-w-full"
         value={date}
         onChange={(event) => pass(`${event.target.value}T${time}`)}
       >
