@@ -11,6 +11,8 @@ import { expect, MACHINE, openBoard, planByLine, saved, test } from './browser'
 const DAY = { machine: 'tomorrow', tablet: 'saturday' } as const
 const lineOf = (project: string) => `pork loin 1.6 kg, rosy, oven 170, eat ${DAY[project as keyof typeof DAY]} 19:00`
 const SPEED = 60
+/** Two that were tapped, and the arrival where the board foresaw another one meanwhile. */
+const WAITING = /[23] entries wait on this device/
 
 /** Plans a roast, begins its cook as a rehearsal, and answers what a station needs to know. */
 async function rehearsal(
@@ -109,7 +111,7 @@ test('with the network gone the board counts and takes entries; back again each 
   await page.getByRole('button', { name: 'Door', exact: true }).click()
   await page.getByLabel(/Reading of/).fill('31')
   await page.getByRole('button', { name: 'Read', exact: true }).click()
-  await expect(page.getByTestId('connection')).toContainText('2 entries wait on this device')
+  await expect(page.getByTestId('connection')).toContainText(WAITING)
   await expect(page.getByTestId('core')).toHaveText('31 °C')
   // A countdown of hours changes by the minute; the clock behind it goes on by the second.
   const clock = () => page.getByTestId('board').getAttribute('data-now')
@@ -118,7 +120,7 @@ test('with the network gone the board counts and takes entries; back again each 
   // Closed and opened again with nothing answering: the device has the board, what was kept and what waits.
   if (keeps) {
     await page.reload()
-    await expect(page.getByTestId('connection')).toContainText('2 entries wait on this device')
+    await expect(page.getByTestId('connection')).toContainText(WAITING)
     await expect(page.getByTestId('board-row')).toHaveAttribute('data-state', 'in')
     await expect(page.getByTestId('core')).toHaveText('31 °C')
   }
