@@ -31,6 +31,14 @@ const firstPlan = (kitchen) => async (page) => {
 }
 
 await shot('kitchen', desk, 'day', open('/k/tern-point'))
+const said = async (page) => {
+  await open('/k/tern-point')(page)
+  const line = 'roast beff for 8, 230 for 20 min then 150, with roast potatoes and yorkshires, one pregnant, sunday lunch'
+  await page.getByLabel('What are you roasting, and when do they eat?').fill(line)
+  await page.getByTestId('line-asks').waitFor()
+}
+await shot('line', desk, 'day', said)
+await shot('line-phone', phone, 'day', said, true)
 await shot('lists', desk, 'day', open('/k/tern-point/all/promised'))
 await shot('plan', desk, 'day', firstPlan('cottage'))
 await shot('plan-whole', desk, 'day', firstPlan('tern-point'), true)

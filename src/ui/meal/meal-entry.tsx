@@ -29,7 +29,7 @@ export function MealEntry({ kitchen, units }: { readonly kitchen: string; readon
     if (row) router.push(`/k/${kitchen}/meals/${row.id}`)
   }
   return (
-    <div className="min-w-0 flex-1">
+    <div className="min-w-0 flex-1 basis-full sm:basis-0">
       <form
         className="flex flex-wrap items-center gap-2"
         onSubmit={(event) => {
@@ -39,7 +39,7 @@ export function MealEntry({ kitchen, units }: { readonly kitchen: string; readon
       >
         <input
           aria-label="How many, and when"
-          className="min-h-11 min-w-0 flex-1 rounded-xl border-2 border-line bg-sheet px-3 text-lg sm:max-w-md"
+          className="min-h-11 min-w-0 flex-1 basis-full rounded-xl border-2 border-line bg-sheet px-3 text-lg sm:max-w-md sm:basis-0"
           placeholder="38 people on Saturday at 19:30, three turkeys, roast potatoes"
           disabled={!ready}
           value={line}
