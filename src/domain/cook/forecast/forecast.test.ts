@@ -68,6 +68,20 @@ function forecast(of: Case, now: number, readings: ProbeReading[] = [], more: Co
   return { ...found, board, codes: found.tried.map(({ code }) => code) }
 }
 
+describe('what is read', () => {
+  it('at the pull it is to be pulled now, however the model would have it; below it, or odd, it is not', () => {
+    const now = 60
+    const there = forecast({ pull_c: 58 }, now, climbing(now, 1.06))
+    expect(there.board.latest?.value_c).toBeGreaterThanOrEqual(58)
+    expect(there.estimate.pull_s).toEqual({ p10: now * 60, p50: now * 60, p90: now * 60 })
+    expect(there.estimate.carve_s.p50).toBeGreaterThanOrEqual(now * 60)
+    const below = forecast({ pull_c: 58 }, now, climbing(now, 0.9))
+    expect(below.estimate.pull_s.p90).toBeGreaterThan(now * 60)
+    const jumped = climbing(now, 0.7).map((reading, i) => (i > 50 ? { ...reading, value_c: 75 } : reading))
+    expect(forecast({ pull_c: 58 }, now, jumped).estimate.pull_s.p90).toBeGreaterThan(now * 60)
+  })
+})
+
 describe('early and late', () => {
   it('inside the window that the rest allows it is on time, and nothing is offered but to leave it', () => {
     const { late_s, codes } = forecast({ plate: 105 }, 5)

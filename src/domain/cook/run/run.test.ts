@@ -198,6 +198,34 @@ describe('times are those of the plan as it now stands', () => {
     const out = run.steps.find(({ step }) => step.id === ends?.id)
     expect((out?.at_s ?? 0) - (out?.planned_s ?? 0)).toBe(420)
   })
+
+  it('a side that is still in is dished up after it came out, and its table waits for it', () => {
+    const meal = mealCook()
+    const side = meal.sides[0]
+    const own = meal.steps.filter(({ item }) => item === side?.id)
+    const begins = own.findLast(({ kind }) => kind === 'put_in')
+    const dish = own.find(({ kind }) => kind === 'dish')
+    const hour_s = 3600
+    const in_s = Date.parse(begins?.at ?? '') / 1000 + hour_s
+    const run = runOf(meal, [entry('done', in_s, { of: begins?.id ?? '', item: side?.id ?? '' })], in_s + 60)
+    const at_s = (id: string | undefined) => run.steps.find(({ step }) => step.id === id)?.at_s ?? Number.NaN
+    const off = own.findLast(({ kind }) => kind === 'take_off')
+    expect(at_s(dish?.id)).toBeGreaterThanOrEqual(at_s(off?.id))
+    const table = run.steps.find(({ step }) => step.kind === 'serve' && step.at === side?.promise)
+    expect(table?.at_s).toBeGreaterThanOrEqual(at_s(dish?.id))
+    expect(table?.at_s).toBeGreaterThan(Date.parse(side?.promise ?? '') / 1000)
+  })
+
+  it('what is done to a roast in its hot finish is offered while that lasts', () => {
+    const document = cookOf({
+      roast: { cut: 'lamb-leg-butterflied', mass_kg: 2 },
+      program: { school: 'two-zone-fire' },
+    })
+    const { offered } = cooked(document)
+    const finish = offered.indexOf('finish')
+    expect(finish).toBeGreaterThan(0)
+    expect(offered.slice(finish)).toEqual(['finish', 'tend', 'carve', 'serve'])
+  })
 })
 
 describe('a stuffing has one truth', () => {
