@@ -48,7 +48,10 @@ const stageWords = ({ on, heat: at, minutes, core, cover, breastDown, finish }: 
 export function factWords(fact: Fact, units: Units): string | undefined {
   switch (fact.kind) {
     case 'cut':
+      if (fact.bones !== undefined) return `${cutName(fact.ids[0] ?? '')}, ${fact.bones} ribs`
       return `${fact.count > 1 ? `${fact.count} × ` : ''}${cutName(fact.ids[0] ?? '')}${fact.ids.length > 1 ? '?' : ''}`
+    case 'bones':
+      return `${fact.bones} ${fact.bones === 1 ? 'bone' : 'bones'} of it`
     case 'count':
       return `${fact.count} of it`
     case 'traits':

@@ -24,7 +24,14 @@ export interface SaidStage {
 
 /** One thing that some words of a line say. */
 export type Fact =
-  | { readonly kind: 'cut'; readonly ids: readonly string[]; readonly count: number }
+  | {
+      readonly kind: 'cut'
+      readonly ids: readonly string[]
+      readonly count: number
+      /** Ribs of one roast, not so many roasts. */
+      readonly bones?: number
+    }
+  | { readonly kind: 'bones'; readonly bones: number }
   | { readonly kind: 'count'; readonly count: number }
   | {
       readonly kind: 'traits'

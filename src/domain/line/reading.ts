@@ -283,6 +283,9 @@ interface Scene {
   readonly added: (words: string) => string
 }
 
+/** A rib of beef with its bone, raw (common practice), kg. */
+const RIB_KG = 1
+
 /** One roast from the meanings beside its cut. */
 function roastOf(
   group: readonly Meaning[],
@@ -297,6 +300,7 @@ function roastOf(
         ? [named.fact.item.cut]
         : []
   let count = named.fact.kind === 'cut' ? named.fact.count : 1
+  let bones = named.fact.kind === 'cut' ? named.fact.bones : undefined
   const traits: CutTraits = {}
   const roast: { -readonly [Key in keyof SaidRoast]?: SaidRoast[Key] } = {}
   const stages: HeatedStage[] = []
@@ -327,6 +331,9 @@ function roastOf(
           Object.fromEntries(Object.entries(fact.traits).filter(([, value]) => value !== undefined)),
         )
         if (fact.handling) roast.handling = fact.handling
+        break
+      case 'bones':
+        bones = fact.bones
         break
       case 'count':
         count = fact.count
@@ -463,10 +470,12 @@ function roastOf(
   }
   if (roast.mass_kg === undefined) {
     const heads = guests === undefined ? undefined : Math.max(1, Math.round(guests / Math.max(1, roasts * count)))
+    const ribs_kg = cut.startsWith('beef-rib') && bones !== undefined ? bones * RIB_KG : undefined
     const taken_kg =
-      heads === undefined
+      ribs_kg ??
+      (heads === undefined
         ? known.mass_kg.usual
-        : round(Math.min(known.mass_kg.most, buyFor(known, heads, undefined).mass_kg))
+        : round(Math.min(known.mass_kg.most, buyFor(known, heads, undefined).mass_kg)))
     roast.mass_kg = taken_kg
     const { least, usual, most } = known.mass_kg
     // Sizes that are plainly apart: nobody chooses between 3.5 and 3.6.

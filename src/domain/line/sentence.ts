@@ -246,6 +246,9 @@ function dayOnly(
 
 const PIECES = new RegExp(`^(?:${NUMBER})$`)
 const MOST_PIECES = 40
+const RIB = 'beef-rib-bone-in'
+/** So many ribs a side of beef has that are roasted. */
+const MOST_RIBS = 7
 
 /** A cut at the head of some words, with how many of it: "two pork tenderloins", "11 turkeys", "2 x lamb rack". */
 function cutAt(words: readonly string[], at: number): Found | undefined {
@@ -262,7 +265,13 @@ function cutAt(words: readonly string[], at: number): Found | undefined {
   let next = at + 1
   while (next < at + 5 && (words[next] === 'x' || EMPTY.has(words[next] ?? ''))) next++
   const named = cutsNamed(words, next)
-  return named && { count: next - at + named.count, fact: { kind: 'cut', ids: named.ids, count } }
+  if (!named) return undefined
+  // "3 ribs of beef" is one roast of three bones.
+  const ribs = named.ids[0] === RIB && count >= 2 && count <= MOST_RIBS
+  return {
+    count: next - at + named.count,
+    fact: { kind: 'cut', ids: named.ids, ...(ribs ? { count: 1, bones: count } : { count }) },
+  }
 }
 
 /** Hours said in words: half past seven, quarter to eight, seven o'clock. Roasts are eaten after noon. */
@@ -293,6 +302,13 @@ function clocks(tokens: readonly Token[]): Token[] {
         i++
         continue
       }
+    }
+    const led = i > 0 && /^(?:at|by)$/.test(tokens[i - 1]?.text ?? '')
+    const hour12 =
+      led && /^[a-z]+$/.test(part) && !['a', 'an', 'half', 'quarter'].includes(part) ? numberOf(part) : Number.NaN
+    if (Number.isInteger(hour12) && hour12 >= 1 && hour12 <= 12 && !MEASURED.test(side ?? '')) {
+      made.push({ ...token, text: `${hour12 < 11 ? hour12 + 12 : hour12}:00` })
+      continue
     }
     made.push(token)
   }

@@ -357,6 +357,12 @@ export const LINES: readonly (readonly [line: string, means: string])[] = [
     'oven 120 medium-rare bone-in beef rib eat 19:00 2.7 kg',
     'beef-rib-bone-in 2.7kg oven120 =medium-rare | @11-24T19:00',
   ],
+  ['roast chicken 4lb for tonight at seven', 'chicken 1.81kg | @11-24T19:00'],
+  ['3 ribs of beef for 20 people friday 8pm medium rare', 'beef-rib-bone-in ?kg =medium-rare | for20 @11-27T20:00'],
+  ['3 bone prime rib 3.2 kg', 'beef-rib-bone-in 3.2kg |'],
+  ['turkey 12-14 lb thanksgiving', 'turkey 5.9kg | @11-26T19:00'],
+  ['40 day aged sirloin 3 kg', 'beef-strip-loin 3kg note |'],
+  ['topside 1.5kg 20 min per lb plus 20', 'beef-round-or-rump 1.5kg note |'],
   // What is not understood stays out, and is asked about
   ['chicken 1.5 kg purple monkey dishwasher', 'chicken 1.5kg | ?purple\u00a0monkey\u00a0dishwasher'],
   ['beef rib 3 kg flurbed, medium-rare', 'beef-rib-bone-in 3kg =medium-rare | ?flurbed'],

@@ -128,6 +128,14 @@ export const CARE: readonly Reader[] = [
       ...(how === 'twice' ? { times: 2 } : how === 'three times' ? { times: 3 } : {}),
     }),
   ),
+  listed(
+    `(?:${SPAN}) (?:per|a|for (?:each|every)) (?:${N} )?(?:lb|pound|kg|kilo|g|grams?|half kilo)(?: (?:plus|and)(?: another| an extra)? (?:${SPAN}|\\d+)(?: over| extra)?)?`,
+    (_, text) => ({ kind: 'note', text }),
+  ),
+  reader(`(?:(?:${N} days? )?(?:dry |wet )?aged|${N} days? hung)(?: (?:${N} days?))?`, (_, text) => ({
+    kind: 'note',
+    text,
+  })),
   reader(
     `(?:foil|lid|cover|bacon) off (?:for |in |at )?(?:the )?(?:last|end|final)(?: (?:${SPAN}|hour|half hour|bit|stretch))?`,
     (_, text) => ({ kind: 'note', text }),

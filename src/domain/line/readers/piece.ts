@@ -17,6 +17,8 @@ import {
   TEMP,
 } from './grammar'
 
+/** Two weights said together are a range where the second is no more than this of the first. */
+const RANGE = 1.6
 const LIKE = '(?:likes?|wants?|prefers?|eats?|takes?|having|have|has)(?: it| theirs| his| hers)?'
 
 /** How much there is of it, how thick, how cold; how done it is wanted. */
@@ -29,6 +31,15 @@ export const PIECE: readonly Reader[] = [
       kg: poundsToKilograms(numberOf(pounds)) + ouncesToKilograms(numberOf(ounces)),
     }),
   ),
+  // 12-14 lb: between them
+  reader(`(${DIGITS}) (?:to |or )?(${DIGITS}) ${MASS_UNIT}`, ([, low = '', high = '', unit = '']) => {
+    const [least, most] = [massOf(low, unit), massOf(high, unit)]
+    return most > least && most <= RANGE * least ? { kind: 'mass', kg: (least + most) / 2 } : undefined
+  }),
+  reader(`(${N}) bones?`, ([, count = '']) => {
+    const bones = numberOf(count)
+    return Number.isInteger(bones) && bones >= 1 && bones <= 7 ? { kind: 'bones', bones } : undefined
+  }),
   reader(`(\\d+) x (${DIGITS}) ${MASS_UNIT}`, ([, count = '', value = '', unit = '']) => ({
     kind: 'mass',
     kg: massOf(value, unit),
