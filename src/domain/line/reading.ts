@@ -479,10 +479,9 @@ function roastOf(
     roast.mass_kg = taken_kg
     const { least, usual, most } = known.mass_kg
     // Sizes that are plainly apart: nobody chooses between 3.5 and 3.6.
-    const sizes = [taken_kg, usual, (usual + least) / 2, (usual + most) / 2].reduce<number[]>(
-      (kept, kg) => (kept.some((each) => Math.abs(each - kg) < 0.15 * kg) ? kept : [...kept, kg]),
-      [],
-    )
+    const sizes: number[] = []
+    for (const kg of [taken_kg, usual, (usual + least) / 2, (usual + most) / 2])
+      if (!sizes.some((each) => Math.abs(each - kg) < 0.15 * kg)) sizes.push(kg)
     asks.push({
       code: 'how_heavy',
       cut,
