@@ -1,4 +1,4 @@
-import { readLine } from '@/domain/line/reading'
+import { NO_CUT, readLine } from '@/domain/line/reading'
 import { documentFromLine } from '@/domain/meal/from-line'
 import { fail, type Outcome, succeed } from '@/domain/problem/problem'
 import { nowSeconds } from './environment'
@@ -13,9 +13,6 @@ export interface AddedLine {
   readonly id: string
 }
 
-/** Cuts that are named where a line names none. */
-const EXAMPLES = ['beef-rib-bone-in', 'lamb-leg-bone-in', 'turkey']
-
 /** Adds what a typed line stands for: what it leaves open takes its usual value. */
 export async function addFromLine(slug: string, line: string): Promise<Outcome<AddedLine>> {
   const own = await houseItemsOf(slug)
@@ -25,7 +22,7 @@ export async function addFromLine(slug: string, line: string): Promise<Outcome<A
     const read = readLine(line, { now_s, timeZone: scope.kitchen.timeZone, house })
     if (!read.ok) return read
     const stands = documentFromLine(read.value, now_s, equipmentOf(scope))
-    return stands ? succeed(stands) : fail({ code: 'missing_cut', nearest: EXAMPLES })
+    return stands ? succeed(stands) : fail(NO_CUT)
   })
   if (!made.ok) return made
   const { kind, document } = made.value

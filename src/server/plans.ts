@@ -2,7 +2,7 @@ import type { Plan } from '@/core/schedule/plan'
 import type { KitchenRow, KitchenScope, Page, PlanRow, PlanVersionRow } from '@/db/repositories'
 import type { Unreadable } from '@/db/stored'
 import type { LivingCook } from '@/domain/cook/living-plan'
-import { readLine } from '@/domain/line/reading'
+import { NO_CUT, readLine } from '@/domain/line/reading'
 import { isMeal } from '@/domain/meal/from-line'
 import { planFromLine } from '@/domain/plan/from-line'
 import { checkPlan, checkPromiseAhead } from '@/domain/plan/make-plan'
@@ -116,7 +116,7 @@ export const addPlanFromLine = (slug: string, line: string): Promise<Outcome<Pla
     const now_s = nowSeconds()
     const read = readLine(line, { now_s, timeZone: scope.kitchen.timeZone })
     if (!read.ok) return read
-    if (read.value.roasts.length === 0) return fail({ code: 'missing_cut', nearest: ['beef-rib-bone-in', 'turkey'] })
+    if (read.value.roasts.length === 0) return fail(NO_CUT)
     if (isMeal(read.value)) return fail({ code: 'line_of_a_meal', path: ['line'] })
     return addChecked(scope, { ...planFromLine(read.value, now_s), altitude_m: altitudeOf(scope) })
   })

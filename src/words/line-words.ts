@@ -52,8 +52,6 @@ export function factWords(fact: Fact, units: Units): string | undefined {
       return `${fact.count > 1 ? `${fact.count} × ` : ''}${cutName(fact.ids[0] ?? '')}${fact.ids.length > 1 ? '?' : ''}`
     case 'bones':
       return `${fact.bones} ${fact.bones === 1 ? 'bone' : 'bones'} of it`
-    case 'count':
-      return `${fact.count} of it`
     case 'traits':
       return (
         [

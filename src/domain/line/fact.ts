@@ -32,7 +32,6 @@ export type Fact =
       readonly bones?: number
     }
   | { readonly kind: 'bones'; readonly bones: number }
-  | { readonly kind: 'count'; readonly count: number }
   | {
       readonly kind: 'traits'
       readonly traits: CutTraits

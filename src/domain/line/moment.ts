@@ -1,7 +1,15 @@
 import { TZDate } from '@date-fns/tz'
 import { addDays, isValid } from 'date-fns'
 
-const WEEKDAYS = ['sunday', 'monday', 'tuesday', 'wednesday', 'thursday', 'friday', 'saturday']
+export const WEEKDAYS: readonly string[] = [
+  'sunday',
+  'monday',
+  'tuesday',
+  'wednesday',
+  'thursday',
+  'friday',
+  'saturday',
+]
 const MONTHS = [
   'january',
   'february',

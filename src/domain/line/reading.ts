@@ -2,14 +2,13 @@ import { TZDate } from '@date-fns/tz'
 import { buyFor } from '@/core/portions/buy'
 import { findCut } from '@/core/reference/cuts'
 import { donenessScale } from '@/core/reference/doneness'
-import { celsius, fahrenheitToCelsius } from '@/core/units'
 import type { HouseItem } from '../house/house-item'
 import { fail, type Outcome, type Span, succeed } from '../problem/problem'
 import { nearestOf } from '../quantity/nearest'
 import type { StagePart } from '../roast/roast-document'
-import { heldNumber } from '../schema/scalars'
-import { type CutTraits, cutsNamed, NAME_WORDS, withTraits } from './cut-names'
+import { type CutTraits, NAME_WORDS, withTraits } from './cut-names'
 import type { Fact, Meaning, SaidHeat, SaidStage } from './fact'
+import { type Role, scaleOf } from './scale'
 import { type LineContext, readSentence } from './sentence'
 import { LONGEST_LINE } from './tokens'
 
@@ -89,52 +88,9 @@ export interface LineReading {
   readonly asks: readonly Ask[]
 }
 
-/** The hottest a dial goes in °C, and the warmest a core is wanted: a bare number above is °F. */
-const HOTTEST_C = 300
-const CORE_MOST_C = 105
-/** The coolest an oven is set in °F, and the coolest core, that anybody means so. */
-const OVEN_LEAST_F = 150
-const CORE_LEAST_F = 100
-const LEAST_HEAT_C = 55
-
-type Role = 'oven' | 'core' | 'start'
-
-/** Bare numbers of a line are °F where only that makes sense of one of them. */
-function scaleOf(meanings: readonly Meaning[]): (heat: SaidHeat, role: Role) => number {
-  type Said = { heat: SaidHeat; role: Role; on?: SaidStage['on'] | undefined }
-  const heats = meanings.flatMap(({ fact }): Said[] => {
-    if (fact.kind === 'stage')
-      return [
-        ...(fact.stage.heat ? [{ heat: fact.stage.heat, role: 'oven' as const, on: fact.stage.on }] : []),
-        ...(fact.stage.core ? [{ heat: fact.stage.core, role: 'core' as const }] : []),
-      ]
-    if (fact.kind === 'heat') return [{ heat: fact.heat, role: 'oven' as const, on: fact.on }]
-    if (fact.kind === 'second' && fact.heat) return [{ heat: fact.heat, role: 'oven' as const }]
-    if (fact.kind === 'serve' || fact.kind === 'pull') return [{ heat: fact.heat, role: 'core' as const }]
-    if (fact.kind === 'start' && fact.heat) return [{ heat: fact.heat, role: 'start' as const }]
-    return []
-  })
-  const said = (unit: 'c' | 'f') => heats.some(({ heat }) => heat.unit === unit)
-  const only = heats.some(
-    ({ heat, role, on }) =>
-      heat.unit === undefined &&
-      ((role === 'oven' && on !== 'fire' && heat.value > HOTTEST_C) || (role === 'core' && heat.value > CORE_MOST_C)),
-  )
-  // A low oven goes to a core: 225 is no low oven in °C.
-  const fahrenheit = said('f') || only
-  const celsiusToo = meanings.some(({ fact }) => fact.kind === 'heat' && fact.heat.unit === 'c') || said('c')
-  const read = ({ value, unit }: SaidHeat, role: Role): number => {
-    if (unit === 'c') return celsius(value)
-    if (unit === 'f') return round(fahrenheitToCelsius(value))
-    if (role === 'start') return value > 30 ? round(fahrenheitToCelsius(value)) : value
-    const most = role === 'oven' ? HOTTEST_C : CORE_MOST_C
-    const least = role === 'oven' ? OVEN_LEAST_F : CORE_LEAST_F
-    const asF = value > most || (fahrenheit && !(celsiusToo && !only) && value >= least)
-    return asF ? round(fahrenheitToCelsius(value)) : value
-  }
-  return (heat, role) => heldNumber(read(heat, role))
-}
 const round = (value: number) => Math.round(value * 10) / 10
+/** A dial is not set below this, °C. */
+const LEAST_HEAT_C = 55
 
 /** Facts that belong to the table, whatever roast they stand beside. */
 const OF_TABLE: ReadonlySet<Fact['kind']> = new Set(['guests', 'wish', 'vulnerable', 'side', 'moment'])
@@ -184,6 +140,8 @@ function promiseOf(table: readonly Meaning[], timeZone: string): number | undefi
   )
 }
 
+/** What is to be said where a line names no meat. */
+export const NO_CUT = { code: 'missing_cut', nearest: ['beef-rib-bone-in', 'lamb-leg-bone-in', 'turkey'] } as const
 const USUAL = ['beef-rib-bone-in', 'lamb-leg-bone-in', 'pork-loin', 'turkey', 'chicken']
 /** A cut's name as a line says it: its words without the comma. */
 const nameInLine = (id: string): string => (findCut(id)?.name ?? id).toLowerCase().replaceAll(',', '')
@@ -334,9 +292,6 @@ function roastOf(
         break
       case 'bones':
         bones = fact.bones
-        break
-      case 'count':
-        count = fact.count
         break
       case 'mass':
         roast.mass_kg = fact.kg
@@ -491,6 +446,3 @@ function roastOf(
   }
   return { ...roast, cut, count, mass_kg: roast.mass_kg, stages, tending, notes, written }
 }
-
-/** Whether some words name a cut: for lists that are searched. */
-export const namesCut = (words: string): boolean => cutsNamed(words.toLowerCase().split(' '), 0) !== undefined

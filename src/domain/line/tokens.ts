@@ -51,12 +51,6 @@ export function tokensOf(line: string): Token[] {
   return tokens
 }
 
-/** Digits of other scripts and full-width letters as plain ones; as many characters as before. */
-export const plainDigits = (line: string): string =>
-  line
-    .replace(/[\uff01-\uff5e]/g, (sign) => String.fromCharCode(sign.charCodeAt(0) - 0xfee0))
-    .replace(/[\u0660-\u0669]/g, (digit) => String(digit.charCodeAt(0) - 0x660))
-
 const NUMBER_WORDS: Readonly<Record<string, number>> = {
   a: 1,
   an: 1,

@@ -1,7 +1,7 @@
-import { findSchool } from '@/core/program/schools'
+import { findCut } from '@/core/reference/cuts'
 import type { LineReading } from '../line/reading'
 import { findSide } from '../line/sides'
-import { partsOfSaid, planFromLine, promiseOf } from '../plan/from-line'
+import { partsOfSaid, piecesOfSaid, planFromLine, promiseOf, steadySet } from '../plan/from-line'
 import type { PlanDocument, ProgramPart } from '../roast/roast-document'
 import { type MealDocument, mealDocument } from './meal-document'
 
@@ -22,46 +22,32 @@ const plainly = (program: ProgramPart): boolean =>
  * that all of them bear (common practice). Undefined where one roast alone has its own usual heat.
  */
 function sharedHeat({ roasts }: LineReading): number | undefined {
-  const heats = roasts.flatMap((said) => {
-    const { cut, program } = partsOfSaid(said)
-    return plainly(program) ? [findSchool('steady')?.usual(cut).set_c ?? 160] : []
-  })
+  const heats = roasts.map(partsOfSaid).flatMap(({ cut, program }) => (plainly(program) ? [steadySet(cut)] : []))
   return heats.length > 1 ? Math.max(...heats) : undefined
 }
 
 /** The meal document of a line about a whole table, in a kitchen. */
 export function mealFromLine(reading: LineReading, now_s: number, kitchen: MealDocument['kitchen']): MealDocument {
-  const promise_s = promiseOf(reading, now_s)
   const guests = reading.guests ?? USUAL_GUESTS
-  const pieces = reading.roasts
-    .flatMap((said) => Array.from({ length: said.count }, (_, i) => ({ said, i })))
-    .slice(0, MOST_ROASTS)
+  const pieces = reading.roasts.flatMap(piecesOfSaid).slice(0, MOST_ROASTS)
   const heat_c = sharedHeat(reading)
+  const [only, ...others] = reading.roasts
   return mealDocument.parse({
-    title:
-      reading.roasts.length === 1
-        ? partsOfSaid(reading.roasts[0] as LineReading['roasts'][number]).cut.name
-        : `${guests} at the table`,
+    title: only && others.length === 0 ? (findCut(only.cut)?.name ?? only.cut) : `${guests} at the table`,
     kitchen,
     guests,
     vulnerable: reading.vulnerable,
-    servings: [{ id: 'serving', title: 'The meal', at: new Date(promise_s * 1000).toISOString() }],
-    roasts: pieces.map(({ said, i }, index) => {
-      const { cut, preparation, ...parts } = partsOfSaid(said)
-      return {
-        id: `roast-${index + 1}`,
-        title: said.count === 1 ? cut.name : `${cut.name} ${i + 1} of ${said.count}`,
-        serving: 'serving',
-        heads: Math.floor(guests / pieces.length) + (index < guests % pieces.length ? 1 : 0),
-        ...parts,
-        ...(plainly(parts.program) && heat_c !== undefined ? { program: { school: 'steady', set_c: heat_c } } : {}),
-        preparation: preparation ?? 'dry_salt',
-      }
-    }),
+    servings: [{ id: 'serving', title: 'The meal', at: new Date(promiseOf(reading, now_s) * 1000).toISOString() }],
+    roasts: pieces.map((piece, index) => ({
+      ...piece,
+      id: `roast-${index + 1}`,
+      serving: 'serving',
+      heads: Math.floor(guests / pieces.length) + (index < guests % pieces.length ? 1 : 0),
+      ...(plainly(piece.program) && heat_c !== undefined ? { program: { school: 'steady', set_c: heat_c } } : {}),
+    })),
     sides: reading.sides.flatMap(({ id }, i) => {
       const side = findSide(id)
-      if (!side) return []
-      return [{ ...side, id: `side-${i + 1}`, serving: 'serving' }]
+      return side ? [{ ...side, id: `side-${i + 1}`, serving: 'serving' }] : []
     }),
   })
 }

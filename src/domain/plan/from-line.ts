@@ -19,8 +19,8 @@ const FINISH = { set_c: 250, minutes: 8 }
 /** Basting where nobody says how often, minutes. */
 const BASTES_MIN = 40
 
-const usualOf = (school: School, cut: Cut) => school.usual(cut)
-const steadySet = (cut: Cut): number => (findSchool('steady') as School).usual(cut).set_c
+/** The usual heat of a cut at one setting, °C. */
+export const steadySet = (cut: Cut): number => (findSchool('steady') as School).usual(cut).set_c
 
 function stageOf(stage: HeatedStage, fallback_c: number): StagePart {
   const { on, minutes, core_c, cover, breastDown } = stage
@@ -57,7 +57,7 @@ const restPart = (minutes: number): StagePart => ({
 
 /** A school's own way written out, for what no school's settings can say. */
 function writtenOut(school: School, roast: SaidRoast, cut: Cut): StagePart[] {
-  const usual = usualOf(school, cut)
+  const usual = school.usual(cut)
   const settings = {
     ...usual,
     set_c: roast.set_c ?? usual.set_c,
@@ -84,7 +84,7 @@ function staged(roast: SaidRoast, cut: Cut): ProgramPart {
   const main: HeatedStage[] = goesOn ? [...cooks, { on: 'oven', set_c: fallback_c }] : cooks
   const reverse = roast.school === 'reverse-sear' || finishes.length > 0
   const searing = findSchool('reverse-sear') as School
-  const rest_min = roast.rest_min ?? (reverse ? usualOf(searing, cut).rest_min : cut.rest_min.least)
+  const rest_min = roast.rest_min ?? (reverse ? searing.usual(cut).rest_min : cut.rest_min.least)
   // A reverse sear ends hot, whether that was said or not.
   if (roast.school === 'reverse-sear' && finishes.length === 0) finishes.push({ on: 'oven', finish: true })
   const [first, second, third] = [...pans, ...main]
@@ -132,7 +132,7 @@ function staged(roast: SaidRoast, cut: Cut): ProgramPart {
     roast.pull_c === undefined &&
     school('reverse-sear')
   ) {
-    const usual = usualOf(school('reverse-sear') as School, cut)
+    const usual = searing.usual(cut)
     return {
       school: 'reverse-sear',
       set_c: heldNumber(first?.set_c ?? roast.set_c ?? usual.set_c),
@@ -242,6 +242,16 @@ export function partsOfSaid(roast: SaidRoast) {
     frozen: roast.frozen ?? false,
     notes: [...roast.notes, ...glazes].join('; ').slice(0, 500),
   }
+}
+
+/** The pieces that a roast said once stands for, as a meal holds them but for their place in it. */
+export function piecesOfSaid(said: SaidRoast) {
+  const { cut, preparation, ...parts } = partsOfSaid(said)
+  return Array.from({ length: said.count }, (_, i) => ({
+    title: said.count === 1 ? cut.name : `${cut.name} ${i + 1} of ${said.count}`,
+    ...parts,
+    preparation: preparation ?? ('dry_salt' as const),
+  }))
 }
 
 /** The plan document of the one roast that a line is about. */

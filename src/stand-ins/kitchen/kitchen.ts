@@ -9,7 +9,7 @@ import { K, magnus, RHO_C } from '../truth/truth'
 
 const ROOM_C = 21
 const SHELLS = 16
-/** A cabinet that keeps its heat with the door shut, and one that comes up to it, s. */
+/** How fast an oven comes up to its setting, and how fast it cools when it is off and shut, s. */
 const HEATS_S = 240
 const COOLS_S = 3600
 

@@ -12,7 +12,9 @@ export function Understood({
   readonly reading: LineReading
   readonly units: Units
 }) {
-  const unknown = reading.asks.flatMap((ask) => (ask.code === 'what_is' ? [{ ...ask.at, says: undefined }] : []))
+  const unknown = reading.asks.flatMap((ask) =>
+    ask.code === 'what_is' ? [{ ...ask.at, says: undefined, mended: false }] : [],
+  )
   const known = reading.meanings.flatMap(({ from, to, fact, mended }) => {
     const says = factWords(fact, units)
     return says === undefined ? [] : [{ from, to, says, mended: mended.length > 0 }]
@@ -20,10 +22,10 @@ export function Understood({
   const pieces = [...known, ...unknown].sort((a, b) => a.from - b.from)
   return (
     <ol className="flex flex-wrap gap-x-4 gap-y-3" data-testid="line-understood" aria-label="What it was taken to mean">
-      {pieces.map(({ from, to, says, ...more }) => (
+      {pieces.map(({ from, to, says, mended }) => (
         <li key={from} className="leading-tight" data-from={from} data-unknown={says === undefined || undefined}>
           <span
-            className={`block text-base ${says === undefined ? 'text-wattle underline decoration-wavy decoration-2 underline-offset-4' : 'mended' in more && more.mended ? 'text-russet' : 'text-soft'}`}
+            className={`block text-base ${says === undefined ? 'text-wattle underline decoration-wavy decoration-2 underline-offset-4' : mended ? 'text-russet' : 'text-soft'}`}
           >
             {line.slice(from, to)}
           </span>

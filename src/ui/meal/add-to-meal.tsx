@@ -1,10 +1,10 @@
 'use client'
 import { useId, useState } from 'react'
-import { readLine } from '@/domain/line/reading'
+import { NO_CUT, readLine } from '@/domain/line/reading'
 import { findSide } from '@/domain/line/sides'
 import { USUAL_SIDES } from '@/domain/meal/from-words'
 import { type MealDocument, mealRoast, mealSide } from '@/domain/meal/meal-document'
-import { partsOfSaid } from '@/domain/plan/from-line'
+import { piecesOfSaid } from '@/domain/plan/from-line'
 import type { Problem } from '@/domain/problem/problem'
 import type { Units } from '@/words/units'
 import { ProblemList } from '../shell/problem-list'
@@ -35,26 +35,15 @@ export function AddToMeal({
     const read = readLine(line, { now_s, timeZone: units.timeZone })
     if (!read.ok) return setProblems(read.problems)
     const { roasts, sides, guests } = read.value
-    if (roasts.length === 0 && sides.length === 0)
-      return setProblems([{ code: 'missing_cut', nearest: ['beef-rib-bone-in', 'lamb-leg-bone-in', 'turkey'] }])
+    if (roasts.length === 0 && sides.length === 0) return setProblems([NO_CUT])
     const serving = document.servings[0]?.id
     let meal = document
     let key = ''
     for (const said of roasts)
-      for (let i = 0; i < said.count; i++) {
-        const { cut, preparation, ...parts } = partsOfSaid(said)
+      for (const piece of piecesOfSaid(said)) {
         key = freshId(meal, said.cut)
-        const title = said.count === 1 ? cut.name : `${cut.name} ${i + 1} of ${said.count}`
         const heads = Math.round((guests ?? 0) / (roasts.length * said.count))
-        const roast = mealRoast.parse({
-          id: key,
-          title,
-          serving,
-          heads,
-          ...parts,
-          preparation: preparation ?? 'dry_salt',
-        })
-        meal = { ...meal, roasts: [...meal.roasts, roast] }
+        meal = { ...meal, roasts: [...meal.roasts, mealRoast.parse({ ...piece, id: key, serving, heads })] }
       }
     for (const { id: side } of sides) {
       const known = findSide(side)

@@ -2,7 +2,7 @@ import type { Slice } from '../../doneness/slice'
 import type { Spread } from '../../estimate/ensemble'
 import { type Program, type Stage, settingOf } from '../../program/stage'
 import { STANDARDS } from '../../reference/standards'
-import { answerRoast, type PullSafety, type RoastAnswer, type RoastQuestion } from '../../roast/answer'
+import { answerRoast, type RoastAnswer, type RoastQuestion } from '../../roast/answer'
 import { restStageIndex } from '../../roast/rest'
 import type { Caution } from '../../safety/cautions'
 import type { StageRun } from '../../simulate/cook'
@@ -18,7 +18,6 @@ export interface CookedRoast {
   readonly program: Program
   readonly stages: readonly StageRun[]
   readonly pull_c: number
-  readonly safety: PullSafety | undefined
   readonly peak_c: number
   /** Peak after the pull, s. */
   readonly peakAfter_s: number
@@ -113,7 +112,6 @@ export function cookForMeal({ oven_index, ...request }: MealRoastRequest): Cooke
     program,
     stages: run.stages,
     pull_c: answer.pull_c,
-    safety: answer.safety,
     peak_c: answer.peak_c,
     peakAfter_s: answer.peakAfter_s,
     slack_s,

@@ -1,0 +1,224 @@
+import { TZDate } from '@date-fns/tz'
+import { format } from 'date-fns'
+import type { Fact } from './fact'
+import { LONGEST_MOMENT, readMoment, WEEKDAYS } from './moment'
+import { minutesOf } from './readers'
+import { NUMBER, numberOf, type Token } from './tokens'
+
+/** Moments as cooks say them beyond a day and a clock: feasts, meals, half past seven, in three hours. */
+
+export interface MomentContext {
+  /** The present, s since 1970. */
+  readonly now_s: number
+  /** IANA name of the kitchen's time zone. */
+  readonly timeZone: string
+}
+
+/** A fact at the head of some words, with the number of words it takes. */
+export interface Found {
+  readonly count: number
+  readonly fact: Fact
+}
+
+const HOLIDAYS: readonly (readonly [RegExp, (year: number) => readonly [number, number]])[] = [
+  [/^(?:christmas|xmas) eve/, () => [12, 24]],
+  [/^(?:christmas|xmas)(?: day)?/, () => [12, 25]],
+  [/^boxing day/, () => [12, 26]],
+  [/^new year'?s eve/, () => [12, 31]],
+  [/^new year'?s day/, () => [1, 1]],
+  [/^thanksgiving(?: day)?/, (year) => [11, 22 + ((11 - new Date(Date.UTC(year, 10, 1)).getUTCDay()) % 7)]],
+]
+/** When a meal is eaten where only its name is said (common practice), the hour. */
+const MEALS: readonly (readonly [RegExp, number])[] = [
+  [/\b(?:lunch|lunchtime|midday)\b/, 13],
+  [/\b(?:dinner|supper|evening|tonight|night)\b/, 19],
+]
+const USUAL_HOUR = 19
+
+const LEADS_TABLE =
+  /^(?:(?:to be )?(?:on the table|ready|plates?(?: up)?|sit(?:ting)? down|eat(?:ing)?|serv(?:e|ed|ing)|carved?|dinner|lunch|supper)(?: is| for| by| at| on)*) /
+
+/** From now on: in 3 hours. */
+const WITHIN = new RegExp(
+  `^(?:ready |eat |served? )?in (${NUMBER} (?:hours?|hrs?|h)(?: ${NUMBER} (?:min|minutes))?|half an hour|${NUMBER} (?:minutes|mins?))(?: |$)`,
+)
+const HOLIDAY_BEGINS = /^(?:christmas|xmas|boxing|new|thanksgiving)$/
+
+const isoDay = (day: TZDate): string => format(day, 'yyyy-MM-dd')
+
+/** The next such feast at the head of some words, with the number of words used. */
+function holidayAt(
+  words: readonly string[],
+  { now_s, timeZone }: MomentContext,
+): { readonly count: number; readonly iso: string } | undefined {
+  if (!HOLIDAY_BEGINS.test(words[0] ?? '')) return undefined
+  const text = words.join(' ')
+  const now = new TZDate(now_s * 1000, timeZone)
+  for (const [pattern, dayOf] of HOLIDAYS) {
+    const named = text.match(pattern)
+    if (!named) continue
+    const inYear = (year: number) => {
+      const [month, day] = dayOf(year)
+      return isoDay(new TZDate(year, month - 1, day, timeZone))
+    }
+    const year = now.getFullYear()
+    return { count: named[0].split(' ').length, iso: inYear(inYear(year) < isoDay(now) ? year + 1 : year) }
+  }
+  return undefined
+}
+
+/** A moment at the head of some words, with holidays, meals and "in 3 hours". */
+export function momentAt(said: readonly string[], { now_s, timeZone }: MomentContext): Found | undefined {
+  const words = beforeMeasures(said)
+  const text = words.slice(0, LONGEST_MOMENT).join(' ')
+  // "dinner for 4" is a table, not an hour.
+  if (/^(?:[a-z]+ )?for \d+(?! ?(?:am|pm|:|\d))(?: |$)/.test(text)) return undefined
+  const within = said.slice(0, LONGEST_MOMENT).join(' ').match(WITHIN)
+  if (within) {
+    const at_s = Math.ceil((now_s + minutesOf(within[1] as string) * 60) / 60) * 60
+    return Number.isFinite(at_s)
+      ? { count: within[0].trim().split(' ').length, fact: { kind: 'moment', at_s, said: 'both' } }
+      : undefined
+  }
+  const lead = text.match(LEADS_TABLE)
+  const skipped = lead ? lead[0].trim().split(' ').length : 0
+  let rest = words.slice(skipped)
+  // "next", "this" and "on" before a day say nothing more.
+  let more = 0
+  while (['next', 'this', 'on', 'at', 'by', 'for', 'coming'].includes(rest[more] ?? '') && more < 3) more++
+  const bare = rest.slice(more)
+  const feast = holidayAt(bare, { now_s, timeZone })
+  if (feast) {
+    const after = bare.slice(feast.count)
+    const before = skipped + more + feast.count
+    const found = readMoment([feast.iso, ...after.slice(0, 6)], { now_s, timeZone })
+    return found
+      ? { count: before + found.count - 1, fact: { kind: 'moment', at_s: found.at_s, said: 'both' } }
+      : dayOnly(feast.iso, after, before, { now_s, timeZone })
+  }
+  // "on the table", "ready by": whatever follows is led.
+  if (skipped > 0) rest = ['eat', ...rest]
+  else if (more > 0 && !['at', 'by', 'on', 'for'].includes(rest[0] ?? '')) rest = bare
+  const bareHours = evening(rest)
+  const found = readMoment(bareHours.slice(0, LONGEST_MOMENT), { now_s, timeZone })
+  if (found) {
+    const dropped = rest === bare ? more : skipped > 0 ? skipped - 1 : 0
+    let count = found.count + dropped
+    // "eat saturday 19:00 in the evening"
+    while (['oclock', "o'clock", 'sharp'].includes(words[count] ?? '')) count++
+    const used = rest.slice(0, found.count)
+    const dated = used.some((word) => DAYS_SAID.test(word))
+    return { count, fact: { kind: 'moment', at_s: found.at_s, said: dated ? 'both' : 'clock' } }
+  }
+  // What has gone by is said to have gone by, not read as something else.
+  if (bare[0] === 'yesterday') {
+    const gone = new TZDate((now_s - 86_400) * 1000, timeZone)
+    const clock = readMoment([isoDay(gone), ...bare.slice(1, 4)], { now_s, timeZone })
+    const at_s = clock?.at_s ?? Math.floor(gone.getTime() / 1000)
+    return { count: skipped + more + (clock ? clock.count : 1), fact: { kind: 'moment', at_s, said: 'both' } }
+  }
+  // A date without an hour.
+  const dated = bare.slice(0, 2)
+  const date =
+    MONTH.test(dated[0] ?? '') !== MONTH.test(dated[1] ?? '')
+      ? readMoment([...dated, `${USUAL_HOUR}:00`], { now_s, timeZone })
+      : undefined
+  if (date && date.count === 3)
+    return { count: skipped + more + 2, fact: { kind: 'moment', at_s: date.at_s, said: 'day' } }
+  // A day without an hour, or a meal without one.
+  const day = bare[0]
+  if (day && (['today', 'tonight', 'tomorrow'].includes(day) || WEEKDAYS.includes(day))) {
+    const start = skipped + more + 1
+    return dayOnly(day, words.slice(start), start, { now_s, timeZone }, text)
+  }
+  return undefined
+}
+/** A word that names a day or a month. */
+const DAYS_SAID =
+  /^(?:today|tonight|tomorrow|\d{4}-\d{2}-\d{2}|(?:sun|mon|tue|wed|thu|fri|sat|jan|feb|mar|apr|may|jun|jul|aug|sep|oct|nov|dec)[a-z]*)$/
+const MONTH = /^(?:jan|feb|mar|apr|may|jun|jul|aug|sep|oct|nov|dec)/
+/** What a number is that is no hour. */
+const MEASURED =
+  /^(?:kgs?|kilos?|kilograms?|g|gr|gms?|grams?|lbs?|pounds?|oz|ounces?|mm|cm|inch|inches|people|persons?|guests?|heads?|covers?|adults?|min|mins|minutes?|hours?|hrs?|x|c|f|degrees)$/
+/** The words before the first number that is no hour. */
+function beforeMeasures(words: readonly string[]): readonly string[] {
+  const end = words.findIndex((word, i) => /^\d/.test(word) && MEASURED.test(words[i + 1] ?? ''))
+  return end < 0 ? words : words.slice(0, end)
+}
+const AFTER_NOON = /^(?:in the (?:evening|afternoon)|at night|tonight)/
+
+/** "at 7" is seven in the evening: roasts are not eaten at dawn unless somebody says so. */
+const evening = (words: readonly string[]): string[] =>
+  words.map((word, i) => {
+    const clock = /^(\d{1,2})(?:[:.](\d{2}))?$/.exec(word)
+    if (clock && Number(clock[1]) < 12 && AFTER_NOON.test(words.slice(i + 1, i + 4).join(' ')))
+      return `${Number(clock[1]) + 12}:${clock[2] ?? '00'}`
+    return /^(?:[1-9]|10)$/.test(word) &&
+      i > 0 &&
+      i < 6 &&
+      !/^(?:am|pm|h|st|nd|rd|th|min|minutes|hours?|hrs?)$/.test(words[i + 1] ?? '') &&
+      !MONTH.test(words[i + 1] ?? '') &&
+      !MONTH.test(words[i - 1] ?? '') &&
+      words[i - 1] !== 'for'
+      ? `${Number(word) + 12}:00`
+      : word
+  })
+
+/** A day with the name of a meal, or with none: at its usual hour. */
+function dayOnly(
+  day: string,
+  after: readonly string[],
+  used: number,
+  context: MomentContext,
+  whole = '',
+): Found | undefined {
+  const named = after[0] ?? ''
+  const meal =
+    MEALS.find(([pattern]) => pattern.test(named)) ??
+    MEALS.find(([pattern]) => pattern.test(whole.split(' ').slice(0, used).join(' ')))
+  const hour = meal?.[1] ?? USUAL_HOUR
+  const found = readMoment([day === 'tonight' ? 'today' : day, `${hour}:00`], context)
+  const takes = MEALS.some(([pattern]) => pattern.test(named)) ? 1 : 0
+  return found ? { count: used + takes, fact: { kind: 'moment', at_s: found.at_s, said: 'day' } } : undefined
+}
+
+/** Hours said in words: half past seven, quarter to eight, seven o'clock. Roasts are eaten after noon. */
+export function clocks(tokens: readonly Token[]): Token[] {
+  const made: Token[] = []
+  for (let i = 0; i < tokens.length; i++) {
+    const token = tokens[i] as Token
+    const [part, side, hour] = [token.text, tokens[i + 1]?.text, tokens[i + 2]]
+    const minutes =
+      part === 'half' && side === 'past'
+        ? 30
+        : part === 'quarter' && side === 'past'
+          ? 15
+          : part === 'quarter' && side === 'to'
+            ? -15
+            : undefined
+    const said = minutes === undefined ? undefined : hour && numberOf(hour.text)
+    if (minutes !== undefined && hour && said !== undefined && Number.isInteger(said) && said >= 1 && said <= 12) {
+      const at_min = (said < 11 ? said + 12 : said) * 60 + minutes
+      made.push({ ...token, to: hour.to, text: `${Math.floor(at_min / 60)}:${String(at_min % 60).padStart(2, '0')}` })
+      i += 2
+      continue
+    }
+    if (side === "o'clock" || side === 'oclock') {
+      const value = numberOf(part)
+      if (Number.isInteger(value) && value >= 1 && value <= 12) {
+        made.push({ ...token, to: (tokens[i + 1] as Token).to, text: `${value < 11 ? value + 12 : value}:00` })
+        i++
+        continue
+      }
+    }
+    const led = i > 0 && /^(?:at|by)$/.test(tokens[i - 1]?.text ?? '')
+    const hour12 =
+      led && /^[a-z]+$/.test(part) && !['a', 'an', 'half', 'quarter'].includes(part) ? numberOf(part) : Number.NaN
+    if (Number.isInteger(hour12) && hour12 >= 1 && hour12 <= 12 && !MEASURED.test(side ?? '')) {
+      made.push({ ...token, text: `${hour12 < 11 ? hour12 + 12 : hour12}:00` })
+      continue
+    }
+    made.push(token)
+  }
+  return made
+}
