@@ -1,5 +1,6 @@
 import { findSchool } from '@/core/program/schools'
-import type { Fact, SaidHeat, SaidStage } from '@/domain/line/fact'
+import type { TenderEnd } from '@/core/reference/tenderness'
+import type { Fact, SaidHeat, SaidMoment, SaidStage } from '@/domain/line/fact'
 import type { Ask } from '@/domain/line/reading'
 import { clock, duration, mass, shortDay, type Units } from './units'
 import { cutName, donenessName } from './words'
@@ -110,7 +111,9 @@ export function factWords(fact: Fact, units: Units): string | undefined {
     case 'cover':
       return COVER[fact.cover]
     case 'tending':
-      return `${{ baste: 'basted', glaze: 'glazed', turn: 'turned' }[fact.act]}${fact.times ? ` ${fact.times} ×` : fact.every_min ? ` every ${span(fact.every_min)}` : ''}`
+      return tendedWords(fact, heat)
+    case 'tender':
+      return TENDER_WORDS[fact.degree]
     case 'note':
       return 'kept as a note'
     case 'guests':
@@ -132,6 +135,34 @@ export function factWords(fact: Fact, units: Units): string | undefined {
     case 'filler':
       return undefined
   }
+}
+
+type Tended = Extract<Fact, { kind: 'tending' }>
+const TENDED: Readonly<Record<Tended['act'], string>> = {
+  baste: 'basted',
+  glaze: 'glazed',
+  turn: 'turned',
+  uncover: 'foil off',
+  cover: 'foil on',
+  look: 'door opened to look',
+  coals: 'coals added',
+}
+export const TENDER_WORDS: Readonly<Record<TenderEnd, string>> = {
+  slices: 'until it is just tender and slices',
+  leaves_bone: 'until it leaves the bone',
+  falls_apart: 'until it falls apart',
+}
+
+function momentWords(moment: SaidMoment, heat: (said: SaidHeat) => string): string {
+  if ('core' in moment) return `when it reads ${heat(moment.core)}`
+  if ('before_end_min' in moment) return `${span(moment.before_end_min)} before the end`
+  if ('at_min' in moment) return moment.at_min === 0 ? 'at the beginning' : `after ${span(moment.at_min)}`
+  return moment.share === 0.5 ? 'half-way' : `at ${Math.round(moment.share * 100)} % of its time`
+}
+
+function tendedWords({ act, times, every_min, moments }: Tended, heat: (said: SaidHeat) => string): string {
+  if (moments) return `${TENDED[act]} ${moments.map((moment) => momentWords(moment, heat)).join(' and ')}`
+  return `${TENDED[act]}${times ? ` ${times} ×` : every_min ? ` every ${span(every_min)}` : ''}`
 }
 
 const SAID_TWICE: Readonly<Partial<Record<Fact['kind'], string>>> = {

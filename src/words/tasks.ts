@@ -1,4 +1,4 @@
-import type { Stage } from '@/core/program/stage'
+import type { Stage, TendingAct } from '@/core/program/stage'
 import type { Cut } from '@/core/reference/cuts'
 import { COOLING, DANGER_ZONE_C, STANDARDS } from '@/core/reference/standards'
 import { isBird } from '@/core/safety/cautions'
@@ -31,6 +31,16 @@ const NAMES = {
   counter: 'the board',
   fridge: 'the fridge',
 } as const
+
+const ACT_TITLES: Readonly<Record<TendingAct, string>> = {
+  baste: 'Baste',
+  turn: 'Turn',
+  glaze: 'Glaze',
+  uncover: 'Take off the foil',
+  cover: 'Foil on, loosely',
+  look: 'A quick look, door shut again',
+  coals: 'Coals on the fire',
+}
 
 /** A task in the imperative, as a cook would say it; of several items it begins with which. */
 export function taskTitle(task: Task, scene: TaskScene, units: Units): string {
@@ -87,19 +97,18 @@ function imperative(task: Task, { cut, source, servings }: TaskScene, units: Uni
         ? `${where.charAt(0).toUpperCase()}${where.slice(1)} off. Do not open the door`
         : `${where.charAt(0).toUpperCase()}${where.slice(1)} to ${heat}`
     case 'tend':
-      return task.act === 'turn'
-        ? cut && isBird(cut)
-          ? 'Turn breast up'
-          : 'Turn'
-        : task.act === 'baste'
-          ? 'Baste'
-          : task.act === 'glaze'
-            ? 'Glaze'
-            : 'Take off the foil'
+      return task.act === 'turn' && cut && isBird(cut) && !task.because.numbers.other_way
+        ? 'Turn breast up'
+        : ACT_TITLES[task.act ?? 'look']
     case 'watch':
       return 'Stand by: first look with the probe'
     case 'pull':
-      return `Pull at ${temperature(task.pull_c ?? 0, units)}`
+      if (numbers.pale) return `At ${temperature(task.pull_c ?? 0, units)} look at the skin: is it pale?`
+      if (numbers.stays)
+        return `${numbers.tender ? 'When it is tender' : 'On to the hot finish'}, about ${temperature(task.pull_c ?? 0, units)}${numbers.tender ? ': on to the hot finish' : ''}`
+      return numbers.tender
+        ? `Out when it is tender, about ${temperature(task.pull_c ?? 0, units)}`
+        : `Pull at ${temperature(task.pull_c ?? 0, units)}`
     case 'take_off':
       return source?.kind === 'hob' ? 'Off the hob, drain' : `Out of ${where}`
     case 'rest':
@@ -130,6 +139,16 @@ const keepHot = (units: Units) => `Keep above ${temperature(DANGER_ZONE_C.high, 
 export const coolingRule = (units: Units): string =>
   `Leftovers: from ${temperature(COOLING.from_c, units)} to ${temperature(COOLING.middle_c, units)} within ${duration(COOLING.first_s)}, to ${temperature(COOLING.to_c, units)} within ${duration(COOLING.whole_s - COOLING.first_s)} more.`
 
+/** How each kind of tending is done, with the caution that bites there. */
+const TEND_HELP: Readonly<Partial<Record<TendingAct, string>>> = {
+  baste: 'Tin out, door shut meanwhile, spoon, back in. Hot fat: tilt the tin away from you.',
+  glaze: 'Thin. Sugar burns: never before the last third.',
+  turn: 'Dry cloths or two spoons, no fork. Hot fat spits.',
+  coals:
+    'A handful beside the meat, lit ones if you have them; lid down at once. Never leave the fire; out of the wind.',
+  look: 'Each opening costs the oven heat.',
+}
+
 /** A line of help under the task: how, and the caution that bites here. */
 export function taskHelp(task: Task, scene: TaskScene, units: Units): string | undefined {
   const { cut, source } = scene
@@ -156,9 +175,17 @@ export function taskHelp(task: Task, scene: TaskScene, units: Units): string | u
         : task.stage?.environment.kind === 'fire'
           ? 'Outdoors only, clear of walls, out of the wind; a handful of coals each hour; never leave the fire.'
           : `Probe in: ${lower(cut.probe)}.`
+    case 'tend':
+      return TEND_HELP[task.act ?? 'look']
     case 'watch':
-      return 'Push through and draw back: the lowest reading is the centre.'
+      return task.because.numbers.tender
+        ? 'Try it with a fork in the thickest part: it turns without a pull when it is there.'
+        : 'Push through and draw back: the lowest reading is the centre.'
     case 'pull':
+      if (task.because.numbers.pale)
+        return `Pale: the hot finish. Brown already: leave the oven as it is to ${temperature(task.because.numbers.else_pull_c ?? 0, units)}, about ${duration((task.because.numbers.else_min ?? 0) * 60)} more, and skip the finish.`
+      if (task.because.numbers.tender)
+        return 'Tender counts, not the reading: a fork turns in it, the bone slides. Hot tin, hot fat: dry cloths, clear way.'
       return bird
         ? 'Every point must be there: inner thigh and thick breast. Hot tin: dry cloths, clear way.'
         : 'Hot tin, hot fat: dry cloths, clear way. Push through and draw back: the lowest reading counts.'
@@ -167,7 +194,9 @@ export function taskHelp(task: Task, scene: TaskScene, units: Units): string | u
         ? `Keep it above ${temperature(DANGER_ZONE_C.high, units)}.`
         : 'Out of the wind. The oven is free: potatoes, puddings.'
     case 'finish':
-      return 'Straight to the knife after this: no second rest.'
+      return task.because.numbers.rests
+        ? 'Hot fat spits and hot sugar burns: stay with it. It rests after this.'
+        : 'Straight to the knife after this: no second rest.'
     case 'gravy':
       return scene.salty ? 'The brined roast gives salty juice: stretch it with unsalted stock.' : undefined
     case 'carve':
@@ -197,6 +226,8 @@ export function taskWhy(task: Task, units: Units): string {
     case 'watch':
       return 'A quarter of an hour before the earliest likely pull (one roast in ten is quicker than that).'
     case 'pull':
+      if (n.tender)
+        return `By then it has had the time and heat that turn its tough parts to gelatine, by one law for all cuts. It reads about ${temperature(n.pull_c ?? 0, units)}; another would be there sooner or later at the same reading.`
       return `It climbs ${rise(n.rise_k ?? 0, units)} after it leaves the heat and peaks ${Math.round(n.peak_after_min ?? 0)} minutes later at ${temperature((n.pull_c ?? 0) + (n.rise_k ?? 0), units)}. You asked for ${temperature(n.serve_c ?? 0, units)}. Found by simulating this roast, not by a rule.`
     case 'rest':
       return `${duration((n.minutes ?? 0) * 60)}: the least rest for this cut, and the slack that takes up the doubt in the oven.`

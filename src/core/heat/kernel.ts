@@ -1,3 +1,4 @@
+import { TENDER_FROM_C, tenderRate } from '../reference/tenderness'
 import type { EnthalpyTable } from './enthalpy'
 import { enthalpyAt } from './enthalpy'
 import type { HeatParameters } from './parameters'
@@ -90,6 +91,8 @@ export class RoastKernel {
   drawn_w = 0
   /** Browning so far: seconds at 150 °C, by an Arrhenius law of 100 kJ/mol on the crust surface. */
   browning_s = 0
+  /** Connective tissue turned to gelatine at the centre so far: seconds at 90 °C, by one Arrhenius law for all cuts. */
+  tender_s = 0
   /** Newton iterations spent, for the benchmark. */
   iterations = 0
 
@@ -106,7 +109,7 @@ export class RoastKernel {
   private readonly right: Float64Array
   private readonly savedEnthalpy: Float64Array
   private readonly savedHottest: Float64Array
-  private readonly savedScalars = new Float64Array(9)
+  private readonly savedScalars = new Float64Array(10)
   private readonly surfaceGeometry: number
   private readonly coreWeight: number
   private readonly exposure: number
@@ -175,6 +178,7 @@ export class RoastKernel {
     this.absorbed_j = 0
     this.drawn_w = 0
     this.browning_s = 0
+    this.tender_s = 0
     this.lost = 0
     this.carried_j = 0
   }
@@ -238,6 +242,7 @@ export class RoastKernel {
     s[6] = this.browning_s
     s[7] = this.lost
     s[8] = this.carried_j
+    s[9] = this.tender_s
   }
 
   /** Goes back to the state last saved. */
@@ -255,6 +260,7 @@ export class RoastKernel {
     this.browning_s = s[6] as number
     this.lost = s[7] as number
     this.carried_j = s[8] as number
+    this.tender_s = s[9] as number
   }
 
   private readTemperature(i: number): void {
@@ -397,5 +403,7 @@ export class RoastKernel {
     if (this.surface_c > 60) {
       this.browning_s += dt_s * Math.exp(12_027 * (1 / 423.15 - 1 / (this.surface_c + ZERO_C_IN_K)))
     }
+    const core_c = this.core_c
+    if (core_c > TENDER_FROM_C) this.tender_s += dt_s * tenderRate(core_c)
   }
 }

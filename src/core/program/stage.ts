@@ -15,17 +15,34 @@ export type StageEnd =
   | { readonly kind: 'pull' }
   | { readonly kind: 'core'; readonly core_c: Celsius }
   | { readonly kind: 'colour'; readonly browning_s: Seconds }
+  /** Until a tough cut is so tender at its centre, by time and temperature: seconds at 90 °C. */
+  | { readonly kind: 'tender'; readonly tender_s: Seconds }
   /** Holds until the clock says go; the planner stretches it from this least. */
   | { readonly kind: 'clock'; readonly least_s: Seconds }
 
-/** Something a cook does inside a stage; each costs one opening of the door. */
+/** What a cook does inside a stage: coals go on a fire, and a look is a door opened for nothing else. */
+export const TENDING_ACTS = ['baste', 'turn', 'glaze', 'uncover', 'cover', 'look', 'coals'] as const
+export type TendingAct = (typeof TENDING_ACTS)[number]
+
+/** When something is done that no clock says: a share of the stage, so long before its end, or at a reading. */
+export type TendingMoment =
+  | { readonly kind: 'share'; readonly share: number }
+  | { readonly kind: 'before_end'; readonly before_s: Seconds }
+  | { readonly kind: 'core'; readonly core_c: Celsius }
+
+/** Something a cook does inside a stage; in an oven each costs one opening of the door. */
 export interface Tending {
-  readonly act: 'baste' | 'turn' | 'glaze' | 'uncover'
-  /** First time, from the start of the stage. */
+  readonly act: TendingAct
+  /** First time, from the start of the stage; infinite while its moment has not been placed. */
   readonly at_s: Seconds
+  /** What says when, where it is not the clock; {@link placeTending} turns it into a time. */
+  readonly moment?: TendingMoment | undefined
   /** And again after each of these; undefined: once. */
   readonly every_s?: Seconds | undefined
 }
+
+/** Where a moment has not been placed yet. */
+export const UNPLACED_S = Number.POSITIVE_INFINITY as Seconds
 
 export type StageRole = 'cook' | 'rest' | 'finish'
 export type BirdPosition = 'breast_up' | 'breast_down'
@@ -73,12 +90,28 @@ export function settingOf(environment: StageEnvironment): number | undefined {
   }
 }
 
+/** Ends that are waited for, not timed: what is pulled is pulled then. */
+const WAITS: ReadonlySet<StageEnd['kind']> = new Set(['pull', 'core', 'tender'])
+
+/**
+ * Whether a program is cooked until it is tender, whatever the reading.
+ * @example endsTender(steadyProgram(160, 20)) // false
+ */
+export const endsTender = (program: Program): boolean =>
+  program.stages[pullStageIndex(program)]?.until.kind === 'tender'
+
+/**
+ * Whether it goes straight on in the heat at its reading, to be taken out only later.
+ * @example staysInHeat(steadyProgram(160, 20)) // false
+ */
+export const staysInHeat = (program: Program): boolean => program.stages[pullStageIndex(program) + 1]?.role === 'finish'
+
 /**
  * The stage whose end is the pull: the last that waits for a reading, else the last heated one.
  * @example pullStageIndex(steadyProgram(160, 20)) // 0
  */
 export function pullStageIndex(program: Program): number {
-  const waits = program.stages.findLastIndex((stage) => stage.until.kind === 'pull' || stage.until.kind === 'core')
+  const waits = program.stages.findLastIndex(({ until }) => WAITS.has(until.kind))
   if (waits >= 0) return waits
   return program.stages.findLastIndex((stage) => stage.role === 'cook')
 }

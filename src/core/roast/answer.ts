@@ -4,14 +4,15 @@ import type { RoastKernel } from '../heat/kernel'
 import type { PointId } from '../heat/piece'
 import { boilingPoint } from '../heat/vapour'
 import { type Yield, yieldOf } from '../portions/portions'
-import type { Program } from '../program/stage'
+import { type Program, pullStageIndex, staysInHeat } from '../program/stage'
+import { hasMoments, placeTending, untended } from '../program/tending'
 import { donenessScale } from '../reference/doneness'
 import { type Caution, cautionsOf, isBird } from '../safety/cautions'
 import { type SafetyLeast, SURE, safetyLeast } from '../safety/least'
 import type { Lethality } from '../safety/lethality'
 import { poultryDecades } from '../safety/poultry'
 import { warmthAfter } from '../simulate/afterwards'
-import { type CookRun, cook } from '../simulate/cook'
+import { type CookRun, cook, wentBy } from '../simulate/cook'
 import type { Hindrance } from '../simulate/hindrance'
 import { findPull, type PullAnswer } from '../simulate/pull'
 import { RESOLUTION } from '../simulate/stepper'
@@ -87,6 +88,15 @@ export interface RoastAnswer {
   readonly poultryDecades: number | undefined
   /** Minutes at 150 °C on the surface, or their like, in s. */
   readonly browning_s: number
+  /** How tender a tough cut has become at its centre: seconds at 90 °C, or their like. */
+  readonly tender_s: number
+  readonly tendingCosts: readonly TendingCost[]
+}
+
+/** By how much later the pull comes for the doors opened in a stage, s. */
+export interface TendingCost {
+  readonly stage: number
+  readonly later_s: number
 }
 
 const NO_SPREAD: Spread = { p10: Number.NaN, p50: Number.NaN, p90: Number.NaN }
@@ -176,14 +186,16 @@ export function answerRoast(question: RoastQuestion): RoastAnswer {
   const { cut } = piece
   const setup = { bodies, oven, start_c, startCore_c, parameters }
   const pullOf = (program: Program, guess_c?: number): PullAnswer => {
-    if (target.kind === 'serve') return findPull({ ...setup, program }, target.serve_c, guess_c, floor_c)
+    if (target.kind === 'serve')
+      return findPull({ ...setup, program }, target.serve_c, guess_c, staysInHeat(program) ? undefined : floor_c)
     const pull_c = bodies.map(() => target.pull_c)
     const run = cook({ ...setup, program, pull_c })
     return { outcome: run.outcome === 'reached' ? 'reached' : 'time_limit', pull_c, run, residual_k: 0 }
   }
-  const first = pullOf(question.program)
+  const asked = placedByItself(question.program, pullOf)
+  const first = pullOf(asked)
   const arrives = first.outcome !== 'time_limit'
-  const ask = { piece, program: question.program, oven, start_c, startCore_c, pull_c: first.pull_c, parameters }
+  const ask = { piece, program: asked, oven, start_c, startCore_c, pull_c: first.pull_c, parameters }
   const drawn = arrives
     ? cookEnsemble({ ...ask, doubt: usualDoubt(piece.thickness_m !== undefined), members, seed })
     : nothing(members)
@@ -193,7 +205,7 @@ export function answerRoast(question: RoastQuestion): RoastAnswer {
   const hasSpread = Number.isFinite(drawn.pull_s.p50) && drawn.lost < drawn.members / 4
   const slack_s =
     hasSpread && question.rest === 'takes_doubt' ? Math.max(0, drawn.pull_s.p90 + finer_s - first.run.pull_s) : 0
-  const program = slack_s > 0 ? withRest(question.program, restSeconds(question.program) + slack_s) : question.program
+  const program = slack_s > 0 ? withRest(asked, restSeconds(asked) + slack_s) : asked
   const middle = slack_s > 0 ? pullOf(program, first.pull_c[0]) : first
   const least = safetyLeast(cut, { vulnerable: question.vulnerable, stuffed: piece.stuffed === true })
   const sure =
@@ -253,5 +265,27 @@ export function answerRoast(question: RoastQuestion): RoastAnswer {
       ? poultryDecades(curve.time_s, curve.core_c[deciding] as Float64Array, curve.length)
       : undefined,
     browning_s: run.kernels[0]?.browning_s ?? 0,
+    tender_s: Math.min(...run.kernels.map((kernel) => kernel.tender_s)),
+    tendingCosts: arrives
+      ? tendingCosts(program, run, (other) => cook({ ...ask, bodies, program: other, pull_c: pull.pull_c }))
+      : [],
   }
+}
+
+/** Moments are placed by how it goes with them where they were: twice is enough to the minute. */
+const PLACINGS = 2
+function placedByItself(program: Program, pullOf: (program: Program) => PullAnswer): Program {
+  let placed = program
+  if (hasMoments(program)) for (let i = 0; i < PLACINGS; i++) placed = placeTending(placed, wentBy(pullOf(placed).run))
+  return placed
+}
+
+/** What tending costs: by how much later the pull comes than with nobody opening the door, a stage at a time. */
+function tendingCosts(program: Program, run: CookRun, again: (program: Program) => CookRun): TendingCost[] {
+  return program.stages.flatMap((stage, index): TendingCost[] => {
+    const opened = stage.tending.length > 0 && stage.environment.kind === 'oven' && index <= pullStageIndex(program)
+    if (!opened) return []
+    const { pull_s, pulled } = again(untended(program, index))
+    return pulled ? [{ stage: index, later_s: Math.max(0, run.pull_s - pull_s) }] : []
+  })
 }

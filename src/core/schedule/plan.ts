@@ -4,10 +4,17 @@ import type { EnsembleAnswer } from '../estimate/ensemble'
 import { preheatSeconds } from '../heat/oven'
 import type { PointId } from '../heat/piece'
 import type { Yield } from '../portions/portions'
-import type { Program, Stage } from '../program/stage'
+import { endsTender, type Program, type Stage } from '../program/stage'
 import { donenessScale } from '../reference/doneness'
 import { PREHEAT_SLACK_S } from '../reference/standards'
-import { answerRoast, type PointAnswer, type PullSafety, type RoastAnswer, type RoastQuestion } from '../roast/answer'
+import {
+  answerRoast,
+  type PointAnswer,
+  type PullSafety,
+  type RoastAnswer,
+  type RoastQuestion,
+  type TendingCost,
+} from '../roast/answer'
 import { restSeconds, restStageIndex, withRest } from '../roast/rest'
 import type { Caution } from '../safety/cautions'
 import type { Lethality } from '../safety/lethality'
@@ -94,6 +101,9 @@ export interface Plan {
   readonly cautions: readonly Caution[]
   readonly troubles: readonly Trouble[]
   readonly browning_s: number
+  /** How tender a tough cut has become at its centre: seconds at 90 °C, or their like. */
+  readonly tender_s: number
+  readonly tendingCosts: readonly TendingCost[]
   /** Each body: its pull reading, its peak. */
   readonly bodies: readonly PointAnswer[]
   /** Hottest less least-heated point at the pull, K; 0 with one point. */
@@ -150,7 +160,7 @@ export function planRoast(request: PlanRequest): Plan {
     to: epochSeconds(putIn + end_s),
     core_c,
   }))
-  const tasks = tasksOf(request, answer, stages)
+  const tasks = withPaleQuestion(tasksOf(request, answer, stages), request, answer)
   const must = tasks.filter(({ kind }) => !AHEAD.has(kind))
   const firstMust = Math.min(...must.map((task) => task.at))
   const troubles: Trouble[] = [...hindrances]
@@ -170,7 +180,11 @@ export function planRoast(request: PlanRequest): Plan {
     const longest_s = hasSpread ? least_s + ensemble.pull_s.p90 - ensemble.pull_s.p10 : least_s
     if (restStageIndex(program) >= 0 && longest_s > restMost_s * 1.25)
       troubles.push({ code: 'rest_too_long', longest_s, most_s: restMost_s })
-    if (answer.outcome === 'fixed_program' && Math.abs(answer.pull.residual_k) > DONENESS_TOLERANCE_K)
+    if (
+      answer.outcome === 'fixed_program' &&
+      !endsTender(program) &&
+      Math.abs(answer.pull.residual_k) > DONENESS_TOLERANCE_K
+    )
       troubles.push({
         code: 'clock_misses_doneness',
         peak_c: answer.peak_c,
@@ -202,12 +216,42 @@ export function planRoast(request: PlanRequest): Plan {
     cautions: answer.cautions,
     troubles,
     browning_s: answer.browning_s,
+    tender_s: answer.tender_s,
+    tendingCosts: answer.tendingCosts,
     bodies: answer.points,
     gap_k: answer.gap_k,
     warm_s: answer.warm_s,
     cooling: coolingOf(prepared.bodies[0] as (typeof prepared.bodies)[number], prepared.parameters),
     poultryDecades: answer.poultryDecades,
   }
+}
+
+/** A finish that is only for a pale skin: where it is not, the roast stays as it is to a reading of its own. */
+function withPaleQuestion(
+  tasks: readonly Task[],
+  request: PlanRequest,
+  { program, prepared, run }: RoastAnswer,
+): Task[] {
+  if (program.school !== 'finish-hot' || !run.pulled) return [...tasks]
+  const { bodies, oven, start_c, startCore_c, parameters, floor_c } = prepared
+  const plain = { ...program, stages: program.stages.filter(({ role }) => role !== 'finish') }
+  const other = findPull(
+    { bodies, oven, start_c, startCore_c, parameters, program: plain },
+    request.serve_c,
+    undefined,
+    floor_c,
+  )
+  if (other.run.outcome !== 'reached') return [...tasks]
+  const numbers = {
+    pale: 1,
+    else_pull_c: Math.min(...other.pull_c),
+    else_min: Math.max(0, (other.run.pull_s - run.pull_s) / 60),
+  }
+  return tasks.map((task) =>
+    task.kind === 'pull' || task.kind === 'finish'
+      ? { ...task, because: { ...task.because, numbers: { ...task.because.numbers, ...numbers } } }
+      : task,
+  )
 }
 
 function courseOf(run: CookRun): CoursePoint[] {

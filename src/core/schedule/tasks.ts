@@ -1,6 +1,6 @@
 import type { Spread } from '../estimate/ensemble'
 import { type OvenSpec, preheatSeconds } from '../heat/oven'
-import { type Program, pullStageIndex, type Stage, settingOf } from '../program/stage'
+import { endsTender, type Program, pullStageIndex, type Stage, settingOf, staysInHeat } from '../program/stage'
 import { PREHEAT_SLACK_S, STANDARDS } from '../reference/standards'
 import type { RoastAnswer } from '../roast/answer'
 import { epochSeconds } from '../units'
@@ -57,7 +57,17 @@ export function roastTasks(roast: RoastOnClock): Task[] {
       const times = [at_s as number]
       if (every_s !== undefined && every_s >= TEND_LEAST_S)
         for (let t = at_s + every_s; t < to - from - TEND_LEAST_S; t += every_s) times.push(t)
-      for (const t of times) if (from + t < to) add('tend', from + t, because('common_practice'), { act, stage })
+      for (const t of times)
+        if (Number.isFinite(t) && from + t < to)
+          add(
+            'tend',
+            from + t,
+            because(
+              'common_practice',
+              act === 'turn' && t > 0 && stage.position !== 'breast_down' ? { other_way: 1 } : {},
+            ),
+            { act, stage },
+          )
     }
     if (index > 0) {
       const kind: TaskKind = stage.role === 'rest' ? 'rest' : stage.role === 'finish' ? 'finish' : 'change'
@@ -67,6 +77,9 @@ export function roastTasks(roast: RoastOnClock): Task[] {
         because(kind === 'rest' ? 'common_practice' : 'model', {
           minutes: (to - from) / 60,
           ...(set_c === undefined ? {} : { set_c }),
+          ...(kind === 'finish' && stages.slice(index + 1).some((later) => later.stage.role === 'rest')
+            ? { rests: 1 }
+            : {}),
         }),
         { stage, set_c },
       )
@@ -77,9 +90,14 @@ export function roastTasks(roast: RoastOnClock): Task[] {
         to: epochSeconds(to + window_s.p90 - window_s.p50),
       }
       if (window)
-        add('watch', window.from - STANDARDS.watchAhead.value, because('model', { pull_c: roast.pull_c }), {
-          pull_c: roast.pull_c,
-        })
+        add(
+          'watch',
+          window.from - STANDARDS.watchAhead.value,
+          because('model', { pull_c: roast.pull_c, ...(endsTender(program) ? { tender: 1 } : {}) }),
+          {
+            pull_c: roast.pull_c,
+          },
+        )
       add(
         'pull',
         to,
@@ -88,6 +106,9 @@ export function roastTasks(roast: RoastOnClock): Task[] {
           serve_c: roast.serve_c,
           rise_k: roast.peak_c - roast.pull_c,
           peak_after_min: roast.peakAfter_s / 60,
+          ...(endsTender(program) ? { tender: 1 } : {}),
+          // What follows may be a hotter oven, not the board.
+          ...(staysInHeat(program) ? { stays: 1 } : {}),
         }),
         { window, pull_c: roast.pull_c },
       )
@@ -139,7 +160,7 @@ export function tasksOf(request: PlanRequest, answer: RoastAnswer, stages: reado
       peak_c: answer.peak_c,
       peakAfter_s: answer.peakAfter_s,
       window_s: answer.hasSpread ? answer.ensemble.pull_s : undefined,
-      waits: answer.pull.outcome !== 'fixed_program',
+      waits: answer.pull.outcome !== 'fixed_program' || endsTender(answer.program),
       carve: { at: request.promise - carve_s, hands_s: carve_s },
     }),
     { kind: 'serve', at: request.promise, hands_s: 0, because: because('promise') },

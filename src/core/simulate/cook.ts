@@ -1,6 +1,7 @@
 import type { RoastKernel } from '../heat/kernel'
 import type { PointId } from '../heat/piece'
 import { pullStageIndex, STAGE_LIMIT_S, type Stage } from '../program/stage'
+import type { WentBy } from '../program/tending'
 import { type CookCurve, CurveRecorder } from './curve'
 import { type CookSetup, RoastStepper } from './stepper'
 
@@ -42,6 +43,23 @@ export interface Watcher {
   readonly stepped: (stepper: RoastStepper, from_s: number) => boolean
   /** No curve is kept. */
   readonly bare?: boolean
+}
+
+/** How a cook went, for placing what is tended in it. */
+export function wentBy({ stages, curve }: CookRun): WentBy {
+  const coreAt = (row: number) => Math.min(...curve.core_c.map((column) => column[row] as number))
+  return {
+    stages,
+    reads: (core_c, from_s, to_s) => {
+      for (let row = 0; row < curve.length; row++) {
+        const time_s = curve.time_s[row] as number
+        if (time_s < from_s - 1e-6) continue
+        if (time_s > to_s) return undefined
+        if (coreAt(row) >= core_c) return time_s
+      }
+      return undefined
+    },
+  }
 }
 
 /** A core moves less than this in one step, K: a body of a few centimetres in a roaring oven moves about 2 K in a minute. */
@@ -102,7 +120,7 @@ export function cook(setup: CookSetup, watcher?: Watcher): CookRun {
       while (stepper.time_s < end - 1e-6 && !enough) {
         const from = stepper.time_s
         const step = stepper.stepTo(from < still_s - 1e-6 ? Math.min(end, still_s) : end)
-        const near = gap < NEAR_END || until.kind === 'colour'
+        const near = gap < NEAR_END || until.kind === 'colour' || until.kind === 'tender'
         if (near) stepper.save()
         stepper.advance(step)
         const after = near ? stepper.lacking() : Number.POSITIVE_INFINITY

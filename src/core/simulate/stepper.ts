@@ -3,7 +3,7 @@ import { RoastKernel } from '../heat/kernel'
 import { type OvenSpec, OvenState } from '../heat/oven'
 import type { HeatParameters } from '../heat/parameters'
 import type { PieceBody, PointId } from '../heat/piece'
-import { type BirdPosition, type Program, type Stage, settingOf } from '../program/stage'
+import { type BirdPosition, type Program, type Stage, settingOf, type TendingAct } from '../program/stage'
 import { ROOM_C } from '../reference/standards'
 
 /** How finely a roast is simulated. */
@@ -85,16 +85,24 @@ const TENDED_S = 12 * 3600
 /** Steps shorter than this move nothing, s. */
 const INSTANT_S = 1e-6
 
-/** Times inside a stage at which the door opens, s from its start, in order; those past the end simply never come. */
-function doorTimes(stage: Stage): number[] {
-  const times: number[] = []
-  for (const { at_s, every_s } of stage.tending) {
-    times.push(at_s)
-    if (every_s !== undefined && every_s > 0)
-      for (let t = at_s + every_s; t < TENDED_S; t += Math.max(60, every_s)) times.push(t)
-  }
-  return times.sort((a, b) => a - b)
+interface Tended {
+  readonly at_s: number
+  readonly act: TendingAct
 }
+
+/** What is done inside a stage, s from its start, in order; what is past the end simply never comes. */
+function tendedIn(stage: Stage): Tended[] {
+  const done: Tended[] = []
+  for (const { act, at_s, every_s } of stage.tending) {
+    if (!Number.isFinite(at_s)) continue
+    done.push({ at_s, act })
+    if (every_s !== undefined && every_s > 0)
+      for (let t = at_s + every_s; t < TENDED_S; t += Math.max(60, every_s)) done.push({ at_s: t, act })
+  }
+  return done.sort((a, b) => a.at_s - b.at_s)
+}
+/** Turned in the middle of a stage a bird lies the other way; at its beginning the stage itself says how it lies. */
+const OTHER_WAY: Readonly<Record<BirdPosition, BirdPosition>> = { breast_up: 'breast_down', breast_down: 'breast_up' }
 
 /**
  * The one stepper: bodies of meat and their oven, moved through stages.
@@ -123,8 +131,8 @@ export class RoastStepper {
   private cover: Cover = 'bare'
   private position: BirdPosition = 'breast_up'
   private foil: Stage['foil']
-  private doors: readonly number[] = []
-  private nextDoor = 0
+  private tended: readonly Tended[] = []
+  private nextTended = 0
   private nextChange = 0
   private nextAir = 0
   private contact = 0
@@ -181,8 +189,8 @@ export class RoastStepper {
     this.cover = stage.cover
     this.position = stage.position ?? 'breast_up'
     this.foil = stage.foil
-    this.doors = this.isOven ? doorTimes(stage) : []
-    this.nextDoor = 0
+    this.tended = tendedIn(stage)
+    this.nextTended = 0
     this.surround()
   }
 
@@ -195,14 +203,22 @@ export class RoastStepper {
     this.evaporation = around.evaporation * SURFACE[stage.surface ?? 'plain']
   }
 
-  /** What was due by now: doors of the stage, and changes the program did not foresee. */
+  /** One act of tending: the door, and what it does to cover and position. */
+  private tend({ act, at_s }: Tended): void {
+    if (this.isOven && act !== 'coals') this.ovenState.openDoor()
+    if (act === 'turn' && at_s > INSTANT_S) this.position = OTHER_WAY[this.position]
+    if (act !== 'cover' && act !== 'uncover') return
+    this.cover = act === 'cover' ? 'foil' : 'bare'
+    this.surround()
+  }
+
+  /** What was due by now: the tending of the stage, and changes the program did not foresee. */
   private attend(): void {
-    while (
-      this.nextDoor < this.doors.length &&
-      this.stageStart_s + (this.doors[this.nextDoor] as number) <= this.time_s + INSTANT_S
-    ) {
-      this.ovenState.openDoor()
-      this.nextDoor++
+    while (this.nextTended < this.tended.length) {
+      const next = this.tended[this.nextTended] as Tended
+      if (this.stageStart_s + next.at_s > this.time_s + INSTANT_S) break
+      this.tend(next)
+      this.nextTended++
     }
     const changes = this.setup.changes
     if (!changes) return
@@ -320,7 +336,9 @@ export class RoastStepper {
             ? until.core_c - kernel.core_c
             : until.kind === 'colour'
               ? until.browning_s - kernel.browning_s
-              : Number.POSITIVE_INFINITY
+              : until.kind === 'tender'
+                ? until.tender_s - kernel.tender_s
+                : Number.POSITIVE_INFINITY
       if (gap > most) most = gap
     }
     return most

@@ -1,4 +1,5 @@
 import { z } from 'zod'
+import { TENDING_ACTS } from '@/core/program/stage'
 import { TASK_KINDS, type Task } from '@/core/schedule/task'
 import { environmentPart } from '../roast/roast-document'
 import { stagesOf } from '../roast/stages'
@@ -16,7 +17,7 @@ export const cookStep = z.strictObject({
   hands_s: finite.min(0).max(86_400).default(0),
   /** Where the time had doubt: p10 to p90. */
   window: z.strictObject({ from: instant, to: instant }).nullable().default(null),
-  act: z.enum(['baste', 'turn', 'glaze', 'uncover']).nullable().default(null),
+  act: z.enum(TENDING_ACTS).nullable().default(null),
   set_c: finite.nullable().default(null),
   pull_c: finite.nullable().default(null),
   source: z

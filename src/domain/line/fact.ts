@@ -1,3 +1,5 @@
+import type { TendingAct } from '@/core/program/stage'
+import type { TenderEnd } from '@/core/reference/tenderness'
 import type { HouseItem } from '../house/house-item'
 import type { Span } from '../problem/problem'
 import type { StagePart } from '../roast/roast-document'
@@ -21,6 +23,13 @@ export interface SaidStage {
   /** After the rest, for the crust. */
   readonly finish?: boolean | undefined
 }
+
+/** When something is done while it cooks: a share of its stage, before its end, after its beginning, at a reading. */
+export type SaidMoment =
+  | { readonly share: number }
+  | { readonly before_end_min: number }
+  | { readonly at_min: number }
+  | { readonly core: SaidHeat }
 
 /** One thing that some words of a line say. */
 export type Fact =
@@ -61,12 +70,15 @@ export type Fact =
   | { readonly kind: 'cover'; readonly cover: 'bare' | 'tent' | 'foil' | 'bag' }
   | {
       readonly kind: 'tending'
-      readonly act: 'baste' | 'turn' | 'glaze'
+      readonly act: TendingAct
       readonly times?: number
       readonly every_min?: number
-      /** As it was said, for what no clock can say. */
+      readonly moments?: readonly SaidMoment[]
+      /** As it was said, where there is more to it than when. */
       readonly said?: string
     }
+  /** Until it is so tender, whatever the reading. */
+  | { readonly kind: 'tender'; readonly degree: TenderEnd }
   | { readonly kind: 'note'; readonly text: string }
   | { readonly kind: 'guests'; readonly guests: number }
   | { readonly kind: 'wish'; readonly count: number; readonly word: string }

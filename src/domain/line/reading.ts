@@ -1,7 +1,9 @@
 import { TZDate } from '@date-fns/tz'
 import { buyFor } from '@/core/portions/buy'
+import { pullsApart } from '@/core/program/schools'
 import { findCut } from '@/core/reference/cuts'
 import { donenessScale } from '@/core/reference/doneness'
+import type { TenderEnd } from '@/core/reference/tenderness'
 import type { HouseItem } from '../house/house-item'
 import { fail, type Outcome, type Span, succeed } from '../problem/problem'
 import { nearestOf } from '../quantity/nearest'
@@ -37,6 +39,8 @@ export interface SaidRoast {
   /** Stretches of heat in their order. */
   readonly stages: readonly HeatedStage[]
   readonly doneness?: string
+  /** Until it is so tender, whatever it reads. */
+  readonly tender?: TenderEnd
   readonly serve_c?: number
   /** A reading to pull at, °C. */
   readonly pull_c?: number
@@ -48,6 +52,12 @@ export interface SaidRoast {
   /** What is remembered but not computed with. */
   readonly notes: readonly string[]
 }
+/** A word for meat that falls apart. */
+const isPulled = (word: string): boolean =>
+  donenessScale('tender').degrees.some(
+    ({ id, words }) => id === 'pull-apart' && (id === word || words.includes(word.replaceAll('-', ' '))),
+  )
+
 /** A stretch of heat with its temperatures in °C. */
 export type HeatedStage = Omit<SaidStage, 'heat' | 'core'> & {
   readonly set_c?: number | undefined
@@ -367,7 +377,19 @@ function roastOf(
         roast.cover = fact.cover
         break
       case 'tending':
-        tending.push(fact)
+        tending.push({
+          ...fact,
+          ...(fact.moments
+            ? {
+                moments: fact.moments.map((moment) =>
+                  'core' in moment ? { core: { value: toCelsius(moment.core, 'core'), unit: 'c' as const } } : moment,
+                ),
+              }
+            : {}),
+        })
+        break
+      case 'tender':
+        roast.tender = fact.degree
         break
       case 'note':
         notes.push(fact.text)
@@ -401,7 +423,17 @@ function roastOf(
   if (traits.rolled && known.intact && !known.id.includes('rolled') && known.id !== 'beef-rib-boneless')
     roast.handling ??= 'rolled'
   if (!isBird) delete roast.legs
+  // Turned is a school for a bird; anything else is turned over in its tin.
+  if (!isBird && roast.school === 'bird-turned') {
+    delete roast.school
+    tending.push({ kind: 'tending', act: 'turn', moments: [{ share: 0.5 }] })
+  }
   const scale = donenessScale(known.doneness)
+  // What is sliced at other times is pulled when that is said: by its tenderness, not by its degrees.
+  if (roast.doneness !== undefined && pullsApart(known) && scale.id !== 'tender' && isPulled(roast.doneness)) {
+    delete roast.doneness
+    roast.tender ??= 'falls_apart'
+  }
   const word = roast.doneness
   if (
     word !== undefined &&

@@ -1,5 +1,6 @@
 import { TZDate } from '@date-fns/tz'
 import { findCut } from '@/core/reference/cuts'
+import type { TenderEnd } from '@/core/reference/tenderness'
 import type { PlanDocument, StagePart } from '../roast/roast-document'
 
 /** A plan read back as the line that gives it again, and what no line can say. */
@@ -18,6 +19,32 @@ const PREPARED = {
 } as const
 const SURFACES = { plain: 'plain surface', buttered: 'buttered surface', dry_salted: 'salted surface' } as const
 
+/** How tender, as a line says it. */
+export const TENDER_WORDS: Readonly<Record<TenderEnd, string>> = {
+  slices: 'it slices',
+  leaves_bone: 'it leaves the bone',
+  falls_apart: 'it falls apart',
+}
+
+function tendingWords({
+  act,
+  at_min,
+  every_min,
+  at_share,
+  before_end_min,
+  at_core_c,
+}: StagePart['tending'][number]): string {
+  const when =
+    at_share !== undefined
+      ? `share ${at_share}`
+      : before_end_min !== undefined
+        ? `end ${before_end_min}`
+        : at_core_c !== undefined
+          ? `core ${at_core_c}`
+          : at_min
+  return `${act} at ${when}${every_min === undefined ? '' : ` every ${every_min}`}`
+}
+
 /** A stage in full. */
 function stageWords({ environment, cover, preheated, position, foil, surface, until, tending }: StagePart): string {
   const place =
@@ -35,7 +62,9 @@ function stageWords({ environment, cover, preheated, position, foil, surface, un
           ? `to ${until.core_c} c`
           : until.kind === 'colour'
             ? `to colour ${until.browning_min}`
-            : `at least ${until.least_min} min`
+            : until.kind === 'tender'
+              ? `until ${TENDER_WORDS[until.degree]}`
+              : `at least ${until.least_min} min`
   return [
     `stage ${place}`,
     preheated ? '' : 'cold',
@@ -44,9 +73,7 @@ function stageWords({ environment, cover, preheated, position, foil, surface, un
     foil ? `foil on ${foil}` : '',
     surface === 'fat' ? 'fat surface' : surface === 'glaze' ? 'glazed surface' : '',
     end,
-    ...tending.map(
-      ({ act, at_min, every_min }) => `${act} at ${at_min}${every_min === undefined ? '' : ` every ${every_min}`}`,
-    ),
+    ...tending.map(tendingWords),
   ]
     .filter((words) => words !== '')
     .join(' ')
@@ -96,6 +123,7 @@ export function sayPlan(document: PlanDocument, timeZone: string): SaidPlan {
             ? ''
             : `second heat${program.hot_c === undefined ? '' : ` ${program.hot_c} c`}${program.hot_min === undefined ? '' : ` for ${program.hot_min} min`}`,
           program.rest_min === undefined ? '' : `rest ${program.rest_min} min`,
+          program.tender === undefined ? '' : `until ${TENDER_WORDS[program.tender]}`,
         ]
       : program.stages.map(stageWords)
   const parts = [

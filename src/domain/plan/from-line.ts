@@ -1,4 +1,4 @@
-import { findSchool, programOf, type School } from '@/core/program/schools'
+import { findSchool, programOf, pullsApart, type School } from '@/core/program/schools'
 import { type Cut, findCut } from '@/core/reference/cuts'
 import type { HeatedStage, LineReading, SaidRoast } from '../line/reading'
 import { type PlanDocument, type ProgramPart, planDocument, type StagePart } from '../roast/roast-document'
@@ -155,12 +155,19 @@ function staged(roast: SaidRoast, cut: Cut): ProgramPart {
   }
 }
 
-/** What is done to the main stretch of heat: its cover, its reading, its basting. */
+/** What is done to the main stretch of heat: its cover, its end, its tending. */
 function withCare(program: ProgramPart, roast: SaidRoast, cut: Cut): ProgramPart {
-  const { cover, pull_c, tending } = roast
-  const tended = tending.filter(({ act }) => act === 'baste')
-  const foiled = cover !== undefined && cover !== 'bare'
-  if (!foiled && pull_c === undefined && tended.length === 0) return program
+  const { cover, pull_c, tender, tending } = roast
+  const tended = tending.flatMap(tendedAs)
+  // What comes off at the end was on before.
+  const covered =
+    cover ??
+    (tended.some(({ act }) => act === 'uncover') && !tended.some(({ act }) => act === 'cover')
+      ? ('foil' as const)
+      : undefined)
+  const foiled = covered !== undefined && covered !== 'bare'
+  const tenderly = tender !== undefined && !('school' in program && findSchool(program.school)?.untilTender)
+  if (!foiled && pull_c === undefined && tended.length === 0 && !tenderly) return program
   const stages =
     'stages' in program
       ? program.stages
@@ -169,8 +176,14 @@ function withCare(program: ProgramPart, roast: SaidRoast, cut: Cut): ProgramPart
           { ...roast, set_c: program.set_c ?? roast.set_c ?? steadySet(cut) },
           cut,
         )
-  const waits = stages.findLastIndex(({ until }) => until.kind === 'pull' || until.kind === 'core')
+  const waits = stages.findLastIndex(({ until }) => ['pull', 'core', 'tender'].includes(until.kind))
   const main = waits >= 0 ? waits : stages.findLastIndex(({ role }) => role === 'cook')
+  const endOf = (until: StagePart['until']): StagePart['until'] =>
+    tenderly
+      ? { kind: 'tender', degree: tender }
+      : pull_c === undefined
+        ? until
+        : { kind: 'core', core_c: heldNumber(pull_c) }
   return {
     ...('stages' in program ? program : {}),
     stages: stages.map((stage, i) =>
@@ -178,25 +191,47 @@ function withCare(program: ProgramPart, roast: SaidRoast, cut: Cut): ProgramPart
         ? stage
         : {
             ...stage,
-            cover: foiled ? cover : stage.cover,
-            until: pull_c === undefined ? stage.until : { kind: 'core', core_c: heldNumber(pull_c) },
-            tending: [...stage.tending, ...tended.flatMap(bastes)],
+            cover: foiled ? covered : stage.cover,
+            until: endOf(stage.until),
+            tending: [...stage.tending, ...tended].slice(0, MOST_TENDED),
           },
     ),
   }
 }
 
-const bastes = ({ times, every_min }: SaidRoast['tending'][number]): StagePart['tending'] =>
-  times !== undefined
-    ? Array.from({ length: times }, (_, i) => ({ act: 'baste' as const, at_min: BASTES_MIN * (i + 1) }))
-    : [{ act: 'baste', at_min: every_min ?? BASTES_MIN, every_min: every_min ?? BASTES_MIN }]
+/** A stage holds no more. */
+const MOST_TENDED = 12
+/** Glazed with sugar in the last third, twice, or it burns (common practice). */
+const GLAZES = [0.7, 0.85]
+
+/** Something done while it cooks, as a stage holds it. */
+function tendedAs({ act, times, every_min, moments }: SaidRoast['tending'][number]): StagePart['tending'] {
+  const at = (more: Partial<StagePart['tending'][number]>) => ({ act, at_min: 0, ...more })
+  if (moments)
+    return moments.map((moment) =>
+      'core' in moment
+        ? at({ at_core_c: heldNumber(moment.core.value) })
+        : 'before_end_min' in moment
+          ? at({ before_end_min: heldNumber(moment.before_end_min) })
+          : 'at_min' in moment
+            ? at({ at_min: heldNumber(moment.at_min) })
+            : at({ at_share: moment.share }),
+    )
+  if (every_min !== undefined) return [at({ at_min: every_min, every_min })]
+  if (act === 'glaze') return (times === 1 ? [0.75] : GLAZES).map((at_share) => at({ at_share }))
+  if (times === undefined && act === 'baste') return [at({ at_min: BASTES_MIN, every_min: BASTES_MIN })]
+  const count = Math.min(MOST_TENDED, times ?? 1)
+  return Array.from({ length: count }, (_, i) => at({ at_share: Math.round((100 * (i + 1)) / (count + 1)) / 100 }))
+}
 
 /** How a line wants a roast cooked. */
 export function programOfSaid(roast: SaidRoast, cut: Cut): ProgramPart {
   if (roast.written.length > 0) return { stages: withRoles(roast.written.slice(0, 12)) }
   if (roast.houseProgram) return { name: roast.houseProgram.name, stages: roast.houseProgram.stages }
   if (roast.stages.length > 0) return withCare(staged(roast, cut), roast, cut)
-  const school = findSchool(roast.school ?? 'steady') as School
+  // What is to be tender is cooked low and long, where nothing else is said.
+  const own = roast.tender !== undefined && pullsApart(cut) && roast.set_c === undefined ? 'low-and-long' : 'steady'
+  const school = findSchool(roast.school ?? own) as School
   // A school that is not made for this cut is cooked as it was asked for, stage by stage.
   if (!school.suits(cut)) return withCare({ name: school.name, stages: writtenOut(school, roast, cut) }, roast, cut)
   return withCare(
@@ -206,6 +241,7 @@ export function programOfSaid(roast: SaidRoast, cut: Cut): ProgramPart {
       ...(roast.second_c === undefined ? {} : { hot_c: heldNumber(roast.second_c) }),
       ...(roast.second_min === undefined ? {} : { hot_min: heldNumber(roast.second_min) }),
       ...(roast.rest_min === undefined ? {} : { rest_min: heldNumber(roast.rest_min) }),
+      ...(school.untilTender && roast.tender !== undefined ? { tender: roast.tender } : {}),
     },
     roast,
     cut,
@@ -217,7 +253,10 @@ export function partsOfSaid(roast: SaidRoast) {
   const cut = findCut(roast.cut)
   if (!cut) throw new RangeError(`no cut ${roast.cut}`)
   const salted = roast.preparation === undefined || roast.preparation === 'dry_salt'
-  const glazes = roast.tending.filter(({ act }) => act === 'glaze').map(({ said }) => said ?? 'glazed')
+  // What a glaze is made of no stage knows.
+  const glazes = roast.tending.flatMap(({ act, said }) =>
+    act === 'glaze' && said && /with|honey|maple|mustard|sugar|marmalade|orange|apricot|cider/.test(said) ? [said] : [],
+  )
   return {
     cut,
     roast: {

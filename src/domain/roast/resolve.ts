@@ -106,6 +106,45 @@ export function cutOf(roast: {
 }
 
 /**
+ * The cut of a roast as it is judged: one that is cooked until it is tender is as a cut that always is.
+ * @example cutAsCooked({ roast: { cut: 'lamb-leg-bone-in' }, program: { school: 'low-and-long' } }).doneness // 'tender'
+ */
+export function cutAsCooked({
+  roast,
+  program,
+}: {
+  readonly roast: Parameters<typeof cutOf>[0]
+  readonly program: SimulateDocument['program']
+}): Cut | undefined {
+  const cut = cutOf(roast)
+  const tender =
+    'stages' in program
+      ? program.stages.some(({ until }) => until.kind === 'tender')
+      : findSchool(program.school)?.untilTender === true
+  return cut && tender && cut.doneness !== 'tender' && !isBirdCut(cut)
+    ? { ...cut, doneness: 'tender', usualDoneness: 'pull-apart' }
+    : cut
+}
+const isBirdCut = ({ bone, geometry }: Cut) => bone === 'bird' || geometry.family === 'crown'
+
+/**
+ * A document by another program. Where that judges it by other words (tender, not medium-rare), what was wanted by
+ * the old ones is let go of.
+ */
+export function withProgram<
+  Document extends {
+    readonly roast: Parameters<typeof cutOf>[0]
+    readonly program: SimulateDocument['program']
+    readonly target?: unknown
+  },
+>(document: Document, program: SimulateDocument['program']): Document {
+  const changed = { ...document, program }
+  if (cutAsCooked(document)?.doneness === cutAsCooked(changed)?.doneness) return changed
+  const { target: _, ...rest } = changed
+  return ('wishes' in rest ? { ...rest, wishes: {} } : rest) as Document
+}
+
+/**
  * The oven of a document: what it does not say is a domestic oven's.
  * @example ovenOf({ kind: 'fan', offset_k: 0 }).kind // 'fan'
  */
@@ -150,7 +189,7 @@ export function resolveRoast(
       problems.push({ code: 'out_of_range', path, quantity, value, low, high, ...(cut ? { cut } : {}) })
   }
 
-  const cut = cutOf(roast)
+  const cut = cutAsCooked(document)
   if (!cut) range(['roast', 'mass_kg'], 'mass_kg', roast.mass_kg, ANY_MASS_KG.low, ANY_MASS_KG.high)
   if (!cut)
     return fail(...problems, {
@@ -212,13 +251,14 @@ export function resolveRoast(
           SCHOOLS.map(({ id }) => id),
         ),
       })
-    if (!school.suits(cut)) {
+    const own = cutOf(roast) ?? cut
+    if (!school.suits(own)) {
       problems.push({
         code: 'school_does_not_suit',
         path: ['program', 'school'],
         school: school.id,
         cut: cut.id,
-        nearest: SCHOOLS.filter((each) => each.suits(cut)).map(({ id }) => id),
+        nearest: SCHOOLS.filter((each) => each.suits(own)).map(({ id }) => id),
       })
     }
     const usual = school.usual(cut, wanted_c)
@@ -227,6 +267,7 @@ export function resolveRoast(
       hot_c: given.hot_c ?? usual.hot_c,
       hot_min: given.hot_min ?? usual.hot_min,
       rest_min: given.rest_min ?? usual.rest_min,
+      ...(school.untilTender ? { tender: given.tender ?? usual.tender } : {}),
     }
     const heat = HEAT_RANGE_C[school.heat]
     range(['program', 'set_c'], 'temperature_c', settings.set_c, heat.low, heat.high)

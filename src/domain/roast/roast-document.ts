@@ -1,4 +1,6 @@
 import { z } from 'zod'
+import { TENDING_ACTS } from '@/core/program/stage'
+import { TENDER_ENDS } from '@/core/reference/tenderness'
 import { finite, ident, instant, text } from '../schema/scalars'
 
 /** The documents that Pheasant reads and writes. Units stand in the names; a `version` goes with each. */
@@ -76,6 +78,10 @@ const untilPart = z.discriminatedUnion('kind', [
     browning_min: finite.describe('Minutes at 150 °C on the surface, or their like'),
   }),
   z.strictObject({
+    kind: z.literal('tender'),
+    degree: z.enum(TENDER_ENDS).describe('How tender at its centre, by time and temperature'),
+  }),
+  z.strictObject({
     kind: z.literal('clock'),
     least_min: finite.describe('Holds until the clock says go, at least so long'),
   }),
@@ -93,9 +99,12 @@ export const stagePart = z.strictObject({
   tending: z
     .array(
       z.strictObject({
-        act: z.enum(['baste', 'turn', 'glaze', 'uncover']),
-        at_min: finite,
+        act: z.enum(TENDING_ACTS).describe('coals: fuel on the fire; look: the door opened for nothing else'),
+        at_min: finite.default(0).describe('From the beginning of the stage; where nothing else says when'),
         every_min: finite.optional(),
+        at_share: finite.min(0).max(1).optional().describe('Instead: at this share of the stage, 0.5 half-way'),
+        before_end_min: finite.min(0).optional().describe('Instead: so long before the stage ends'),
+        at_core_c: finite.min(0).max(98).optional().describe('Instead: when the core first reads this'),
       }),
     )
     .max(12)
@@ -108,6 +117,7 @@ export const schoolPart = z.strictObject({
   hot_c: finite.optional().describe('The hot part, °C, where the school has one'),
   hot_min: finite.optional().describe('How long the hot part lasts, minutes'),
   rest_min: finite.optional().describe('Least rest before carving, minutes'),
+  tender: z.enum(TENDER_ENDS).optional().describe('How tender, of a school that cooks until it is'),
 })
 
 export type SchoolPart = z.output<typeof schoolPart>

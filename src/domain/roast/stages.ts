@@ -1,6 +1,14 @@
 import type { School } from '@/core/program/schools'
-import type { Program, Stage, StageEnvironment } from '@/core/program/stage'
-import { celsius, minutes } from '@/core/units'
+import {
+  type Program,
+  type Stage,
+  type StageEnvironment,
+  type Tending,
+  type TendingMoment,
+  UNPLACED_S,
+} from '@/core/program/stage'
+import { TENDER_ENDS, type TenderEnd, tenderSeconds } from '@/core/reference/tenderness'
+import { celsius, minutes, seconds } from '@/core/units'
 import type { Path, QuantityKind } from '../problem/problem'
 import type { StagePart } from './roast-document'
 
@@ -10,6 +18,8 @@ export const HEAT_RANGE_C: Readonly<Record<School['heat'], { low: number; high: 
   fire: { low: 80, high: 400 },
   bath: { low: 48, high: 95 },
 }
+const degreeOf = (tender_s: number): TenderEnd =>
+  TENDER_ENDS.findLast((degree) => tenderSeconds(degree) <= tender_s + 1) ?? TENDER_ENDS[0]
 type RangeCheck = (path: Path, quantity: QuantityKind, value: number, low: number, high: number) => void
 
 /** A stage of a document as the core's, its numbers checked. */
@@ -52,19 +62,51 @@ export function resolveStage(stage: StagePart, path: Path, range: RangeCheck): S
             ? { kind: 'colour', browning_s: minutes(end.browning_min) }
             : end.kind === 'clock'
               ? { kind: 'clock', least_s: minutes(end.least_min) }
-              : { kind: 'pull' },
-    tending: stage.tending.map(({ act, at_min, every_min }) => ({
-      act,
-      at_s: minutes(at_min),
-      every_s: every_min === undefined ? undefined : minutes(Math.max(1, every_min)),
-    })),
+              : end.kind === 'tender'
+                ? { kind: 'tender', tender_s: seconds(tenderSeconds(end.degree)) }
+                : { kind: 'pull' },
+    tending: stage.tending.map(tendingOf),
   }
 }
+
+/** What is tended in a stage of a document as the core's; a moment has no time before its roast was cooked. */
+function tendingOf(part: StagePart['tending'][number]): Tending {
+  const { act, at_min, every_min, at_share, before_end_min, at_core_c } = part
+  const moment: TendingMoment | undefined =
+    at_share !== undefined
+      ? { kind: 'share', share: at_share }
+      : before_end_min !== undefined
+        ? { kind: 'before_end', before_s: minutes(before_end_min) }
+        : at_core_c !== undefined
+          ? { kind: 'core', core_c: celsius(at_core_c) }
+          : undefined
+  return {
+    act,
+    at_s: moment ? UNPLACED_S : minutes(at_min),
+    ...(moment ? { moment } : {}),
+    every_s: every_min === undefined ? undefined : minutes(Math.max(1, every_min)),
+  }
+}
+
+/** The way back from {@link tendingOf}. */
+function tendingPart({ act, at_s, every_s, moment }: Tending): StagePart['tending'][number] {
+  return {
+    act,
+    at_min: moment ? 0 : at_s / 60,
+    ...(every_s === undefined ? {} : { every_min: every_s / 60 }),
+    ...(moment?.kind === 'share' ? { at_share: moment.share } : {}),
+    ...(moment?.kind === 'before_end' ? { before_end_min: moment.before_s / 60 } : {}),
+    ...(moment?.kind === 'core' ? { at_core_c: moment.core_c } : {}),
+  }
+}
+
+/** Ends that are waited for. */
+const WAITS: ReadonlySet<StagePart['until']['kind']> = new Set(['pull', 'core', 'tender'])
 
 /** What each stage is for, from its place: to the pull it cooks, after it the board rests and a fire finishes. */
 export function withRoles(stages: readonly StagePart[]): StagePart[] {
   const heated = ({ environment }: StagePart) => !['counter', 'cabinet', 'fridge'].includes(environment.kind)
-  const waits = stages.findLastIndex(({ until }) => until.kind === 'pull' || until.kind === 'core')
+  const waits = stages.findLastIndex(({ until }) => WAITS.has(until.kind))
   const pull = waits >= 0 ? waits : stages.findLastIndex(heated)
   return stages.map((stage, i) => ({
     ...stage,
@@ -96,11 +138,9 @@ export const stagesOf = (program: Program): StagePart[] =>
               ? { kind: 'colour', browning_min: until.browning_s / 60 }
               : until.kind === 'clock'
                 ? { kind: 'clock', least_min: until.least_s / 60 }
-                : { kind: 'pull' },
-      tending: stage.tending.map(({ act, at_s, every_s }) => ({
-        act,
-        at_min: at_s / 60,
-        ...(every_s === undefined ? {} : { every_min: every_s / 60 }),
-      })),
+                : until.kind === 'tender'
+                  ? { kind: 'tender', degree: degreeOf(until.tender_s) }
+                  : { kind: 'pull' },
+      tending: stage.tending.map(tendingPart),
     }
   })

@@ -4,7 +4,7 @@ import { type BoardItem, sameOven, sameTable, settingOf } from '@/domain/cook/bo
 import type { CookEntry } from '@/domain/cook/cook-document'
 import type { Forecast, PeakWatch, Way } from '@/domain/cook/forecast'
 import type { Run } from '@/domain/cook/run'
-import { cutOf } from '@/domain/roast/resolve'
+import { cutAsCooked } from '@/domain/roast/resolve'
 import { lateWords, oddWords, peakWords, pointName, STATE_WORDS } from '@/words/cook-words'
 import { safetyWords } from '@/words/safety'
 import { clock, temperature, type Units } from '@/words/units'
@@ -72,7 +72,7 @@ export function BoardRow({ board, forecast, peak, units, cook, run, compact = fa
   const plate_s = run.items.find(({ id }) => id === item.id)?.plate_s ?? board.promise_s
   const finishes = own.some(({ step, state: each }) => step.kind === 'finish' && each === 'open')
   const degreeOf = (peak_c: number) => {
-    const cut = cutOf(item.roast)
+    const cut = cutAsCooked(item)
     const degrees = cut ? donenessScale(cut.doneness).degrees : []
     return degrees.findLast(({ from_c }) => from_c <= peak_c)?.id.replaceAll('-', ' ') ?? 'less done than anyone asks'
   }

@@ -5,7 +5,7 @@ import { donenessScale } from '@/core/reference/doneness'
 import { celsiusToFahrenheit, fahrenheitToCelsius } from '@/core/units'
 import type { MealPlan } from '@/domain/meal/make-meal'
 import type { MealDocument, MealRoast, MealSide } from '@/domain/meal/meal-document'
-import { cutOf, thicknessRange } from '@/domain/roast/resolve'
+import { cutAsCooked, cutOf, thicknessRange, withProgram } from '@/domain/roast/resolve'
 import { clock, duration, length, temperature, type Units } from '@/words/units'
 import { donenessName } from '@/words/words'
 import { Choice } from '../controls/choice'
@@ -174,8 +174,9 @@ function RoastFields({
   readonly units: Units
   readonly put: (part: Partial<MealRoast>) => void
 }) {
-  const cut = cutOf(roast.roast)
-  if (!cut) return null
+  const own = cutOf(roast.roast)
+  const cut = cutAsCooked(roast)
+  if (!cut || !own) return null
   const scale = donenessScale(cut.doneness)
   const school = 'school' in roast.program ? roast.program : undefined
   const served = roast.target && 'doneness' in roast.target ? roast.target.doneness : undefined
@@ -198,10 +199,10 @@ function RoastFields({
       <Choice
         label="School"
         value={school?.school ?? 'own'}
-        onChange={(id) => id !== 'own' && put({ program: { school: id } })}
+        onChange={(id) => id !== 'own' && put(withProgram(roast, { school: id }))}
         options={[
           ...(school ? [] : [['own', 'own stages'] as const]),
-          ...SCHOOLS.filter((each) => each.suits(cut)).map((each) => [each.id, each.name.toLowerCase()] as const),
+          ...SCHOOLS.filter((each) => each.suits(own)).map((each) => [each.id, each.name.toLowerCase()] as const),
         ]}
       />
       {school && usual && (

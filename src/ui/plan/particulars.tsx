@@ -1,7 +1,7 @@
 'use client'
 import { donenessScale } from '@/core/reference/doneness'
 import { preparationOf } from '@/domain/plan/make-plan'
-import { cutOf } from '@/domain/roast/resolve'
+import { cutAsCooked } from '@/domain/roast/resolve'
 import type { PlanDocument, ROAST_SURFACES } from '@/domain/roast/roast-document'
 import { donenessName } from '@/words/words'
 import { Choice } from '../controls/choice'
@@ -29,7 +29,7 @@ export function Particulars({
   readonly change: Change
 }) {
   const { roast } = document
-  const cut = cutOf(roast)
+  const cut = cutAsCooked(document)
   if (!cut) return null
   const scale = donenessScale(cut.doneness)
   const roastWith = (part: Partial<PlanDocument['roast']>) =>

@@ -7,7 +7,7 @@ import { WEIGHTS, type Weight } from '@/core/safety/weight'
 import type { Plan } from '@/core/schedule/plan'
 import { type LivingCook, livingTasks } from '@/domain/cook/living-plan'
 import type { HouseItem } from '@/domain/house/house-item'
-import { cutOf } from '@/domain/roast/resolve'
+import { cutAsCooked, withProgram } from '@/domain/roast/resolve'
 import type { PlanDocument } from '@/domain/roast/roast-document'
 import { withRoles } from '@/domain/roast/stages'
 import { STORED } from '@/domain/stored/stored'
@@ -80,7 +80,7 @@ export function PlanDesk({
   const edit = useRibbonEdit(document, change)
   const stages = stagesOfDocument(document)
   const { plan } = live
-  const cut = cutOf(document.roast)
+  const cut = cutAsCooked(document)
   const school = 'school' in document.program ? findSchool(document.program.school) : undefined
   const pull = plan.tasks.find((task) => task.kind === 'pull')
   const draft = useDraft(planId, first, STORED.roast)
@@ -188,10 +188,7 @@ export function PlanDesk({
                 house={house}
                 change={change}
                 onChange={(next, name) =>
-                  change((last) => ({
-                    ...last,
-                    program: { ...(name ? { name } : {}), stages: withRoles(next) },
-                  }))
+                  change((last) => withProgram(last, { ...(name ? { name } : {}), stages: withRoles(next) }))
                 }
               />
             </section>

@@ -5,7 +5,7 @@ import { CUTS, findCut } from '@/core/reference/cuts'
 import { donenessScale } from '@/core/reference/doneness'
 import { celsiusToFahrenheit, fahrenheitToCelsius, INCH_M, POUND_KG } from '@/core/units'
 import type { Problem } from '@/domain/problem/problem'
-import { cutOf } from '@/domain/roast/resolve'
+import { cutAsCooked, cutOf, withProgram } from '@/domain/roast/resolve'
 import { type PlanDocument, ROAST_SURFACES, type SchoolPart } from '@/domain/roast/roast-document'
 import { problemSentence } from '@/words/problems'
 import { temperature, type Units } from '@/words/units'
@@ -71,7 +71,8 @@ function NumberField({ label, value, step, digits, suffix, problem, problemId, o
 export function Sentence({ document, usualThickness_mm, problems, units, now_s, change }: SentenceProps) {
   const id = useId()
   const { roast, oven, program, target } = document
-  const cut = cutOf(roast)
+  const own = cutOf(roast)
+  const cut = cutAsCooked(document)
   const school = 'school' in program ? findSchool(program.school) : undefined
   const settings = 'school' in program ? program : undefined
   const problemAt = (path: string) => {
@@ -79,7 +80,7 @@ export function Sentence({ document, usualThickness_mm, problems, units, now_s, 
     return found && problemSentence(found, units)
   }
   const ready = useHydrated()
-  if (!cut) return null
+  if (!cut || !own) return null
   const scale = donenessScale(cut.doneness)
   const serve_c =
     target && 'serve_c' in target
@@ -219,11 +220,11 @@ export function Sentence({ document, usualThickness_mm, problems, units, now_s, 
         aria-invalid={problemAt('program.school') ? true : undefined}
         onChange={(event) => {
           const id = event.target.value
-          if (id !== OWN) change((last) => ({ ...last, program: { school: id } }))
+          if (id !== OWN) change((last) => withProgram(last, { school: id }))
         }}
       >
         {!settings && <option value={OWN}>{programName(program).toLowerCase()}</option>}
-        {SCHOOLS.filter((each) => each.suits(cut) || each.id === settings?.school).map((each) => (
+        {SCHOOLS.filter((each) => each.suits(own) || each.id === settings?.school).map((each) => (
           <option key={each.id} value={each.id}>
             {each.name.toLowerCase()}
           </option>

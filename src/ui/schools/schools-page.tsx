@@ -7,7 +7,7 @@ import { weightOf } from '@/core/safety/weight'
 import type { Plan } from '@/core/schedule/plan'
 import type { TaskKind } from '@/core/schedule/task'
 import { MEMBERS } from '@/domain/plan/make-plan'
-import { cutOf } from '@/domain/roast/resolve'
+import { cutOf, withProgram } from '@/domain/roast/resolve'
 import type { PlanDocument } from '@/domain/roast/roast-document'
 import { clock, duration, length, temperature, type Units } from '@/words/units'
 import type { PlanWorker } from '@/workers/browser/protocol'
@@ -76,7 +76,9 @@ export function SchoolsPage({ kitchen, planId, version, document, units, now_s }
     void (async () => {
       for (const id of missing) {
         const program = id === own && 'school' in document.program ? document.program : { school: id }
-        const made = await thread.ask((worker) => worker.plan({ ...document, program }, now_s)).catch(() => undefined)
+        const made = await thread
+          .ask((worker) => worker.plan(withProgram(document, program), now_s))
+          .catch(() => undefined)
         if (!live) return
         setAnswers((last) => ({ ...last, [id]: made?.ok ? weigh(made.value) : 'problem' }))
       }
@@ -91,7 +93,7 @@ export function SchoolsPage({ kitchen, planId, version, document, units, now_s }
     const program = id === own && 'school' in document.program ? document.program : { school: id }
     const saved = await send(`/api/k/${kitchen}/plans/${planId}`, 'PUT', {
       base_version: version,
-      document: { ...document, program },
+      document: withProgram(document, program),
     })
     if (saved.ok) return router.push(`/k/${kitchen}/plans/${planId}`)
     setFailed(

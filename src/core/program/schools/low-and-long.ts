@@ -1,14 +1,15 @@
-import { isTender, on, rest, type School, stage, toPull, trade, usual } from './parts'
+import { on, pullsApart, rest, type School, stage, toTender, trade, untilTender, usual } from './parts'
 
-/** Hours past 85 °C turn the tough parts to silk; the bone slides out. */
+/** Hours of gentle heat turn the tough parts to silk; the bone slides out. Time counts as much as the reading. */
 export const lowAndLong: School = {
   id: 'low-and-long',
   name: 'Low and long',
-  why: 'Hours past 85 °C turn the tough parts to silk; the bone slides out.',
-  suits: isTender,
-  usual: usual(140),
-  stages: (s) => [stage('cook', on(s.set_c), toPull, { cover: 'tent' }), rest(s.rest_min)],
+  why: 'Hours of gentle heat turn the tough parts to silk; the bone slides out. Time counts as much as the reading.',
+  suits: pullsApart,
+  usual: untilTender(usual(140)),
+  stages: (s) => [stage('cook', on(s.set_c), toTender(s.tender), { cover: 'tent' }), rest(s.rest_min)],
   controls: { hot: false },
+  untilTender: true,
   mayReplace: false,
   heat: 'oven',
   source: trade,

@@ -2,7 +2,8 @@ import type { Cover } from '../../heat/environment'
 import type { Cut } from '../../reference/cuts'
 import { donenessScale } from '../../reference/doneness'
 import { commonPractice, type Source } from '../../reference/source'
-import { celsius, minutes, type Seconds } from '../../units'
+import { type TenderEnd, tenderSeconds } from '../../reference/tenderness'
+import { celsius, minutes, type Seconds, seconds } from '../../units'
 import type { Stage, StageEnd, StageEnvironment, Tending } from '../stage'
 
 /** What a cook may set of a school; each school has its own usual values. */
@@ -14,6 +15,8 @@ export interface SchoolSettings {
   readonly hot_min: number
   /** Rest after the pull, minutes. */
   readonly rest_min: number
+  /** How tender, where it is cooked until it is tender and not to a reading. */
+  readonly tender?: TenderEnd | undefined
 }
 
 /** A way of roasting. Each is a file of its own beside this one: adding one touches that file, its line in the index, and its test. */
@@ -28,6 +31,8 @@ export interface School {
   readonly stages: (settings: SchoolSettings, cut: Cut, mass_kg: number) => readonly Stage[]
   /** Which settings a cook is asked for beside the main heat and the rest. */
   readonly controls: { readonly hot: boolean }
+  /** It cooks until what it cooks is tender: a cut with degrees is judged by that too. */
+  readonly untilTender?: true
   /** Whether it may be offered in place of another when a meal's ovens clash: nobody need be taught anything new. */
   readonly mayReplace: boolean
   /** Its place among the three first compared; one without a place waits to be chosen. */
@@ -51,6 +56,12 @@ export const off: StageEnvironment = { kind: 'oven', heat: 'off' }
  */
 export const forMinutes = (value: number): StageEnd => ({ kind: 'time', duration_s: minutes(value) })
 export const toPull: StageEnd = { kind: 'pull' }
+/**
+ * Ends when a tough cut is so tender; to the pull reading where nothing is said of that.
+ * @example toTender(undefined) // { kind: 'pull' }
+ */
+export const toTender = (tender: TenderEnd | undefined): StageEnd =>
+  tender === undefined ? toPull : { kind: 'tender', tender_s: seconds(tenderSeconds(tender)) }
 
 export function stage(
   role: Stage['role'],
@@ -93,6 +104,11 @@ export const isBird = (cut: Cut) => cut.geometry.family === 'bird'
  */
 export const isTender = (cut: Cut) => cut.doneness === 'tender'
 /**
+ * Whether people cook it until it falls apart, always or sometimes.
+ * @example pullsApart(findCut('lamb-leg-bone-in')) // true
+ */
+export const pullsApart = (cut: Cut) => isTender(cut) || cut.pullsApart === true
+/**
  * Whether it has degrees from rare to well done.
  * @example isRed(findCut('beef-rib-bone-in')) // true
  */
@@ -102,6 +118,18 @@ export const isRed = (cut: Cut) => cut.doneness === 'red'
  * @example isWholeRed(findCut('beef-rib-bone-in')) // true
  */
 export const isWholeRed = (cut: Cut) => isRed(cut) && cut.intact
+/** Wanted at the core above this it is wanted tender, not at a reading, °C. */
+const WANTED_TENDER_C = 86
+/**
+ * A school's usual settings for what is to be pulled apart: until it falls apart, unless a lower core is wanted, °C.
+ * @example untilTender(usual(140))(findCut('lamb-shoulder')).tender // 'falls_apart'
+ */
+export const untilTender =
+  (settings: (cut: Cut) => SchoolSettings) =>
+  (cut: Cut, serve_c = usualServe(cut)): SchoolSettings => ({
+    ...settings(cut),
+    tender: serve_c >= WANTED_TENDER_C ? 'falls_apart' : undefined,
+  })
 export const usual =
   (set_c: number, hot_c = 230, hot_min = 15) =>
   (cut: Cut): SchoolSettings => ({ set_c, hot_c, hot_min, rest_min: cut.rest_min.least })

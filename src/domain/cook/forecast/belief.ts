@@ -2,7 +2,7 @@ import { assimilate, type EstimateSetup, type Posterior } from '@/core/estimate/
 import type { Reading } from '@/core/estimate/reading'
 import type { OvenSpec } from '@/core/heat/oven'
 import type { PointId } from '@/core/heat/piece'
-import { type Program, type Stage, settingOf } from '@/core/program/stage'
+import { type Program, pullStageIndex, type Stage, settingOf } from '@/core/program/stage'
 import { STANDARDS } from '@/core/reference/standards'
 import { prepareRoast } from '@/core/roast/prepare'
 import { restSeconds, restStageIndex, withRest } from '@/core/roast/rest'
@@ -54,13 +54,15 @@ export const questionOfItem = (item: CookItem) =>
 
 /** The stages it is heated in, the pull's the last. */
 const heatedOf = (program: Program): readonly Stage[] => {
-  const pull = program.stages.findIndex(({ until }) => until.kind === 'pull')
-  return program.stages.slice(0, pull < 0 ? program.stages.length : pull + 1)
+  return program.stages.slice(0, pullStageIndex(program) + 1)
 }
 
 /** What was done outside the program since it went in, by time. Planned bastings are in the program already. */
 function changesOf(board: BoardItem, program: Program, in_s: number): StageChange[] {
-  const planned = new Set(program.stages.flatMap(({ tending }) => tending.map(({ act }) => act)))
+  const planned = new Set(
+    // A moment that is not placed has no door in the program yet.
+    program.stages.flatMap(({ tending }) => tending.flatMap(({ act, at_s }) => (Number.isFinite(at_s) ? [act] : []))),
+  )
   const done = board.entries.flatMap((entry): StageChange[] => {
     const change = kindOf(entry.kind).change?.(entry, planned)
     return change ? [{ time_s: secondsOf(entry.at) - in_s, ...change }] : []

@@ -1,4 +1,20 @@
-import { COVER, coverOf, HOUR, listed, MIN, minutesOf, N, POINT, type Reader, reader, SPAN } from './grammar'
+import {
+  COVER,
+  coverOf,
+  HOUR,
+  listed,
+  MIN,
+  MOMENT,
+  minutesOf,
+  momentsOf,
+  N,
+  POINT,
+  type Reader,
+  reader,
+  SPAN,
+  TENDER_SAID,
+  tenderOf,
+} from './grammar'
 
 /** What is done to a piece before and while it is cooked. */
 
@@ -15,6 +31,22 @@ const LIQUID = '(?:stock|broth|wine|white wine|red wine|cider|water|beer|sherry|
 
 /** What was said beyond the bare word is remembered as it was said. */
 const noted = (text: string) => (/ (?!brined?$|marinade$)/.test(text) ? { note: text } : {})
+
+const TIMES: Readonly<Record<string, number>> = { once: 1, twice: 2, 'three times': 3, 'four times': 4 }
+const timesOf = (how: string | undefined) => {
+  const times = TIMES[how ?? '']
+  return times === undefined ? {} : { times }
+}
+const momentsPart = (text: string) => {
+  const moments = momentsOf(text)
+  return moments.length > 0 ? { moments } : {}
+}
+/** Where only "the last" was said it is half an hour (common practice). */
+const LAST_MIN = 30
+const lastOf = (text: string) => {
+  const moments = momentsOf(text.replace(/ off (?:the )?(?:last|final) /, ' off the last '))
+  return moments.length > 0 ? moments : [{ before_end_min: LAST_MIN }]
+}
 
 export const CARE: readonly Reader[] = [
   // What was done to it
@@ -105,29 +137,50 @@ export const CARE: readonly Reader[] = [
     return cover === undefined || text === 'open' || text === 'bare' ? undefined : { kind: 'cover', cover }
   }),
   reader(
-    `(?:baste|basted|basting)(?: (?:it|with (?:butter|its juices|juices|fat|dripping)))*(?: (once|twice|three times|four times|often|a lot|now and then|every (${SPAN})))?`,
-    ([, how, span]) => ({
+    `(?:baste|basted|basting)(?: (?:it|with (?:butter|its juices|juices|fat|dripping)))*(?: (once|twice|three times|four times|often|a lot|now and then|every (${SPAN})))?(?: (?:and )?${MOMENT})*`,
+    ([, how, span], text) => ({
       kind: 'tending',
       act: 'baste',
-      ...(span ? { every_min: minutesOf(span) } : {}),
-      ...({
-        once: { times: 1 },
-        twice: { times: 2 },
-        'three times': { times: 3 },
-        'four times': { times: 4 },
-        often: { every_min: 20 },
-      }[how ?? ''] ?? {}),
+      ...(span ? { every_min: minutesOf(span) } : how === 'often' || how === 'a lot' ? { every_min: 20 } : {}),
+      ...timesOf(how),
+      ...momentsPart(text),
     }),
   ),
   listed(
-    `(?:with (?:a |an )?)?(?:(?:honey|maple|mustard|sugar|marmalade|orange|apricot|cider) (?:and )?)*(?:glaze|glazed)(?: (?:it )?with [a-z]+(?: (?:and )?(?!half|halfway|ten|five|at|near|in|once|twice|three|and|every)[a-z]+){0,3})?(?: (once|twice|three times))?(?: (?:and )?(?:half way|halfway|at the end|near the end|towards the end|in the last third|at half time|${N} ${MIN} before (?:the end|it is done|serving)|in the last ${N} ${MIN}))*`,
-    ([, how], text) => ({
+    `(?:with (?:a |an )?)?(?:(?:honey|maple|mustard|sugar|marmalade|orange|apricot|cider) (?:and )?)*(?:glaze|glazed)(?: (?:it )?with [a-z]+(?: (?:and )?(?!half|halfway|ten|five|at|near|in|once|twice|three|and|every|after|when)[a-z]+){0,3})?(?: (once|twice|three times))?(?: (?:and )?(?:${MOMENT}|in the last ${N} ${MIN}))*`,
+    ([, how], text) => ({ kind: 'tending', act: 'glaze', said: text, ...timesOf(how), ...momentsPart(text) }),
+  ),
+  reader(
+    `(?:turn|turned|turning|rotate|rotated)(?: it| the (?:tin|tray|pan|roast|joint|meat))?(?: (?:over|round|around))?(?: (once|twice|three times|every (${SPAN})))?(?: (?:and )?${MOMENT})*`,
+    ([, how, span], text) => ({
       kind: 'tending',
-      act: 'glaze',
-      said: text,
-      ...(how === 'twice' ? { times: 2 } : how === 'three times' ? { times: 3 } : {}),
+      act: 'turn',
+      ...(span ? { every_min: minutesOf(span) } : {}),
+      ...timesOf(how),
+      ...momentsPart(text),
     }),
   ),
+  reader(
+    `(?:foil|lid|cover) off (?:for |in |at )?(?:${MOMENT}|(?:the )?(?:last|end|final)(?: (?:${SPAN}|hour|half hour|bit|stretch))?)|uncover(?:ed)? (?:for )?${MOMENT}`,
+    (_, text) => ({ kind: 'tending', act: 'uncover', moments: lastOf(text) }),
+  ),
+  reader(
+    `(?:foil|lid|cover) on (?:for )?${MOMENT}|(?:cover|covered|foiled|tent it|cover it)(?: it)?(?: with foil)? ${MOMENT}`,
+    (_, text) => ({ kind: 'tending', act: 'cover', moments: lastOf(text) }),
+  ),
+  reader(`(?:look|check|peek|open the door)(?: (?:in|at) it)? every (${SPAN})`, ([, span = '']) => ({
+    kind: 'tending',
+    act: 'look',
+    every_min: minutesOf(span),
+  })),
+  reader(
+    `(?:(?:coals|charcoal|briquettes|wood|fuel|a handful of coals?)(?: on| added)?|(?:add|top up|more)(?: the)? (?:coals?|charcoal|fuel|fire)) every (${SPAN}|hour)`,
+    ([, span = '']) => ({ kind: 'tending', act: 'coals', every_min: span === 'hour' ? 60 : minutesOf(span) }),
+  ),
+  reader(`(?:until|till|to where|cooked until) ${TENDER_SAID}`, (_, text) => ({
+    kind: 'tender',
+    degree: tenderOf(text.replace(/^(?:until|till|to where|cooked until) /, '')),
+  })),
   listed(
     `(?:${SPAN}) (?:per|a|for (?:each|every)) (?:${N} )?(?:lb|pound|kg|kilo|g|grams?|half kilo)(?: (?:plus|and)(?: another| an extra)? (?:${SPAN}|\\d+)(?: over| extra)?)?`,
     (_, text) => ({ kind: 'note', text }),
@@ -137,7 +190,7 @@ export const CARE: readonly Reader[] = [
     text,
   })),
   reader(
-    `(?:foil|lid|cover|bacon) off (?:for |in |at )?(?:the )?(?:last|end|final)(?: (?:${SPAN}|hour|half hour|bit|stretch))?`,
+    `bacon off (?:for |in |at )?(?:the )?(?:last|end|final)(?: (?:${SPAN}|hour|half hour|bit|stretch))?`,
     (_, text) => ({ kind: 'note', text }),
   ),
   listed(

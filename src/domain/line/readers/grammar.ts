@@ -1,5 +1,6 @@
+import type { TenderEnd } from '@/core/reference/tenderness'
 import { gasMarkToCelsius, ouncesToKilograms, poundsToKilograms } from '@/core/units'
-import type { Fact, SaidHeat, SaidStage } from '../fact'
+import type { Fact, SaidHeat, SaidMoment, SaidStage } from '../fact'
 import { NUMBER, numberOf } from '../tokens'
 
 /**
@@ -99,3 +100,51 @@ export const LEAD =
 export const stage = (stage: SaidStage): Fact => ({ kind: 'stage', stage })
 export const isHeat = (heat: SaidHeat | undefined, least = 75): heat is SaidHeat =>
   heat !== undefined && heat.value >= least
+
+/** How tender, as it is said; the first of each is how a plan says it. */
+const TENDER: readonly (readonly [TenderEnd, string])[] = [
+  ['slices', 'it slices|it is sliceable|it can be sliced|just tender'],
+  [
+    'leaves_bone',
+    'it leaves the bone|(?:the |its )?bones? (?:slides?|slips?|comes?|pulls?|lets? go)(?: out| off| away| free| clean)*|it comes off the bone|it lets go of (?:the|its) bone|(?:it is )?off the bone',
+  ],
+  [
+    'falls_apart',
+    'it falls apart|falling apart|(?:it is )?(?:very |really |fork |meltingly )?tender|it pulls(?: apart)?|it shreds|it can be pulled|fall apart(?: tender)?|it is falling(?: apart| off the bone)|it falls off the bone|you can pull it(?: apart)?|it is soft|a fork (?:turns|slides in|twists)(?: in it)?',
+  ],
+]
+export const TENDER_SAID = `(?:${TENDER.map(([, words]) => words).join('|')})`
+export const tenderOf = (text: string): TenderEnd =>
+  TENDER.find(([, words]) => new RegExp(`^(?:${words})$`).test(text))?.[0] ?? 'falls_apart'
+
+const END = '(?:the )?(?:end|finish|it is done|it comes out|serving|the pull|pulling)'
+/** When something is done while it cooks. */
+export const MOMENT = `(?:(?:at )?half ?way(?: through)?|at half time|(?:at )?(?:a )?third(?: of the way)?(?: through)?|at two thirds|in the last third|(?:for |in )?the last (?:${SPAN}|hour|half hour)|(?:at|near|towards) the end|${N} ${MIN} before ${END}|${SPAN} before ${END}|after (?:${SPAN}|an hour|half an hour)|at the (?:start|beginning)|(?:when|once) (?:the core|it|the middle) (?:reads|is at|is|reaches|hits) ${DIGITS}(?: (?:c|f))?)`
+/** Near the end and in the last third are shares; a cook means no minute by them. */
+const NEAR_END = 0.9
+const LAST_THIRD = 0.7
+
+function momentOf(text: string): SaidMoment | undefined {
+  const core = text.match(new RegExp(`(${DIGITS})(?: (c|f))?$`))
+  if (/^(?:when|once) /.test(text) && core) {
+    const heat = heatOf(core[1], core[2])
+    return heat && { core: heat }
+  }
+  if (/half ?way|half time/.test(text)) return { share: 0.5 }
+  if (/two thirds/.test(text)) return { share: 0.67 }
+  if (/last third/.test(text)) return { share: LAST_THIRD }
+  if (/third/.test(text)) return { share: 0.33 }
+  if (/the (?:start|beginning)$/.test(text)) return { at_min: 0 }
+  const span = text
+    .replace(/^(?:for |in )?the last |^after /, '')
+    .replace(new RegExp(` before ${END}$`), '')
+    .replace(/^hour$/, '1 h')
+    .replace(/^half hour$/, '30 min')
+  const minutes = minutesOf(span)
+  if (Number.isFinite(minutes)) return /^after/.test(text) ? { at_min: minutes } : { before_end_min: minutes }
+  return /the end/.test(text) ? { share: NEAR_END } : undefined
+}
+
+/** Every moment that is named in some words, in their order. */
+export const momentsOf = (text: string): SaidMoment[] =>
+  [...text.matchAll(new RegExp(`(?<= |^)${MOMENT}(?= |$)`, 'g'))].flatMap(([said]) => momentOf(said) ?? [])

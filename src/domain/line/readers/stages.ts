@@ -1,3 +1,4 @@
+import { TENDING_ACTS, type TendingAct } from '@/core/program/stage'
 import { heldNumber } from '../../schema/scalars'
 import { numberOf } from '../tokens'
 import {
@@ -19,6 +20,8 @@ import {
   SPAN,
   stage,
   TEMP,
+  TENDER_SAID,
+  tenderOf,
 } from './grammar'
 
 /** Heat in stretches: how long at what, and then. */
@@ -120,12 +123,20 @@ const PLACES: Readonly<Record<string, 'oven' | 'fire' | 'pan' | 'bath' | 'cabine
   bath: 'bath',
   cabinet: 'cabinet',
 }
-const TENDED = `(?: (?:baste|turn|glaze|uncover) at ${DIGITS}(?: every ${DIGITS})?)`
+const ACT = `(?:${TENDING_ACTS.join('|')})`
+const TENDED = `(?: ${ACT} at (?:share |end |core )?${DIGITS}(?: every ${DIGITS})?)`
+const TENDED_PARTS = new RegExp(`(${ACT}) at (share |end |core )?(\\d+(?:\\.\\d+)?)(?: every (\\d+(?:\\.\\d+)?))?`, 'g')
+/** How a moment that no clock says is written. */
+const MOMENTS: Readonly<Record<string, 'at_share' | 'before_end_min' | 'at_core_c'>> = {
+  'share ': 'at_share',
+  'end ': 'before_end_min',
+  'core ': 'at_core_c',
+}
 
 /** A stage in full: "stage oven 160 c foil for 20 min baste at 10 every 15". */
 export function written(): Reader {
   return reader(
-    `stage (?:(oven|fire|pan|bath|cabinet) (${DIGITS}) c|(oven off)|(counter|fridge))( cold)?(?: (tent|foil|bag))?(?: (breast up|breast down))?(?: foil on (breast|legs))?(?: (fat|glazed) surface)?(?: for (${DIGITS}) min|( to the pull)| to (${DIGITS}) c| to colour (${DIGITS})| at least (${DIGITS}) min)(${TENDED}*)`,
+    `stage (?:(oven|fire|pan|bath|cabinet) (${DIGITS}) c|(oven off)|(counter|fridge))( cold)?(?: (tent|foil|bag))?(?: (breast up|breast down))?(?: foil on (breast|legs))?(?: (fat|glazed) surface)?(?: for (${DIGITS}) min|( to the pull)| to (${DIGITS}) c| to colour (${DIGITS})| at least (${DIGITS}) min| until (${TENDER_SAID}))(${TENDED}*)`,
     ([
       ,
       place,
@@ -142,6 +153,7 @@ export function written(): Reader {
       core,
       colour,
       least,
+      tender,
       tended = '',
     ]) => ({
       kind: 'written',
@@ -165,14 +177,15 @@ export function written(): Reader {
               ? { kind: 'core', core_c: heldNumber(Number(core)) }
               : colour
                 ? { kind: 'colour', browning_min: heldNumber(Number(colour)) }
-                : { kind: 'clock', least_min: heldNumber(Number(least)) },
-        tending: [...tended.matchAll(/(baste|turn|glaze|uncover) at (\d+(?:\.\d+)?)(?: every (\d+(?:\.\d+)?))?/g)].map(
-          ([, act, at, every]) => ({
-            act: act as 'baste' | 'turn' | 'glaze' | 'uncover',
-            at_min: heldNumber(Number(at)),
-            ...(every ? { every_min: heldNumber(Number(every)) } : {}),
-          }),
-        ),
+                : tender
+                  ? { kind: 'tender', degree: tenderOf(tender) }
+                  : { kind: 'clock', least_min: heldNumber(Number(least)) },
+        tending: [...tended.matchAll(TENDED_PARTS)].map(([, act, moment, at, every]) => ({
+          act: act as TendingAct,
+          at_min: moment ? 0 : heldNumber(Number(at)),
+          ...(moment ? { [MOMENTS[moment] as string]: heldNumber(Number(at)) } : {}),
+          ...(every ? { every_min: heldNumber(Number(every)) } : {}),
+        })),
       },
     }),
   )
