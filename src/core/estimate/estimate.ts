@@ -172,7 +172,12 @@ export function foresee(setup: EstimateSetup, posterior: Posterior, most = poste
   // A pull by the clock comes when the clock says; nothing is to be foreseen.
   const byClock = endsByClock(setup)
   // Members that were moved to readings have taken their own coarseness into account with them.
-  const finer = setup.certain || byClock ? 0 : finerShare(setup) / (1 + wanted.length / FINER_READINGS)
+  const whole = count === posterior.members
+  const finer =
+    setup.certain || byClock
+      ? 0
+      : finerShare(setup, whole ? (wanted.length < FINER_READINGS ? count : ANCHOR_MEMBERS) : 0) /
+        (1 + wanted.length / FINER_READINGS)
   const future = setup.certain ? new Float64Array(1) : stratifiedNormals(count, seededRandom(setup.seed + 1))
   const pulls: number[] = []
   const carves: number[] = []
@@ -239,14 +244,31 @@ const endsByClock = ({ program }: EstimateSetup): boolean => {
   return until === 'time' || until === 'clock'
 }
 
-/** Members are cooked coarsely, to be many: by what share of its time a roast as told pulls later when it is cooked finely. */
-function finerShare(setup: EstimateSetup): number {
+/** So many members tell where the middle of the belief lay before anything was read, once something is. */
+const ANCHOR_MEMBERS = 48
+
+/**
+ * By what share of its time a roast as told pulls later than the middle of what is believed before any reading:
+ * members are cooked coarsely, to be many, and half of them being slower does not put the middle one at what was
+ * told. Until something is read, a board says what its plan said.
+ *
+ * @param members to find that middle with; 0: only what coarseness makes
+ */
+function finerShare(setup: EstimateSetup, members: number): number {
   const told = { ...setup, now_s: 0, readings: [], changes: [], air: undefined }
-  const coarse = cookMember(told, NOTHING_DRAWN, [], [], true).run
   const fine = cookMember({ ...told, certain: true }, NOTHING_DRAWN, [], [], true).run
-  return coarse.outcome === 'reached' && fine.outcome === 'reached' && coarse.pull_s > 0
-    ? fine.pull_s / coarse.pull_s - 1
-    : 0
+  if (fine.outcome !== 'reached') return 0
+  const prior =
+    members > 0
+      ? assimilate({ ...told, members })
+      : { theta: NAMES.map(() => new Float64Array(1)), members: 1, aside: [] }
+  const pulls: number[] = []
+  for (let m = 0; m < prior.members; m++) {
+    const { run } = cookMember(told, drawnOf(prior.theta, m), [], [], true)
+    if (run.outcome === 'reached') pulls.push(run.pull_s)
+  }
+  const middle = pulls.length > prior.members / 2 ? spreadOf(pulls).p50 : Number.NaN
+  return middle > 0 ? fine.pull_s / middle - 1 : 0
 }
 
 /** The belief of a cook by its readings so far, and what it says of the rest. Same set-up, same answer. */

@@ -82,6 +82,9 @@ const FOILED: Readonly<Record<'breast' | 'legs', PointId>> = { breast: 'breast',
 const WALL_LAG_S = 480
 /** Tending is looked for this far into a stage, s. */
 const TENDED_S = 12 * 3600
+/** Above this there is no ice left, °C, and the longest step while there is, s. */
+const THAWED_C = 1
+const FROZEN_STEP_S = 10
 /** Steps shorter than this move nothing, s. */
 const INSTANT_S = 1e-6
 
@@ -141,6 +144,7 @@ export class RoastStepper {
   private savedAir = 0
   private savedWall = 0
   private savedClock = 0
+  private frozen: boolean
 
   constructor(private readonly setup: CookSetup) {
     const { shells, dt_s } = setup.resolution ?? RESOLUTION.answer
@@ -149,6 +153,7 @@ export class RoastStepper {
     if (setup.startCore_c !== undefined)
       for (const kernel of this.kernels) kernel.resetFrom(setup.startCore_c, setup.start_c)
     this.points = setup.bodies.map(({ point }) => point)
+    this.frozen = Math.min(setup.start_c, setup.startCore_c ?? setup.start_c) < THAWED_C
     this.stuffing = this.points.indexOf('stuffing')
     this.ovenState = new OvenState(setup.oven)
     this.stage = setup.program.stages[0] as Stage
@@ -238,11 +243,18 @@ export class RoastStepper {
     }
   }
 
+  /** While there is ice in it heat capacity jumps by a factor of ten within a degree, and steps have to be short. */
+  private longest_s(): number {
+    if (!this.frozen) return this.dt_s
+    this.frozen = this.kernels.some(({ temperature }) => temperature.some((value) => value < THAWED_C))
+    return this.frozen ? Math.min(this.dt_s, FROZEN_STEP_S) : this.dt_s
+  }
+
   /** The longest step from here that ends no later than `end_s` and skips no change. */
   stepTo(end_s: number): number {
     this.attend()
     const next = this.setup.changes?.[this.nextChange]?.time_s ?? Number.POSITIVE_INFINITY
-    return Math.max(INSTANT_S, Math.min(this.dt_s, end_s - this.time_s, next - this.time_s))
+    return Math.max(INSTANT_S, Math.min(this.longest_s(), end_s - this.time_s, next - this.time_s))
   }
 
   /** Moves everything on by a step, s, without the clock: {@link settle} moves that, {@link restore} takes it back. */

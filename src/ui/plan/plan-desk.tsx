@@ -16,6 +16,7 @@ import { chanceWords, pullSafetyWords } from '@/words/safety'
 import { day, duration, length, mass, rise, temperature, type Units } from '@/words/units'
 import { cutName, INPUT_NAMES, POINT_NAMES } from '@/words/words'
 import { BeginCook } from '../board/begin-cook'
+import { StageEditor } from '../controls/stage-editor'
 import { CutFace } from '../cut-face/cut-face'
 import { CoreChart } from '../data/core-chart'
 import { KeptBeside, type SetAside } from '../document-desk/kept-beside'
@@ -29,7 +30,6 @@ import { ClashBanner, differencesOf } from './clash-banner'
 import { CutCard } from './cut-card'
 import { Particulars } from './particulars'
 import { Sentence } from './sentence'
-import { StageEditor } from './stage-editor'
 import { TaskList } from './task-list'
 import { TroubleNote } from './trouble-note'
 import { useLivePlan } from './use-live-plan'
@@ -186,7 +186,7 @@ export function PlanDesk({
                 kitchen={kitchen}
                 units={units}
                 house={house}
-                change={change}
+                laterOf={(index) => plan.tendingCosts.find(({ stage }) => stage === index)?.later_s}
                 onChange={(next, name) =>
                   change((last) => withProgram(last, { ...(name ? { name } : {}), stages: withRoles(next) }))
                 }

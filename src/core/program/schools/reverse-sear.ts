@@ -5,7 +5,8 @@ export const reverseSear: School = {
   id: 'reverse-sear',
   name: 'Reverse sear',
   why: 'Gentle to the pull, a long easy rest, the hottest oven at the end: even from edge to edge, crisp on arrival.',
-  suits: (cut) => !isTender(cut) && !isBird(cut),
+  // Poultry is not roasted below 163 °C (US federal consumer advice, from memory), its breast alone no more than the bird.
+  suits: (cut) => !isTender(cut) && !isBird(cut) && cut.geometry.family !== 'crown',
   usual: (cut) => ({
     set_c: 110,
     hot_c: 250,

@@ -1,4 +1,5 @@
 import { type Estimate, foresee } from '@/core/estimate/estimate'
+import { endsTender } from '@/core/program/stage'
 import { SURE } from '@/core/safety/least'
 import type { BoardItem } from '../board'
 import { secondsOf } from '../entry/time'
@@ -81,8 +82,10 @@ const FRESH_S = 600
  * What is read counts before what is believed: a roast whose least done point reads its pull is to be pulled now,
  * however the model would have it. An odd probe is looked at first.
  */
-function asRead({ latest, pull_c, odd }: BoardItem, { in_s }: Belief, main: Estimate, now_s: number): Estimate {
+function asRead({ latest, pull_c, odd }: BoardItem, { in_s, setup }: Belief, main: Estimate, now_s: number): Estimate {
   const there =
+    // A reading alone does not make it tender.
+    !endsTender(setup.program) &&
     latest !== undefined &&
     pull_c !== undefined &&
     latest.value_c >= pull_c &&

@@ -1,13 +1,15 @@
 'use client'
 import { ArrowUp, Plus, X } from 'lucide-react'
 import { useState } from 'react'
+import { TENDER_ENDS, type TenderEnd } from '@/core/reference/tenderness'
 import { celsiusToFahrenheit, fahrenheitToCelsius } from '@/core/units'
 import type { HouseItem } from '@/domain/house/house-item'
-import type { PlanDocument, StagePart } from '@/domain/roast/roast-document'
+import type { StagePart } from '@/domain/roast/roast-document'
 import type { Units } from '@/words/units'
-import { IconButton } from '../controls/icon-button'
 import { heatColour } from '../ramp'
 import { saidOf, send } from '../shell/client'
+import { IconButton } from './icon-button'
+import { TendingList } from './tending-list'
 
 const ENVIRONMENTS = {
   oven: 'oven',
@@ -25,10 +27,15 @@ const ENDS = {
   time: 'for a time',
   pull: 'to the pull',
   core: 'to a reading',
+  tender: 'until tender',
   colour: 'to a colour',
   clock: 'until serving',
 } as const
-const ACTS = { baste: 'baste', turn: 'turn', glaze: 'glaze', uncover: 'take off the foil' } as const
+const TENDER_NAMES: Readonly<Record<TenderEnd, string>> = {
+  slices: 'enough to slice',
+  leaves_bone: 'enough to leave the bone',
+  falls_apart: 'enough to fall apart',
+}
 const USUAL_SET_C: Readonly<Record<EnvironmentName, number>> = {
   oven: 160,
   off: 0,
@@ -63,9 +70,11 @@ const endOf = (kind: keyof typeof ENDS): StagePart['until'] =>
       ? { kind, core_c: 50 }
       : kind === 'colour'
         ? { kind, browning_min: 3 }
-        : kind === 'clock'
-          ? { kind, least_min: 30 }
-          : { kind }
+        : kind === 'tender'
+          ? { kind, degree: 'falls_apart' }
+          : kind === 'clock'
+            ? { kind, least_min: 30 }
+            : { kind }
 
 interface EditorProps {
   readonly stages: readonly StagePart[]
@@ -74,12 +83,13 @@ interface EditorProps {
   readonly units: Units
   /** Taken up as the plan's own stages. */
   readonly onChange: (stages: readonly StagePart[], name: string | undefined) => void
-  readonly change: (apply: (last: PlanDocument) => PlanDocument) => void
   readonly house: readonly HouseItem[]
+  /** By how much later the pull comes for what is tended in a stage, s; by the stage's place. */
+  readonly laterOf?: ((stage: number) => number | undefined) | undefined
 }
 
 /** The program as stages that can be changed, added, moved and kept as the house's own. */
-export function StageEditor({ stages, name, kitchen, units, onChange, change, house: firstHouse }: EditorProps) {
+export function StageEditor({ stages, name, kitchen, units, onChange, house: firstHouse, laterOf }: EditorProps) {
   const [house, setHouse] = useState(firstHouse)
   const [title, setTitle] = useState(name ?? '')
   const [said, setSaid] = useState<string | undefined>()
@@ -194,34 +204,42 @@ export function StageEditor({ stages, name, kitchen, units, onChange, change, ho
                     {fahrenheit ? '°F' : '°C'}
                   </span>
                 )}
-                <select
-                  aria-label={`Stage ${index + 1}: tend`}
-                  className="said text-base"
-                  value={stage.tending[0] ? `${stage.tending[0].act}` : 'none'}
-                  onChange={(event) =>
-                    put(index, {
-                      ...stage,
-                      tending:
-                        event.target.value === 'none'
-                          ? []
-                          : [
-                              {
-                                act: event.target.value as keyof typeof ACTS,
-                                at_min: event.target.value === 'uncover' ? 0 : 30,
-                                ...(event.target.value === 'baste' ? { every_min: 30 } : {}),
-                              },
-                            ],
-                    })
-                  }
-                >
-                  <option value="none">door shut</option>
-                  {Object.entries(ACTS).map(([id, words]) => (
-                    <option key={id} value={id}>
-                      {words}
-                      {id === 'baste' ? ' every 30 min' : ''}
-                    </option>
-                  ))}
-                </select>
+                {until.kind === 'tender' && (
+                  <select
+                    aria-label={`Stage ${index + 1}: how tender`}
+                    className="said"
+                    value={until.degree}
+                    onChange={(event) =>
+                      put(index, { ...stage, until: { kind: 'tender', degree: event.target.value as TenderEnd } })
+                    }
+                  >
+                    {TENDER_ENDS.map((degree) => (
+                      <option key={degree} value={degree}>
+                        {TENDER_NAMES[degree]}
+                      </option>
+                    ))}
+                  </select>
+                )}
+                {environment === 'oven' && index === 0 && (
+                  <select
+                    aria-label={`Stage ${index + 1}: oven at the start`}
+                    className="said"
+                    value={stage.preheated ? 'hot' : 'cold'}
+                    onChange={(event) => put(index, { ...stage, preheated: event.target.value === 'hot' })}
+                  >
+                    <option value="hot">in hot</option>
+                    <option value="cold">in cold</option>
+                  </select>
+                )}
+                <div className="basis-full">
+                  <TendingList
+                    label={`Stage ${index + 1}`}
+                    tending={stage.tending}
+                    later_s={laterOf?.(index)}
+                    units={units}
+                    onChange={(tending) => put(index, { ...stage, tending })}
+                  />
+                </div>
               </div>
               <div className="flex shrink-0 gap-1">
                 <IconButton
@@ -303,7 +321,7 @@ export function StageEditor({ stages, name, kitchen, units, onChange, change, ho
               className="mr-3 min-h-9 font-semibold underline decoration-copper-bright underline-offset-4"
               onClick={() => {
                 setTitle(program.name)
-                change((last) => ({ ...last, program: { name: program.name, stages: program.stages } }))
+                onChange(program.stages, program.name)
               }}
             >
               {program.name}
