@@ -4,6 +4,7 @@ import { type KitchenRow, kitchenByCalendar, type MealRow } from '@/db/repositor
 import { livingMeal, livingTasks } from '@/domain/cook/living-plan'
 import type { MealPlan } from '@/domain/meal/make-meal'
 import type { MealDocument } from '@/domain/meal/meal-document'
+import { totalOf } from '@/domain/meal/quantities'
 import { fail, type Outcome, succeed } from '@/domain/problem/problem'
 import { cutOf } from '@/domain/roast/resolve'
 import { sceneOf } from '@/words/meal-words'
@@ -186,7 +187,11 @@ export async function mealShoppingCsv(slug: string, id: string): Promise<Outcome
           price: purchase.price?.toFixed(2) ?? '',
           price_per_head: purchase.pricePerHead?.toFixed(2) ?? '',
         })),
-        ...document.sides.map((side) => ({ ...none, item: side.title, quantity: side.quantity })),
+        ...document.sides.map((side) => ({
+          ...none,
+          item: side.title,
+          quantity: [totalOf(side.quantity, document.guests), side.quantity].filter(Boolean).join(', '),
+        })),
         ...(plan.gravy
           ? [
               { ...none, item: 'Stock', quantity: `${plan.gravy.stock_l.toFixed(1)} l` },

@@ -139,3 +139,9 @@ export const CUTS: readonly Cut[] = [
  * @example findCut('turkey').name // 'Turkey'
  */
 export const findCut = (id: string): Cut | undefined => CUTS.find((cut) => cut.id === id)
+
+/**
+ * Whether a piece is trimmed and tied before it is cooked.
+ * @example isTied(findCut('turkey')) // true
+ */
+export const isTied = ({ geometry }: Cut): boolean => geometry.family === 'bird' || geometry.family === 'round'

@@ -54,6 +54,8 @@ export const STANDARDS = {
   marinateAhead: of(12 * hour, 's', commonPractice('a marinade: overnight')),
   acidAhead: of(5 * hour, 's', commonPractice('a marinade with acid: a few hours')),
   acidLimit: of(6 * hour, 's', commonPractice('a marinade with acid: not beyond six hours')),
+  leftoversKeep: of(4 * 24 * hour, 's', consumer('cooked leftovers three to four days in the refrigerator')),
+  reheatTo: of(74, '°C', consumer('leftovers reheated to 165 °F')),
   mostRise: of(25, 'K', commonPractice('practice pulls 2 to 12 °C early; so far below no reading can be trusted')),
 } as const satisfies Readonly<Record<string, Standard>>
 

@@ -15,6 +15,8 @@ export const AHEAD_S: Readonly<Record<Preparation, number>> = {
   marinade: STANDARDS.marinateAhead.value,
   acid_marinade: STANDARDS.acidAhead.value,
 }
+/** On its rack in the tin so long before it leaves the fridge, s (common practice). */
+const DRESSED_S = 2 * HOUR_S
 const DRIES_S = STANDARDS.brinedDries.value
 
 /** Counted from the serving, nobody is up from 4 to 12 hours after it; what falls there is done half an hour before bed. */
@@ -23,12 +25,40 @@ export function beforeBed(at_s: number, serving_s: number): number {
   return after > 4 * HOUR_S && after < 12 * HOUR_S ? at_s - (after - 3.5 * HOUR_S) : at_s
 }
 
+/** What a whole table asks for beside its roasts' own days, s since 1970. */
+export interface AroundTheTable {
+  /** The first thing anybody does for it. */
+  readonly first_s: number
+  /** When the first of it goes on heat. */
+  readonly in_s: number
+  /** When they eat, the last of several. */
+  readonly serving_s: number
+}
+
+const MORNING_S = 10 * HOUR_S
+
+/** The shop before the first day of work, and the kitchen laid out in the morning: of one roast or of twenty. */
+export const aroundTheTable = ({ first_s, in_s, serving_s }: AroundTheTable): Task[] => {
+  const task = (kind: TaskKind, at_s: number): Task => ({
+    kind,
+    at: epochSeconds(at_s),
+    hands_s: HANDS_S[kind],
+    because: because('common_practice'),
+  })
+  return [
+    task('buy', serving_s - Math.ceil((serving_s - first_s) / DAY_S) * DAY_S - 8 * HOUR_S),
+    task('set_out', Math.min(serving_s - MORNING_S, in_s - HOUR_S)),
+  ]
+}
+
 /**
  * Salt, brine, marinade and thawing, back from when the piece must be ready for the bench.
  *
  * @param ready_s when it leaves the fridge, s since 1970
  * @param in_s when it goes in, s since 1970
  * @param serving_s when they eat: nobody is woken at night, s since 1970
+ * @param shape whether it is trimmed and tied
+ * @param tin whether it goes into its tin on a rack
  */
 export function daysBefore(
   preparation: Preparation,
@@ -36,6 +66,7 @@ export function daysBefore(
   ready_s: number,
   in_s: number,
   serving_s: number,
+  { shape, tin }: { readonly shape: boolean; readonly tin: boolean },
 ): { readonly tasks: readonly Task[]; readonly prepared_s: number } {
   const wanted = ready_s - AHEAD_S[preparation] - (preparation === 'wet_brine' ? DRIES_S : 0)
   // Acid bears no longer than its hours: that one is done when it must be.
@@ -53,6 +84,8 @@ export function daysBefore(
       ...(preparation === 'dry_salt' ? [task('salt', prepared_s, hours)] : []),
       ...(preparation === 'wet_brine' ? [task('brine', prepared_s, hours), task('unbrine', ready_s - DRIES_S)] : []),
       ...(preparation === 'marinade' || preparation === 'acid_marinade' ? [task('marinate', prepared_s, hours)] : []),
+      ...(shape ? [task('shape', Math.min(prepared_s, ready_s - DRESSED_S) - HANDS_S.shape)] : []),
+      ...(tin ? [task('dress', ready_s - DRESSED_S)] : []),
       ...(thaw_s > 0 ? [task('thaw', beforeBed(prepared_s - thaw_s, serving_s))] : []),
     ],
   }

@@ -33,6 +33,8 @@ export interface PlanRequest extends Omit<RoastQuestion, 'rest' | 'target'> {
   /** Wanted at the core at its peak, °C. */
   readonly serve_c: Celsius
   readonly preparation: Preparation
+  /** Whether gravy is made of its juices. */
+  readonly gravy: boolean
   /** Thawing in the fridge before that, s. */
   readonly thaw_s: number
   /** Plates on the table. */
@@ -123,7 +125,18 @@ export interface CoursePoint {
 }
 
 /** What is done ahead: that it is late for it makes no promise impossible. */
-const AHEAD: ReadonlySet<Task['kind']> = new Set(['salt', 'take_out', 'brine', 'unbrine', 'marinate', 'thaw'])
+const AHEAD: ReadonlySet<Task['kind']> = new Set([
+  'buy',
+  'shape',
+  'dress',
+  'set_out',
+  'salt',
+  'take_out',
+  'brine',
+  'unbrine',
+  'marinate',
+  'thaw',
+])
 const COURSE_POINTS = 240
 const DONENESS_TOLERANCE_K = 3
 const GRACE_S = 360

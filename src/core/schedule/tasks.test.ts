@@ -28,6 +28,7 @@ const request = (more: Partial<PlanRequest> = {}): PlanRequest => ({
   serve_c: celsius(55),
   vulnerable: false,
   preparation: 'dry_salt',
+  gravy: false,
   thaw_s: 0,
   promise: PROMISE,
   now: NOW,
@@ -115,6 +116,7 @@ describe('the run of a plan', () => {
           request({
             piece: { cut, mass_kg: cut.mass_kg.usual },
             program: programOf(school, school.usual(cut), cut, cut.mass_kg.usual),
+            gravy: false,
             serve_c: celsius(cut.doneness === 'poultry' ? 74 : cut.doneness === 'tender' ? 90 : 56),
           }),
         )

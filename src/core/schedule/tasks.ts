@@ -1,11 +1,12 @@
 import type { Spread } from '../estimate/ensemble'
 import { type OvenSpec, preheatSeconds } from '../heat/oven'
 import { endsTender, type Program, pullStageIndex, type Stage, settingOf, staysInHeat } from '../program/stage'
+import { isTied } from '../reference/cuts'
 import { PREHEAT_SLACK_S, STANDARDS } from '../reference/standards'
 import type { RoastAnswer } from '../roast/answer'
 import { epochSeconds } from '../units'
 import { carveSeconds } from './carving'
-import { daysBefore } from './days-before'
+import { aroundTheTable, daysBefore } from './days-before'
 import type { PlanRequest, TimedStage } from './plan'
 import { because, byClock, HANDS_S, type Task, type TaskKind } from './task'
 
@@ -27,6 +28,10 @@ export interface RoastOnClock {
   /** When the knife begins, and how long it takes, s. */
   readonly carve: { readonly at: number; readonly hands_s: number }
 }
+
+/** Whether a cook stands there and waits for something, a reading or a fork that turns; else the clock takes it out. */
+export const waitsFor = (outcome: RoastAnswer['outcome'], program: Program): boolean =>
+  outcome !== 'fixed_program' || endsTender(program)
 
 /** Steps closer together than this to the end of a stage fall away, s. */
 const TEND_LEAST_S = 60
@@ -120,6 +125,9 @@ export function roastTasks(roast: RoastOnClock): Task[] {
   return tasks
 }
 
+/** What is laid out or made ready: nothing of it is late, it is only not to be done any more. */
+const LAID_OUT: ReadonlySet<TaskKind> = new Set(['shape', 'dress'])
+
 /** The ovens that must be hot in time: before the meat first goes in, and before it goes back. */
 function heatUps(stages: readonly TimedStage[], oven: OvenSpec): Task[] {
   return stages.flatMap(({ stage, from }, index): Task[] => {
@@ -160,7 +168,7 @@ export function tasksOf(request: PlanRequest, answer: RoastAnswer, stages: reado
       peak_c: answer.peak_c,
       peakAfter_s: answer.peakAfter_s,
       window_s: answer.hasSpread ? answer.ensemble.pull_s : undefined,
-      waits: answer.pull.outcome !== 'fixed_program' || endsTender(answer.program),
+      waits: waitsFor(answer.pull.outcome, answer.program),
       carve: { at: request.promise - carve_s, hands_s: carve_s },
     }),
     { kind: 'serve', at: request.promise, hands_s: 0, because: because('promise') },
@@ -176,10 +184,26 @@ export function tasksOf(request: PlanRequest, answer: RoastAnswer, stages: reado
       hands_s: HANDS_S.salt,
       because: because('common_practice', { ahead_h: (putIn - at) / 3600 }),
     })
-  } else
-    tasks.push(
-      ...daysBefore(request.preparation, request.thaw_s, putIn - request.temper_s, putIn, request.promise).tasks,
-    )
+  }
+  const salted = request.preparation === 'dry_salt' && request.thaw_s === 0
+  const { tasks: before } = daysBefore(
+    salted ? 'none' : request.preparation,
+    request.thaw_s,
+    putIn - request.temper_s,
+    putIn,
+    request.promise,
+    { shape: isTied(request.piece.cut), tin: stages[0]?.stage.environment.kind === 'oven' },
+  )
+  tasks.push(...before.filter(({ kind, at }) => !LAID_OUT.has(kind) || at >= request.now))
+  if (request.gravy) {
+    const off = stages[pullStageIndex(answer.program)]?.to ?? putIn
+    const at = Math.min(Math.max(off, putIn), request.promise - HANDS_S.gravy - carve_s)
+    tasks.push({ kind: 'gravy', at: epochSeconds(at), hands_s: HANDS_S.gravy, because: because('common_practice') })
+  }
+  const first_s = Math.min(...tasks.map(({ at }) => at))
+  tasks.push(
+    ...aroundTheTable({ first_s, in_s: putIn, serving_s: request.promise }).filter(({ at }) => at >= request.now),
+  )
   if (request.temper_s > 0)
     tasks.push({
       kind: 'take_out',

@@ -113,6 +113,8 @@ export function sayPlan(document: PlanDocument, timeZone: string): SaidPlan {
   cannot(document.altitude_m !== 0, 'the height of the kitchen')
   cannot('stages' in program && program.name !== undefined, 'the name of the program')
   cannot(document.title !== (findCut(roast.cut)?.name ?? ''), 'its title')
+  cannot(document.gravy, 'the gravy')
+  cannot(document.price_per_kg !== null, 'its price')
   cannot(/["”“]/.test(document.notes), 'a quotation in the note')
   const heat =
     'school' in program

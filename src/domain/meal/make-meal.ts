@@ -2,6 +2,7 @@ import type { Slice } from '@/core/doneness/slice'
 import { DOOR_COST_S } from '@/core/heat/oven'
 import { buyFor, type Purchase, thawSeconds } from '@/core/portions/buy'
 import { type Gravy, gravyFor } from '@/core/portions/gravy'
+import { isTied } from '@/core/reference/cuts'
 import type { Caution } from '@/core/safety/cautions'
 import { checkSchedule, type MealFault } from '@/core/schedule/meal/check'
 import { clashesOf, type MealClash } from '@/core/schedule/meal/clash'
@@ -131,7 +132,7 @@ function planOf(resolved: ResolvedMeal, answer: MealAnswer): MealPlan {
       mass_kg: roast?.roast.mass_kg ?? 0,
       thaw_s: roast?.frozen ? thawSeconds(roast.roast.mass_kg) : 0,
       preparation: roast?.preparation ?? 'none',
-      shape: cut !== undefined && (cut.geometry.family === 'bird' || cut.geometry.family === 'round'),
+      shape: cut !== undefined && isTied(cut),
       temper_s: (roast?.roast.temper_min ?? 0) * 60,
       owner: cook >= 0 ? cook : undefined,
     }

@@ -23,6 +23,9 @@ describe('a plan for tonight', () => {
     const plan = planOf(rib())
     expect(plan.tasks.map(({ kind }) => kind)).toEqual([
       'salt',
+      'set_out',
+      'shape',
+      'dress',
       'take_out',
       'heat_up',
       'put_in',
@@ -57,6 +60,9 @@ describe('a plan for tonight', () => {
     const plan = planOf(rib({ program: { school: 'reverse-sear' } }))
     expect(plan.tasks.map(({ kind }) => kind)).toEqual([
       'salt',
+      'set_out',
+      'shape',
+      'dress',
       'take_out',
       'heat_up',
       'put_in',

@@ -59,6 +59,7 @@ export function makePlan(document: PlanDocument, now_s: number, members = MEMBER
     document.promise,
     preparationOf(document),
     document.frozen,
+    document.gravy,
     members,
     Math.floor(now_s / FRESH_S),
   ])
@@ -68,6 +69,7 @@ export function makePlan(document: PlanDocument, now_s: number, members = MEMBER
       ...question,
       members,
       preparation: preparationOf(document),
+      gravy: document.gravy,
       thaw_s: document.frozen ? thawSeconds(document.roast.mass_kg) : 0,
       serve_c: celsius(serve_c),
       promise: epochSeconds(Date.parse(document.promise) / 1000),

@@ -181,6 +181,8 @@ export const planDocument = z.strictObject({
   preparation: z.enum(PREPARATIONS).nullable().default(null).describe('null: as the surface says'),
   frozen: frozenPart,
   notes: notesPart,
+  gravy: z.boolean().default(false).describe('Gravy is made of its juices'),
+  price_per_kg: finite.min(0).max(10_000).nullable().default(null).describe("In the kitchen's own money"),
 })
 export type PlanDocument = z.output<typeof planDocument>
 export type PlanDocumentInput = z.input<typeof planDocument>

@@ -6,12 +6,21 @@ import { USUAL_SIDES } from '@/domain/meal/from-words'
 import { type MealDocument, mealRoast, mealSide } from '@/domain/meal/meal-document'
 import { piecesOfSaid } from '@/domain/plan/from-line'
 import type { Problem } from '@/domain/problem/problem'
+import { cutOf } from '@/domain/roast/resolve'
 import type { Units } from '@/words/units'
 import { ProblemList } from '../shell/problem-list'
 
 const freshId = (meal: MealDocument, word: string): string => {
   const taken = new Set([...meal.roasts, ...meal.sides].map(({ id }) => id))
   for (let i = 1; ; i++) if (!taken.has(`${word}-${i}`)) return `${word}-${i}`
+}
+
+/** Whom a further roast feeds: those whom no other does, or as many as it can. */
+function headsLeft(meal: MealDocument, roast: { readonly cut: string; readonly mass_kg: number }): number {
+  const cut = cutOf(roast)
+  const can = cut ? Math.max(1, Math.floor(roast.mass_kg / cut.perHead_kg)) : meal.guests
+  const fed = meal.roasts.reduce((sum, { heads }) => sum + heads, 0)
+  return Math.min(meal.guests, fed < meal.guests ? Math.min(can, meal.guests - fed) : can)
 }
 
 /** A roast as one typed line; sides by tap. */
@@ -42,7 +51,8 @@ export function AddToMeal({
     for (const said of roasts)
       for (const piece of piecesOfSaid(said)) {
         key = freshId(meal, said.cut)
-        const heads = Math.round((guests ?? 0) / (roasts.length * said.count))
+        const heads =
+          guests === undefined ? headsLeft(meal, piece.roast) : Math.round(guests / (roasts.length * said.count))
         meal = { ...meal, roasts: [...meal.roasts, mealRoast.parse({ ...piece, id: key, serving, heads })] }
       }
     for (const { id: side } of sides) {

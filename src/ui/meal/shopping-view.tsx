@@ -1,6 +1,8 @@
 'use client'
 import type { MealPlan } from '@/domain/meal/make-meal'
 import type { MealDocument } from '@/domain/meal/meal-document'
+import { totalOf } from '@/domain/meal/quantities'
+import { gravyWords } from '@/words/after-words'
 import { itemTitle } from '@/words/meal-words'
 import { mass, type Units } from '@/words/units'
 import { CalendarAddress } from './kitchen-keeps'
@@ -74,14 +76,17 @@ export function ShoppingView({
           {document.sides.map((side) => (
             <li key={side.id} className="flex gap-3 py-2">
               <span className="flex-1">{side.title}</span>
-              <span>{side.quantity}</span>
+              <span>
+                {totalOf(side.quantity, document.guests) && (
+                  <strong className="mr-2">{totalOf(side.quantity, document.guests)}</strong>
+                )}
+                <span className="text-soft">{side.quantity}</span>
+              </span>
             </li>
           ))}
           {plan.gravy && (
             <li className="py-2">
-              Gravy for {document.guests}: {plan.gravy.stock_l.toFixed(1)} l stock,{' '}
-              {Math.round(plan.gravy.flour_g / 5) * 5} g flour, {Math.round(plan.gravy.fat_g / 5) * 5} g of the
-              dripping’s fat
+              {gravyWords(plan.gravy, document.guests)}
               {plan.gravy.salty && (
                 <span className="block text-base text-soft">One roast is wet-brined: unsalted stock, taste first.</span>
               )}

@@ -26,6 +26,7 @@ import { CookingNow, CooksOfPlan } from '../kitchen/cooking-now'
 import { SaidAgain } from '../line/said-again'
 import { HeatRibbon } from '../ribbon/heat-ribbon'
 import { Why } from '../shell/why'
+import { BeforeAfter } from './before-after'
 import { ClashBanner, differencesOf } from './clash-banner'
 import { CutCard } from './cut-card'
 import { Particulars } from './particulars'
@@ -158,6 +159,8 @@ export function PlanDesk({
         <CutCard document={document} kitchen={kitchen} units={units} house={house} change={change} />
       </div>
 
+      <BeforeAfter document={document} plan={plan} units={units} change={change} />
+
       <div className="grid grid-cols-[minmax(0,1fr)] gap-5 lg:grid-cols-[minmax(0,1.05fr)_minmax(0,1fr)]">
         <div className="space-y-5">
           <section className="rounded-2xl border border-line bg-sheet p-4 sm:p-5">
@@ -237,7 +240,7 @@ export function PlanDesk({
                 label="Feeds"
                 value={`${Math.max(1, Math.floor(plan.yield.heads))}`}
                 basis="common practice"
-                note={`${mass(cut?.perHead_kg ?? 0.3, units)} raw a head for this cut.`}
+                note={`${mass(cut?.perHead_kg ?? 0.3, units)} raw a head for this cut.${document.guests === null ? '' : ` ${document.guests} eat of it.`}`}
               />
               <Figure
                 label="Stays warm"

@@ -1,6 +1,9 @@
+import { gravyFor } from '@/core/portions/gravy'
 import type { Plan } from '@/core/schedule/plan'
+import { preparationOf } from '@/domain/plan/make-plan'
 import { cutOf } from '@/domain/roast/resolve'
 import type { PlanDocument } from '@/domain/roast/roast-document'
+import { coolingWords, gravyWords } from '@/words/after-words'
 import { cautionWords } from '@/words/cautions'
 import { lower } from '@/words/tasks'
 import { clock, day, length, mass, temperature, type Units } from '@/words/units'
@@ -42,6 +45,17 @@ export function PlanSheet({ kitchen, document, plan, units, version }: SheetProp
             Pull at <strong>{temperature(plan.pull_c, units)}</strong>, peaks at{' '}
             <strong>{temperature(plan.peak_c, units)}</strong> in the rest. Probe: {lower(cut.probe)}.
           </p>
+          {document.gravy && (
+            <p className="mt-1">
+              {gravyWords(
+                gravyFor(
+                  document.guests ?? Math.max(1, Math.floor(plan.yield.heads)),
+                  preparationOf(document) === 'wet_brine',
+                ),
+                document.guests ?? Math.max(1, Math.floor(plan.yield.heads)),
+              )}
+            </p>
+          )}
           {document.notes !== '' && <p className="mt-1">Remember: {document.notes}.</p>}
         </>
       }
@@ -53,6 +67,7 @@ export function PlanSheet({ kitchen, document, plan, units, version }: SheetProp
             .map(({ text }) => (
               <p key={text}>• {text}</p>
             ))}
+          <p>• {coolingWords(plan.cooling, plan.promise, units)}</p>
           <p className="mt-1">Plan version {version}. Your local code comes before this sheet.</p>
         </>
       }

@@ -319,6 +319,8 @@ function changedCut(document: PlanDocument, id: string): PlanDocument {
     preparation: document.preparation,
     frozen: document.frozen,
     notes: document.notes,
+    gravy: document.gravy,
+    price_per_kg: null,
     oven: document.oven,
     promise: document.promise,
     guests: document.guests,

@@ -1,9 +1,9 @@
 import type { OvenSpec } from '../../heat/oven'
 import { epochSeconds } from '../../units'
-import { daysBefore, type Preparation } from '../days-before'
+import { aroundTheTable, daysBefore, type Preparation } from '../days-before'
 import type { TimedStage } from '../plan'
 import { because, byClock, HANDS_S, type Task, type TaskKind } from '../task'
-import { roastTasks } from '../tasks'
+import { roastTasks, waitsFor } from '../tasks'
 import type { MealProblem, Option } from './problem'
 import { type CookedRoast, sourceOf } from './roast-times'
 
@@ -22,10 +22,6 @@ export interface TaskNeeds {
   readonly owner: number | undefined
 }
 
-const HOUR_S = 3600
-const MORNING_S = 10 * HOUR_S
-
-const DAY_S = 24 * HOUR_S
 /**
  * A cooked roast on the clock of the schedule: each heated stage in the phase it got, what lies between
  * in the gaps, so that a rest the schedule made longer is longer.
@@ -81,10 +77,11 @@ export function mealTasks(
     const in_s = option.start_s
     if (cooked) {
       const ready = in_s - need.temper_s
-      const { tasks: before, prepared_s: prepared } = daysBefore(need.preparation, need.thaw_s, ready, in_s, last)
+      const { tasks: before } = daysBefore(need.preparation, need.thaw_s, ready, in_s, last, {
+        shape: need.shape,
+        tin: cooked.stages[0]?.stage.environment.kind === 'oven',
+      })
       tasks.push(...before.map((task) => ({ ...task, item })))
-      if (need.shape) add('shape', Math.min(prepared, ready - HOUR_S), { item })
-      add('dress', ready - 2 * HOUR_S, { item })
       if (need.temper_s > 0)
         add('take_out', ready, { item, because: because('house_rule', { minutes: need.temper_s / 60 }) })
       const stages = stagesOnClock(cooked, option)
@@ -101,7 +98,7 @@ export function mealTasks(
           peak_c: cooked.peak_c,
           peakAfter_s: cooked.peakAfter_s,
           window_s: cooked.window_s,
-          waits: cooked.outcome !== 'fixed_program',
+          waits: waitsFor(cooked.outcome, cooked.program),
           carve: { at: option.dish_s, hands_s: option.done_s - option.dish_s },
         }))
           tasks.push({
@@ -111,7 +108,7 @@ export function mealTasks(
           })
       // A cook by the clock alone still has to be taken out.
       const end = option.blocks.at(-1)
-      if (end && (cooked.outcome === 'fixed_program' || option.blocks.length > 1))
+      if (end && (!waitsFor(cooked.outcome, cooked.program) || option.blocks.length > 1))
         add('take_off', end.to_s, { item, source: end.source })
     } else {
       for (const block of option.blocks) {
@@ -126,8 +123,8 @@ export function mealTasks(
   for (const at_s of servings) add('serve', at_s, { because: because('promise') })
   if (needs.some(({ cooked }) => cooked)) {
     const start = Math.min(...tasks.map(({ at }) => at), last)
-    add('buy', last - (Math.ceil((last - start) / DAY_S) * 24 + 8) * HOUR_S)
-    add('set_out', Math.min(last - MORNING_S, ...options.map(({ start_s }) => start_s - HOUR_S)))
+    const in_s = Math.min(...options.map(({ start_s }) => start_s))
+    tasks.push(...aroundTheTable({ first_s: start, in_s, serving_s: last }))
   }
   return assign(problem.cooks, tasks.sort(byClock), needs)
 }
