@@ -4,7 +4,7 @@ import { kitchenUnits, type Units } from '@/words/units'
 
 /** The reader's units: their own choice where they made one, else the kitchen's. */
 export async function unitsOf(
-  kitchen: Pick<KitchenRow, 'temperatureUnit' | 'massUnit' | 'clock' | 'timeZone'>,
+  kitchen: Pick<KitchenRow, 'temperatureUnit' | 'massUnit' | 'clock' | 'timeZone' | 'dateOrder'>,
 ): Promise<Units> {
   const own = (await cookies()).get('pheasant-units')?.value
   const base = kitchenUnits(kitchen)

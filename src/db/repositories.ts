@@ -1,4 +1,5 @@
 import { and, asc, desc, eq, getTableColumns, gte, inArray, isNotNull, isNull, lt, type SQL, sql } from 'drizzle-orm'
+import type { Customs } from '@/domain/house/customs'
 import type { HouseItem, HouseItemDocument } from '@/domain/house/house-item'
 import type { Equipment, MealDocument } from '@/domain/meal/meal-document'
 import type { PlanSummary } from '@/domain/plan/summary'
@@ -81,6 +82,7 @@ export interface KitchenScope {
   readonly plans: Shelf<PlanDocument>
   readonly meals: Shelf<MealDocument>
   readonly setEquipment: (equipment: Equipment) => Promise<void>
+  readonly setCustoms: (customs: Customs) => Promise<void>
   /** The secret of the kitchen's calendar address, and another in its place. */
   readonly calendarToken: () => Promise<string>
   readonly renewCalendar: () => Promise<string>
@@ -264,6 +266,12 @@ function scopeOf(db: Database, kitchen: KitchenRow): KitchenScope {
     kitchen,
     plans: shelfOf(db, kitchen, ROASTS),
     meals: shelfOf(db, kitchen, MEALS),
+    setCustoms: async ({ temperature, mass, clock, date_order }) => {
+      await db
+        .update(kitchens)
+        .set({ temperatureUnit: temperature, massUnit: mass, clock, dateOrder: date_order })
+        .where(eq(kitchens.id, kitchen.id))
+    },
     setEquipment: async (equipment) => {
       await db.update(kitchens).set({ equipment }).where(eq(kitchens.id, kitchen.id))
     },

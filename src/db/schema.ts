@@ -43,6 +43,10 @@ export const kitchens = pgTable(
     clock: text('clock', { enum: ['24h', '12h'] })
       .notNull()
       .default('24h'),
+    /** Whether 3/11 is in November or in March, here. */
+    dateOrder: text('date_order', { enum: ['dmy', 'mdy'] })
+      .notNull()
+      .default('dmy'),
     /** Ovens, cooks and the rest, for a meal that starts from nothing. */
     equipment: jsonb('equipment').$type<Equipment>(),
     /** Whoever has it may read the kitchen's tasks as a calendar. */
@@ -52,6 +56,7 @@ export const kitchens = pgTable(
   (table) => [
     check('kitchens_units', sql`${table.temperatureUnit} in ('c', 'f', 'gas') and ${table.massUnit} in ('kg', 'lb')`),
     check('kitchens_clock', sql`${table.clock} in ('24h', '12h')`),
+    check('kitchens_date_order', sql`${table.dateOrder} in ('dmy', 'mdy')`),
   ],
 )
 
@@ -104,7 +109,7 @@ export const planSummaries = pgTable(
   ],
 )
 
-/** A kitchen's own cuts and programs, beside those everyone has. */
+/** A kitchen's own cuts, programs and ways of doing it, beside those everyone has. */
 export const houseItems = pgTable(
   'house_items',
   {
@@ -112,14 +117,14 @@ export const houseItems = pgTable(
     kitchenId: text('kitchen_id')
       .notNull()
       .references(() => kitchens.id, { onDelete: 'cascade' }),
-    kind: text('kind', { enum: ['cut', 'program'] }).notNull(),
+    kind: text('kind', { enum: ['cut', 'program', 'way'] }).notNull(),
     name: text('name').notNull(),
     document: jsonb('document').$type<HouseItemDocument>().notNull(),
     createdAt: at('created_at').notNull().defaultNow(),
   },
   (table) => [
     unique('house_items_name').on(table.kitchenId, table.kind, table.name),
-    check('house_items_kind', sql`${table.kind} in ('cut', 'program')`),
+    check('house_items_kind', sql`${table.kind} in ('cut', 'program', 'way')`),
   ],
 )
 

@@ -1,6 +1,9 @@
 import { sharedDatabase } from '@/db/connection'
 import { type KitchenRow, type KitchenScope, listKitchens, openKitchen } from '@/db/repositories'
 import { UnreadableDocument } from '@/db/stored'
+import { customsPart } from '@/domain/house/customs'
+import type { LineContext } from '@/domain/line/sentence'
+import { parseWith } from '@/domain/problem/parse'
 import { fail, type Outcome, succeed } from '@/domain/problem/problem'
 import { databaseIsAway, meansAway, unlessAway } from './availability'
 import { environment } from './environment'
@@ -36,4 +39,21 @@ export const inKitchen = <Value>(
   withDatabase(async () => {
     const scope = await openKitchen(database(), slug)
     return scope ? work(scope) : fail({ code: 'not_found', path: ['kitchen'], what: slug })
+  })
+
+/** What a kitchen's lines are read by: its zone, its order of day and month, its own cuts, programs and ways. */
+export const lineContextOf = async (scope: KitchenScope, now_s: number): Promise<LineContext> => ({
+  now_s,
+  timeZone: scope.kitchen.timeZone,
+  dateOrder: scope.kitchen.dateOrder,
+  house: await scope.listHouseItems(),
+})
+
+/** How the kitchen's people read quantities and days. */
+export const keepCustoms = (slug: string, value: unknown): Promise<Outcome<{ kept: true }>> =>
+  inKitchen<{ kept: true }>(slug, async (scope) => {
+    const customs = parseWith(customsPart, value)
+    if (!customs.ok) return customs
+    await scope.setCustoms(customs.value)
+    return succeed({ kept: true })
   })

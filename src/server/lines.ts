@@ -2,8 +2,7 @@ import { NO_CUT, readLine } from '@/domain/line/reading'
 import { documentFromLine } from '@/domain/meal/from-line'
 import { fail, type Outcome, succeed } from '@/domain/problem/problem'
 import { nowSeconds } from './environment'
-import { houseItemsOf } from './house'
-import { inKitchen } from './kitchen'
+import { inKitchen, lineContextOf } from './kitchen'
 import { addMealFromDocument, equipmentOf } from './meals'
 import { addPlanFromDocument } from './plans'
 
@@ -15,11 +14,9 @@ export interface AddedLine {
 
 /** Adds what a typed line stands for: what it leaves open takes its usual value. */
 export async function addFromLine(slug: string, line: string): Promise<Outcome<AddedLine>> {
-  const own = await houseItemsOf(slug)
-  const house = own.ok ? own.value : []
   const made = await inKitchen(slug, async (scope) => {
     const now_s = nowSeconds()
-    const read = readLine(line, { now_s, timeZone: scope.kitchen.timeZone, house })
+    const read = readLine(line, await lineContextOf(scope, now_s))
     if (!read.ok) return read
     const stands = documentFromLine(read.value, now_s, equipmentOf(scope))
     return stands ? succeed(stands) : fail(NO_CUT)

@@ -11,7 +11,7 @@ import { parseWith } from '@/domain/problem/parse'
 import { fail, type Outcome, type Problem, succeed } from '@/domain/problem/problem'
 import { compute } from './compute'
 import { nowSeconds } from './environment'
-import { inKitchen } from './kitchen'
+import { inKitchen, lineContextOf } from './kitchen'
 import { type CookOfPlan, cooksOfSources } from './living'
 import { PASSING } from './passing'
 import { cooksFollow, promisesOfMeal } from './promise'
@@ -87,7 +87,7 @@ export const equipmentOf = (scope: KitchenScope): MealDocument['kitchen'] => sco
 export const addMealFromWords = (slug: string, line: string): Promise<Outcome<MealRow>> =>
   inKitchen(slug, async (scope) => {
     const now_s = nowSeconds()
-    const whole = readLine(line, { now_s, timeZone: scope.kitchen.timeZone })
+    const whole = readLine(line, await lineContextOf(scope, now_s))
     if (whole.ok && whole.value.roasts.length > 0) {
       const checked = await checkedMeal(mealFromLine(whole.value, now_s, equipmentOf(scope)))
       return checked.ok ? succeed(await scope.meals.add(checked.value.document)) : checked

@@ -120,6 +120,10 @@ export function factWords(fact: Fact, units: Units): string | undefined {
       return `${fact.guests} at the table`
     case 'wish':
       return `${fact.count} × ${donenessName(fact.word).toLowerCase()}`
+    case 'batches':
+      return `in ${fact.count} batches, ${span(fact.apart_min)} apart`
+    case 'away':
+      return `${span(fact.minutes)} on the way, packed hot`
     case 'vulnerable':
       return 'a guest to be careful for'
     case 'side':

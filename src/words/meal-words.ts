@@ -6,7 +6,7 @@ import type { MealPlan } from '@/domain/meal/make-meal'
 import { type MealDocument, servingsAt } from '@/domain/meal/meal-document'
 import { cutOf } from '@/domain/roast/resolve'
 import { lower, type TaskScene } from './tasks'
-import { clock, mass, temperature, type Units } from './units'
+import { clock, duration, mass, temperature, type Units } from './units'
 
 export const itemTitle = (meal: MealDocument, id: string): string =>
   (meal.roasts.find((roast) => roast.id === id) ?? meal.sides.find((side) => side.id === id))?.title || id
@@ -57,6 +57,8 @@ export function changeWords(change: ChangeKind, meal: MealDocument, units: Units
       return `${itemTitle(meal, change.id)} in any oven from ${temperature(change.low_c, units)} to ${temperature(change.high_c, units)}`
     case 'hold_longer':
       return `${itemTitle(meal, change.id)} ready up to ${change.minutes} min ahead`
+    case 'earlier_batch':
+      return `${itemTitle(meal, change.id)} in an earlier batch, held ${duration(change.minutes * 60)} or more in the warm cabinet`
     case 'start_earlier':
       return `Start the day ${change.hours} hours earlier`
     case 'another_cook':

@@ -127,6 +127,8 @@ function imperative(task: Task, { cut, source, servings }: TaskScene, units: Uni
       return 'Carve'
     case 'dish':
       return 'Dish up'
+    case 'pack':
+      return `Pack it hot and go: ${duration((numbers.minutes ?? 0) * 60)} on the way`
     case 'serve':
       return servings ? `On the table: ${servings}` : 'On the table'
     default:
@@ -201,6 +203,8 @@ export function taskHelp(task: Task, scene: TaskScene, units: Units): string | u
       return scene.salty ? 'The brined roast gives salty juice: stretch it with unsalted stock.' : undefined
     case 'carve':
       return `${cut?.bone === 'in' ? 'Bones off first, then across the grain.' : bird ? 'Legs off, each breast off whole, then sliced.' : 'Across the grain, about 12 mm. End slices are more done.'} ${keepHot(units)}`
+    case 'pack':
+      return `Boxes warmed with hot water, lids shut, nothing stacked on the slices. ${keepHot(units)} Read it on arrival.`
     case 'serve':
       return coolingRule(units)
     default:

@@ -6,6 +6,8 @@ export interface Units {
   readonly mass: 'kg' | 'lb'
   readonly clock: '24h' | '12h'
   readonly timeZone: string
+  /** Day before month where nothing is said. */
+  readonly dateOrder?: 'dmy' | 'mdy'
 }
 
 /** Where no kitchen says how it wants them. */
@@ -17,11 +19,13 @@ export const kitchenUnits = (kitchen: {
   readonly massUnit: Units['mass']
   readonly clock: Units['clock']
   readonly timeZone: string
+  readonly dateOrder: 'dmy' | 'mdy'
 }): Units => ({
   temperature: kitchen.temperatureUnit === 'f' ? 'f' : 'c',
   mass: kitchen.massUnit,
   clock: kitchen.clock,
   timeZone: kitchen.timeZone,
+  dateOrder: kitchen.dateOrder,
 })
 
 export const temperature = (value_c: number, units: Units, digits = 0): string =>
@@ -54,7 +58,7 @@ export function duration(value_s: number): string {
 }
 
 const formatter = (units: Units, options: Intl.DateTimeFormatOptions) =>
-  new Intl.DateTimeFormat('en-GB', { timeZone: units.timeZone, ...options })
+  new Intl.DateTimeFormat(units.dateOrder === 'mdy' ? 'en-US' : 'en-GB', { timeZone: units.timeZone, ...options })
 
 export const clock = (at_s: number, units: Units): string =>
   formatter(units, {

@@ -25,7 +25,7 @@ import { findPull } from '../simulate/pull'
 import { type Celsius, type EpochSeconds, epochSeconds, seconds } from '../units'
 import { carveSeconds } from './carving'
 import type { Preparation } from './days-before'
-import type { Task } from './task'
+import { AHEAD_KINDS, type Task } from './task'
 import { tasksOf } from './tasks'
 
 /** One roast, one oven, one promise. */
@@ -125,18 +125,7 @@ export interface CoursePoint {
 }
 
 /** What is done ahead: that it is late for it makes no promise impossible. */
-const AHEAD: ReadonlySet<Task['kind']> = new Set([
-  'buy',
-  'shape',
-  'dress',
-  'set_out',
-  'salt',
-  'take_out',
-  'brine',
-  'unbrine',
-  'marinate',
-  'thaw',
-])
+const AHEAD: ReadonlySet<Task['kind']> = new Set([...AHEAD_KINDS, 'take_out'])
 const COURSE_POINTS = 240
 const DONENESS_TOLERANCE_K = 3
 const GRACE_S = 360

@@ -25,9 +25,23 @@ export const TASK_KINDS = [
   'gravy',
   'carve',
   'dish',
+  'pack',
   'serve',
 ] as const
 export type TaskKind = (typeof TASK_KINDS)[number]
+
+/** Done on the days or hours before: late for it makes no promise impossible, and nobody opens a board for it. */
+export const AHEAD_KINDS: ReadonlySet<TaskKind> = new Set([
+  'buy',
+  'thaw',
+  'shape',
+  'salt',
+  'brine',
+  'unbrine',
+  'marinate',
+  'dress',
+  'set_out',
+])
 
 /** One thing to do, at a time: of one roast or of twenty. Why it is then and not otherwise stands in `because`. */
 export interface Task {
@@ -80,6 +94,7 @@ export const HANDS_S: Readonly<Record<TaskKind, number>> = {
   gravy: 900,
   carve: 0,
   dish: 0,
+  pack: 600,
   serve: 0,
 }
 

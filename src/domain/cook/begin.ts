@@ -2,11 +2,12 @@ import { HEAT_PARAMETERS } from '@/core/heat/parameters'
 import { bodiesOf } from '@/core/heat/piece'
 import { donenessScale } from '@/core/reference/doneness'
 import { restSeconds } from '@/core/roast/rest'
+import { AHEAD_KINDS } from '@/core/schedule/task'
 import type { MealPlan } from '../meal/make-meal'
 import { type MealDocument, servingsAt } from '../meal/meal-document'
 import { makePlan } from '../plan/make-plan'
 import { fail, type Outcome, succeed } from '../problem/problem'
-import { cutOf, pieceOf } from '../roast/resolve'
+import { cutAsCooked, pieceOf } from '../roast/resolve'
 import type { PlanDocument } from '../roast/roast-document'
 import { type CookDocument, type CookItem, cookDocument } from './cook-document'
 import { type CookStep, stepsOf } from './step'
@@ -60,7 +61,7 @@ const restOfPlaced = ({ stays, dish_s }: MealPlan['items'][number]): number =>
 export function cookFromMeal(meal: MealDocument, plan: MealPlan, now_s: number, speed: number): Outcome<CookDocument> {
   const items = plan.items.flatMap((placed): CookItem[] => {
     const roast = meal.roasts.find(({ id }) => id === placed.id)
-    const cut = roast && cutOf(roast.roast)
+    const cut = roast && cutAsCooked(roast)
     if (!roast || !cut) return []
     const scale = donenessScale(cut.doneness)
     const word = roast.target && 'doneness' in roast.target ? roast.target.doneness : cut.usualDoneness
@@ -116,9 +117,6 @@ export function cookFromMeal(meal: MealDocument, plan: MealPlan, now_s: number, 
   return succeed(begun({ title: meal.title, items, sides, steps, meal }, now_s, speed))
 }
 
-/** Steps of the days before: a rehearsal does not wait for them. */
-const HOURS_AHEAD_S = 5 * 3600
-
 /** The cook's clock is the wall's; a rehearsal starts some minutes before the first thing to do on the day, and runs faster. */
 function begun(
   parts: Pick<CookDocument, 'title' | 'items'> & Partial<Pick<CookDocument, 'sides' | 'steps' | 'meal'>>,
@@ -127,7 +125,7 @@ function begun(
 ): CookDocument {
   const at = ({ at }: CookStep) => Date.parse(at) / 1000
   const first_s = Math.min(...parts.items.map(({ put_in }) => Date.parse(put_in) / 1000))
-  const day_s = Math.min(first_s, ...(parts.steps ?? []).map(at).filter((at_s) => at_s > first_s - HOURS_AHEAD_S))
+  const day_s = Math.min(first_s, ...(parts.steps ?? []).filter(({ kind }) => !AHEAD_KINDS.has(kind)).map(at))
   const origin = speed > 1 ? Math.min(first_s - 600, day_s - 60) : now_s
   return cookDocument.parse({ ...parts, clock: { origin: iso(origin), real: iso(now_s), speed } })
 }

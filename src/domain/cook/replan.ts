@@ -1,7 +1,7 @@
 import { greedySchedule, type Prepared } from '@/core/schedule/meal/greedy'
 import { handUses, optionsOf, usesOf } from '@/core/schedule/meal/options'
 import type { Block, MealItem, MealProblem, Option } from '@/core/schedule/meal/problem'
-import type { MealDocument } from '../meal/meal-document'
+import { awayOf, type MealDocument } from '../meal/meal-document'
 import { resolveMeal } from '../meal/meal-problem'
 import { fail, type Outcome, succeed } from '../problem/problem'
 import { type CookDocument, type CookEntry, cookEntry } from './cook-document'
@@ -168,7 +168,7 @@ export function replanMeal(cook: CookDocument, entries: readonly CookEntry[], no
   const tableOf = new Map(
     [...meal.roasts, ...meal.sides].map(({ id, serving }) => [
       id,
-      Date.parse(meal.servings.find((each) => each.id === serving)?.at ?? '') / 1000,
+      Date.parse(meal.servings.find((each) => each.id === serving)?.at ?? '') / 1000 - awayOf(meal, serving),
     ]),
   )
   const prepared = problem.items.map((item, index): Prepared[] => {

@@ -18,7 +18,18 @@ export const houseProgramDocument = z.strictObject({
   stages: z.array(stagePart).min(1).max(12),
 })
 
-export const houseItemDocument = z.discriminatedUnion('kind', [houseCutDocument, houseProgramDocument])
+/** How a kitchen does what practitioners differ about: one of each. */
+export const houseWayDocument = z.strictObject({
+  kind: z.literal('way'),
+  name: z.enum(['temper', 'salt', 'truss', 'baste', 'rack', 'bone', 'pork', 'thigh']),
+  option: ident(20),
+})
+
+export const houseItemDocument = z.discriminatedUnion('kind', [
+  houseCutDocument,
+  houseProgramDocument,
+  houseWayDocument,
+])
 export type HouseItemDocument = z.output<typeof houseItemDocument>
 
 /** One of them as it is kept. */

@@ -83,6 +83,8 @@ export type Fact =
   | { readonly kind: 'guests'; readonly guests: number }
   | { readonly kind: 'wish'; readonly count: number; readonly word: string }
   | { readonly kind: 'vulnerable' }
+  | { readonly kind: 'batches'; readonly count: number; readonly apart_min: number }
+  | { readonly kind: 'away'; readonly minutes: number }
   | { readonly kind: 'side'; readonly id: string; readonly title: string }
   | {
       readonly kind: 'moment'

@@ -5,11 +5,13 @@ import { findCut } from '@/core/reference/cuts'
 import { donenessScale } from '@/core/reference/doneness'
 import type { TenderEnd } from '@/core/reference/tenderness'
 import type { HouseItem } from '../house/house-item'
+import { type HouseWays, waysOf } from '../house/ways'
 import { fail, type Outcome, type Span, succeed } from '../problem/problem'
 import { nearestOf } from '../quantity/nearest'
 import type { StagePart } from '../roast/roast-document'
 import { type CutTraits, NAME_WORDS, withTraits } from './cut-names'
 import type { Fact, Meaning, SaidHeat, SaidStage } from './fact'
+import { isPulled } from './readers/doneness'
 import { type Role, scaleOf } from './scale'
 import { type LineContext, readSentence } from './sentence'
 import { LONGEST_LINE } from './tokens'
@@ -52,12 +54,6 @@ export interface SaidRoast {
   /** What is remembered but not computed with. */
   readonly notes: readonly string[]
 }
-/** A word for meat that falls apart. */
-const isPulled = (word: string): boolean =>
-  donenessScale('tender').degrees.some(
-    ({ id, words }) => id === 'pull-apart' && (id === word || words.includes(word.replaceAll('-', ' '))),
-  )
-
 /** A stretch of heat with its temperatures in °C. */
 export type HeatedStage = Omit<SaidStage, 'heat' | 'core'> & {
   readonly set_c?: number | undefined
@@ -93,6 +89,12 @@ export interface LineReading {
   readonly guests?: number
   readonly wishes: Readonly<Record<string, number>>
   readonly vulnerable: boolean
+  /** So many batches of the same, and how far apart, minutes. */
+  readonly batches?: { readonly count: number; readonly apart_min: number }
+  /** The way there, packed hot, minutes. */
+  readonly away_min?: number
+  /** How the kitchen does what a line does not say. */
+  readonly ways: HouseWays
   /** s since 1970; undefined where no time was said. */
   readonly promise_s?: number
   readonly asks: readonly Ask[]
@@ -103,7 +105,15 @@ const round = (value: number) => Math.round(value * 10) / 10
 const LEAST_HEAT_C = 55
 
 /** Facts that belong to the table, whatever roast they stand beside. */
-const OF_TABLE: ReadonlySet<Fact['kind']> = new Set(['guests', 'wish', 'vulnerable', 'side', 'moment'])
+const OF_TABLE: ReadonlySet<Fact['kind']> = new Set([
+  'guests',
+  'wish',
+  'vulnerable',
+  'side',
+  'moment',
+  'batches',
+  'away',
+])
 /** Facts of which a roast has one. */
 const ONCE: ReadonlySet<Fact['kind']> = new Set(['mass', 'thickness', 'doneness', 'serve', 'pull'])
 
@@ -195,6 +205,8 @@ export function readLine(line: string, context: LineContext): Outcome<LineReadin
   const wishes: Record<string, number> = {}
   for (const { fact } of table) if (fact.kind === 'wish') wishes[fact.word] = (wishes[fact.word] ?? 0) + fact.count
   const promise_s = promiseOf(table, context.timeZone)
+  const batched = table.map(({ fact }) => fact).find((fact) => fact.kind === 'batches')
+  const away = table.map(({ fact }) => fact).find((fact) => fact.kind === 'away')
 
   const groups = byRoast(meanings)
   const roasts = groups.flatMap((group): SaidRoast[] => {
@@ -235,6 +247,9 @@ export function readLine(line: string, context: LineContext): Outcome<LineReadin
       ).values(),
     ],
     ...(guests === undefined ? {} : { guests }),
+    ...(batched ? { batches: { count: batched.count, apart_min: batched.apart_min } } : {}),
+    ...(away ? { away_min: away.minutes } : {}),
+    ways: waysOf(context.house ?? []),
     wishes,
     vulnerable: table.some(({ fact }) => fact.kind === 'vulnerable'),
     ...(promise_s === undefined ? {} : { promise_s }),
@@ -399,7 +414,7 @@ function roastOf(
         break
       case 'house':
         if (fact.item.kind === 'cut') roast.houseCut = fact.item
-        else roast.houseProgram = fact.item
+        else if (fact.item.kind === 'program') roast.houseProgram = fact.item
         break
     }
   }

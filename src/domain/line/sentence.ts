@@ -4,6 +4,7 @@ import type { Span } from '../problem/problem'
 import { cutsNamed, EMPTY, NAME_WORDS, singular } from './cut-names'
 import type { Meaning } from './fact'
 import { DAY_WORDS, LONGEST_MOMENT } from './moment'
+import { type DateOrder, numericDate } from './numeric-date'
 import { READERS } from './readers'
 import { clocks, type Found, type MomentContext, momentAt } from './said-moment'
 import { NUMBER, numberOf, type Token, tokensOf } from './tokens'
@@ -19,6 +20,8 @@ export interface Sentence {
 export interface LineContext extends MomentContext {
   /** The kitchen's own cuts and programs: they are known by their names. */
   readonly house?: readonly HouseItem[]
+  /** Whether the kitchen says the day or the month first. */
+  readonly dateOrder?: DateOrder | undefined
 }
 
 /** Words that carry no meaning of their own here. */
@@ -118,7 +121,10 @@ const QUOTED = /(?:remember|note)\s*(?:“([^”]*)”|"([^"]*)")/gi
 
 /** Words of the kitchen's own names, spelt as lines are. */
 const namesOf = (house: readonly HouseItem[]) =>
-  house.map(({ document }) => ({ document, words: tokensOf(document.name).map(({ text }) => text) }))
+  house.flatMap(({ document }) =>
+    // How a kitchen does it is no name of anything.
+    document.kind === 'way' ? [] : [{ document, words: tokensOf(document.name).map(({ text }) => text) }],
+  )
 
 /** The kitchen's own cut or program that some words name. */
 function houseAt(names: ReturnType<typeof namesOf>, words: readonly string[], at: number): Found | undefined {
@@ -143,6 +149,8 @@ export function readSentence(whole: string, context: LineContext): Sentence {
   const owned = new Set(names.flatMap(({ words }) => words))
   const tokens = clocks(
     tokensOf(line).map((token): Token => {
+      const date = numericDate(token.text, context)
+      if (date !== undefined) return { ...token, text: date }
       const text = owned.has(token.text) ? undefined : spelling(token.text)
       return text === undefined ? token : { ...token, text, was: token.text }
     }),

@@ -22,7 +22,7 @@ const FRACTIONS: Readonly<Record<string, string>> = {
 }
 /** Dates, clocks and ordinals stay as they are; every other number parts from what is glued to it. */
 const PIECE =
-  /\d{4}-\d{2}-\d{2}|\d{1,2}:\d{2}|\d{1,2}\.\d{2}(?=[ap]m\b)|\d+(?:st|nd|rd|th)\b|\d+\/\d+|\d+[.,]\d+|\d+|[¼½¾⅓⅔⅛]|\p{L}[\p{L}\p{M}'’]*|\+|&|"/gu
+  /\d{4}-\d{2}-\d{2}|\d{1,2}[/.]\d{1,2}[/.](?:\d{4}|\d{2})\b|\d{1,2}:\d{2}|\d{1,2}\.\d{2}(?=[ap]m\b)|\d+(?:st|nd|rd|th)\b|\d+\/\d+|\d+[.,]\d+|\d+|[¼½¾⅓⅔⅛]|\p{L}[\p{L}\p{M}'’]*|\+|&|"/gu
 const PARTS = /[,;.:!?()\u2013\u2014\n]/
 
 /**

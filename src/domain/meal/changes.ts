@@ -1,6 +1,7 @@
 import { SCHOOLS } from '@/core/program/schools'
 import { greedySchedule, prepare } from '@/core/schedule/meal/greedy'
 import { cutOf } from '../roast/resolve'
+import { withHold } from './batches'
 import type { MealDocument, MealRoast, MealSide } from './meal-document'
 import { resolveMeal } from './meal-problem'
 
@@ -13,6 +14,7 @@ export type ChangeKind =
   | { readonly code: 'two_smaller'; readonly id: string; readonly mass_kg: number }
   | { readonly code: 'side_range'; readonly id: string; readonly low_c: number; readonly high_c: number }
   | { readonly code: 'hold_longer'; readonly id: string; readonly minutes: number }
+  | { readonly code: 'earlier_batch'; readonly id: string; readonly minutes: number }
   | { readonly code: 'start_earlier'; readonly hours: number }
   | { readonly code: 'another_cook' }
 
@@ -25,6 +27,8 @@ export interface MealChange {
 }
 
 const MOST = 6
+/** How long an earlier batch waits in the cabinet, minutes. */
+const HOLDS_MIN = [60, 120, 180] as const
 
 const withRoast = (meal: MealDocument, id: string, apply: (roast: MealRoast) => MealRoast): MealDocument => ({
   ...meal,
@@ -60,7 +64,7 @@ function elsewhere(meal: MealDocument, id: string, minutes: number): MealDocumen
   if (!item || !serving || meal.servings.length >= 12) return undefined
   const at = new Date(Date.parse(serving.at) + minutes * 60_000).toISOString()
   const same = meal.servings.find((each) => Date.parse(each.at) === Date.parse(at))
-  const to = same ?? { id: `at-${Date.parse(at) / 60_000}`, title: serving.title, at }
+  const to = same ?? { id: `at-${Date.parse(at) / 60_000}`, title: serving.title, at, away_min: serving.away_min }
   const moved = { ...meal, servings: same ? meal.servings : [...meal.servings, to] }
   return meal.roasts.some((each) => each.id === id)
     ? withRoast(moved, id, (roast) => ({ ...roast, serving: to.id }))
@@ -104,6 +108,12 @@ function* candidates(
             change: { code: 'two_smaller', id, mass_kg: half },
             document: inTwo(meal, id, half),
           }
+        if (meal.kitchen.cabinet_places > 0)
+          for (const minutes of HOLDS_MIN)
+            yield {
+              change: { code: 'earlier_batch', id, minutes },
+              document: withRoast(meal, id, (last) => withHold(last, meal, minutes)),
+            }
         yield {
           change: { code: 'longer_rest', id, minutes: 30 },
           document: withRoast(meal, id, (last) => ({

@@ -3,6 +3,7 @@ import type { LineReading } from '../line/reading'
 import { findSide } from '../line/sides'
 import { partsOfSaid, piecesOfSaid, planFromLine, promiseOf, steadySet } from '../plan/from-line'
 import type { PlanDocument, ProgramPart } from '../roast/roast-document'
+import { inBatches } from './batches'
 import { type MealDocument, mealDocument } from './meal-document'
 
 /** A table where nobody says how many. */
@@ -10,8 +11,8 @@ const USUAL_GUESTS = 6
 const MOST_ROASTS = 40
 
 /** Whether a line is about more than one plan can hold: several roasts, or what goes beside one. */
-export const isMeal = ({ roasts, sides }: LineReading): boolean =>
-  sides.length > 0 || roasts.length > 1 || roasts.some(({ count }) => count > 1)
+export const isMeal = ({ roasts, sides, away_min }: LineReading): boolean =>
+  sides.length > 0 || away_min !== undefined || roasts.length > 1 || roasts.some(({ count }) => count > 1)
 
 /** Steady, and nothing said of its heat. */
 const plainly = (program: ProgramPart): boolean =>
@@ -22,22 +23,31 @@ const plainly = (program: ProgramPart): boolean =>
  * that all of them bear (common practice). Undefined where one roast alone has its own usual heat.
  */
 function sharedHeat({ roasts }: LineReading): number | undefined {
-  const heats = roasts.map(partsOfSaid).flatMap(({ cut, program }) => (plainly(program) ? [steadySet(cut)] : []))
+  const heats = roasts
+    .map((said) => partsOfSaid(said))
+    .flatMap(({ cut, program }) => (plainly(program) ? [steadySet(cut)] : []))
   return heats.length > 1 ? Math.max(...heats) : undefined
 }
 
 /** The meal document of a line about a whole table, in a kitchen. */
 export function mealFromLine(reading: LineReading, now_s: number, kitchen: MealDocument['kitchen']): MealDocument {
   const guests = reading.guests ?? USUAL_GUESTS
-  const pieces = reading.roasts.flatMap(piecesOfSaid).slice(0, MOST_ROASTS)
+  const pieces = reading.roasts.flatMap((said) => piecesOfSaid(said, reading.ways)).slice(0, MOST_ROASTS)
   const heat_c = sharedHeat(reading)
   const [only, ...others] = reading.roasts
-  return mealDocument.parse({
+  const meal = mealDocument.parse({
     title: only && others.length === 0 ? (findCut(only.cut)?.name ?? only.cut) : `${guests} at the table`,
     kitchen,
     guests,
     vulnerable: reading.vulnerable,
-    servings: [{ id: 'serving', title: 'The meal', at: new Date(promiseOf(reading, now_s) * 1000).toISOString() }],
+    servings: [
+      {
+        id: 'serving',
+        title: 'The meal',
+        at: new Date(promiseOf(reading, now_s) * 1000).toISOString(),
+        away_min: reading.away_min ?? 0,
+      },
+    ],
     roasts: pieces.map((piece, index) => ({
       ...piece,
       id: `roast-${index + 1}`,
@@ -50,6 +60,9 @@ export function mealFromLine(reading: LineReading, now_s: number, kitchen: MealD
       return side ? [{ ...side, id: `side-${i + 1}`, serving: 'serving' }] : []
     }),
   })
+  const { batches } = reading
+  const ids = meal.roasts.map(({ id }) => id)
+  return batches && ids.length > 1 ? inBatches(meal, ids, batches.count, batches.apart_min) : meal
 }
 
 /** The document that a line stands for: a plan of one roast, or a meal. */

@@ -14,7 +14,7 @@ import { mealTasks, type TaskNeeds } from '@/core/schedule/meal/tasks'
 import type { Task } from '@/core/schedule/task'
 import { type Outcome, succeed } from '../problem/problem'
 import { cutOf } from '../roast/resolve'
-import type { MealDocument, PlacedPart } from './meal-document'
+import { awayOf, type MealDocument, type PlacedPart } from './meal-document'
 import { type ResolvedMeal, resolveMeal } from './meal-problem'
 
 /** An item of a meal on the clock, by the document's ids: plain data that can cross to a worker and back. */
@@ -89,13 +89,18 @@ function planOf(resolved: ResolvedMeal, answer: MealAnswer): MealPlan {
     const entry = owner && (owner.kind === 'roast' ? document.roasts[owner.index] : document.sides[owner.index])
     return entry?.title ?? ''
   }
+  const servingOf = (item: number) => {
+    const owner = owners[item]
+    const entry = owner && (owner.kind === 'roast' ? document.roasts[owner.index] : document.sides[owner.index])
+    return entry?.serving ?? ''
+  }
   const items = schedule.options.map((option): PlacedItem => {
     const cooked = cookedOf(option)
     return {
       id: idOf(option.item),
       title: titleOf(option.item),
       kind: owners[option.item]?.kind ?? 'side',
-      serve_s: problem.items[option.item]?.serve_s ?? option.done_s,
+      serve_s: (problem.items[option.item]?.serve_s ?? option.done_s) + awayOf(document, servingOf(option.item)),
       stays: option.blocks.map(({ source, from_s, to_s, lead_s, phases }) => ({
         source: problem.sources[source]?.id ?? '',
         from_s,
@@ -143,7 +148,10 @@ function planOf(resolved: ResolvedMeal, answer: MealAnswer): MealPlan {
     .map(({ stays, dish_s }) => stays.at(-1)?.to_s ?? dish_s)
   const gravyAt_s =
     document.gravy && roastEnds.length > 0 ? Math.min(Math.max(...roastEnds), Math.min(...servings) - 1200) : undefined
-  const tasks = mealTasks(problem, schedule.options, needs, gravyAt_s, servings)
+  const packs = document.servings.flatMap(({ at, away_min }) =>
+    away_min > 0 ? [{ at_s: Date.parse(at) / 1000 - away_min * 60, away_s: away_min * 60 }] : [],
+  )
+  const tasks = mealTasks(problem, schedule.options, needs, gravyAt_s, servings, packs)
   const starts = items.flatMap(({ stays, start_s }) => [start_s, ...stays.map(({ from_s, lead_s }) => from_s - lead_s)])
   return {
     items,

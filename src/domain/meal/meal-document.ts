@@ -77,7 +77,12 @@ export const mealSide = z.strictObject({
 })
 export type MealSide = z.output<typeof mealSide>
 
-export const mealServing = z.strictObject({ id, title, at: instant })
+export const mealServing = z.strictObject({
+  id,
+  title,
+  at: instant,
+  away_min: finite.min(0).max(240).default(0).describe('The way there, packed hot, minutes: all is dished before it'),
+})
 
 /** The schedule a cook saw and kept: sheets, calendars and boards go by it. */
 const placedPart = z.strictObject({
@@ -163,3 +168,7 @@ export const servingsAt = ({ servings }: MealDocument, at_s: number): string =>
     .filter(({ at }) => Math.abs(Date.parse(at) / 1000 - at_s) < 30)
     .map(({ title }) => title)
     .join(', ')
+
+/** How long what is served then is on its way, s. */
+export const awayOf = ({ servings }: MealDocument, serving: string): number =>
+  (servings.find((each) => each.id === serving)?.away_min ?? 0) * 60

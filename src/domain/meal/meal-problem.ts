@@ -7,7 +7,7 @@ import type { Hindrance } from '@/core/simulate/hindrance'
 import { fail, type Outcome, type Problem, succeed } from '../problem/problem'
 import { questionOf } from '../roast/question'
 import { ovenOf } from '../roast/resolve'
-import type { MealDocument, MealRoast, MealSide } from './meal-document'
+import { awayOf, type MealDocument, type MealRoast, type MealSide } from './meal-document'
 
 /** A meal document worked out: what the scheduler needs, and what stands behind each of its items. */
 export interface ResolvedMeal {
@@ -109,7 +109,7 @@ function sideItem(
     })
   return {
     id: side.id,
-    serve_s: at(meal.servings.find(({ id }) => id === side.serving)?.at ?? ''),
+    serve_s: at(meal.servings.find(({ id }) => id === side.serving)?.at ?? '') - awayOf(meal, side.serving),
     legs,
     dish_s: DISH_SIDE_S,
     early_s: 0,
@@ -225,7 +225,7 @@ export function resolveMeal(document: MealDocument): Outcome<ResolvedMeal> {
       for (const { set_c } of stay.phases) if (set_c !== undefined && stay.kind === 'oven') settings.push(set_c)
     items.push({
       id: roast.id,
-      serve_s: at(document.servings.find(({ id }) => id === roast.serving)?.at ?? ''),
+      serve_s: at(document.servings.find(({ id }) => id === roast.serving)?.at ?? '') - awayOf(document, roast.serving),
       legs,
       dish_s: carveSeconds(roast.roast.mass_kg),
       early_s: cooked[0]?.carvesAtOnce ? 0 : STANDARDS.keepsCarved.value,

@@ -1,5 +1,6 @@
-import { findSchool, programOf, pullsApart, type School } from '@/core/program/schools'
+import { findSchool, isBird, programOf, pullsApart, type School } from '@/core/program/schools'
 import { type Cut, findCut } from '@/core/reference/cuts'
+import { asTheHouseDoes, BASTE_MIN, BASTED, type HouseWays } from '../house/ways'
 import type { HeatedStage, LineReading, SaidRoast } from '../line/reading'
 import { type PlanDocument, type ProgramPart, planDocument, type StagePart } from '../roast/roast-document'
 import { stagesOf, withRoles } from '../roast/stages'
@@ -16,8 +17,6 @@ export const promiseOf = ({ promise_s }: LineReading, now_s: number): number =>
 /** Where nobody says (common practice): a hot pan, and the hottest finish. */
 const PAN_C = 230
 const FINISH = { set_c: 250, minutes: 8 }
-/** Basting where nobody says how often, minutes. */
-const BASTES_MIN = 40
 
 /** The usual heat of a cut at one setting, °C. */
 export const steadySet = (cut: Cut): number => (findSchool('steady') as School).usual(cut).set_c
@@ -219,7 +218,7 @@ function tendedAs({ act, times, every_min, moments }: SaidRoast['tending'][numbe
     )
   if (every_min !== undefined) return [at({ at_min: every_min, every_min })]
   if (act === 'glaze') return (times === 1 ? [0.75] : GLAZES).map((at_share) => at({ at_share }))
-  if (times === undefined && act === 'baste') return [at({ at_min: BASTES_MIN, every_min: BASTES_MIN })]
+  if (times === undefined && act === 'baste') return [at({ at_min: BASTE_MIN, every_min: BASTE_MIN })]
   const count = Math.min(MOST_TENDED, times ?? 1)
   return Array.from({ length: count }, (_, i) => at({ at_share: Math.round((100 * (i + 1)) / (count + 1)) / 100 }))
 }
@@ -248,17 +247,29 @@ export function programOfSaid(roast: SaidRoast, cut: Cut): ProgramPart {
   )
 }
 
+/** A plan's parts that a meal's roast has too. */
+const planPart = planDocument.pick({
+  roast: true,
+  program: true,
+  target: true,
+  preparation: true,
+  frozen: true,
+  notes: true,
+})
+
 /** What a plan and a meal's roast share of a roast as it was said. */
-export function partsOfSaid(roast: SaidRoast) {
-  const cut = findCut(roast.cut)
-  if (!cut) throw new RangeError(`no cut ${roast.cut}`)
+export function partsOfSaid(said: SaidRoast, ways: HouseWays = {}) {
+  const cut = findCut(said.cut)
+  if (!cut) throw new RangeError(`no cut ${said.cut}`)
+  // A kitchen that bastes, bastes what is not said to be left alone.
+  const basted = ways.baste === 'often' && isBird(cut) && !said.tending.some(({ act }) => act === 'baste')
+  const roast = basted ? { ...said, tending: [...said.tending, BASTED] } : said
   const salted = roast.preparation === undefined || roast.preparation === 'dry_salt'
   // What a glaze is made of no stage knows.
   const glazes = roast.tending.flatMap(({ act, said }) =>
     act === 'glaze' && said && /with|honey|maple|mustard|sugar|marmalade|orange|apricot|cider/.test(said) ? [said] : [],
   )
-  return {
-    cut,
+  const parts = {
     roast: {
       cut: roast.cut,
       mass_kg: heldNumber(roast.mass_kg),
@@ -277,15 +288,16 @@ export function partsOfSaid(roast: SaidRoast) {
       : roast.doneness !== undefined
         ? { target: { doneness: roast.doneness } }
         : {}),
-    preparation: roast.preparation,
+    preparation: roast.preparation ?? null,
     frozen: roast.frozen ?? false,
     notes: [...roast.notes, ...glazes].join('; ').slice(0, 500),
   }
+  return { cut, ...asTheHouseDoes(planPart.parse(parts), roast, cut, ways) }
 }
 
 /** The pieces that a roast said once stands for, as a meal holds them but for their place in it. */
-export function piecesOfSaid(said: SaidRoast) {
-  const { cut, preparation, ...parts } = partsOfSaid(said)
+export function piecesOfSaid(said: SaidRoast, ways: HouseWays = {}) {
+  const { cut, preparation, ...parts } = partsOfSaid(said, ways)
   return Array.from({ length: said.count }, (_, i) => ({
     title: said.count === 1 ? cut.name : `${cut.name} ${i + 1} of ${said.count}`,
     ...parts,
@@ -297,13 +309,12 @@ export function piecesOfSaid(said: SaidRoast) {
 export function planFromLine(reading: LineReading, now_s: number): PlanDocument {
   const [said] = reading.roasts
   if (!said) throw new RangeError('the line names no roast')
-  const { cut, preparation, ...parts } = partsOfSaid(said)
+  const { cut, ...parts } = partsOfSaid(said, reading.ways)
   const promise_s = promiseOf(reading, now_s)
   return planDocument.parse({
     version: 1,
     title: cut.name,
     ...parts,
-    preparation: preparation ?? null,
     oven: { kind: said.oven ?? 'still', offset_k: 0 },
     promise: new Date(promise_s * 1000).toISOString(),
     guests: reading.guests ?? null,

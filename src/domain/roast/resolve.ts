@@ -140,8 +140,9 @@ export function withProgram<
 >(document: Document, program: SimulateDocument['program']): Document {
   const changed = { ...document, program }
   if (cutAsCooked(document)?.doneness === cutAsCooked(changed)?.doneness) return changed
-  const { target: _, ...rest } = changed
-  return ('wishes' in rest ? { ...rest, wishes: {} } : rest) as Document
+  const rest: { target?: unknown } & typeof changed = { ...changed }
+  delete rest.target
+  return 'wishes' in rest ? { ...rest, wishes: {} } : rest
 }
 
 /**

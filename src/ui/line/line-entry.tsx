@@ -39,7 +39,10 @@ export function LineEntry({
   const [refused, setRefused] = useState<readonly Problem[]>([])
   const [busy, setBusy] = useState(false)
   const ready = useHydrated()
-  const read = line.trim() === '' ? undefined : readLine(line, { now_s, timeZone: units.timeZone, house })
+  const read =
+    line.trim() === ''
+      ? undefined
+      : readLine(line, { now_s, timeZone: units.timeZone, dateOrder: units.dateOrder, house })
   const reading = read?.ok ? read.value : undefined
   const problems = refused.length > 0 ? refused : read && !read.ok ? read.problems : []
   const type = (text: string) => {

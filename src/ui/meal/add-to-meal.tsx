@@ -1,5 +1,6 @@
 'use client'
 import { useId, useState } from 'react'
+import type { HouseItem } from '@/domain/house/house-item'
 import { NO_CUT, readLine } from '@/domain/line/reading'
 import { findSide } from '@/domain/line/sides'
 import { USUAL_SIDES } from '@/domain/meal/from-words'
@@ -15,6 +16,15 @@ const freshId = (meal: MealDocument, word: string): string => {
   for (let i = 1; ; i++) if (!taken.has(`${word}-${i}`)) return `${word}-${i}`
 }
 
+/** Two of the same name cannot be told apart at the stove. */
+function freshTitle(meal: MealDocument, title: string): string {
+  const taken = new Set(meal.roasts.map((each) => each.title))
+  for (let i = 1; ; i++) {
+    const name = i === 1 ? title : `${title} ${i}`
+    if (!taken.has(name)) return name
+  }
+}
+
 /** Whom a further roast feeds: those whom no other does, or as many as it can. */
 function headsLeft(meal: MealDocument, roast: { readonly cut: string; readonly mass_kg: number }): number {
   const cut = cutOf(roast)
@@ -28,12 +38,15 @@ export function AddToMeal({
   document,
   units,
   now_s,
+  house,
   change,
   onAdded,
 }: {
   readonly document: MealDocument
   readonly units: Units
   readonly now_s: number
+  /** The kitchen's own cuts and programs: they are known by name here too. */
+  readonly house: readonly HouseItem[]
   readonly change: (apply: (last: MealDocument) => MealDocument) => void
   readonly onAdded: (id: string) => void
 }) {
@@ -41,7 +54,7 @@ export function AddToMeal({
   const [line, setLine] = useState('')
   const [problems, setProblems] = useState<readonly Problem[]>([])
   const add = () => {
-    const read = readLine(line, { now_s, timeZone: units.timeZone })
+    const read = readLine(line, { now_s, timeZone: units.timeZone, dateOrder: units.dateOrder, house })
     if (!read.ok) return setProblems(read.problems)
     const { roasts, sides, guests } = read.value
     if (roasts.length === 0 && sides.length === 0) return setProblems([NO_CUT])
@@ -49,11 +62,12 @@ export function AddToMeal({
     let meal = document
     let key = ''
     for (const said of roasts)
-      for (const piece of piecesOfSaid(said)) {
+      for (const piece of piecesOfSaid(said, read.value.ways)) {
         key = freshId(meal, said.cut)
         const heads =
           guests === undefined ? headsLeft(meal, piece.roast) : Math.round(guests / (roasts.length * said.count))
-        meal = { ...meal, roasts: [...meal.roasts, mealRoast.parse({ ...piece, id: key, serving, heads })] }
+        const title = freshTitle(meal, piece.title)
+        meal = { ...meal, roasts: [...meal.roasts, mealRoast.parse({ ...piece, title, id: key, serving, heads })] }
       }
     for (const { id: side } of sides) {
       const known = findSide(side)

@@ -3,21 +3,28 @@ import { Pin, PinOff, Trash2 } from 'lucide-react'
 import { SCHOOLS } from '@/core/program/schools'
 import { donenessScale } from '@/core/reference/doneness'
 import { celsiusToFahrenheit, fahrenheitToCelsius } from '@/core/units'
+import type { HouseItem } from '@/domain/house/house-item'
+import { stagesOfRoast } from '@/domain/meal/batches'
 import type { MealPlan } from '@/domain/meal/make-meal'
 import type { MealDocument, MealRoast, MealSide } from '@/domain/meal/meal-document'
 import { cutAsCooked, cutOf, thicknessRange, withProgram } from '@/domain/roast/resolve'
+import { withRoles } from '@/domain/roast/stages'
 import { clock, duration, length, temperature, type Units } from '@/words/units'
 import { donenessName } from '@/words/words'
 import { Choice } from '../controls/choice'
 import { DaysBefore } from '../controls/days-before'
 import { IconButton } from '../controls/icon-button'
 import { PieceFields } from '../controls/piece-fields'
+import { StageEditor } from '../controls/stage-editor'
 import { GraveCautions } from '../data/grave-cautions'
+import { Batches } from './batches'
 import { OneOrTwo } from './one-or-two'
 
 type Change = (apply: (last: MealDocument) => MealDocument) => void
 
 interface PanelProps {
+  readonly kitchen: string
+  readonly house: readonly HouseItem[]
   readonly document: MealDocument
   readonly plan: MealPlan
   readonly selected: string | undefined
@@ -27,7 +34,7 @@ interface PanelProps {
 }
 
 /** What stands behind the item that was tapped; the list of all where none was. */
-export function ItemPanel({ document, plan, selected, units, change, onSelect }: PanelProps) {
+export function ItemPanel({ kitchen, house, document, plan, selected, units, change, onSelect }: PanelProps) {
   const roast = document.roasts.find(({ id }) => id === selected)
   const side = document.sides.find(({ id }) => id === selected)
   const placed = plan.items.find(({ id }) => id === selected)
@@ -155,6 +162,20 @@ export function ItemPanel({ document, plan, selected, units, change, onSelect }:
         {roast && <RoastFields roast={roast} units={units} put={put} />}
         {side && <SideFields side={side} units={units} put={put} />}
       </div>
+      {roast && <Batches key={`batches ${roast.id}`} roast={roast} document={document} units={units} change={change} />}
+      {roast && (
+        <details className="rounded-xl border border-line px-3 py-1" data-testid="item-stages">
+          <summary className="min-h-11 cursor-pointer py-2 font-semibold">The stages</summary>
+          <StageEditor
+            stages={stagesOfRoast(roast, document)}
+            name={'stages' in roast.program ? roast.program.name : undefined}
+            kitchen={kitchen}
+            units={units}
+            house={house}
+            onChange={(next, name) => put(withProgram(roast, { ...(name ? { name } : {}), stages: withRoles(next) }))}
+          />
+        </details>
+      )}
       {roast && <OneOrTwo key={roast.id} roast={roast} document={document} plan={plan} units={units} change={change} />}
       {placed && placed.cautions.length > 0 && (
         <ul className="space-y-1 text-base">

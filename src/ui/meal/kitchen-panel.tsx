@@ -95,6 +95,29 @@ export function KitchenPanel({
                   }))
                 }
               />
+              <label className="flex items-baseline gap-2">
+                <span className="text-base text-soft">on the way</span>
+                <input
+                  type="number"
+                  aria-label={`Minutes on the way to ${serving.title}`}
+                  className="said text-center"
+                  style={{ width: '4.4ch' }}
+                  min={0}
+                  max={240}
+                  step={5}
+                  value={serving.away_min}
+                  onChange={(event) => {
+                    const away_min = Number(event.target.value)
+                    if (event.target.value === '' || !(away_min >= 0 && away_min <= 240)) return
+                    change((last) => ({
+                      ...last,
+                      placed: null,
+                      servings: last.servings.map((each) => (each.id === serving.id ? { ...each, away_min } : each)),
+                    }))
+                  }}
+                />
+                <span className="text-base text-soft">min, packed hot</span>
+              </label>
               {document.servings.length > 1 &&
                 !document.roasts.some((item) => item.serving === serving.id) &&
                 !document.sides.some((item) => item.serving === serving.id) && (
@@ -126,6 +149,7 @@ export function KitchenPanel({
                     id: `serving-${latest}`,
                     title: `Serving ${last.servings.length + 1}`,
                     at: new Date(latest + 30 * 60_000).toISOString(),
+                    away_min: 0,
                   },
                 ],
               }

@@ -3,6 +3,7 @@ import { Redo2, Undo2 } from 'lucide-react'
 import Link from 'next/link'
 import { useCallback, useEffect, useState } from 'react'
 import type { LivingCook } from '@/domain/cook/living-plan'
+import type { HouseItem } from '@/domain/house/house-item'
 import { type MealPlan, placedOf } from '@/domain/meal/make-meal'
 import type { MealDocument } from '@/domain/meal/meal-document'
 import type { Problem } from '@/domain/problem/problem'
@@ -45,6 +46,7 @@ interface DeskProps {
   /** What is cooking of it now. */
   readonly living?: LivingCook | undefined
   readonly cooks: Parameters<typeof CooksOfPlan>[0]['cooks']
+  readonly house: readonly HouseItem[]
 }
 
 const VIEWS = { ovens: 'Ovens', crew: 'Crew', days: 'Days before', shopping: 'Shopping', kitchen: 'Kitchen' } as const
@@ -64,6 +66,7 @@ export function MealDesk({
   setAside,
   living,
   cooks,
+  house,
 }: DeskProps) {
   const { document, change, replace, undo, redo, canUndo, canRedo } = useHistory(first)
   const [view, setView] = useState<View>('ovens')
@@ -265,10 +268,19 @@ export function MealDesk({
           </section>
           <div className="grid grid-cols-[minmax(0,1fr)] gap-4 lg:grid-cols-[minmax(0,1.2fr)_minmax(0,1fr)]">
             <div className="space-y-4">
-              <AddToMeal document={document} units={units} now_s={now_s} change={change} onAdded={setSelected} />
+              <AddToMeal
+                document={document}
+                units={units}
+                now_s={now_s}
+                house={house}
+                change={change}
+                onAdded={setSelected}
+              />
               <MovePromise document={document} plan={plan} units={units} change={change} />
             </div>
             <ItemPanel
+              kitchen={kitchen}
+              house={house}
               document={document}
               plan={plan}
               selected={selected}

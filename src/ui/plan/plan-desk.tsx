@@ -35,6 +35,7 @@ import { TaskList } from './task-list'
 import { TroubleNote } from './trouble-note'
 import { useLivePlan } from './use-live-plan'
 import { stagesOfDocument, useRibbonEdit } from './use-ribbon-edit'
+import { WaysCard } from './ways-card'
 
 interface DeskProps {
   readonly kitchen: string
@@ -155,6 +156,7 @@ export function PlanDesk({
 
       <div className="grid grid-cols-[minmax(0,1fr)] items-start gap-3 lg:grid-cols-2">
         <Particulars document={document} heads={Math.max(1, Math.floor(plan.yield.heads))} change={change} />
+        <WaysCard document={document} kitchen={kitchen} units={units} change={change} />
         <SaidAgain document={document} units={units} />
         <CutCard document={document} kitchen={kitchen} units={units} house={house} change={change} />
       </div>

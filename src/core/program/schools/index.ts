@@ -15,7 +15,7 @@ import { steady } from './steady'
 import { twoZoneFire } from './two-zone-fire'
 import { waterBath } from './water-bath'
 
-export { pullsApart, type School, type SchoolSettings } from './parts'
+export { isBird, pullsApart, type School, type SchoolSettings } from './parts'
 export { steadyProgram } from './steady-program'
 
 /** The thirteen schools, as programs of stages. */

@@ -64,6 +64,7 @@ export function mealTasks(
   needs: readonly TaskNeeds[],
   gravyAt_s: number | undefined,
   servings: readonly number[],
+  packs: readonly { readonly at_s: number; readonly away_s: number }[] = [],
 ): Task[] {
   const tasks: Task[] = []
   const last = Math.max(...servings)
@@ -120,6 +121,8 @@ export function mealTasks(
   }
   tasks.push(...heatUps(problem, options))
   if (gravyAt_s !== undefined) add('gravy', gravyAt_s)
+  for (const { at_s, away_s } of packs)
+    add('pack', at_s, { because: because('common_practice', { minutes: away_s / 60 }) })
   for (const at_s of servings) add('serve', at_s, { because: because('promise') })
   if (needs.some(({ cooked }) => cooked)) {
     const start = Math.min(...tasks.map(({ at }) => at), last)

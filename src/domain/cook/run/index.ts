@@ -1,4 +1,4 @@
-import type { TaskKind } from '@/core/schedule/task'
+import { AHEAD_KINDS } from '@/core/schedule/task'
 import type { CookDocument, CookEntry } from '../cook-document'
 import { foldLog } from '../entry/fold'
 import { type CookLog, freshItem, hasEnded, type ItemState, type Shift } from '../entry/kind'
@@ -51,18 +51,6 @@ export interface Run {
   readonly items: readonly RunItem[]
 }
 
-/** Done on the days or hours before: nobody opens a board for them. */
-const AHEAD: ReadonlySet<TaskKind> = new Set([
-  'buy',
-  'thaw',
-  'shape',
-  'salt',
-  'brine',
-  'unbrine',
-  'marinate',
-  'dress',
-  'set_out',
-])
 /** What was planned longer than this before the cook began is taken as done, s. */
 const BEFORE_S = 1800
 /** Entries that do a step of the plan to a roast, by the step. */
@@ -153,7 +141,7 @@ export function runOfLog(document: CookDocument, log: CookLog, now_s: number): R
         ? 'done'
         : log.skipped.has(step.id)
           ? 'skipped'
-          : AHEAD.has(step.kind) && at(step) < origin_s - BEFORE_S
+          : AHEAD_KINDS.has(step.kind) && at(step) < origin_s - BEFORE_S
             ? 'before'
             : passed
               ? 'passed'
@@ -232,7 +220,8 @@ export function runOfLog(document: CookDocument, log: CookLog, now_s: number): R
     }
     const table = steps.find((each) => each.kind === 'serve' && at(each) >= planned_s)
     const begun = [...roasts.values()].some(({ own }) => RANK[own.state] >= 1)
-    const passed = step.kind === 'gravy' ? table !== undefined && served(at(table)) : AHEAD.has(step.kind) && begun
+    const passed =
+      step.kind === 'gravy' ? table !== undefined && served(at(table)) : AHEAD_KINDS.has(step.kind) && begun
     const moved = table && step.kind === 'gravy' ? plateOf(at(table)) - at(table) : 0
     put(step, passed, { at_s: planned_s + moved, window: undefined })
   }

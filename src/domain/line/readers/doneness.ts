@@ -39,3 +39,12 @@ const DEGREES: Readonly<Record<string, string>> = {
 }
 export const DEGREE = `(?:${[...Object.keys(DEGREES), ...DONENESS].sort((a, b) => b.length - a.length).join('|')})`
 export const degreeOf = (text: string): string => (DEGREES[text] ?? text).replaceAll(' ', '-')
+
+/**
+ * Whether a word means meat that falls apart.
+ * @example isPulled('pulled') // true
+ */
+export const isPulled = (word: string): boolean =>
+  DONENESS_SCALES.flatMap(({ degrees }) => degrees).some(
+    ({ id, words }) => id === 'pull-apart' && (id === word || words.includes(word.replaceAll('-', ' '))),
+  )

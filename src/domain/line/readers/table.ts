@@ -1,13 +1,16 @@
 import type { Fact } from '../fact'
 import { SIDES } from '../sides'
 import { numberOf } from '../tokens'
-import { listed, N, type Reader, reader } from './grammar'
+import { listed, minutesOf, N, type Reader, reader, SPAN } from './grammar'
 
 /** Who eats, and what goes beside it. */
 
 const EATER =
   '(?:pregnant(?: (?:woman|guest|lady|sister|daughter|wife))?|expecting|toddlers?|bab(?:y|ies)|infants?|small children|small child|young children|young child|children under (?:five|5)|elderly(?: (?:guests?|people|parents?|aunts?))?|frail|over (?:70|80|seventy|eighty)|immune(?: compromised| suppressed)?|immunocompromised|on chemo|vulnerable(?: guests?)?|grandma|granny|grandad|grandfather|grandmother|grandparents)'
 const PEOPLE = '(?:people|persons?|guests?|heads?|covers?|diners?|eaters?|adults?|of us|pax|folks|friends|mouths)'
+
+/** Batches where nobody says how far apart, minutes (common practice). */
+const APART_MIN = 20
 
 const guests = (count: number): Fact | undefined =>
   Number.isInteger(count) && count >= 1 && count <= 2000 ? { kind: 'guests', guests: count } : undefined
@@ -26,6 +29,24 @@ export const TABLE: readonly Reader[] = [
   reader(
     `(?:(?:one|two|three|1|2|3|a|an|some|my|the|with|is|of them|of us|who is|someone|somebody|guest) )*${EATER}(?: (?:at the table|guest|guests|is coming|are coming))?`,
     () => ({ kind: 'vulnerable' }),
+  ),
+  // In batches, and somewhere else
+  reader(
+    `(?:carved |served |cooked |sent out |ready )?in (${N}) (?:batches|goes|waves|lots)(?:,? (?:(${SPAN}) apart|(?:one )?every (${SPAN})))?`,
+    ([, count = '', apart, every]) => {
+      const said = apart ?? every
+      const batches = numberOf(count)
+      return batches >= 2 && batches <= 12
+        ? { kind: 'batches', count: batches, apart_min: said === undefined ? APART_MIN : minutesOf(said) }
+        : undefined
+    },
+  ),
+  reader(
+    `(?:and |then )?(?:(${SPAN}) (?:away|by van|by car|in the van|on the road|drive(?: away)?|on the way)|(?:a )?(${SPAN}) drive(?: away| to the (?:venue|hall|church))?)`,
+    ([, one, two]) => {
+      const minutes = minutesOf(one ?? two ?? '')
+      return minutes > 0 && minutes <= 240 ? { kind: 'away', minutes } : undefined
+    },
   ),
   // Beside it
   ...SIDES.map(({ id, words, side: { title } }) =>

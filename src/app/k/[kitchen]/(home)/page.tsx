@@ -137,6 +137,13 @@ export default async function KitchenPage({ params }: { params: Promise<{ kitche
           <Link className="inline-flex min-h-11 items-center underline underline-offset-4" href="/accuracy">
             How good the predictions are
           </Link>
+          <Link
+            className="inline-flex min-h-11 items-center underline underline-offset-4"
+            href={`/k/${slug}/ways`}
+            prefetch={false}
+          >
+            How we do it
+          </Link>
           <span className="inline-flex min-h-11 items-center" data-testid="backup">
             {backup_s === undefined
               ? 'No backup yet: npm run backup makes one'

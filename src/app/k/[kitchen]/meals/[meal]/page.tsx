@@ -4,6 +4,7 @@ import { unitsOf } from '@/app/reader'
 import { Refused } from '@/app/refused'
 import { nowSeconds } from '@/server/environment'
 import { calendarTokenOf } from '@/server/exports'
+import { houseItemsOf } from '@/server/house'
 import { kitchensOfHouse } from '@/server/kitchen'
 import { mealInKitchen } from '@/server/meals'
 import { MealDesk } from '@/ui/meal/meal-desk'
@@ -17,6 +18,7 @@ export default async function MealPage({ params }: { params: Promise<{ kitchen: 
   if (!found.ok) return <Refused problems={found.problems} />
   const { kitchen, row, plan, problems, setAside, living, cooks } = found.value
   const units = await unitsOf(kitchen)
+  const house = await houseItemsOf(slug)
   const secret = await calendarTokenOf(slug)
   const host = (await headers()).get('host') ?? '127.0.0.1'
   return (
@@ -39,6 +41,7 @@ export default async function MealPage({ params }: { params: Promise<{ kitchen: 
             document,
           }))}
           living={living}
+          house={house.ok ? house.value : []}
           cooks={cooks}
           calendar={secret.ok ? `http://${host}/calendar/${secret.value}` : ''}
         />

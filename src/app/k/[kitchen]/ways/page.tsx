@@ -1,0 +1,39 @@
+import type { Metadata } from 'next'
+import { unitsOf } from '@/app/reader'
+import { Refused } from '@/app/refused'
+import { nowSeconds } from '@/server/environment'
+import { houseItemsOf } from '@/server/house'
+import { kitchensOfHouse } from '@/server/kitchen'
+import { KitchenWays } from '@/ui/kitchen/kitchen-ways'
+import { Header } from '@/ui/shell/header'
+
+export const metadata: Metadata = { title: 'How we do it' }
+
+export default async function WaysPage({ params }: { params: Promise<{ kitchen: string }> }) {
+  const { kitchen: slug } = await params
+  const [house, kitchens] = await Promise.all([houseItemsOf(slug), kitchensOfHouse()])
+  const kitchen = kitchens.find((each) => each.slug === slug)
+  if (!house.ok) return <Refused problems={house.problems} />
+  if (!kitchen) return <Refused problems={[{ code: 'not_found', path: ['kitchen'], what: slug }]} />
+  const units = await unitsOf(kitchen)
+  return (
+    <>
+      <Header kitchen={kitchen} kitchens={kitchens} units={units} />
+      <main className="mx-auto max-w-[60rem] px-4 py-8 sm:px-6">
+        <KitchenWays
+          kitchen={slug}
+          name={kitchen.name}
+          customs={{
+            temperature: kitchen.temperatureUnit === 'f' ? 'f' : 'c',
+            mass: kitchen.massUnit,
+            clock: kitchen.clock,
+            date_order: kitchen.dateOrder,
+          }}
+          house={house.value}
+          units={units}
+          now_s={nowSeconds()}
+        />
+      </main>
+    </>
+  )
+}

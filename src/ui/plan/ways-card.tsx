@@ -1,0 +1,74 @@
+'use client'
+import { BASTE_MIN, WAYS, withWay } from '@/domain/house/ways'
+import { cutOf, resolveRoast } from '@/domain/roast/resolve'
+import type { PlanDocument } from '@/domain/roast/roast-document'
+import { stagesOf } from '@/domain/roast/stages'
+import type { Units } from '@/words/units'
+import { WAY_WORDS } from '@/words/ways'
+import { Ways } from '../controls/ways'
+
+/** How this one is done where kitchens differ, in a line; opened, each way with its reason. */
+export function WaysCard({
+  document,
+  kitchen,
+  units,
+  change,
+}: {
+  readonly document: PlanDocument
+  readonly kitchen: string
+  readonly units: Units
+  readonly change: (apply: (last: PlanDocument) => PlanDocument) => void
+}) {
+  const cut = cutOf(document.roast)
+  if (!cut) return null
+  const ways = WAYS.filter((way) => way.applies(cut)).map((way) => ({
+    id: way.id,
+    chosen: way.of(document),
+    options: way.options.map(({ id }) => id),
+  }))
+  const summary = ways
+    .flatMap(({ id, chosen }) => {
+      const name = chosen === undefined ? undefined : WAY_WORDS[id].options[chosen]?.name
+      return name === undefined ? [] : [`${WAY_WORDS[id].about.toLowerCase()} ${name}`]
+    })
+    .join(' · ')
+  return (
+    <details className="rounded-2xl border border-line bg-sheet px-4 py-2 sm:px-5" data-testid="ways-card">
+      <summary className="min-h-11 cursor-pointer py-2">
+        <span className="font-display text-xl font-semibold">Where kitchens differ</span>
+        <span className="block text-base text-soft">{summary}</span>
+      </summary>
+      <div className="pb-3 text-lg">
+        <Ways
+          kitchen={kitchen}
+          ways={ways}
+          units={units}
+          choose={(id, option) =>
+            change((last) => (id === 'baste' && option === 'often' ? basted(last) : withWay(last, id, option)))
+          }
+        />
+      </div>
+    </details>
+  )
+}
+
+/** The main stretch of heat basted: a school becomes its own stages for that. */
+function basted(document: PlanDocument): PlanDocument {
+  const resolved = resolveRoast(document)
+  if (!resolved.ok) return document
+  const stages = 'stages' in document.program ? document.program.stages : stagesOf(resolved.value.program)
+  const main = stages.findLastIndex(({ until }) => until.kind === 'pull' || until.kind === 'core')
+  if (main < 0) return document
+  const name = 'stages' in document.program ? document.program.name : undefined
+  return {
+    ...document,
+    program: {
+      ...(name ? { name } : {}),
+      stages: stages.map((stage, i) =>
+        i === main
+          ? { ...stage, tending: [...stage.tending, { act: 'baste', at_min: BASTE_MIN, every_min: BASTE_MIN }] }
+          : stage,
+      ),
+    },
+  }
+}
