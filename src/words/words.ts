@@ -2,6 +2,7 @@ import type { PointId } from '@/core/heat/piece'
 import { findSchool } from '@/core/program/schools'
 import type { Stage } from '@/core/program/stage'
 import { findCut } from '@/core/reference/cuts'
+import type { Tenderness } from '@/core/reference/tenderness'
 import type { Task } from '@/core/schedule/task'
 import type { ProgramPart } from '@/domain/roast/roast-document'
 import { temperature, type Units } from './units'
@@ -72,4 +73,11 @@ export const INPUT_NAMES: Readonly<Record<string, string>> = {
   wetness: 'how dry the surface is',
   convection: 'how the air moves in this oven',
   model: 'the model itself',
+}
+/** How tender a tough cut has become. */
+export const TENDERNESS_NAMES: Readonly<Record<Tenderness, string>> = {
+  firm: 'still firm',
+  slices: 'slices',
+  leaves_bone: 'leaves the bone',
+  falls_apart: 'falls apart',
 }

@@ -50,6 +50,11 @@ const walks: readonly Walk[] = [
     order: 'desk first',
   },
   {
+    name: 'a lamb shoulder until it falls apart',
+    line: 'lamb shoulder 2 kg, 160 under foil until it falls apart, basted half-way, eat friday 19:30',
+    order: 'desk first',
+  },
+  {
     name: 'a stuffed turkey',
     line: 'turkey 6 kg, oven 165, eat friday 18:30',
     change: async (page) => {

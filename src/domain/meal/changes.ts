@@ -27,6 +27,8 @@ export interface MealChange {
 }
 
 const MOST = 6
+/** So many are asked to give way. */
+const MOST_ASKED = 4
 /** How long an earlier batch waits in the cabinet, minutes. */
 const HOLDS_MIN = [60, 120, 180] as const
 
@@ -166,7 +168,10 @@ function* candidates(
  */
 export function changesFor(meal: MealDocument, ids: readonly string[], droppedNow: number): MealChange[] {
   const found: MealChange[] = []
-  for (const { change, document } of candidates(meal, ids)) {
+  // Where no single item is in the way they all are together: any of them may give way.
+  const roasts = meal.roasts.map(({ id }) => id).filter((id) => !ids.includes(id))
+  const asked = ids.length > droppedNow ? ids : [...ids, ...roasts.slice(0, MOST_ASKED)]
+  for (const { change, document } of candidates(meal, asked)) {
     const resolved = resolveMeal(document)
     if (!resolved.ok) continue
     const { problem } = resolved.value

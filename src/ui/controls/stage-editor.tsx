@@ -9,6 +9,7 @@ import type { Units } from '@/words/units'
 import { heatColour } from '../ramp'
 import { saidOf, send } from '../shell/client'
 import { IconButton } from './icon-button'
+import { SaidNumber } from './said-number'
 import { TendingList } from './tending-list'
 
 const ENVIRONMENTS = {
@@ -176,14 +177,20 @@ export function StageEditor({ stages, name, kitchen, units, onChange, house: fir
                   ))}
                 </select>
                 {until.kind === 'time' && (
-                  <Minutes
+                  <SaidNumber
+                    least={0}
+                    step={5}
+                    suffix="min"
                     label={`Stage ${index + 1}: minutes`}
                     value={until.minutes}
                     onChange={(minutes) => put(index, { ...stage, until: { kind: 'time', minutes } })}
                   />
                 )}
                 {until.kind === 'clock' && (
-                  <Minutes
+                  <SaidNumber
+                    least={0}
+                    step={5}
+                    suffix="min"
                     label={`Stage ${index + 1}: at least`}
                     value={until.least_min}
                     onChange={(least_min) => put(index, { ...stage, until: { kind: 'clock', least_min } })}
@@ -330,31 +337,5 @@ export function StageEditor({ stages, name, kitchen, units, onChange, house: fir
         </p>
       )}
     </div>
-  )
-}
-
-function Minutes({
-  label,
-  value,
-  onChange,
-}: {
-  readonly label: string
-  readonly value: number
-  readonly onChange: (value: number) => void
-}) {
-  return (
-    <span className="whitespace-nowrap">
-      <input
-        type="number"
-        aria-label={label}
-        className="said text-center"
-        style={{ width: '5ch' }}
-        min={0}
-        step={5}
-        value={Math.round(value)}
-        onChange={(event) => event.target.value !== '' && onChange(Number(event.target.value))}
-      />{' '}
-      min
-    </span>
   )
 }

@@ -5,6 +5,7 @@ import { celsiusToFahrenheit, fahrenheitToCelsius } from '@/core/units'
 import type { StagePart } from '@/domain/roast/roast-document'
 import { duration, type Units } from '@/words/units'
 import { IconButton } from './icon-button'
+import { SaidNumber } from './said-number'
 
 type TendingPart = StagePart['tending'][number]
 
@@ -136,7 +137,8 @@ export function TendingList({
                 ))}
               </select>
             ) : when === 'core' ? (
-              <Amount
+              <SaidNumber
+                least={0}
                 label={`${name}: reading`}
                 value={Math.round(fahrenheit ? celsiusToFahrenheit(part.at_core_c ?? 0) : (part.at_core_c ?? 0))}
                 suffix={fahrenheit ? '°F' : '°C'}
@@ -145,7 +147,8 @@ export function TendingList({
                 }
               />
             ) : (
-              <Amount
+              <SaidNumber
+                least={0}
                 label={`${name}: minutes`}
                 value={Math.round(
                   when === 'every'
@@ -190,35 +193,5 @@ export function TendingList({
         )}
       </li>
     </ul>
-  )
-}
-
-function Amount({
-  label,
-  value,
-  suffix,
-  onChange,
-}: {
-  readonly label: string
-  readonly value: number
-  readonly suffix: string
-  readonly onChange: (value: number) => void
-}) {
-  return (
-    <span className="whitespace-nowrap">
-      <input
-        type="number"
-        aria-label={label}
-        className="said text-center text-base"
-        style={{ width: '5ch' }}
-        min={0}
-        value={value}
-        onChange={(event) => {
-          const number = Number(event.target.value)
-          if (event.target.value !== '' && Number.isFinite(number) && number >= 0) onChange(number)
-        }}
-      />{' '}
-      {suffix}
-    </span>
   )
 }

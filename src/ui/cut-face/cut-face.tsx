@@ -1,9 +1,10 @@
 import { useId } from 'react'
 import { type DonenessServing, servingsOf } from '@/core/doneness/servings'
 import { findCut } from '@/core/reference/cuts'
+import { tendernessOf } from '@/core/reference/tenderness'
 import type { Plan } from '@/core/schedule/plan'
 import { length, type Units } from '@/words/units'
-import { donenessName } from '@/words/words'
+import { donenessName, TENDERNESS_NAMES } from '@/words/words'
 import { meatColour } from '../ramp'
 
 /** The predicted slice, coloured by how hot each layer has been, and the meat by doneness. */
@@ -30,6 +31,8 @@ export function CutFace({
   const servings = servingsOf(plan.slice, Math.max(1, Math.floor(plan.yield.heads)), wishes)
   const asked = servings.some(({ wanted }) => wanted > 0)
   const short = servings.filter(({ plates, wanted }) => wanted > plates)
+  // Cooked until it is tender, no plate is told from another by its degree.
+  const tender = plan.stages.some(({ stage }) => stage.until.kind === 'tender')
   const rings = [...plan.slice.profile].reverse()
   const shares = plan.slice.shares.filter(({ share }) => share > 0.005)
   const middle = { red: 51, pork: 63, poultry: 74, duck: 58, tender: 80 }[cut.doneness]
@@ -76,7 +79,13 @@ export function CutFace({
         )}
       </svg>
       <figcaption className="min-w-40 flex-1 text-base">
-        <ul className="space-y-1">
+        {tender && (
+          <p className="text-lg font-semibold">
+            It {TENDERNESS_NAMES[tendernessOf(plan.tender_s)]} at its middle; further out more so. All{' '}
+            {Math.max(1, Math.floor(plan.yield.heads))} plates are alike.
+          </p>
+        )}
+        <ul className={`space-y-1 ${tender ? 'hidden' : ''}`}>
           {shares.map(({ degree, share }) => (
             <li key={degree} className="flex items-center gap-2">
               <span
@@ -88,7 +97,7 @@ export function CutFace({
             </li>
           ))}
         </ul>
-        {short.length > 0 && (
+        {!tender && short.length > 0 && (
           <p className="mt-2 font-semibold">
             {short
               .map(({ degree, plates, wanted }) => `${wanted - plates} short of ${donenessName(degree)}`)

@@ -2,7 +2,7 @@
 import { fellowsOf, holdOf, inBatches, LONGEST_HOLD_MIN, stagesOfRoast, withHold } from '@/domain/meal/batches'
 import type { MealDocument, MealRoast } from '@/domain/meal/meal-document'
 import { clock, duration, type Units } from '@/words/units'
-import { Choice } from '../controls/choice'
+import { SaidChoice } from '../controls/said-choice'
 
 const APART_MIN = [10, 15, 20, 30, 45, 60] as const
 const HOLDS_MIN = [0, 30, 60, 120, 180, LONGEST_HOLD_MIN] as const
@@ -35,11 +35,12 @@ export function Batches({
   const cabinet = document.kitchen.cabinet_places > 0
   if (fellows.length < 2 && !cabinet) return null
   return (
-    <div className="space-y-1 text-lg" data-testid="batches">
+    <p className="text-lg leading-[2.1]" data-testid="batches">
       {fellows.length > 1 && (
-        <div className="flex flex-wrap items-baseline gap-x-6">
-          <Choice
-            label={`All ${fellows.length}`}
+        <>
+          All {fellows.length}{' '}
+          <SaidChoice
+            label="Batches"
             value={String(times.length)}
             onChange={(count) => change((last) => inBatches(last, ids, Number(count), apart_min))}
             options={Array.from({ length: Math.min(12, fellows.length) }, (_, i) => [
@@ -48,39 +49,47 @@ export function Batches({
             ])}
           />
           {times.length > 1 && (
-            <Choice
-              label="Apart"
-              value={String(apart_min)}
-              onChange={(minutes) => change((last) => inBatches(last, ids, times.length, Number(minutes)))}
-              options={[...new Set([...APART_MIN, apart_min])]
-                .sort((a, b) => a - b)
-                .map((minutes) => [String(minutes), `${minutes} min`])}
-            />
+            <>
+              {' '}
+              <SaidChoice
+                label="Apart"
+                value={String(apart_min)}
+                onChange={(minutes) => change((last) => inBatches(last, ids, times.length, Number(minutes)))}
+                options={[...new Set([...APART_MIN, apart_min])]
+                  .sort((a, b) => a - b)
+                  .map((minutes) => [String(minutes), `${minutes} min`])}
+              />{' '}
+              apart: on the table {times.map((at_s) => clock(at_s, units)).join(', ')}
+            </>
           )}
-        </div>
-      )}
-      {times.length > 1 && (
-        <p className="text-base text-soft">On the table {times.map((at_s) => clock(at_s, units)).join(', ')}.</p>
+          .{' '}
+        </>
       )}
       {cabinet && (
-        <Choice
-          label="Held warm"
-          value={String(hold_min)}
-          onChange={(minutes) =>
-            change((last) => ({
-              ...last,
-              placed: null,
-              roasts: last.roasts.map((each) => (each.id === roast.id ? withHold(each, last, Number(minutes)) : each)),
-            }))
-          }
-          options={[...new Set([...HOLDS_MIN, hold_min])]
-            .sort((a, b) => a - b)
-            .map((minutes) => [
-              String(minutes),
-              minutes === 0 ? 'not held' : `${duration(minutes * 60)} or more in the cabinet`,
-            ])}
-        />
+        <>
+          After its rest{' '}
+          <SaidChoice
+            label="Held warm"
+            value={String(hold_min)}
+            onChange={(minutes) =>
+              change((last) => ({
+                ...last,
+                placed: null,
+                roasts: last.roasts.map((each) =>
+                  each.id === roast.id ? withHold(each, last, Number(minutes)) : each,
+                ),
+              }))
+            }
+            options={[...new Set([...HOLDS_MIN, hold_min])]
+              .sort((a, b) => a - b)
+              .map((minutes) => [
+                String(minutes),
+                minutes === 0 ? 'it is not held' : `held ${duration(minutes * 60)} or more in the cabinet`,
+              ])}
+          />
+          .
+        </>
       )}
-    </div>
+    </p>
   )
 }

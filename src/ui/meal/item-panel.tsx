@@ -1,20 +1,22 @@
 'use client'
 import { Pin, PinOff, Trash2 } from 'lucide-react'
+import { useId } from 'react'
 import { SCHOOLS } from '@/core/program/schools'
 import { donenessScale } from '@/core/reference/doneness'
-import { celsiusToFahrenheit, fahrenheitToCelsius } from '@/core/units'
 import type { HouseItem } from '@/domain/house/house-item'
 import { stagesOfRoast } from '@/domain/meal/batches'
 import type { MealPlan } from '@/domain/meal/make-meal'
 import type { MealDocument, MealRoast, MealSide } from '@/domain/meal/meal-document'
+import { totalOf } from '@/domain/meal/quantities'
 import { cutAsCooked, cutOf, thicknessRange, withProgram } from '@/domain/roast/resolve'
 import { withRoles } from '@/domain/roast/stages'
-import { clock, duration, length, temperature, type Units } from '@/words/units'
+import { clock, length, temperature, type Units } from '@/words/units'
 import { donenessName } from '@/words/words'
-import { Choice } from '../controls/choice'
 import { DaysBefore } from '../controls/days-before'
 import { IconButton } from '../controls/icon-button'
 import { PieceFields } from '../controls/piece-fields'
+import { SaidChoice } from '../controls/said-choice'
+import { SaidHeat, SaidMass, SaidNumber, SaidThickness } from '../controls/said-number'
 import { StageEditor } from '../controls/stage-editor'
 import { GraveCautions } from '../data/grave-cautions'
 import { Batches } from './batches'
@@ -141,27 +143,42 @@ export function ItemPanel({ kitchen, house, document, plan, selected, units, cha
       ) : (
         <p className="font-semibold text-wattle">No place in the schedule yet.</p>
       )}
-      <div className="grid gap-x-6 gap-y-1 text-lg sm:grid-cols-2">
+      <div className="text-lg leading-[2.1]">
+        {roast && <RoastWords roast={roast} units={units} put={put} />}
+        {side && <SideWords side={side} units={units} guests={document.guests} put={put} />}{' '}
         {document.servings.length > 1 && (
-          <Choice
-            label="For"
-            value={item.serving}
-            onChange={(serving) => put({ serving })}
-            options={document.servings.map(({ id, title, at }) => [
-              id,
-              `${title}, ${clock(Date.parse(at) / 1000, units)}`,
-            ])}
-          />
+          <>
+            For{' '}
+            <SaidChoice
+              label="For"
+              value={item.serving}
+              onChange={(serving) => put({ serving })}
+              options={document.servings.map(({ id, title, at }) => [
+                id,
+                `${title}, ${clock(Date.parse(at) / 1000, units)}`,
+              ])}
+            />
+            .{' '}
+          </>
         )}
-        <Choice
+        Cooked by{' '}
+        <SaidChoice
           label="Cook"
           value={item.owner ?? ''}
           onChange={(owner) => put({ owner: owner || null })}
           options={[['', 'whoever is free'], ...document.kitchen.cooks.map((cook) => [cook, cook] as const)]}
         />
-        {roast && <RoastFields roast={roast} units={units} put={put} />}
-        {side && <SideFields side={side} units={units} put={put} />}
+        .
       </div>
+      {roast && (
+        <details className="rounded-xl border border-line px-3 py-1" data-testid="item-piece">
+          <summary className="min-h-11 cursor-pointer py-2 font-semibold">The piece and its days before</summary>
+          <div className="grid gap-x-6 gap-y-1 pb-2 text-lg sm:grid-cols-2">
+            <PieceFields roast={roast.roast} put={(part) => put({ roast: { ...roast.roast, ...part } })} />
+            <DaysBefore preparation={roast.preparation} frozen={roast.frozen} notes={roast.notes} put={put} />
+          </div>
+        </details>
+      )}
       {roast && <Batches key={`batches ${roast.id}`} roast={roast} document={document} units={units} change={change} />}
       {roast && (
         <details className="rounded-xl border border-line px-3 py-1" data-testid="item-stages">
@@ -186,7 +203,8 @@ export function ItemPanel({ kitchen, house, document, plan, selected, units, cha
   )
 }
 
-function RoastFields({
+/** A roast as it is cooked, in a sentence. */
+function RoastWords({
   roast,
   units,
   put,
@@ -201,23 +219,50 @@ function RoastFields({
   const scale = donenessScale(cut.doneness)
   const school = 'school' in roast.program ? roast.program : undefined
   const served = roast.target && 'doneness' in roast.target ? roast.target.doneness : undefined
+  const at_c = roast.target && 'serve_c' in roast.target ? roast.target.serve_c : undefined
   const degree = scale.degrees.find(({ id, words }) => served && (id === served || words.includes(served)))
-  const usual = school && SCHOOLS.find(({ id }) => id === school.school)?.usual(cut, degree?.serve_c)
+  const found = school && SCHOOLS.find(({ id }) => id === school.school)
+  const usual = found?.usual(cut, degree?.serve_c)
   return (
     <>
-      <Num
-        label="Weight, kg"
-        value={roast.roast.mass_kg}
-        step={0.1}
+      <SaidMass
+        label="Weight"
+        value_kg={roast.roast.mass_kg}
+        units={units}
+        least={0.05}
         onChange={(mass_kg) => put({ roast: { ...roast.roast, mass_kg } })}
       />
-      <Choice
-        label="Done"
-        value={degree?.id ?? cut.usualDoneness}
-        onChange={(doneness) => put({ target: { doneness } })}
-        options={scale.degrees.map(({ id, serve_c }) => [id, `${donenessName(id)}, ${temperature(serve_c, units)}`])}
+      ,{' '}
+      <SaidThickness
+        label="Through"
+        value_mm={roast.roast.thickness_mm ?? thicknessRange(cut, roast.roast.mass_kg).usual}
+        units={units}
+        least={10}
+        onChange={(thickness_mm) => put({ roast: { ...roast.roast, thickness_mm } })}
+      />{' '}
+      through{roast.roast.thickness_mm === null && <span className="text-base text-soft"> (usual)</span>}, after{' '}
+      <SaidNumber
+        label="Minutes on the bench"
+        value={roast.roast.temper_min}
+        step={10}
+        least={0}
+        suffix="min on the bench"
+        onChange={(temper_min) => put({ roast: { ...roast.roast, temper_min } })}
       />
-      <Choice
+      . Served{' '}
+      <SaidChoice
+        label="Done"
+        value={at_c === undefined ? (degree?.id ?? cut.usualDoneness) : OWN_CORE}
+        onChange={(doneness) => doneness !== OWN_CORE && put({ target: { doneness } })}
+        options={[
+          ...(at_c === undefined ? [] : [[OWN_CORE, temperature(at_c, units)] as const]),
+          ...scale.degrees.map(
+            ({ id, serve_c }) => [id, `${donenessName(id)}, ${temperature(serve_c, units)}`] as const,
+          ),
+        ]}
+      />
+      , by{' '}
+      <SaidChoice
         label="School"
         value={school?.school ?? 'own'}
         onChange={(id) => id !== 'own' && put(withProgram(roast, { school: id }))}
@@ -227,149 +272,138 @@ function RoastFields({
         ]}
       />
       {school && usual && (
-        <Heat
-          label="Heat"
-          value_c={school.set_c ?? usual.set_c}
-          units={units}
-          onChange={(set_c) => put({ program: { ...school, set_c } })}
-        />
+        <>
+          {' '}
+          at{' '}
+          <SaidHeat
+            label="Heat"
+            value_c={school.set_c ?? usual.set_c}
+            units={units}
+            onChange={(set_c) => put({ program: { ...school, set_c } })}
+          />
+        </>
       )}
-      <Num
+      {school && usual && found?.controls.hot && (
+        <>
+          {' '}
+          with{' '}
+          <SaidHeat
+            label="Second heat"
+            value_c={school.hot_c ?? usual.hot_c}
+            units={units}
+            onChange={(hot_c) => put({ program: { ...school, hot_c } })}
+          />{' '}
+          for{' '}
+          <SaidNumber
+            label="Minutes of the second heat"
+            value={school.hot_min ?? usual.hot_min}
+            least={1}
+            suffix="min"
+            onChange={(hot_min) => put({ program: { ...school, hot_min } })}
+          />
+        </>
+      )}
+      . Feeds{' '}
+      <SaidNumber
         label="Feeds"
         value={roast.heads}
-        step={1}
-        onChange={(heads) => put({ heads: Math.max(0, Math.round(heads)) })}
-      />
-      <Num
-        label="Price a kg"
+        least={0}
+        most={2000}
+        onChange={(heads) => put({ heads: Math.round(heads) })}
+      />{' '}
+      at{' '}
+      <SaidNumber
+        label="Price a kilo"
         value={roast.price_per_kg ?? 0}
         step={0.5}
+        digits={2}
+        least={0}
+        most={10_000}
         onChange={(price) => put({ price_per_kg: price > 0 ? price : null })}
-      />
-      <Num
-        label="Through, mm"
-        value={roast.roast.thickness_mm ?? thicknessRange(cut, roast.roast.mass_kg).usual}
-        step={2}
-        onChange={(mm) => put({ roast: { ...roast.roast, thickness_mm: Math.round(mm) } })}
-      />
-      <PieceFields roast={roast.roast} put={(part) => put({ roast: { ...roast.roast, ...part } })} />
-      <DaysBefore preparation={roast.preparation} frozen={roast.frozen} notes={roast.notes} put={put} />
+      />{' '}
+      a kilo.
     </>
   )
 }
+/** A core of one's own, where no word says it. */
+const OWN_CORE = 'own_core'
 
-function SideFields({
+/** A side as it is cooked, in a sentence. */
+function SideWords({
   side,
   units,
+  guests,
   put,
 }: {
   readonly side: MealSide
   readonly units: Units
+  readonly guests: number
   readonly put: (part: Partial<MealSide>) => void
 }) {
+  const id = useId()
+  const total = totalOf(side.quantity, guests)
   return (
     <>
-      <Heat
+      <SaidNumber
+        label="Minutes in the oven"
+        value={side.minutes}
+        step={5}
+        least={1}
+        most={600}
+        suffix="min"
+        onChange={(minutes) => put({ minutes })}
+      />{' '}
+      at{' '}
+      <SaidHeat
         label="Likes best"
         value_c={side.set_c}
         units={units}
         onChange={(set_c) => put({ set_c, low_c: Math.min(side.low_c, set_c), high_c: Math.max(side.high_c, set_c) })}
       />
-      <Heat
+      , which it likes best; it bears{' '}
+      <SaidHeat
         label="Bears from"
         value_c={side.low_c}
         units={units}
         onChange={(low_c) => put({ low_c: Math.min(low_c, side.set_c) })}
-      />
-      <Heat
+      />{' '}
+      to{' '}
+      <SaidHeat
         label="Bears up to"
         value_c={side.high_c}
         units={units}
         onChange={(high_c) => put({ high_c: Math.max(high_c, side.set_c) })}
       />
-      <Num label="Oven, min" value={side.minutes} step={5} onChange={(minutes) => minutes >= 1 && put({ minutes })} />
-      <Num
-        label="Hob first, min"
+      , longer when cooler. First{' '}
+      <SaidNumber
+        label="Minutes on the hob first"
         value={side.hob_min}
         step={5}
-        onChange={(hob_min) => hob_min >= 0 && put({ hob_min })}
+        least={0}
+        most={240}
+        suffix="min on the hob"
+        onChange={(hob_min) => put({ hob_min })}
       />
-      <Num
-        label="Keeps, min"
+      ; it keeps{' '}
+      <SaidNumber
+        label="Minutes it keeps"
         value={side.hold_min}
         step={5}
-        onChange={(hold_min) => hold_min >= 0 && put({ hold_min })}
+        least={0}
+        most={240}
+        suffix="min"
+        onChange={(hold_min) => put({ hold_min })}
       />
-      <label className="flex min-h-11 items-baseline gap-3 sm:col-span-2">
-        <span className="w-24 text-base text-soft">To buy</span>
-        <input
-          className="said flex-1"
-          value={side.quantity}
-          maxLength={120}
-          onChange={(event) => put({ quantity: event.target.value })}
-        />
-      </label>
-      <p className="text-base text-soft sm:col-span-2">
-        {duration(side.minutes * 60)} at {temperature(side.set_c, units)}; longer when cooler, shorter when hotter.
-      </p>
+      . <label htmlFor={id}>To buy:</label>{' '}
+      <input
+        id={id}
+        className="said"
+        style={{ width: `${Math.max(12, side.quantity.length + 2)}ch`, maxWidth: '100%' }}
+        value={side.quantity}
+        maxLength={120}
+        onChange={(event) => put({ quantity: event.target.value })}
+      />
+      {total && <span className="text-base text-soft"> ({total} in all)</span>}.
     </>
-  )
-}
-
-export function Num({
-  label,
-  value,
-  step,
-  onChange,
-}: {
-  readonly label: string
-  readonly value: number
-  readonly step: number
-  readonly onChange: (value: number) => void
-}) {
-  return (
-    <label className="flex min-h-11 items-baseline gap-3">
-      <span className="w-24 text-base text-soft">{label}</span>
-      <input
-        type="number"
-        className="said text-center"
-        style={{ width: '6ch' }}
-        step={step}
-        min={0}
-        value={Number(value.toFixed(2))}
-        onChange={(event) => event.target.value !== '' && onChange(Number(event.target.value))}
-      />
-    </label>
-  )
-}
-
-export function Heat({
-  label,
-  value_c,
-  units,
-  onChange,
-}: {
-  readonly label: string
-  readonly value_c: number
-  readonly units: Units
-  readonly onChange: (value_c: number) => void
-}) {
-  const fahrenheit = units.temperature === 'f'
-  return (
-    <label className="flex min-h-11 items-baseline gap-3">
-      <span className="w-24 text-base text-soft">{label}</span>
-      <input
-        type="number"
-        className="said text-center"
-        style={{ width: '5ch' }}
-        step={5}
-        value={Math.round(fahrenheit ? celsiusToFahrenheit(value_c) : value_c)}
-        onChange={(event) =>
-          event.target.value !== '' &&
-          onChange(fahrenheit ? fahrenheitToCelsius(Number(event.target.value)) : Number(event.target.value))
-        }
-      />{' '}
-      {fahrenheit ? '°F' : '°C'}
-    </label>
   )
 }

@@ -2,20 +2,19 @@
 import { Trash2 } from 'lucide-react'
 import { type MealDocument, mealOven } from '@/domain/meal/meal-document'
 import type { Units } from '@/words/units'
-import { Choice } from '../controls/choice'
+import { SaidChoice } from '../controls/said-choice'
+import { SaidHeat, SaidNumber, SaidRise } from '../controls/said-number'
 import { SaidTime } from '../controls/said-time'
-import { Heat, Num } from './item-panel'
 import { KeepEquipment } from './kitchen-keeps'
 
-/** What a kitchen has, with the step it is counted in: what is counted singly is whole. */
+/** What a kitchen has, its words, its step and the most of it: what is counted singly is whole. */
 const EQUIPMENT = [
-  ['fire_places', 'Fire places', 1],
-  ['hob_rings', 'Hob rings', 1],
-  ['cabinet_places', 'Cabinet', 1],
-  ['bath_places', 'Water bath', 1],
-  ['fridge_litres', 'Fridge, l', 20],
-  ['probes', 'Probes', 1],
-  ['altitude_m', 'Above the sea, m', 10],
+  ['fire_places', 'Fire places', 'places on the fire', 1, 12],
+  ['hob_rings', 'Hob rings', 'rings on the hob', 1, 24],
+  ['cabinet_places', 'Cabinet', 'places in a warm cabinet', 1, 24],
+  ['bath_places', 'Water bath', 'in a water bath', 1, 12],
+  ['fridge_litres', 'Fridge', 'litres of fridge', 20, 20_000],
+  ['probes', 'Probes', 'probes', 1, 40],
 ] as const
 
 /** Who eats when, and what the kitchen has. What is said here is where the next meal of this kitchen starts. */
@@ -40,12 +39,16 @@ export function KitchenPanel({
     <div className="grid grid-cols-[minmax(0,1fr)] gap-4 lg:grid-cols-2" data-testid="kitchen-panel">
       <section className="rounded-2xl border border-line bg-sheet p-4">
         <h2 className="font-display text-2xl font-semibold">The promise</h2>
-        <Num
-          label="Guests"
-          value={document.guests}
-          step={1}
-          onChange={(guests) => guests >= 1 && change((last) => ({ ...last, guests: Math.round(guests) }))}
-        />
+        <p className="text-lg leading-[2.1]">
+          <SaidNumber
+            label="Guests"
+            value={document.guests}
+            least={1}
+            most={2000}
+            onChange={(guests) => change((last) => ({ ...last, guests: Math.round(guests) }))}
+          />{' '}
+          at the table.
+        </p>
         <label className="flex min-h-11 items-center gap-3">
           <input
             type="checkbox"
@@ -95,29 +98,24 @@ export function KitchenPanel({
                   }))
                 }
               />
-              <label className="flex items-baseline gap-2">
+              <span className="flex items-baseline gap-2">
                 <span className="text-base text-soft">on the way</span>
-                <input
-                  type="number"
-                  aria-label={`Minutes on the way to ${serving.title}`}
-                  className="said text-center"
-                  style={{ width: '4.4ch' }}
-                  min={0}
-                  max={240}
-                  step={5}
+                <SaidNumber
+                  label={`Minutes on the way to ${serving.title}`}
                   value={serving.away_min}
-                  onChange={(event) => {
-                    const away_min = Number(event.target.value)
-                    if (event.target.value === '' || !(away_min >= 0 && away_min <= 240)) return
+                  step={5}
+                  least={0}
+                  most={240}
+                  onChange={(away_min) =>
                     change((last) => ({
                       ...last,
                       placed: null,
                       servings: last.servings.map((each) => (each.id === serving.id ? { ...each, away_min } : each)),
                     }))
-                  }}
+                  }
                 />
                 <span className="text-base text-soft">min, packed hot</span>
-              </label>
+              </span>
               {document.servings.length > 1 &&
                 !document.roasts.some((item) => item.serving === serving.id) &&
                 !document.sides.some((item) => item.serving === serving.id) && (
@@ -166,7 +164,7 @@ export function KitchenPanel({
             const with_ = (part: Partial<typeof oven>) =>
               put({ ovens: kitchen.ovens.map((each) => (each.id === oven.id ? { ...each, ...part } : each)) })
             return (
-              <li key={oven.id} className="grid gap-x-6 border-b border-line pb-2 text-lg sm:grid-cols-2">
+              <li key={oven.id} className="border-b border-line pb-2 text-lg leading-[2.1]">
                 <input
                   aria-label="Name of the oven"
                   className="said font-semibold"
@@ -174,33 +172,52 @@ export function KitchenPanel({
                   maxLength={120}
                   onChange={(event) => with_({ name: event.target.value })}
                 />
-                <Choice
-                  label="Heat"
+                , a{' '}
+                <SaidChoice
+                  label={`Heat of ${oven.name}`}
                   value={oven.kind}
                   onChange={(kind) => with_({ kind: kind as 'still' | 'fan' })}
                   options={[
-                    ['still', 'still'],
-                    ['fan', 'fan'],
+                    ['still', 'still oven'],
+                    ['fan', 'fan oven'],
                   ]}
-                />
-                <Num
-                  label="Places"
+                />{' '}
+                with{' '}
+                <SaidNumber
+                  label={`Places of ${oven.name}`}
                   value={oven.places}
-                  step={1}
-                  onChange={(places) => places >= 1 && with_({ places: Math.round(places) })}
-                />
-                <Num
-                  label="Hotter than its dial by, °C"
-                  value={oven.offset_k}
-                  step={1}
+                  least={1}
+                  most={20}
+                  onChange={(places) => with_({ places: Math.round(places) })}
+                />{' '}
+                places. It is{' '}
+                <SaidRise
+                  label={`${oven.name}: hotter than its dial by`}
+                  value_k={oven.offset_k}
+                  units={units}
+                  least={-110}
+                  most={110}
                   onChange={(offset_k) => with_({ offset_k })}
+                />{' '}
+                hotter than its dial says, and goes from{' '}
+                <SaidHeat
+                  label={`${oven.name}: from`}
+                  value_c={oven.low_c}
+                  units={units}
+                  onChange={(low_c) => with_({ low_c })}
+                />{' '}
+                up to{' '}
+                <SaidHeat
+                  label={`${oven.name}: up to`}
+                  value_c={oven.high_c}
+                  units={units}
+                  onChange={(high_c) => with_({ high_c })}
                 />
-                <Heat label="From" value_c={oven.low_c} units={units} onChange={(low_c) => with_({ low_c })} />
-                <Heat label="Up to" value_c={oven.high_c} units={units} onChange={(high_c) => with_({ high_c })} />
+                .
                 {kitchen.ovens.length > 1 && (
                   <button
                     type="button"
-                    className="min-h-11 text-left text-base underline underline-offset-4"
+                    className="block min-h-11 text-left text-base underline underline-offset-4"
                     onClick={() => change((last) => withoutOven(last, oven.id))}
                   >
                     Leave this oven out
@@ -228,17 +245,34 @@ export function KitchenPanel({
         >
           Another oven
         </button>
-        <div className="mt-4 grid gap-x-6 text-lg sm:grid-cols-2">
-          {EQUIPMENT.map(([key, label, step]) => (
-            <Num
-              key={key}
-              label={label}
-              value={kitchen[key]}
-              step={step}
-              onChange={(value) => put({ [key]: step === 1 ? Math.round(value) : value })}
-            />
+        <p className="mt-4 text-lg leading-[2.1]" data-testid="equipment">
+          Beside them{' '}
+          {EQUIPMENT.map(([key, label, words, step, most], i) => (
+            <span key={key}>
+              {i > 0 && (i === EQUIPMENT.length - 1 ? ' and ' : ', ')}
+              <SaidNumber
+                label={label}
+                value={kitchen[key]}
+                step={step}
+                least={0}
+                most={most}
+                onChange={(value) => put({ [key]: step === 1 ? Math.round(value) : value })}
+              />{' '}
+              {words}
+            </span>
           ))}
-        </div>
+          . The kitchen lies{' '}
+          <SaidNumber
+            label="Above the sea"
+            value={kitchen.altitude_m}
+            step={10}
+            least={-450}
+            most={5500}
+            suffix="m"
+            onChange={(altitude_m) => put({ altitude_m })}
+          />{' '}
+          above the sea.
+        </p>
         <label className="mt-2 block text-lg">
           <span className="text-base text-soft">Cooks, one a line</span>
           <textarea

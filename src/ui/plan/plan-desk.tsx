@@ -3,6 +3,7 @@ import Link from 'next/link'
 import { useCallback, useState } from 'react'
 import { findSchool } from '@/core/program/schools'
 import { COOLING, SERVING_WARMTH_C } from '@/core/reference/standards'
+import { tendernessOf } from '@/core/reference/tenderness'
 import { WEIGHTS, type Weight } from '@/core/safety/weight'
 import type { Plan } from '@/core/schedule/plan'
 import { type LivingCook, livingTasks } from '@/domain/cook/living-plan'
@@ -14,7 +15,7 @@ import { STORED } from '@/domain/stored/stored'
 import { cautionWords } from '@/words/cautions'
 import { chanceWords, pullSafetyWords } from '@/words/safety'
 import { day, duration, length, mass, rise, temperature, type Units } from '@/words/units'
-import { cutName, INPUT_NAMES, POINT_NAMES } from '@/words/words'
+import { cutName, INPUT_NAMES, POINT_NAMES, TENDERNESS_NAMES } from '@/words/words'
 import { BeginCook } from '../board/begin-cook'
 import { StageEditor } from '../controls/stage-editor'
 import { CutFace } from '../cut-face/cut-face'
@@ -244,6 +245,14 @@ export function PlanDesk({
                 basis="common practice"
                 note={`${mass(cut?.perHead_kg ?? 0.3, units)} raw a head for this cut.${document.guests === null ? '' : ` ${document.guests} eat of it.`}`}
               />
+              {cut?.doneness === 'tender' && (
+                <Figure
+                  label="Tender"
+                  value={TENDERNESS_NAMES[tendernessOf(plan.tender_s)]}
+                  basis="from the model; the law from two facts of practice, from memory"
+                  note={`Its middle has had as much as ${duration(plan.tender_s)} at ${temperature(90, units)} by the knife. Time and heat both count: ${temperature(68, units)} for thirty hours does what ${temperature(90, units)} does in an hour and a half.`}
+                />
+              )}
               <Figure
                 label="Stays warm"
                 value={duration(plan.warm_s)}

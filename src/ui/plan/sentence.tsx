@@ -1,15 +1,19 @@
 'use client'
-import { type ReactNode, useId, useState } from 'react'
+import { type ReactNode, useId } from 'react'
 import { findSchool, SCHOOLS } from '@/core/program/schools'
 import { CUTS, findCut } from '@/core/reference/cuts'
 import { donenessScale } from '@/core/reference/doneness'
+import { TENDER_ENDS, type TenderEnd } from '@/core/reference/tenderness'
 import { celsiusToFahrenheit, fahrenheitToCelsius, INCH_M, POUND_KG } from '@/core/units'
 import type { Problem } from '@/domain/problem/problem'
 import { cutAsCooked, cutOf, withProgram } from '@/domain/roast/resolve'
 import { type PlanDocument, ROAST_SURFACES, type SchoolPart } from '@/domain/roast/roast-document'
+import { TENDER_WORDS } from '@/words/line-words'
 import { problemSentence } from '@/words/problems'
 import { temperature, type Units } from '@/words/units'
 import { donenessName, programName } from '@/words/words'
+import { SaidChoice } from '../controls/said-choice'
+import { SaidNumber } from '../controls/said-number'
 import { SaidTime } from '../controls/said-time'
 import { useHydrated } from '../shell/use-hydrated'
 import { SURFACE_NAMES } from './particulars'
@@ -23,49 +27,34 @@ interface SentenceProps {
   readonly change: (change: (document: PlanDocument) => PlanDocument) => void
 }
 
+/** Stands for a reading where tenderness is chosen. */
+const BY_READING = 'by_reading'
+
+/** How tender a plan cooks it, where it does not cook to a reading. */
+function tenderOf({ program }: PlanDocument, usual: TenderEnd | undefined): TenderEnd | undefined {
+  if ('school' in program) return usual === undefined ? undefined : (program.tender ?? usual)
+  const until = program.stages.findLast((stage) => stage.until.kind === 'tender')?.until
+  return until?.kind === 'tender' ? until.degree : undefined
+}
+
+const withTender = (document: PlanDocument, degree: TenderEnd): PlanDocument => {
+  const { program } = document
+  return 'school' in program
+    ? { ...document, program: { ...program, tender: degree } }
+    : {
+        ...document,
+        program: {
+          ...program,
+          stages: program.stages.map((stage) =>
+            stage.until.kind === 'tender' ? { ...stage, until: { kind: 'tender', degree } } : stage,
+          ),
+        },
+      }
+}
+
 /** Stands in the list of schools for stages of one's own. */
 const OWN = 'own'
 const pathOf = (problem: Problem) => ('path' in problem ? problem.path.join('.') : '')
-
-interface NumberFieldProps {
-  readonly label: string
-  readonly value: number
-  readonly step: number
-  readonly digits: number
-  readonly suffix: string
-  readonly problem: string | undefined
-  readonly problemId: string
-  readonly onChange: (value: number) => void
-}
-
-/** A number inside the sentence. What is being typed stays as typed; a full number is passed on at once. */
-function NumberField({ label, value, step, digits, suffix, problem, problemId, onChange }: NumberFieldProps) {
-  const shown = Number(value.toFixed(digits)).toString()
-  const [typed, setTyped] = useState<string | undefined>()
-  const text = typed ?? shown
-  return (
-    <span className="whitespace-nowrap">
-      <input
-        type="number"
-        inputMode="decimal"
-        aria-label={label}
-        aria-invalid={problem ? true : undefined}
-        aria-describedby={problem ? problemId : undefined}
-        className="said"
-        style={{ width: `${Math.max(3, text.length + 2.2)}ch` }}
-        step={step}
-        value={text}
-        onChange={(event) => {
-          setTyped(event.target.value)
-          const number = Number(event.target.value)
-          if (event.target.value !== '' && Number.isFinite(number)) onChange(number)
-        }}
-        onBlur={() => setTyped(undefined)}
-      />{' '}
-      {suffix}
-    </span>
-  )
-}
 
 /** The plan as one sentence whose values can be changed where they stand. */
 export function Sentence({ document, usualThickness_mm, problems, units, now_s, change }: SentenceProps) {
@@ -93,6 +82,7 @@ export function Sentence({ document, usualThickness_mm, problems, units, now_s, 
         60)
   const degree = scale.degrees.find((each) => each.serve_c === serve_c)
   const usual = school?.usual(cut, serve_c)
+  const tender = tenderOf(document, usual?.tender)
   const fahrenheit = units.temperature === 'f'
   const toShown = (value_c: number) => (fahrenheit ? celsiusToFahrenheit(value_c) : value_c)
   const fromShown = (value: number) => (fahrenheit ? fahrenheitToCelsius(value) : value)
@@ -111,7 +101,7 @@ export function Sentence({ document, usualThickness_mm, problems, units, now_s, 
     suffix: string,
     onChange: (value: number) => void,
   ): ReactNode => (
-    <NumberField
+    <SaidNumber
       label={label}
       value={value}
       step={step}
@@ -198,20 +188,39 @@ export function Sentence({ document, usualThickness_mm, problems, units, now_s, 
           </option>
         ))}
       </select>
-      . Served{' '}
-      <select
-        className="said"
-        aria-label="Doneness"
-        value={serve_c}
-        onChange={(event) => change((last) => ({ ...last, target: { serve_c: Number(event.target.value) } }))}
-      >
-        {!degree && <option value={serve_c}>{temperature(serve_c, units)}</option>}
-        {scale.degrees.map((each) => (
-          <option key={each.id} value={each.serve_c}>
-            {donenessName(each.id)}, {temperature(each.serve_c, units)}
-          </option>
-        ))}
-      </select>
+      . {tender ? 'Cooked' : 'Served'}{' '}
+      {tender && (
+        <SaidChoice
+          label="How tender"
+          value={tender}
+          options={[
+            ...TENDER_ENDS.map((each) => [each, TENDER_WORDS[each]] as const),
+            ...(school ? [[BY_READING, 'until it slices, by its reading'] as const] : []),
+          ]}
+          onChange={(value) =>
+            change((last) =>
+              value === BY_READING
+                ? { ...last, target: { doneness: 'sliceable' } }
+                : withTender(last, value as TenderEnd),
+            )
+          }
+        />
+      )}
+      {!tender && (
+        <select
+          className="said"
+          aria-label="Doneness"
+          value={serve_c}
+          onChange={(event) => change((last) => ({ ...last, target: { serve_c: Number(event.target.value) } }))}
+        >
+          {!degree && <option value={serve_c}>{temperature(serve_c, units)}</option>}
+          {scale.degrees.map((each) => (
+            <option key={each.id} value={each.serve_c}>
+              {donenessName(each.id)}, {temperature(each.serve_c, units)}
+            </option>
+          ))}
+        </select>
+      )}
       , by{' '}
       <select
         className="said"

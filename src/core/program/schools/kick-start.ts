@@ -28,7 +28,7 @@ export const kickStart: School = {
     stage('cook', on(FULL_C), forMinutes(KICK_MIN), { cover: 'foil' }),
     stage('cook', on(s.set_c), toTender(s.tender), { cover: 'foil' }),
     stage('finish', on(s.hot_c), forMinutes(s.hot_min), { tending: [tend('uncover', 0)] }),
-    rest(s.rest_min),
+    rest(s.rest_min, 'foil'),
   ],
   controls: { hot: true },
   untilTender: true,

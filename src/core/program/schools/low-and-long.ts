@@ -7,7 +7,7 @@ export const lowAndLong: School = {
   why: 'Hours of gentle heat turn the tough parts to silk; the bone slides out. Time counts as much as the reading.',
   suits: pullsApart,
   usual: untilTender(usual(140)),
-  stages: (s) => [stage('cook', on(s.set_c), toTender(s.tender), { cover: 'tent' }), rest(s.rest_min)],
+  stages: (s) => [stage('cook', on(s.set_c), toTender(s.tender), { cover: 'tent' }), rest(s.rest_min, 'foil')],
   controls: { hot: false },
   untilTender: true,
   mayReplace: false,
