@@ -21,9 +21,14 @@ export function coolingWords(cooling: CoolingAdvice, served_s: number, units: Un
     : cooling.slab_m !== undefined
       ? `Whole it cools too slowly: sliced, or in pieces no thicker than ${length(cooling.slab_m, units)}, side by side on a cold tray`
       : 'Sliced thin and spread on a cold tray'
+  return `${how}. ${keepingWords(served_s, units)}`
+}
+
+/** By when leftovers are in the fridge and cold, and how long they keep. */
+export function keepingWords(served_s: number, units: Units): string {
   const by_s = served_s + COOLING.first_s
   const keep_s = served_s + STANDARDS.leftoversKeep.value
-  return `${how}. In the fridge by ${clock(by_s, units)}, at ${temperature(COOLING.to_c, units)} within ${duration(COOLING.whole_s)} of leaving ${temperature(COOLING.from_c, units)}. Eaten by ${shortDay(keep_s, units)}, reheated to ${temperature(STANDARDS.reheatTo.value, units)}; your local code decides.`
+  return `In the fridge by ${clock(by_s, units)}, at ${temperature(COOLING.to_c, units)} within ${duration(COOLING.whole_s)} of leaving ${temperature(COOLING.from_c, units)}. Eaten by ${shortDay(keep_s, units)}, reheated to ${temperature(STANDARDS.reheatTo.value, units)}; your local code decides.`
 }
 
 /** What is left over, and the stock and soup that it makes the day after. */

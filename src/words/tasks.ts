@@ -3,7 +3,7 @@ import type { Cut } from '@/core/reference/cuts'
 import { COOLING, DANGER_ZONE_C, STANDARDS } from '@/core/reference/standards'
 import { isBird } from '@/core/safety/cautions'
 import type { Task } from '@/core/schedule/task'
-import { duration, rise, temperature, type Units } from './units'
+import { clock, duration, rise, temperature, type Units } from './units'
 import { surroundings } from './words'
 
 /** What stands around a task and gives it its names: nothing for one roast, the item and its oven for one of many. */
@@ -90,7 +90,7 @@ function imperative(task: Task, { cut, source, servings }: TaskScene, units: Uni
           ? 'On, over the coals, lid off'
           : 'On, beside the coals, thin end away, lid down'
       if (task.stage?.preheated === false) return `Into ${where}, cold, and set it${heat ? ` to ${heat}` : ''}`
-      return `Into ${where}${heat && source ? ` at ${heat}` : ''}`
+      return `Into ${where}${heat && source ? ` at ${heat}` : ''}${task.stage?.position === 'breast_down' ? ', breast down' : ''}`
     case 'change':
       if (task.stage && task.set_c !== undefined && !source) return `Now ${surroundings(task.stage, units)}`
       return task.set_c === undefined
@@ -184,6 +184,8 @@ export function taskHelp(task: Task, scene: TaskScene, units: Units): string | u
         ? 'Try it with a fork in the thickest part: it turns without a pull when it is there.'
         : 'Push through and draw back: the lowest reading is the centre.'
     case 'pull':
+      if (task.because.numbers.bath)
+        return `The bath holds it for hours without harm. Out and the bath off by ${clock(task.at, units)}, or the hot finish is late; dry it well.`
       if (task.because.numbers.pale)
         return `Pale: the hot finish. Brown already: leave the oven as it is to ${temperature(task.because.numbers.else_pull_c ?? 0, units)}, about ${duration((task.because.numbers.else_min ?? 0) * 60)} more, and skip the finish.`
       if (task.because.numbers.tender)

@@ -1,9 +1,11 @@
-import { TEMPER_LIMIT_S } from '@/core/reference/standards'
+import { STANDARDS, TEMPER_LIMIT_S } from '@/core/reference/standards'
 import type { WayId } from '@/domain/house/ways'
-import { duration } from './units'
+import { duration, temperature, type Units } from './units'
 
 /** What practitioners differ about, in words: what it is about, each way with its reason in a line. */
-export const WAY_WORDS: Readonly<
+export const wayWords = (
+  units: Units,
+): Readonly<
   Record<
     WayId,
     {
@@ -11,7 +13,7 @@ export const WAY_WORDS: Readonly<
       readonly options: Readonly<Record<string, { readonly name: string; readonly why: string }>>
     }
   >
-> = {
+> => ({
   temper: {
     about: 'On the bench first',
     options: {
@@ -36,6 +38,18 @@ export const WAY_WORDS: Readonly<
     options: {
       tied: { name: 'tied', why: 'It keeps its shape and browns evenly; the inner thigh takes longer.' },
       open: { name: 'left open', why: 'Heat gets to the inner thigh, so it is done sooner and the breast waits less.' },
+    },
+  },
+  stuff: {
+    about: 'Stuffing',
+    options: {
+      empty: { name: 'none', why: 'The cavity cooks from inside too: quicker, and nothing there to be probed.' },
+      dish: { name: 'in a dish beside', why: 'Crisp on top, done when you like, and the bird is quicker for it.' },
+      neck: { name: 'the neck only', why: 'Some of the flavour; the cavity stays open to the heat.' },
+      cavity: {
+        name: 'the cavity',
+        why: `It takes the juice. The stuffing’s own centre must get to ${temperature(STANDARDS.stuffingLeast.value, units)}, and the bird waits for it.`,
+      },
     },
   },
   baste: {
@@ -71,7 +85,10 @@ export const WAY_WORDS: Readonly<
     about: 'The thigh',
     options: {
       usual: { name: 'as done as the breast', why: 'Safe everywhere and the breast at its best.' },
-      tender: { name: 'to 80 °C', why: 'Dark meat lets go of the bone there; the breast pays for it.' },
+      tender: {
+        name: `to ${temperature(80, units)}`,
+        why: 'Dark meat lets go of the bone there; the breast pays for it.',
+      },
     },
   },
-}
+})

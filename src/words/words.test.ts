@@ -197,7 +197,12 @@ describe('cautions, troubles and problems in words', () => {
       { code: 'passed_before_pull', peak_c: 68, wanted_c: 55 },
       { code: 'rise_too_great', rise_k: 40, most_k: 25 },
       { code: 'rest_too_long', longest_s: 5400, most_s: 3600 },
-      { code: 'clock_misses_doneness', peak_c: 66, wanted_c: 55, right: { stage: 0, minutes: 24 } },
+      {
+        code: 'clock_misses_doneness',
+        peak_c: 66,
+        wanted_c: 55,
+        right: { stage: 0, minutes: 24, perKilo_min: undefined, mass_kg: undefined, start_c: undefined },
+      },
     ]
     const words = troubles.map((trouble) => troubleWords(trouble, metric))
     expect(new Set(words).size).toBe(troubles.length)

@@ -15,6 +15,7 @@ import {
   type RoastQuestion,
   type TendingCost,
 } from '../roast/answer'
+import { prepareRoast } from '../roast/prepare'
 import { restSeconds, restStageIndex, withRest } from '../roast/rest'
 import type { Caution } from '../safety/cautions'
 import type { Lethality } from '../safety/lethality'
@@ -65,9 +66,21 @@ export type Trouble =
       readonly code: 'clock_misses_doneness'
       readonly peak_c: number
       readonly wanted_c: number
-      /** How long the first stage would have to be for the wanted, minutes; undefined where no time does it. */
-      readonly right: { readonly stage: number; readonly minutes: number } | undefined
+      readonly right: ClockRight | undefined
     }
+
+/** What would have to be otherwise for the wanted, each by itself; undefined where nothing of its kind does it. */
+export interface ClockRight {
+  /** Its first heat, by index, and how long that would have to be, minutes. */
+  readonly stage: number
+  readonly minutes: number | undefined
+  /** The same as a rule, minutes a kilo, where the school goes by one. */
+  readonly perKilo_min: number | undefined
+  /** A piece of this weight by the same rule, kg. */
+  readonly mass_kg: number | undefined
+  /** Put in at this temperature, °C. */
+  readonly start_c: number | undefined
+}
 
 /** A hotter setting that would still make the promise, with what it costs. */
 export interface HotterOven {
@@ -295,13 +308,29 @@ function hotterOven(request: PlanRequest, usual: RoastAnswer, left_s: number): H
   return undefined
 }
 
-/** The first stage of a program by the clock is tried from a fifth to three times as long. */
+/** The first stage of a program by the clock is tried from a fifth to three times as long, a piece from half to twice as heavy. */
 const CLOCK_SHARE = { least: 0.2, most: 3 } as const
+const MASS_SHARE = { least: 0.5, most: 2 } as const
+/** From the fridge to the bench at its longest, °C. */
+const STARTS_C = { least: 2, most: 18 } as const
 const CLOCK_TRIES = 12
 
-/** How long the first heated stage of a program by the clock would have to be, so that the wanted comes out. */
-function rightClock(request: PlanRequest, { prepared, program, pull }: RoastAnswer) {
-  const { bodies, oven, start_c, startCore_c, parameters } = prepared
+/** Where a miss that grows changes its sign; undefined where it does not within the range. */
+function zeroOf(missAt: (value: number) => number, least: number, most: number): number | undefined {
+  const [first, last] = [missAt(least), missAt(most)]
+  if (!(Number.isFinite(first) && Number.isFinite(last) && Math.sign(first) !== Math.sign(last))) return undefined
+  let low = least
+  let high = most
+  for (let i = 0; i < CLOCK_TRIES; i++) {
+    const middle = (low + high) / 2
+    if (Math.sign(missAt(middle)) === Math.sign(first)) low = middle
+    else high = middle
+  }
+  return (low + high) / 2
+}
+
+/** What of a program by the clock would have to be otherwise, so that the wanted comes out: its first heat, the weight, the start. */
+function rightClock(request: PlanRequest, { program, pull }: RoastAnswer): ClockRight | undefined {
   const stage = program.stages.findIndex(({ role, until, environment }) => {
     const heated = environment.kind !== 'oven' || environment.heat === 'on'
     return role === 'cook' && until.kind === 'time' && heated
@@ -309,7 +338,8 @@ function rightClock(request: PlanRequest, { prepared, program, pull }: RoastAnsw
   const first = program.stages[stage]
   if (first?.until.kind !== 'time') return undefined
   const said_s = first.until.duration_s
-  const missAt = (duration_s: number): number => {
+  const miss = (start: Partial<PlanRequest>, duration_s: number): number => {
+    const { bodies, oven, start_c, startCore_c, parameters } = prepareRoast({ ...request, ...start })
     const stages = program.stages.with(stage, { ...first, until: { kind: 'time', duration_s: seconds(duration_s) } })
     const run = cook({
       bodies,
@@ -318,17 +348,28 @@ function rightClock(request: PlanRequest, { prepared, program, pull }: RoastAnsw
       startCore_c,
       parameters,
       program: { ...program, stages },
-      pull_c: pull.pull_c,
+      pull_c: bodies.map(() => pull.pull_c[0] as number),
     })
     return run.outcome === 'reached' ? Math.min(...run.peak_c) - request.serve_c : Number.NaN
   }
-  let low = said_s * CLOCK_SHARE.least
-  let high = said_s * CLOCK_SHARE.most
-  if (!(missAt(low) < 0 && missAt(high) > 0)) return undefined
-  for (let i = 0; i < CLOCK_TRIES; i++) {
-    const middle = (low + high) / 2
-    if (missAt(middle) < 0) low = middle
-    else high = middle
+  const duration_s = zeroOf((value) => miss({}, value), said_s * CLOCK_SHARE.least, said_s * CLOCK_SHARE.most)
+  const { piece } = request
+  // A rule by the weight gives a heavier piece its own time; whether that is enough for it is the question.
+  const ofMass = (mass_kg: number) =>
+    miss({ piece: { ...piece, mass_kg, thickness_m: undefined } }, (said_s * mass_kg) / piece.mass_kg)
+  const byWeight = program.school === 'oven-off'
+  const mass_kg = byWeight
+    ? zeroOf(ofMass, piece.mass_kg * MASS_SHARE.least, piece.mass_kg * MASS_SHARE.most)
+    : undefined
+  const start_c = byWeight
+    ? zeroOf((value) => miss({ start_c: value, temper_s: 0 }, said_s), STARTS_C.least, STARTS_C.most)
+    : undefined
+  if (duration_s === undefined && mass_kg === undefined && start_c === undefined) return undefined
+  return {
+    stage,
+    minutes: duration_s === undefined ? undefined : Math.round(duration_s / 60),
+    perKilo_min: duration_s === undefined || !byWeight ? undefined : duration_s / 60 / piece.mass_kg,
+    mass_kg,
+    start_c,
   }
-  return { stage, minutes: Math.round((low + high) / 2 / 60) }
 }

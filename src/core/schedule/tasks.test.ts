@@ -247,11 +247,38 @@ describe('a school by the clock', () => {
     if (trouble?.code !== 'clock_misses_doneness') throw new Error('it does not miss')
     const right = must(trouble.right)
     const stages = program.stages.map((stage, i) =>
-      i === right.stage ? { ...stage, until: { kind: 'time' as const, duration_s: minutes(right.minutes) } } : stage,
+      i === right.stage
+        ? { ...stage, until: { kind: 'time' as const, duration_s: minutes(must(right.minutes)) } }
+        : stage,
     )
     const again = planRoast(request({ program: { ...program, stages }, serve_c: celsius(50) }))
     expect(again.troubles.map(({ code }) => code)).not.toContain('clock_misses_doneness')
     expect(Math.abs(again.peak_c - 50)).toBeLessThan(1.5)
+  })
+
+  it('whatever weight by the same rule, or start, it offers gives the wanted', () => {
+    let offered = 0
+    for (const [mass_kg, wanted_c] of [2.7, 1.3, 6].flatMap((mass) =>
+      [48, 54, 62, 66].map((wanted) => [mass, wanted] as const),
+    )) {
+      const own = programOf(ovenOff, ovenOff.usual(rib), rib, mass_kg)
+      const asked = { piece: { cut: rib, mass_kg }, program: own, serve_c: celsius(wanted_c) }
+      const trouble = planRoast(request(asked)).troubles.find(({ code }) => code === 'clock_misses_doneness')
+      if (trouble?.code !== 'clock_misses_doneness' || !trouble.right) continue
+      const { minutes: first, perKilo_min, mass_kg: other, start_c } = trouble.right
+      if (first !== undefined) expect(must(perKilo_min) * mass_kg).toBeCloseTo(first, -1)
+      const ends = (more: Partial<PlanRequest>) => planRoast(request({ ...asked, ...more })).peak_c
+      if (other !== undefined) {
+        offered++
+        const program = programOf(ovenOff, ovenOff.usual(rib), rib, other)
+        expect(Math.abs(ends({ piece: { cut: rib, mass_kg: other }, program }) - wanted_c)).toBeLessThan(1.5)
+      }
+      if (start_c !== undefined) {
+        offered++
+        expect(Math.abs(ends({ start_c, temper_s: 0 }) - wanted_c)).toBeLessThan(1.5)
+      }
+    }
+    expect(offered).toBeGreaterThan(0)
   })
 
   it('says so where no time does it', () => {

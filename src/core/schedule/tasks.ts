@@ -1,6 +1,14 @@
 import type { Spread } from '../estimate/ensemble'
 import { type OvenSpec, preheatSeconds } from '../heat/oven'
-import { endsTender, type Program, pullStageIndex, type Stage, settingOf, staysInHeat } from '../program/stage'
+import {
+  endsTender,
+  type Program,
+  pullStageIndex,
+  type Stage,
+  settingOf,
+  staysInHeat,
+  type TendingAct,
+} from '../program/stage'
 import { isTied } from '../reference/cuts'
 import { PREHEAT_SLACK_S, STANDARDS } from '../reference/standards'
 import type { RoastAnswer } from '../roast/answer'
@@ -33,6 +41,8 @@ export interface RoastOnClock {
 export const waitsFor = (outcome: RoastAnswer['outcome'], program: Program): boolean =>
   outcome !== 'fixed_program' || endsTender(program)
 
+const UNHEATED: ReadonlySet<Stage['environment']['kind']> = new Set(['counter', 'fridge', 'cabinet'])
+const COVERS: ReadonlySet<TendingAct> = new Set(['cover', 'uncover'])
 /** Steps closer together than this to the end of a stage fall away, s. */
 const TEND_LEAST_S = 60
 
@@ -58,7 +68,11 @@ export function roastTasks(roast: RoastOnClock): Task[] {
   )
   stages.forEach(({ stage, from, to }, index) => {
     const set_c = settingOf(stage.environment)
-    for (const { act, at_s, every_s } of stage.tending) {
+    // Nothing is basted or turned that is out of the heat: there foil goes on or off, and no more.
+    const tending = UNHEATED.has(stage.environment.kind)
+      ? stage.tending.filter(({ act }) => COVERS.has(act))
+      : stage.tending
+    for (const { act, at_s, every_s } of tending) {
       const times = [at_s as number]
       if (every_s !== undefined && every_s >= TEND_LEAST_S)
         for (let t = at_s + every_s; t < to - from - TEND_LEAST_S; t += every_s) times.push(t)
@@ -112,6 +126,7 @@ export function roastTasks(roast: RoastOnClock): Task[] {
           rise_k: roast.peak_c - roast.pull_c,
           peak_after_min: roast.peakAfter_s / 60,
           ...(endsTender(program) ? { tender: 1 } : {}),
+          ...(stage.environment.kind === 'bath' ? { bath: 1 } : {}),
           // What follows may be a hotter oven, not the board.
           ...(staysInHeat(program) ? { stays: 1 } : {}),
         }),

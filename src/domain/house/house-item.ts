@@ -21,7 +21,7 @@ export const houseProgramDocument = z.strictObject({
 /** How a kitchen does what practitioners differ about: one of each. */
 export const houseWayDocument = z.strictObject({
   kind: z.literal('way'),
-  name: z.enum(['temper', 'salt', 'truss', 'baste', 'rack', 'bone', 'pork', 'thigh']),
+  name: z.enum(['temper', 'salt', 'truss', 'stuff', 'baste', 'rack', 'bone', 'pork', 'thigh']),
   option: ident(20),
 })
 

@@ -18,7 +18,7 @@ export interface Wayed {
   readonly notes: string
 }
 
-export const WAY_IDS = ['temper', 'salt', 'truss', 'baste', 'rack', 'bone', 'pork', 'thigh'] as const
+export const WAY_IDS = ['temper', 'salt', 'truss', 'stuff', 'baste', 'rack', 'bone', 'pork', 'thigh'] as const
 export type WayId = (typeof WAY_IDS)[number]
 
 export interface WayOption {
@@ -56,6 +56,12 @@ const notedAs =
     const held = notes.split('; ')
     return Object.entries(words).find(([, said]) => said !== '' && held.includes(said))?.[0] ?? Object.keys(words)[0]
   }
+const STUFFED = {
+  empty: '',
+  dish: 'stuffing baked in a dish beside',
+  neck: 'stuffed in the neck only',
+  cavity: '',
+} as const
 const RACK = { rack: '', trivet: 'on a trivet of vegetables', bones: 'on a bed of bones' } as const
 const BONE = { on: '', off: 'bone off, tied back on for carving' } as const
 const notesOf = (words: Readonly<Record<string, string>>) =>
@@ -114,6 +120,19 @@ export const WAYS: readonly Way[] = [
       set: ({ roast }) => ({ roast: { ...roast, legs } }),
     })),
     of: ({ roast }) => roast.legs,
+  },
+  {
+    id: 'stuff',
+    applies: (cut) => cut.geometry.family === 'bird',
+    said: ({ stuffed, notes }) => stuffed === true || notes.some((note) => /stuff/.test(note)),
+    options: Object.entries(STUFFED).map(([id, said]) => ({
+      id,
+      set: (document) => ({
+        ...noted(id, said, Object.values(STUFFED)).set(document),
+        roast: { ...document.roast, stuffed: id === 'cavity' },
+      }),
+    })),
+    of: (document) => (document.roast.stuffed ? 'cavity' : notedAs(STUFFED)({ ...document })),
   },
   {
     id: 'baste',

@@ -2,6 +2,7 @@ import type { Slice } from '@/core/doneness/slice'
 import { DOOR_COST_S } from '@/core/heat/oven'
 import { buyFor, type Purchase, thawSeconds } from '@/core/portions/buy'
 import { type Gravy, gravyFor } from '@/core/portions/gravy'
+import { type Leftovers, leftoversOf } from '@/core/portions/leftovers'
 import { isTied } from '@/core/reference/cuts'
 import type { Caution } from '@/core/safety/cautions'
 import { checkSchedule, type MealFault } from '@/core/schedule/meal/check'
@@ -9,6 +10,7 @@ import { clashesOf, type MealClash } from '@/core/schedule/meal/clash'
 import { othersOpen } from '@/core/schedule/meal/doors'
 import { greedySchedule, type Prepared, prepare } from '@/core/schedule/meal/greedy'
 import { DROP_COST, GRID_S, type MealSchedule, type Option } from '@/core/schedule/meal/problem'
+import type { CookedRoast } from '@/core/schedule/meal/roast-times'
 import { type MealAnswer, type MipSolver, solveMeal } from '@/core/schedule/meal/solve'
 import { mealTasks, type TaskNeeds } from '@/core/schedule/meal/tasks'
 import type { Task } from '@/core/schedule/task'
@@ -43,6 +45,8 @@ export interface PlacedItem {
   readonly course: readonly { readonly time_s: number; readonly core_c: number }[]
   readonly slice: Slice | undefined
   readonly cautions: readonly Caution[]
+  /** Of a roast: what is left of it and its bones when those it feeds have eaten. */
+  readonly left: Leftovers | undefined
 }
 
 export interface MealSource {
@@ -94,6 +98,12 @@ function planOf(resolved: ResolvedMeal, answer: MealAnswer): MealPlan {
     const entry = owner && (owner.kind === 'roast' ? document.roasts[owner.index] : document.sides[owner.index])
     return entry?.serving ?? ''
   }
+  const leftOf = (item: number, cooked: CookedRoast) => {
+    const owner = owners[item]
+    const roast = owner?.kind === 'roast' ? document.roasts[owner.index] : undefined
+    const cut = roast && cutOf(roast.roast)
+    return cut && leftoversOf(cut, roast.roast.mass_kg, cooked.yield, roast.heads)
+  }
   const items = schedule.options.map((option): PlacedItem => {
     const cooked = cookedOf(option)
     return {
@@ -121,6 +131,7 @@ function planOf(resolved: ResolvedMeal, answer: MealAnswer): MealPlan {
       course: cooked?.course.map(({ time_s, core_c }) => ({ time_s, core_c })) ?? [],
       slice: cooked?.slice,
       cautions: cooked?.cautions ?? [],
+      left: cooked && leftOf(option.item, cooked),
     }
   })
   const needs = owners.map((owner, item): TaskNeeds => {

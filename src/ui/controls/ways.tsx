@@ -2,7 +2,7 @@
 import { useState } from 'react'
 import type { WayId } from '@/domain/house/ways'
 import type { Units } from '@/words/units'
-import { WAY_WORDS } from '@/words/ways'
+import { wayWords } from '@/words/ways'
 import { saidOf, send } from '../shell/client'
 
 export interface ShownWay {
@@ -28,12 +28,13 @@ export function Ways({
   readonly choose: (id: WayId, option: string) => void
 }) {
   const [said, setSaid] = useState('')
+  const words = wayWords(units)
   const take = async (id: WayId, option: string) => {
     choose(id, option)
     const kept = await send(`/api/k/${kitchen}/house`, 'POST', { kind: 'way', name: id, option })
     setSaid(
       kept.ok
-        ? `${WAY_WORDS[id].about}: ${WAY_WORDS[id].options[option]?.name ?? option}. The next plans of this kitchen start so.`
+        ? `${words[id].about}: ${words[id].options[option]?.name ?? option}. The next plans of this kitchen start so.`
         : `Changed here, not remembered. ${saidOf(kept, units)}`,
     )
   }
@@ -42,9 +43,9 @@ export function Ways({
       <ul className="divide-y divide-line">
         {ways.map(({ id, chosen, options }) => (
           <li key={id} className="grid gap-x-4 gap-y-1 py-2.5 sm:grid-cols-[9rem_1fr]">
-            <span className="pt-2 font-semibold">{WAY_WORDS[id].about}</span>
+            <span className="pt-2 font-semibold">{words[id].about}</span>
             <div>
-              <div className="flex flex-wrap gap-2" role="group" aria-label={WAY_WORDS[id].about}>
+              <div className="flex flex-wrap gap-2" role="group" aria-label={words[id].about}>
                 {options.map((option) => (
                   <button
                     key={option}
@@ -53,14 +54,12 @@ export function Ways({
                     className="min-h-11 rounded-full border-2 border-line px-4 aria-pressed:border-bottle aria-pressed:bg-bottle aria-pressed:text-white hover:border-copper"
                     onClick={() => void take(id, option)}
                   >
-                    {WAY_WORDS[id].options[option]?.name ?? option}
+                    {words[id].options[option]?.name ?? option}
                   </button>
                 ))}
               </div>
               <p className="mt-1 text-base text-soft">
-                {chosen === undefined
-                  ? 'Here it is done in a way of its own.'
-                  : (WAY_WORDS[id].options[chosen]?.why ?? '')}
+                {chosen === undefined ? 'Here it is done in a way of its own.' : (words[id].options[chosen]?.why ?? '')}
               </p>
             </div>
           </li>

@@ -1,5 +1,6 @@
 import type { MealPlan } from '@/domain/meal/make-meal'
 import type { MealDocument } from '@/domain/meal/meal-document'
+import { keepingWords, leftoverWords } from '@/words/after-words'
 import { sceneOf } from '@/words/meal-words'
 import { taskHelp, taskTitle } from '@/words/tasks'
 import { clock, day, type Units } from '@/words/units'
@@ -45,6 +46,33 @@ export function DaysView({
           </ol>
         </section>
       ))}
+      <Afterwards plan={plan} units={units} />
     </div>
+  )
+}
+
+/** What is left of all roasts, what becomes of it, and how it is kept. */
+function Afterwards({ plan, units }: { readonly plan: MealPlan; readonly units: Units }) {
+  const left = plan.items.flatMap((item) => item.left ?? [])
+  if (left.length === 0) return null
+  const sum = (pick: (each: (typeof left)[number]) => number) => left.reduce((total, each) => total + pick(each), 0)
+  const all = {
+    meat_kg: sum(({ meat_kg }) => meat_kg),
+    bones_kg: sum(({ bones_kg }) => bones_kg),
+    water_l: sum(({ water_l }) => water_l),
+    stock_l: sum(({ stock_l }) => stock_l),
+    soup_heads: sum(({ soup_heads }) => soup_heads),
+    plates: sum(({ plates }) => plates),
+  }
+  return (
+    <section className="rounded-2xl border border-line bg-sheet p-4" data-testid="afterwards">
+      <h2 className="font-display text-2xl font-semibold">Afterwards</h2>
+      <div className="mt-2 space-y-2 text-lg leading-snug">
+        {leftoverWords(all, units).map((line) => (
+          <p key={line}>{line}</p>
+        ))}
+        <p className="text-base text-soft">{keepingWords(plan.end_s, units)}</p>
+      </div>
+    </section>
   )
 }

@@ -1,8 +1,8 @@
 'use client'
-import type { Trouble } from '@/core/schedule/plan'
+import type { ClockRight, Trouble } from '@/core/schedule/plan'
 import type { PlanDocument } from '@/domain/roast/roast-document'
 import { troubleWords } from '@/words/cautions'
-import { clock, length, temperature, type Units } from '@/words/units'
+import { clock, length, mass, temperature, type Units } from '@/words/units'
 import { schoolName } from '@/words/words'
 import { stagesOfDocument } from './use-ribbon-edit'
 
@@ -38,9 +38,44 @@ export function TroubleNote({
         )}
         {trouble.code === 'clock_misses_doneness' && (
           <>
-            {trouble.right && (
+            {trouble.right?.minutes !== undefined && (
               <button type="button" className={button} onClick={() => change(withFirstHeat(trouble.right))}>
                 First heat {trouble.right.minutes} min instead
+                {trouble.right.perKilo_min !== undefined && (
+                  <span className="block text-sm font-normal">{trouble.right.perKilo_min.toFixed(1)} min a kilo</span>
+                )}
+              </button>
+            )}
+            {trouble.right?.start_c !== undefined && (
+              <button
+                type="button"
+                className={button}
+                onClick={() =>
+                  change((last) => ({
+                    ...last,
+                    roast: { ...last.roast, start_c: Math.round(trouble.right?.start_c ?? 0), temper_min: 0 },
+                  }))
+                }
+              >
+                In at {temperature(trouble.right.start_c, units)} instead
+              </button>
+            )}
+            {trouble.right?.mass_kg !== undefined && (
+              <button
+                type="button"
+                className={button}
+                onClick={() =>
+                  change((last) => ({
+                    ...last,
+                    roast: {
+                      ...last.roast,
+                      mass_kg: Math.round((trouble.right?.mass_kg ?? 0) * 20) / 20,
+                      thickness_mm: null,
+                    },
+                  }))
+                }
+              >
+                A piece of {mass(trouble.right.mass_kg, units)} by the same rule
               </button>
             )}
             <button
@@ -67,11 +102,11 @@ export function TroubleNote({
 
 /** The same program with its first heat so long: stages of the house's own from then on. */
 const withFirstHeat =
-  (right: { readonly stage: number; readonly minutes: number } | undefined) =>
+  (right: ClockRight | undefined) =>
   (last: PlanDocument): PlanDocument => {
     const stages = stagesOfDocument(last)
     const stage = right && stages[right.stage]
-    if (!stage) return last
+    if (!stage || right.minutes === undefined) return last
     const until = { kind: 'time' as const, minutes: right.minutes }
     const name = 'school' in last.program ? schoolName(last.program.school) : last.program.name
     return { ...last, program: { ...(name ? { name } : {}), stages: stages.with(right.stage, { ...stage, until }) } }

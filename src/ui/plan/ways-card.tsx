@@ -4,7 +4,7 @@ import { cutOf, resolveRoast } from '@/domain/roast/resolve'
 import type { PlanDocument } from '@/domain/roast/roast-document'
 import { stagesOf } from '@/domain/roast/stages'
 import type { Units } from '@/words/units'
-import { WAY_WORDS } from '@/words/ways'
+import { wayWords } from '@/words/ways'
 import { Ways } from '../controls/ways'
 
 /** How this one is done where kitchens differ, in a line; opened, each way with its reason. */
@@ -26,10 +26,11 @@ export function WaysCard({
     chosen: way.of(document),
     options: way.options.map(({ id }) => id),
   }))
+  const words = wayWords(units)
   const summary = ways
     .flatMap(({ id, chosen }) => {
-      const name = chosen === undefined ? undefined : WAY_WORDS[id].options[chosen]?.name
-      return name === undefined ? [] : [`${WAY_WORDS[id].about.toLowerCase()} ${name}`]
+      const name = chosen === undefined ? undefined : words[id].options[chosen]?.name
+      return name === undefined ? [] : [`${words[id].about.toLowerCase()} ${name}`]
     })
     .join(' · ')
   return (

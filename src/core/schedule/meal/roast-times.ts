@@ -1,5 +1,6 @@
 import type { Slice } from '../../doneness/slice'
 import type { Spread } from '../../estimate/ensemble'
+import type { Yield } from '../../portions/portions'
 import { type Program, type Stage, settingOf } from '../../program/stage'
 import { STANDARDS } from '../../reference/standards'
 import { answerRoast, type RoastAnswer, type RoastQuestion } from '../../roast/answer'
@@ -28,6 +29,7 @@ export interface CookedRoast {
   readonly carvesAtOnce: boolean
   readonly slice: Slice
   readonly cautions: readonly Caution[]
+  readonly yield: Yield
   readonly course: readonly { readonly time_s: number; readonly air_c: number; readonly core_c: number }[]
   readonly outcome: RoastAnswer['outcome']
   readonly hindrances: readonly Hindrance[]
@@ -119,6 +121,7 @@ export function cookForMeal({ oven_index, ...request }: MealRoastRequest): Cooke
     carvesAtOnce: (stays.at(-1)?.gap.most_s ?? 0) === 0,
     slice: answer.slice,
     cautions: answer.cautions,
+    yield: answer.yield,
     course,
     outcome: answer.outcome,
     hindrances: answer.hindrances,
