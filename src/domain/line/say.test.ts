@@ -1,10 +1,13 @@
 import { describe, expect, it } from 'vitest'
 import { seededRandom } from '@/core/estimate/random'
 import { SCHOOLS } from '@/core/program/schools'
+import { TENDING_ACTS } from '@/core/program/stage'
 import { CUTS, type Cut } from '@/core/reference/cuts'
 import { donenessScale } from '@/core/reference/doneness'
+import { TENDER_ENDS } from '@/core/reference/tenderness'
 import { documentFromLine } from '../meal/from-line'
 import { PLAIN_KITCHEN } from '../meal/meal-problem'
+import { cutAsCooked } from '../roast/resolve'
 import {
   HANDLINGS,
   type PlanDocument,
@@ -39,7 +42,7 @@ function stageFor(random: Random): StagePart {
     'counter',
     'fridge',
   ] as const)
-  const until = pick(random, ['time', 'pull', 'core', 'colour', 'clock'] as const)
+  const until = pick(random, ['time', 'pull', 'core', 'colour', 'clock', 'tender'] as const)
   return {
     role: 'cook',
     environment:
@@ -62,10 +65,21 @@ function stageFor(random: Random): StagePart {
             ? { kind: 'core', core_c: tenth(45 + 45 * random()) }
             : until === 'colour'
               ? { kind: 'colour', browning_min: Math.ceil(60 * random()) }
-              : { kind: 'clock', least_min: Math.ceil(200 * random()) },
+              : until === 'tender'
+                ? { kind: 'tender', degree: pick(random, TENDER_ENDS) }
+                : { kind: 'clock', least_min: Math.ceil(200 * random()) },
     tending: Array.from({ length: Math.floor(3 * random() ** 2) }, () => ({
-      act: pick(random, ['baste', 'turn', 'glaze', 'uncover'] as const),
-      at_min: Math.floor(90 * random()),
+      act: pick(random, TENDING_ACTS),
+      ...(random() < 0.5
+        ? { at_min: Math.floor(90 * random()) }
+        : {
+            at_min: 0,
+            ...pick(random, [
+              { at_share: Math.round(100 * random()) / 100 },
+              { before_end_min: Math.floor(60 * random()) },
+              { at_core_c: tenth(20 + 60 * random()) },
+            ]),
+          }),
       ...(random() < 0.5 ? { every_min: Math.ceil(60 * random()) } : {}),
     })),
   }
@@ -76,7 +90,21 @@ function planFor(random: Random): PlanDocument {
   const cut: Cut = pick(random, CUTS)
   const bird = cut.geometry.family === 'bird'
   const schools = SCHOOLS.filter((school) => school.suits(cut))
-  const degrees = donenessScale(cut.doneness).degrees
+  const school = pick(random, schools)
+  const program =
+    random() < 0.5
+      ? {
+          school: school.id,
+          ...(school.untilTender && random() < 0.4 ? { tender: pick(random, TENDER_ENDS) } : {}),
+          ...(random() < 0.6 ? { set_c: tenth(60 + 200 * random()) } : {}),
+          ...(random() < 0.3 ? { hot_c: tenth(150 + 100 * random()) } : {}),
+          ...(random() < 0.3 ? { hot_min: Math.ceil(40 * random()) } : {}),
+          ...(random() < 0.3 ? { rest_min: Math.ceil(60 * random()) } : {}),
+        }
+      : { stages: withRoles(Array.from({ length: 1 + Math.floor(5 * random()) }, () => stageFor(random))) }
+  // Cooked until it is tender it is wanted by other words.
+  const judged = cutAsCooked({ roast: { cut: cut.id }, program }) ?? cut
+  const degrees = donenessScale(judged.doneness).degrees
   const promise_s = NOW + Math.floor(random() * 200 * 1440) * 60 + 86_400
   return planDocument.parse({
     title: cut.name,
@@ -92,16 +120,7 @@ function planFor(random: Random): PlanDocument {
       legs: bird && random() < 0.3 ? 'open' : 'tied',
     },
     oven: { kind: random() < 0.3 ? 'fan' : 'still' },
-    program:
-      random() < 0.5
-        ? {
-            school: pick(random, schools).id,
-            ...(random() < 0.6 ? { set_c: tenth(60 + 200 * random()) } : {}),
-            ...(random() < 0.3 ? { hot_c: tenth(150 + 100 * random()) } : {}),
-            ...(random() < 0.3 ? { hot_min: Math.ceil(40 * random()) } : {}),
-            ...(random() < 0.3 ? { rest_min: Math.ceil(60 * random()) } : {}),
-          }
-        : { stages: withRoles(Array.from({ length: 1 + Math.floor(5 * random()) }, () => stageFor(random))) },
+    program,
     target: pick(random, [undefined, { serve_c: tenth(45 + 40 * random()) }, { doneness: pick(random, degrees).id }]),
     promise: new Date(promise_s * 1000).toISOString(),
     guests: maybe(random, 1 + Math.floor(60 * random())) ?? null,

@@ -1,3 +1,4 @@
+import type { SaidMoment } from '../fact'
 import type { HeatedStage, LineReading, SaidRoast } from '../reading'
 
 /** A reading of a line in a few signs, for comparing: what each roast is, then the table, then what is asked. */
@@ -16,6 +17,12 @@ function stageGist({ on, set_c, minutes, core_c, cover, breastDown, finish }: He
   const place = on === 'oven' || on === 'fan' ? '' : on
   const heat = set_c === undefined ? '' : Math.round(set_c)
   return `[${finish ? '*' : ''}${place}${heat}${minutes === undefined ? '' : `/${tenth(minutes)}`}${core_c === undefined ? '' : `>${Math.round(core_c)}`}${cover ? `+${cover}` : ''}${breastDown ? '+down' : ''}]`
+}
+
+function momentGist(moment: SaidMoment): string {
+  if ('share' in moment) return `@${Math.round(moment.share * 100)}%`
+  if ('before_end_min' in moment) return `@-${tenth(moment.before_end_min)}`
+  return 'at_min' in moment ? `@+${tenth(moment.at_min)}` : `@>${Math.round(moment.core.value)}`
 }
 
 function roastGist(roast: SaidRoast, assumed: boolean): string[] {
@@ -38,9 +45,11 @@ function roastGist(roast: SaidRoast, assumed: boolean): string[] {
     roast.rest_min === undefined ? '' : `rest${tenth(roast.rest_min)}`,
     roast.cover ?? '',
     ...roast.tending.map(
-      ({ act, times, every_min }) => `${act}${times ? `x${times}` : ''}${every_min ? `/${every_min}` : ''}`,
+      ({ act, times, every_min, moments = [] }) =>
+        `${act}${times ? `x${times}` : ''}${every_min ? `/${every_min}` : ''}${moments.map(momentGist).join('')}`,
     ),
     ...roast.stages.map(stageGist),
+    roast.tender ? `until-${roast.tender}` : '',
     roast.doneness ? `=${roast.doneness}` : '',
     roast.serve_c === undefined ? '' : `=${Math.round(roast.serve_c)}`,
     roast.pull_c === undefined ? '' : `pull${Math.round(roast.pull_c)}`,
@@ -82,6 +91,8 @@ export function gist(reading: LineReading, timeZone: string): string {
     reading.guests === undefined ? '' : `for${reading.guests}`,
     ...Object.entries(reading.wishes).map(([word, count]) => `${word}:${count}`),
     reading.vulnerable ? 'care' : '',
+    reading.batches ? `batches${reading.batches.count}/${reading.batches.apart_min}` : '',
+    reading.away_min ? `away${reading.away_min}` : '',
     ...reading.sides.map(({ id }) => `+${id}`),
     reading.promise_s === undefined ? '' : `@${moment(reading.promise_s, timeZone)}`,
     ...asked,

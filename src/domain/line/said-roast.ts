@@ -1,0 +1,90 @@
+import type { TenderEnd } from '@/core/reference/tenderness'
+import type { HouseItem } from '../house/house-item'
+import type { HouseWays } from '../house/ways'
+import type { Span } from '../problem/problem'
+import type { StagePart } from '../roast/roast-document'
+import type { Fact, Meaning, SaidStage } from './fact'
+
+/** One roast as a line says it: what was left out is undefined. Temperatures in °C, masses in kg. */
+export interface SaidRoast {
+  readonly cut: string
+  readonly count: number
+  readonly mass_kg: number
+  readonly thickness_mm?: number
+  readonly start_c?: number
+  readonly temper_min?: number
+  readonly surface?: 'plain' | 'dry_salted' | 'buttered'
+  readonly handling?: 'rolled' | 'stuffed' | 'tenderised' | 'injected'
+  readonly stuffed?: boolean
+  readonly legs?: 'tied' | 'open'
+  readonly preparation?: 'none' | 'dry_salt' | 'wet_brine' | 'marinade' | 'acid_marinade'
+  readonly frozen?: boolean
+  readonly oven?: 'still' | 'fan'
+  readonly set_c?: number
+  readonly school?: string
+  readonly second_c?: number
+  readonly second_min?: number
+  readonly rest_min?: number
+  readonly cover?: 'bare' | 'tent' | 'foil' | 'bag'
+  readonly tending: readonly Extract<Fact, { kind: 'tending' }>[]
+  /** Stretches of heat in their order. */
+  readonly stages: readonly HeatedStage[]
+  readonly doneness?: string
+  /** Until it is so tender, whatever it reads. */
+  readonly tender?: TenderEnd
+  readonly serve_c?: number
+  /** A reading to pull at, °C. */
+  readonly pull_c?: number
+  /** Stages written out in full. */
+  readonly written: readonly StagePart[]
+  /** The kitchen's own cut, and program, that it was called by. */
+  readonly houseCut?: Extract<HouseItem['document'], { kind: 'cut' }>
+  readonly houseProgram?: Extract<HouseItem['document'], { kind: 'program' }>
+  /** What is remembered but not computed with. */
+  readonly notes: readonly string[]
+}
+/** A stretch of heat with its temperatures in °C. */
+export type HeatedStage = Omit<SaidStage, 'heat' | 'core'> & {
+  readonly set_c?: number | undefined
+  readonly core_c?: number | undefined
+}
+
+/** A question that a line leaves open: what was taken, and what one tap would make of it. */
+export type Ask =
+  | { readonly code: 'which_cut'; readonly at: Span; readonly taken: string; readonly options: readonly Choice[] }
+  | { readonly code: 'no_cut'; readonly options: readonly Choice[] }
+  | { readonly code: 'how_heavy'; readonly cut: string; readonly taken_kg: number; readonly options: readonly Choice[] }
+  | { readonly code: 'what_is'; readonly at: Span; readonly words: string; readonly options: readonly Choice[] }
+  | { readonly code: 'what_time'; readonly options: readonly Choice[] }
+  | { readonly code: 'said_twice'; readonly at: Span; readonly what: Fact['kind']; readonly options: readonly Choice[] }
+  | {
+      readonly code: 'not_a_word_for_it'
+      readonly at: Span
+      readonly word: string
+      readonly taken: string
+      readonly options: readonly Choice[]
+    }
+/** One answer: what it says, and the line that it makes. */
+export interface Choice {
+  readonly says: string
+  readonly line: string
+}
+
+/** What one typed line says, word by word and as a whole. */
+export interface LineReading {
+  readonly meanings: readonly Meaning[]
+  readonly roasts: readonly SaidRoast[]
+  readonly sides: readonly { readonly id: string; readonly title: string }[]
+  readonly guests?: number
+  readonly wishes: Readonly<Record<string, number>>
+  readonly vulnerable: boolean
+  /** So many batches of the same, and how far apart, minutes. */
+  readonly batches?: { readonly count: number; readonly apart_min: number }
+  /** The way there, packed hot, minutes. */
+  readonly away_min?: number
+  /** How the kitchen does what a line does not say. */
+  readonly ways: HouseWays
+  /** s since 1970; undefined where no time was said. */
+  readonly promise_s?: number
+  readonly asks: readonly Ask[]
+}
