@@ -1,10 +1,15 @@
+import { createInterface } from 'node:readline'
 import { z } from 'zod'
+import { nextDocument, nextFrom } from '@/domain/cook/next-document'
 import { DOCUMENT_NAMES, documentSchema } from '@/domain/documents'
-import { fail, type Outcome } from '@/domain/problem/problem'
+import { parseJson, parseWith } from '@/domain/problem/parse'
+import { fail, type Outcome, succeed } from '@/domain/problem/problem'
+import { stepTitle } from '@/words/steps'
+import { PLAIN_UNITS } from '@/words/units'
 import { estimate, schedule, simulate } from '@/workers/server/jobs'
 import { READ_USAGE, readLines } from './read-lines'
 
-const USAGE = `usage: node bin/pheasant.mjs simulate | plan | estimate | schema NAME | ${READ_USAGE}`
+const USAGE = `usage: node bin/pheasant.mjs simulate | estimate | next, each with --lines for one document a line; plan | schema NAME | ${READ_USAGE}`
 async function readAll(stream: NodeJS.ReadableStream): Promise<string> {
   let text = ''
   stream.setEncoding('utf8')
@@ -12,15 +17,45 @@ async function readAll(stream: NodeJS.ReadableStream): Promise<string> {
   return text
 }
 
+/** The board of a cook at a minute, each action with its words. */
+function next(text: string): Outcome<unknown> {
+  const json = parseJson(text)
+  const document = json.ok ? parseWith(nextDocument, json.value) : json
+  return document.ok
+    ? nextFrom(document.value, (step, cook, pull_c) => stepTitle(step, cook, PLAIN_UNITS, pull_c))
+    : document
+}
+
+/** Commands that take one document and answer at once: one, or one a line. */
+const BY_DOCUMENT: Readonly<Record<string, (text: string) => Outcome<unknown>>> = { simulate, estimate, next }
+
+/** One document a line in, one answer a line out, in their order; a bad line is answered with its errors, and the next is read. */
+async function byLines(work: (text: string) => Outcome<unknown>): Promise<Outcome<undefined>> {
+  for await (const line of createInterface({ input: process.stdin, crlfDelay: Number.POSITIVE_INFINITY })) {
+    if (line.trim() === '') continue
+    let outcome: Outcome<unknown>
+    try {
+      outcome = work(line)
+    } catch (problem) {
+      outcome = fail({
+        code: 'malformed',
+        path: [],
+        detail: problem instanceof Error ? problem.message : String(problem),
+      })
+    }
+    process.stdout.write(`${JSON.stringify(outcome.ok ? outcome.value : { errors: outcome.problems })}\n`)
+  }
+  return succeed(undefined)
+}
+
 async function answer(words: readonly string[]): Promise<Outcome<unknown>> {
   const [command, name, ...rest] = words
+  const work = command !== undefined && Object.hasOwn(BY_DOCUMENT, command) ? BY_DOCUMENT[command] : undefined
+  if (work && name === '--lines') return byLines(work)
+  if (work && name === undefined) return work(await readAll(process.stdin))
   switch (command) {
-    case 'simulate':
-      return simulate(await readAll(process.stdin))
     case 'plan':
       return schedule(await readAll(process.stdin))
-    case 'estimate':
-      return estimate(await readAll(process.stdin))
     case 'read':
       return readLines([...(name === undefined ? [] : [name]), ...rest])
     case 'schema': {

@@ -1,5 +1,6 @@
 import type { z } from 'zod'
 import { estimateAnswer, estimateDocument } from './cook/estimate-document'
+import { nextAnswer, nextDocument } from './cook/next-document'
 import { mealDocument } from './meal/meal-document'
 import { scheduleAnswer } from './meal/schedule-answer'
 import { planDocument, simulateAnswer, simulateDocument } from './roast/roast-document'
@@ -13,6 +14,8 @@ const DOCUMENTS: Readonly<Record<string, z.ZodType>> = {
   'simulate-answer': simulateAnswer,
   estimate: estimateDocument,
   'estimate-answer': estimateAnswer,
+  next: nextDocument,
+  'next-answer': nextAnswer,
   plan: mealDocument,
   'plan-answer': scheduleAnswer,
   meal: mealDocument,

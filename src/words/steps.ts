@@ -16,6 +16,7 @@ function stageOf({ stage }: CookStep): Stage | undefined {
     role: stage.role,
     cover: stage.cover,
     preheated: stage.preheated,
+    ...(stage.position ? { position: stage.position } : {}),
     environment:
       environment.kind === 'oven'
         ? environment.set_c === null

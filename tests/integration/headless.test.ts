@@ -46,6 +46,56 @@ describe('the headless core', () => {
     expect(pheasant(['schema', 'nothing']).code).toBe(2)
   })
 
+  it('says what is next in a cook at a minute: steps with what to enter, arrivals, ways out with the one it would take', () => {
+    const plan = {
+      roast: { cut: 'beef-rib-bone-in', mass_kg: 2.7, temper_min: 30, surface: 'dry_salted' },
+      program: { school: 'steady', set_c: 150 },
+      promise: '2026-11-25T19:00:00Z',
+    }
+    const begun = '2026-11-25T14:00:00Z'
+    const ask = (more: object) => JSON.stringify({ plan, begun, members: 64, ...more })
+    const lines = pheasant(
+      ['next', '--lines'],
+      [
+        ask({ now: '2026-11-25T14:00:00Z' }),
+        ask({
+          now: '2026-11-25T18:05:00Z',
+          entries: [{ kind: 'in', at: '2026-11-25T17:25:00Z' }],
+          readings: [10, 20, 30, 39].map((minute, i) => ({
+            at: new Date(Date.parse('2026-11-25T17:25:00Z') + minute * 60_000).toISOString(),
+            c: 6 + 1.5 * i,
+          })),
+        }),
+        '{"now": 3}',
+        ask({ now: '2026-11-25T14:00:00Z', entries: [{ kind: 'in', at: begun, item: 'nobody' }] }),
+      ].join('\n'),
+    )
+    expect(lines.code).toBe(0)
+    const [first, late, bad, unknown] = lines.out
+      .trim()
+      .split('\n')
+      .map((line) => JSON.parse(line))
+    const actions = first.actions.map(({ kind }: { kind: string }) => kind)
+    expect(actions).toEqual(expect.arrayContaining(['take_out', 'heat_up', 'put_in', 'pull', 'carve', 'serve']))
+    expect(actions.at(-1)).toBe('serve')
+    expect(first.actions.find(({ kind }: { kind: string }) => kind === 'put_in')).toMatchObject({
+      says: 'Into the oven',
+      enter: [{ kind: 'in', item: 'roast' }],
+    })
+    expect(first.roasts[0]).toMatchObject({ state: 'waiting', ways: [], late_min: null })
+    // Two hours too late in: it says so, and marks one of several ways out.
+    const [roast] = late.roasts
+    expect(roast.state).toBe('in')
+    expect(roast.late_min).toBeGreaterThan(20)
+    expect(roast.ways.filter(({ best }: { best: boolean }) => best)).toHaveLength(1)
+    expect(roast.ways.map(({ code }: { code: string }) => code)).toContain('leave_it')
+    expect(Date.parse(roast.pull.p10)).toBeGreaterThanOrEqual(Date.parse('2026-11-25T18:05:00Z'))
+    const pull = late.actions.find(({ kind }: { kind: string }) => kind === 'pull')
+    expect(Math.abs(Date.parse(pull.at) - Date.parse(roast.pull.p50))).toBeLessThan(90_000)
+    expect(bad.errors.length).toBeGreaterThan(0)
+    expect(unknown.errors[0].code).toBe('not_found')
+  })
+
   it('reads lines, one answer each: the document, what each word means, what is asked', () => {
     const run = pheasant(
       ['read', '--now', '2026-11-24T09:00:00Z', '--zone', 'Europe/London'],

@@ -31,6 +31,7 @@ export const cookStep = z.strictObject({
       environment: environmentPart,
       cover: z.enum(['bare', 'tent', 'foil', 'bag']),
       preheated: z.boolean(),
+      position: z.enum(['breast_up', 'breast_down']).nullable().default(null),
     })
     .nullable()
     .default(null),
@@ -69,7 +70,13 @@ export const stepsOf = (tasks: readonly Task[], sceneOf: (task: Task) => StepSce
       set_c: task.set_c ?? null,
       pull_c: task.pull_c ?? null,
       stage: part
-        ? { role: part.role, environment: part.environment, cover: part.cover, preheated: part.preheated }
+        ? {
+            role: part.role,
+            environment: part.environment,
+            cover: part.cover,
+            preheated: part.preheated,
+            position: part.position ?? null,
+          }
         : null,
       basis: because.basis,
       numbers: Object.fromEntries(Object.entries(because.numbers).filter(([, value]) => Number.isFinite(value))),

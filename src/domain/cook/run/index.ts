@@ -1,3 +1,4 @@
+import type { TendingAct } from '@/core/program/stage'
 import { AHEAD_KINDS } from '@/core/schedule/task'
 import type { CookDocument, CookEntry } from '../cook-document'
 import { foldLog } from '../entry/fold'
@@ -59,6 +60,7 @@ const DOES: Readonly<Partial<Record<CookEntry['kind'], (step: CookStep) => boole
   basted: ({ act }) => act === 'baste',
   glazed: ({ act }) => act === 'glaze',
   uncovered: ({ act }) => act === 'uncover',
+  covered: ({ act }) => act === 'cover',
   rest: ({ kind }) => kind === 'rest',
 }
 
@@ -290,6 +292,17 @@ export function isOver(document: CookDocument, entries: readonly CookEntry[], no
   return ended && openSteps(runOfLog(document, log, now_s)).length === 0
 }
 
+/** What is entered for each kind of tending; coals move nothing that is known of the meat. */
+const TENDED: Readonly<Record<TendingAct, CookEntry['kind']>> = {
+  baste: 'basted',
+  turn: 'turned',
+  glaze: 'glazed',
+  uncover: 'uncovered',
+  cover: 'covered',
+  look: 'door',
+  coals: 'done',
+}
+
 /** What a cook enters when a step is done: what is done to the meat says so, and the step it was. */
 export function entriesOf(
   step: CookStep,
@@ -318,15 +331,7 @@ export function entriesOf(
     case 'carve':
       return own('carve')
     case 'tend':
-      return own(
-        step.act === 'turn'
-          ? 'turned'
-          : step.act === 'baste'
-            ? 'basted'
-            : step.act === 'glaze'
-              ? 'glazed'
-              : 'uncovered',
-      )
+      return own(TENDED[step.act ?? 'look'])
     default:
       return own('done')
   }

@@ -1,0 +1,319 @@
+import { z } from 'zod'
+import { makeMeal } from '../meal/make-meal'
+import { mealDocument } from '../meal/meal-document'
+import { fail, type Outcome, succeed } from '../problem/problem'
+import { planDocument } from '../roast/roast-document'
+import { finite, ident, instant, probeCelsius, text } from '../schema/scalars'
+import { cookFromMeal, cookFromPlan } from './begin'
+import { type BoardItem, boardOf, nextActions } from './board'
+import { type CookDocument, type CookEntry, cookEntry, type ProbeReading } from './cook-document'
+import { ENTRY_KINDS } from './entry'
+import { arrivalText } from './entry/arrival'
+import { secondsOf } from './entry/time'
+import { PROBED } from './estimate-document'
+import { type Forecast, forecastOf, type PeakWatch, watchPeak } from './forecast'
+import { entriesOf, isOver, type Run, runOf } from './run'
+import type { CookStep } from './step'
+
+/** What a board says of a cook at a minute, without the board: so that any simulator can be the kitchen. */
+
+/** What somebody did or saw, as an outside kitchen says it. */
+const toldEntry = z.strictObject({
+  kind: z.enum(ENTRY_KINDS),
+  at: instant,
+  item: ident(60).nullable().default(null).describe('The roast or side; left out where there is but one roast'),
+  step: ident(64).nullable().default(null).describe('The step of the plan it was, as an action names it'),
+  value_c: probeCelsius.nullable().default(null),
+  point: ident(40).nullable().default(null),
+  text: text(1000).nullable().default(null),
+})
+
+const toldReading = z.strictObject({
+  at: instant,
+  c: probeCelsius,
+  item: ident(60).nullable().default(null),
+  probe: z.enum(PROBED).default('core'),
+})
+
+/** What `next` reads: a plan or a meal, when its cook began, what was done and read since, and the minute. */
+export const nextDocument = z
+  .strictObject({
+    version: z.literal(1).default(1),
+    plan: planDocument.optional(),
+    meal: mealDocument.optional(),
+    begun: instant.describe('When the cook began: what the plan asks for more than half an hour before is done'),
+    now: instant,
+    entries: z.array(toldEntry).max(5000).default([]),
+    readings: z.array(toldReading).max(20_000).default([]),
+    members: z.int().min(32).max(1024).default(256).describe('Size of the ensemble'),
+    seed: z.int().min(0).max(4294967295).default(7),
+  })
+  .refine(({ plan, meal }) => (plan === undefined) !== (meal === undefined), 'say one of plan and meal')
+export type NextDocument = z.output<typeof nextDocument>
+
+const spread = z.object({ p10: instant.nullable(), p50: instant.nullable(), p90: instant.nullable() })
+const actionAnswer = z.object({
+  step: z.string().nullable().describe('null: look at the probe, what it says cannot be'),
+  kind: z.string(),
+  act: z.string().nullable(),
+  item: z.string().nullable(),
+  at: instant,
+  window: z.object({ from: instant, to: instant }).nullable(),
+  overdue: z.boolean(),
+  set_c: finite.nullable(),
+  pull_c: finite.nullable(),
+  hands_min: finite,
+  why: z.object({ basis: z.string(), numbers: z.record(z.string(), finite) }),
+  says: z.string().optional(),
+  enter: z
+    .array(z.looseObject({ kind: z.string() }))
+    .describe('Entries to send back when it is done, without their time'),
+})
+const wayAnswer = z.object({
+  code: z.string(),
+  best: z.boolean().describe('The one it would take'),
+  why: z.string(),
+  set_c: finite.nullable(),
+  pull_c: finite.nullable(),
+  pull: instant.nullable(),
+  plate: instant.nullable(),
+  promise: instant.nullable(),
+  peak_c: finite.nullable(),
+  late_min: finite.nullable(),
+})
+
+/** What `next` answers. */
+export const nextAnswer = z.object({
+  version: z.literal(1),
+  over: z.boolean(),
+  actions: z.array(actionAnswer).describe('Soonest first'),
+  roasts: z.array(
+    z.object({
+      item: z.string(),
+      state: z.string(),
+      promise: instant,
+      plate: instant,
+      pull_c: finite.nullable(),
+      pull: spread.describe('Foreseen, while it is in'),
+      late_min: finite.nullable().describe('Against its window; under nothing it is early'),
+      peak_c: finite.nullable().describe('Foreseen'),
+      back_in_min: finite.nullable().describe('Out too soon: so long back in its heat gets it there'),
+      safe_chance: finite.nullable(),
+      safe_pull_c: finite.nullable().describe('The reading that is safe in 95 of 100, where the chance is less'),
+      odd: z.array(z.looseObject({ code: z.string() })),
+      ways: z.array(wayAnswer),
+    }),
+  ),
+})
+export type NextAnswer = z.output<typeof nextAnswer>
+
+const iso = (at_s: number) => new Date(Math.round(at_s) * 1000).toISOString()
+const isoOr = (at_s: number) => (Number.isFinite(at_s) ? iso(at_s) : null)
+const hundredth = (value: number | undefined) =>
+  value === undefined || !Number.isFinite(value) ? null : Math.round(value * 100) / 100
+const minutesOf = (seconds: number) => (Number.isFinite(seconds) ? Math.round(seconds / 6) / 10 : null)
+
+/** The cook that a document is about, as it was when it began. */
+function begunCook({ plan, meal, begun }: NextDocument): Outcome<CookDocument> {
+  const begun_s = secondsOf(begun)
+  if (plan) return cookFromPlan(plan, begun_s, 1)
+  if (!meal) return fail({ code: 'malformed', path: [], detail: 'say one of plan and meal' })
+  const made = makeMeal(meal, undefined, 0)
+  return made.ok ? cookFromMeal(meal, made.value, begun_s, 1) : made
+}
+
+/** What was told, as a log and a station's readings; each probe of each roast is a channel of one station. */
+function toldOf(
+  document: NextDocument,
+  cook: CookDocument,
+): Outcome<{ entries: CookEntry[]; readings: ProbeReading[] }> {
+  const known = new Set([...cook.items, ...cook.sides].map(({ id }) => id))
+  const only = cook.items.length === 1 ? (cook.items[0]?.id ?? null) : null
+  const unknown = [...document.entries, ...document.readings].find(({ item }) => item !== null && !known.has(item))
+  if (unknown) return fail({ code: 'not_found', path: ['item'], what: unknown.item ?? '' })
+  const entries: CookEntry[] = []
+  for (const [i, { step, ...told }] of document.entries.entries()) {
+    const entry = cookEntry.safeParse({ ...told, id: `told-entry-${i}`, of: step, item: told.item ?? only })
+    if (!entry.success)
+      return fail({ code: 'malformed', path: ['entries', i], detail: entry.error.issues[0]?.message ?? '' })
+    entries.push(entry.data)
+  }
+  const channels: string[] = []
+  const readings = document.readings.flatMap(({ at, c, item, probe }): ProbeReading[] => {
+    const roast = cook.items.find(({ id }) => id === (item ?? only))
+    if (!roast) return []
+    const point = probe === 'core' && !roast.points.includes('core') ? (roast.points[0] as string) : probe
+    const key = `${roast.id} ${point}`
+    if (!channels.includes(key)) {
+      const channel = channels.push(key) - 1
+      entries.unshift(
+        cookEntry.parse({
+          id: `told-probe-${channel}`,
+          kind: 'assign',
+          at: document.begun,
+          item: roast.id,
+          device: 'told',
+          channel,
+          point,
+        }),
+      )
+    }
+    return [{ device: 'told', channel: channels.indexOf(key), at_s: secondsOf(at), value_c: c }]
+  })
+  return succeed({ entries, readings })
+}
+
+/** A roast as it is foreseen. */
+interface Foreseen {
+  readonly forecast: Forecast | undefined
+  readonly peak: PeakWatch | undefined
+}
+
+/** A step that is open, with what a board would enter when it is done. */
+export interface NextStep {
+  readonly id: string
+  readonly step: CookStep
+  readonly pull_c: number | undefined
+}
+
+/**
+ * The whole of the headless `next`: the board of a cook at a minute, with what is foreseen kept in its log as a
+ * board keeps it, the steps that are open, and each roast's ways out.
+ *
+ * @param says words for a step; left out where there are none
+ */
+export function nextFrom(
+  document: NextDocument,
+  says?: (step: CookStep, cook: CookDocument, pull_c: number | undefined) => string,
+): Outcome<NextAnswer> {
+  const cook = begunCook(document)
+  if (!cook.ok) return cook
+  const told = toldOf(document, cook.value)
+  if (!told.ok) return told
+  const now_s = secondsOf(document.now)
+  // What lies ahead of the minute is not known yet.
+  const entries = told.value.entries.filter(({ at }) => secondsOf(at) <= now_s)
+  const readings = told.value.readings.filter(({ at_s }) => at_s <= now_s)
+  const boards = boardOf(cook.value, entries, readings, now_s)
+  const foreseen = new Map(
+    boards.map((board): [string, Foreseen] => {
+      const others = boards.filter(({ item }) => item.id !== board.item.id)
+      return [
+        board.item.id,
+        {
+          forecast:
+            board.state === 'in' ? forecastOf(board, now_s, document.seed, others, document.members) : undefined,
+          peak: board.state === 'resting' ? watchPeak(board, now_s, document.seed) : undefined,
+        },
+      ]
+    }),
+  )
+  const arrivals = boards.flatMap((board): CookEntry[] => {
+    const pull = foreseen.get(board.item.id)?.forecast?.estimate.pull_s
+    const { in_s } = board
+    if (!pull || in_s === undefined || !Number.isFinite(pull.p50)) return []
+    const at = { p10: in_s + pull.p10, p50: in_s + pull.p50, p90: in_s + pull.p90 }
+    return [
+      cookEntry.parse({
+        id: `foreseen-${board.item.id}`.slice(0, 64),
+        kind: 'arrival',
+        at: document.now,
+        item: board.item.id,
+        text: arrivalText(at),
+      }),
+    ]
+  })
+  const log = [...entries, ...arrivals]
+  const run = runOf(cook.value, log, now_s)
+  return succeed({
+    version: 1,
+    over: isOver(cook.value, log, now_s),
+    actions: actionsOf(run, boards, cook.value, now_s, says),
+    roasts: boards.map((board) => roastOf(board, run, foreseen.get(board.item.id))),
+  })
+}
+
+function actionsOf(
+  run: Run,
+  boards: readonly BoardItem[],
+  cook: CookDocument,
+  now_s: number,
+  says: Parameters<typeof nextFrom>[1],
+): NextAnswer['actions'] {
+  const states = boards.map(({ item, state }) => ({ id: item.id, state, promise_s: secondsOf(item.promise) }))
+  return nextActions(run, boards, now_s).map((action) => {
+    if (action.kind === 'look')
+      return {
+        step: null,
+        kind: 'look',
+        act: null,
+        item: action.item,
+        at: iso(action.at_s),
+        window: null,
+        overdue: true,
+        set_c: null,
+        pull_c: null,
+        hands_min: 0,
+        why: { basis: 'model', numbers: {} },
+        enter: [],
+      }
+    const { step, at_s, window } = action.step
+    const board = boards.find(({ item }) => item.id === step.item)
+    return {
+      step: step.id,
+      kind: step.kind,
+      act: step.act,
+      item: step.item,
+      at: iso(at_s),
+      window: window ? { from: iso(window.from_s), to: iso(window.to_s) } : null,
+      overdue: at_s < now_s,
+      set_c: step.set_c,
+      pull_c:
+        step.kind === 'pull' || step.kind === 'watch' ? hundredth(board?.pull_c ?? step.pull_c ?? undefined) : null,
+      hands_min: Math.round(step.hands_s / 60),
+      why: { basis: step.basis, numbers: step.numbers },
+      ...(says ? { says: says(step, cook, board?.pull_c) } : {}),
+      enter: entriesOf(step, states, board?.latest?.value_c ?? null).map(({ of, ...entry }) => ({
+        ...entry,
+        step: of ?? null,
+      })),
+    }
+  })
+}
+
+function roastOf(board: BoardItem, run: Run, seen: Foreseen | undefined): NextAnswer['roasts'][number] {
+  const { item, in_s = 0, promise_s } = board
+  const forecast = seen?.forecast
+  const peak = seen?.peak
+  const pull = forecast?.estimate.pull_s
+  return {
+    item: item.id,
+    state: board.state,
+    promise: iso(promise_s),
+    plate: iso(run.items.find(({ id }) => id === item.id)?.plate_s ?? promise_s),
+    pull_c: hundredth(board.pull_c),
+    pull: {
+      p10: pull ? isoOr(in_s + pull.p10) : null,
+      p50: pull ? isoOr(in_s + pull.p50) : null,
+      p90: pull ? isoOr(in_s + pull.p90) : null,
+    },
+    late_min: forecast ? minutesOf(forecast.late_s) : null,
+    peak_c: hundredth(forecast?.estimate.peak_c.p50 ?? peak?.peak_c.p50),
+    back_in_min: peak?.backIn?.minutes ?? null,
+    safe_chance: hundredth(forecast?.safety?.chance),
+    safe_pull_c: hundredth(forecast?.safety?.pull_c),
+    odd: board.odd.map(({ at_s, ...odd }) => ({ ...odd, at: iso(at_s) })),
+    ways: (forecast?.advice ?? []).map((way) => ({
+      code: way.code,
+      best: way.best,
+      why: way.why,
+      set_c: hundredth(way.set_c),
+      pull_c: hundredth(way.pull_c),
+      pull: way.never ? null : isoOr(way.pull_s),
+      plate: way.never ? null : isoOr(way.plate_s),
+      promise: way.promise_s === undefined ? null : isoOr(way.promise_s),
+      peak_c: hundredth(way.peak_c),
+      late_min: way.never ? null : minutesOf(way.cost.late_s),
+    })),
+  }
+}
