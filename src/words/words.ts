@@ -1,3 +1,4 @@
+import type { Colour } from '@/core/heat/colour'
 import type { PointId } from '@/core/heat/piece'
 import { findSchool } from '@/core/program/schools'
 import type { Stage } from '@/core/program/stage'
@@ -80,4 +81,12 @@ export const TENDERNESS_NAMES: Readonly<Record<Tenderness, string>> = {
   slices: 'slices',
   leaves_bone: 'leaves the bone',
   falls_apart: 'falls apart',
+}
+/** What a cook calls the colour of a crust. */
+export const COLOUR_NAMES: Readonly<Record<Colour, string>> = {
+  pale: 'pale',
+  golden: 'golden',
+  brown: 'brown',
+  deep: 'deep brown',
+  burnt: 'burnt',
 }

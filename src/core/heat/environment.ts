@@ -59,6 +59,7 @@ export function setSurroundings(
   const hot = kind === 'oven' || kind === 'fire' || kind === 'pan'
   into.convection_w_per_m2k = contact * covered.contact
   into.emissivity = kind === 'bath' ? 0 : parameters.emissivity * covered.radiation * (kind === 'pan' ? 0.5 : 1)
+  into.browning = 1
   into.evaporation = kind === 'bath' ? 0 : covered.evaporation
   const vapour_pa =
     hot || kind === 'cabinet' ? parameters.oven_vapour_pa : kind === 'fridge' ? 600 : parameters.room_vapour_pa
@@ -75,5 +76,6 @@ export const newSurroundings = (): Surroundings => ({
   convection_w_per_m2k: 10,
   emissivity: 0.9,
   evaporation: 1,
+  browning: 1,
   vapour: evaporationTableOf(1100, STANDARD_PRESSURE_PA),
 })

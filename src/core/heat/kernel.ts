@@ -1,4 +1,5 @@
 import { TENDER_FROM_C, tenderRate } from '../reference/tenderness'
+import { browningRate, dryShare, patchTemperature } from './colour'
 import type { EnthalpyTable } from './enthalpy'
 import { enthalpyAt } from './enthalpy'
 import type { HeatParameters } from './parameters'
@@ -17,9 +18,14 @@ export interface Surroundings {
   emissivity: number
   /** Factor on the wetness of the surface: 1 bare, near 0 wrapped or bagged. */
   evaporation: number
+  /** Factor on browning: fat and sugar on the surface. */
+  browning: number
   /** Vapour in the air. */
   vapour: EvaporationTable
 }
+
+/** In anything cooler nothing browns, °C. */
+const BROWNS_FROM_C = 80
 
 /** What a kernel is made from. */
 export interface KernelBody {
@@ -89,7 +95,7 @@ export class RoastKernel {
   carried_j = 0
   /** Heat taken from the surroundings in the last step, W. */
   drawn_w = 0
-  /** Browning so far: seconds at 150 °C, by an Arrhenius law of 100 kJ/mol on the crust surface. */
+  /** Browning of its dry patches so far: seconds at 150 °C. */
   browning_s = 0
   /** Connective tissue turned to gelatine at the centre so far: seconds at 90 °C, by one Arrhenius law for all cuts. */
   tender_s = 0
@@ -400,8 +406,9 @@ export class RoastKernel {
     if (evaporated > 0) {
       this.crust_m += (evaporated * (1 - parameters.replenished)) / (exposed * this.waterPerVolume)
     }
-    if (this.surface_c > 60) {
-      this.browning_s += dt_s * Math.exp(12_027 * (1 / 423.15 - 1 / (this.surface_c + ZERO_C_IN_K)))
+    if (effective_c > BROWNS_FROM_C) {
+      const dry = dryShare(around.evaporation) * around.browning
+      if (dry > 0) this.browning_s += dt_s * dry * browningRate(patchTemperature(front, effective_c, outside))
     }
     const core_c = this.core_c
     if (core_c > TENDER_FROM_C) this.tender_s += dt_s * tenderRate(core_c)

@@ -89,7 +89,7 @@ describe('what tending costs', () => {
     expect(Math.abs(often.run.pull_s - none.run.pull_s - cost)).toBeLessThan(120)
   })
 
-  it('is not only a door: foil off lets the heat in, foil on keeps some of it out', () => {
+  it('is not only a door: foil off lets a covered roast brown, foil on holds it back', () => {
     const under = tended([])
     const foiled: Program = {
       ...under,
@@ -101,9 +101,9 @@ describe('what tending costs', () => {
         i === 0 ? { ...stage, tending: [at({ kind: 'before_end', before_s: minutes(30) }, 'uncover')] } : stage,
       ),
     }
-    expect(ask(opened).run.pull_s).toBeLessThan(ask(foiled).run.pull_s)
+    expect(ask(opened).browning_s).toBeGreaterThan(ask(foiled).browning_s * 1.3)
     const closed = tended([{ act: 'cover', at_s: minutes(20) }])
-    expect(ask(closed).run.pull_s).toBeGreaterThan(ask(under).run.pull_s)
+    expect(ask(closed).browning_s).toBeLessThan(ask(under).browning_s)
   })
 })
 

@@ -1,3 +1,4 @@
+import { SURFACE_BROWNING } from '../heat/colour'
 import { CAVITY_W_PER_M2K, COVERS, type Cover, newSurroundings, setSurroundings } from '../heat/environment'
 import { RoastKernel } from '../heat/kernel'
 import { type OvenSpec, OvenState } from '../heat/oven'
@@ -206,6 +207,7 @@ export class RoastStepper {
     this.contact = around.convection_w_per_m2k
     this.emissivity = around.emissivity
     this.evaporation = around.evaporation * SURFACE[stage.surface ?? 'plain']
+    around.browning = SURFACE_BROWNING[stage.surface ?? 'plain']
   }
 
   /** One act of tending: the door, and what it does to cover and position. */

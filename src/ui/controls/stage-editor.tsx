@@ -1,11 +1,13 @@
 'use client'
 import { ArrowUp, Plus, X } from 'lucide-react'
 import { useState } from 'react'
+import { COLOURS, type Colour, colourOf } from '@/core/heat/colour'
 import { TENDER_ENDS, type TenderEnd } from '@/core/reference/tenderness'
 import { celsiusToFahrenheit, fahrenheitToCelsius } from '@/core/units'
 import type { HouseItem } from '@/domain/house/house-item'
 import type { StagePart } from '@/domain/roast/roast-document'
 import type { Units } from '@/words/units'
+import { COLOUR_NAMES } from '@/words/words'
 import { heatColour } from '../ramp'
 import { saidOf, send } from '../shell/client'
 import { IconButton } from './icon-button'
@@ -32,6 +34,8 @@ const ENDS = {
   colour: 'to a colour',
   clock: 'until serving',
 } as const
+/** A little past where a colour begins. */
+const browningOf = (colour: Colour): number => 1.2 * (COLOURS.find(({ id }) => id === colour)?.minutes ?? 2)
 const TENDER_NAMES: Readonly<Record<TenderEnd, string>> = {
   slices: 'enough to slice',
   leaves_bone: 'enough to leave the bone',
@@ -210,6 +214,25 @@ export function StageEditor({ stages, name, kitchen, units, onChange, house: fir
                     />{' '}
                     {fahrenheit ? '°F' : '°C'}
                   </span>
+                )}
+                {until.kind === 'colour' && (
+                  <select
+                    aria-label={`Stage ${index + 1}: colour`}
+                    className="said"
+                    value={colourOf(until.browning_min * 60)}
+                    onChange={(event) =>
+                      put(index, {
+                        ...stage,
+                        until: { kind: 'colour', browning_min: browningOf(event.target.value as Colour) },
+                      })
+                    }
+                  >
+                    {COLOURS.filter(({ minutes }) => minutes > 0).map(({ id }) => (
+                      <option key={id} value={id}>
+                        {COLOUR_NAMES[id]}
+                      </option>
+                    ))}
+                  </select>
                 )}
                 {until.kind === 'tender' && (
                   <select

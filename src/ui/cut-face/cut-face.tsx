@@ -1,11 +1,21 @@
 import { useId } from 'react'
 import { type DonenessServing, servingsOf } from '@/core/doneness/servings'
+import { type Colour, colourOf } from '@/core/heat/colour'
 import { findCut } from '@/core/reference/cuts'
 import { tendernessOf } from '@/core/reference/tenderness'
 import type { Plan } from '@/core/schedule/plan'
 import { length, type Units } from '@/words/units'
 import { donenessName, TENDERNESS_NAMES } from '@/words/words'
 import { meatColour } from '../ramp'
+
+/** The crust by its colour. */
+const CRUST: Readonly<Record<Colour, string>> = {
+  pale: '#a98462',
+  golden: '#9a6a3a',
+  brown: '#7d4a28',
+  deep: '#4a2615',
+  burnt: '#1d1410',
+}
 
 /** The predicted slice, coloured by how hot each layer has been, and the meat by doneness. */
 export function CutFace({
@@ -61,7 +71,7 @@ export function CutFace({
           rx={rx}
           ry={ry}
           fill={`url(#${id}face)`}
-          stroke={plan.browning_s > 120 ? '#4a2615' : '#7d5438'}
+          stroke={CRUST[colourOf(plan.browning_s)]}
           strokeWidth={Math.min(7, 2.5 + plan.browning_s / 300)}
         />
         {rings.length > 0 && plan.slice.rim_m > 0.0005 && (

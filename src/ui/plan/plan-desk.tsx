@@ -1,6 +1,7 @@
 'use client'
 import Link from 'next/link'
 import { useCallback, useState } from 'react'
+import { colourOf } from '@/core/heat/colour'
 import { findSchool } from '@/core/program/schools'
 import { COOLING, SERVING_WARMTH_C } from '@/core/reference/standards'
 import { tendernessOf } from '@/core/reference/tenderness'
@@ -15,7 +16,7 @@ import { STORED } from '@/domain/stored/stored'
 import { cautionWords } from '@/words/cautions'
 import { chanceWords, pullSafetyWords } from '@/words/safety'
 import { day, duration, length, mass, rise, temperature, type Units } from '@/words/units'
-import { cutName, INPUT_NAMES, POINT_NAMES, TENDERNESS_NAMES } from '@/words/words'
+import { COLOUR_NAMES, cutName, INPUT_NAMES, POINT_NAMES, TENDERNESS_NAMES } from '@/words/words'
 import { BeginCook } from '../board/begin-cook'
 import { StageEditor } from '../controls/stage-editor'
 import { CutFace } from '../cut-face/cut-face'
@@ -238,6 +239,12 @@ export function PlanDesk({
                 value={`${Math.round(plan.yield.lost * 100)} %`}
                 basis="from the model"
                 note={`${mass(plan.yield.cooked_kg, units)} comes to the board, about ${mass(plan.yield.carved_kg, units)} of it as slices.`}
+              />
+              <Figure
+                label="Crust"
+                value={COLOUR_NAMES[colourOf(plan.browning_s)]}
+                basis="from the model; the words by common practice"
+                note={`What sticks out and dries, ridges, fat and skin, has had as much as ${duration(plan.browning_s)} at ${temperature(150, units)}. Sugar and fat brown sooner, a covered roast hardly at all.`}
               />
               <Figure
                 label="Feeds"

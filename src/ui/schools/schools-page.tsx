@@ -2,6 +2,7 @@
 import Link from 'next/link'
 import { useRouter } from 'next/navigation'
 import { useEffect, useState } from 'react'
+import { colourOf } from '@/core/heat/colour'
 import { findSchool, SCHOOLS } from '@/core/program/schools'
 import { weightOf } from '@/core/safety/weight'
 import type { Plan } from '@/core/schedule/plan'
@@ -10,6 +11,7 @@ import { MEMBERS } from '@/domain/plan/make-plan'
 import { cutOf, withProgram } from '@/domain/roast/resolve'
 import type { PlanDocument } from '@/domain/roast/roast-document'
 import { clock, duration, length, temperature, type Units } from '@/words/units'
+import { COLOUR_NAMES } from '@/words/words'
 import type { PlanWorker } from '@/workers/browser/protocol'
 import { GraveCautions } from '../data/grave-cautions'
 import { HeatRibbon } from '../ribbon/heat-ribbon'
@@ -180,7 +182,7 @@ export function SchoolsPage({ kitchen, planId, version, document, units, now_s }
                     />
                     <Row
                       label="Crust"
-                      value={crustWords(answer.plan.browning_s)}
+                      value={COLOUR_NAMES[colourOf(answer.plan.browning_s)]}
                       best={answer.plan.browning_s === -best((row) => -row.plan.browning_s)}
                     />
                     <Row
@@ -226,15 +228,6 @@ export function SchoolsPage({ kitchen, planId, version, document, units, now_s }
       </p>
     </div>
   )
-}
-
-/** Browning in words: minutes at 150 °C on the surface, or their like. */
-function crustWords(browning_s: number): string {
-  const minutes = browning_s / 60
-  if (minutes < 0.3) return 'pale'
-  if (minutes < 1) return 'light'
-  if (minutes < 3) return 'brown'
-  return minutes < 8 ? 'deep' : 'dark'
 }
 
 function Row({
