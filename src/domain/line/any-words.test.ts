@@ -95,6 +95,14 @@ describe('any words at all', () => {
     expect(worst.ms, worst.line).toBeLessThan(LIMIT_MS)
   })
 
+  it.each(['constructor', '__proto__', 'toString', 'hasOwnProperty', 'valueOf', '__defineGetter__'])(
+    '%s is a word like others',
+    (word) => {
+      const read = readLine(`${word}, chicken 2 kg ${word}, ${word} a side`, { now_s: NOW, timeZone: 'UTC' })
+      expect(read.ok && read.value.roasts.map(({ cut, mass_kg }) => [cut, mass_kg])).toEqual([['chicken', 2]])
+    },
+  )
+
   it('a moment, a clock and the nearest words are found at once', { timeout: 300_000 }, () => {
     const words = CUTS.flatMap((cut) => cutWords(cut))
     const worst = slowest((line) => {

@@ -150,19 +150,21 @@ export const EMPTY = new Set([
 /** But these belong to the name where it has them. */
 const KEPT = new Set(['fresh'])
 
-const SINGULAR: Readonly<Record<string, string>> = {
-  geese: 'goose',
-  turkies: 'turkey',
-  fillets: 'fillet',
-  filets: 'filet',
-  poussins: 'poussin',
-  striploin: 'strip loin',
-  'rib-eye': 'rib eye',
-}
+const SINGULAR: ReadonlyMap<string, string> = new Map(
+  Object.entries({
+    geese: 'goose',
+    turkies: 'turkey',
+    fillets: 'fillet',
+    filets: 'filet',
+    poussins: 'poussin',
+    striploin: 'strip loin',
+    'rib-eye': 'rib eye',
+  }),
+)
 const ENDS = /(?:[^s])s$/
 /** Many as one: turkeys, racks, legs, tenderloins. */
 export const singular = (word: string): string =>
-  SINGULAR[word] ?? (word.length > 3 && ENDS.test(word) && !word.endsWith('ss') ? word.slice(0, -1) : word)
+  SINGULAR.get(word) ?? (word.length > 3 && ENDS.test(word) && !word.endsWith('ss') ? word.slice(0, -1) : word)
 
 /** Words in an order of their own, what is empty left out: the key of a name. */
 const keyOf = (words: readonly string[]): string =>

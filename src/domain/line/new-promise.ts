@@ -5,19 +5,21 @@ const SPANS: readonly (readonly [RegExp, number])[] = [
   [/^(\d{1,3}(?:[.,]\d+)?)\s*(?:h|hr|hrs|hour|hours)$/, 3600],
   [/^(\d{1,4})\s*(?:m|min|mins|minute|minutes)?$/, 60],
 ]
-const WORDED: Readonly<Record<string, number>> = {
-  'half an hour': 1800,
-  'half hour': 1800,
-  'a quarter of an hour': 900,
-  'quarter of an hour': 900,
-  'an hour': 3600,
-  'one hour': 3600,
-  'an hour and a half': 5400,
-}
+const WORDED: ReadonlyMap<string, number> = new Map(
+  Object.entries({
+    'half an hour': 1800,
+    'half hour': 1800,
+    'a quarter of an hour': 900,
+    'quarter of an hour': 900,
+    'an hour': 3600,
+    'one hour': 3600,
+    'an hour and a half': 5400,
+  }),
+)
 
 /** A span of time in words, s: 45 min, 1.5 h, 1 h 30, half an hour. */
 function spanOf(text: string): number | undefined {
-  const worded = WORDED[text]
+  const worded = WORDED.get(text)
   if (worded !== undefined) return worded
   const both = text.match(/^(\d{1,2})\s*(?:h|hr|hour|hours)\s*(?:and\s*)?(\d{1,2})\s*(?:m|min|minutes)?$/)
   if (both) return Number(both[1]) * 3600 + Number(both[2]) * 60

@@ -12,14 +12,16 @@ export interface Token extends Span {
   readonly parted: boolean
 }
 
-const FRACTIONS: Readonly<Record<string, string>> = {
-  '¼': '1/4',
-  '½': '1/2',
-  '¾': '3/4',
-  '⅓': '1/3',
-  '⅔': '2/3',
-  '⅛': '1/8',
-}
+const FRACTIONS: ReadonlyMap<string, string> = new Map(
+  Object.entries({
+    '¼': '1/4',
+    '½': '1/2',
+    '¾': '3/4',
+    '⅓': '1/3',
+    '⅔': '2/3',
+    '⅛': '1/8',
+  }),
+)
 /** Dates, clocks and ordinals stay as they are; every other number parts from what is glued to it. */
 const PIECE =
   /\d{4}-\d{2}-\d{2}|\d{1,2}[/.]\d{1,2}[/.](?:\d{4}|\d{2})\b|\d{1,2}:\d{2}|\d{1,2}\.\d{2}(?=[ap]m\b)|\d+(?:st|nd|rd|th)\b|\d+\/\d+|\d+[.,]\d+|\d+|[¼½¾⅓⅔⅛]|\p{L}[\p{L}\p{M}'’]*|\+|&|"/gu
@@ -38,7 +40,7 @@ export function tokensOf(line: string): Token[] {
     const from = found.index
     const raw = found[0]
     const text =
-      FRACTIONS[raw] ??
+      FRACTIONS.get(raw) ??
       raw
         .normalize('NFKD')
         .replace(/\p{M}/gu, '')
