@@ -29,6 +29,10 @@ const GIVE_UP_S = PROMISE_S + 4 * 3600
 /** A way out is taken where it is this late or more, minutes, and not again for so long, s. */
 const TAKES_MIN = 10
 const TAKEN_AGAIN_S = 1800
+/** Put back in no oftener. */
+const MOST_BACK = 1
+/** After the pull it is looked at so soon, s: that is when being short is seen. */
+const RESTING_LOOK_S = 300
 
 interface Ended {
   /** On the table after its promise, minutes; before it, it is held. */
@@ -107,6 +111,9 @@ function byBoard(seed: number, drawn: Drawn): Ended {
   let inside = false
   let took_s = Number.NEGATIVE_INFINITY
   let taken = 0
+  let begun = false
+  let backs = 0
+  let outAt_s: number | undefined
   let dies_s = Number.POSITIVE_INFINITY
   let delayed = late_min === 0
   const enter = (more: object) => entries.push({ ...more, at: iso(now_s) } as (typeof entries)[number])
@@ -114,7 +121,8 @@ function byBoard(seed: number, drawn: Drawn): Ended {
     for (; now_s < due_s; now_s += TICK_S) {
       heats.oven.advance(TICK_S)
       heats.pan.advance(TICK_S)
-      roast.advance(TICK_S)
+      // Until it goes in it lies in the fridge.
+      if (begun) roast.advance(TICK_S)
       if (inside && now_s >= read_s && now_s < dies_s) {
         readings.push({ at: iso(now_s), c: Math.round(10 * roast.core_c) / 10 })
         read_s = now_s + READ_S
@@ -143,6 +151,7 @@ function byBoard(seed: number, drawn: Drawn): Ended {
       act(next, roast, heats)
       if (next.kind === 'put_in') {
         inside = true
+        begun = true
         const [own] = roasts
         const pull = actions.find(({ kind: what }) => what === 'pull')
         if (dead_at !== undefined && own && pull) dies_s = now_s + dead_at * (Date.parse(pull.at) / 1000 - now_s)
@@ -154,7 +163,31 @@ function byBoard(seed: number, drawn: Drawn): Ended {
       continue
     }
     const [own] = roasts
+    // Out too soon: back in, and read it there.
+    if (own?.state === 'resting' && own.back_in_min !== null && backs < MOST_BACK && next?.kind !== 'finish') {
+      backs++
+      enter({ kind: 'in', item: own.item })
+      roast.put(heats.oven)
+      inside = true
+      due_s = now_s + own.back_in_min * 60
+      outAt_s = due_s
+      continue
+    }
+    if (outAt_s !== undefined && now_s >= outAt_s) {
+      outAt_s = undefined
+      enter({ kind: 'out', item: own?.item ?? null, value_c: Math.round(10 * roast.core_c) / 10 })
+      roast.put(undefined)
+      inside = false
+      due_s = now_s
+      continue
+    }
     const best = own?.ways.find((way) => way.best)
+    if (own && best?.code === 'pull_at') {
+      taken++
+      enter({ kind: 'pull_at', item: own.item, value_c: best.pull_c })
+      due_s = now_s + TICK_S
+      continue
+    }
     const wants = own?.late_min !== null && own !== undefined && Math.abs(own.late_min) >= TAKES_MIN
     if (best && wants && now_s - took_s > TAKEN_AGAIN_S) {
       if (best.code === 'oven_up' || best.code === 'oven_down') {
@@ -170,7 +203,8 @@ function byBoard(seed: number, drawn: Drawn): Ended {
           if (step !== null && what === 'finish') enter({ kind: 'skipped', step, item: own.item })
       }
     }
-    due_s = Math.min(now_s + LOOK_S, Math.max(now_s + TICK_S, at_s))
+    const look_s = own?.state === 'resting' ? RESTING_LOOK_S : LOOK_S
+    due_s = Math.min(now_s + look_s, Math.max(now_s + TICK_S, at_s))
   }
 }
 

@@ -90,6 +90,11 @@ export function adviceWords(
   switch (advice.code) {
     case 'leave_it':
       return { what: 'Leave it as it is', result: `${plate}, ${done}` }
+    case 'pull_at':
+      return {
+        what: `Pull at ${temperature(advice.pull_c ?? 0, units)} instead`,
+        result: `${plate}, ${done}: it climbs otherwise than planned`,
+      }
     case 'oven_up':
       return {
         what: `Oven up to ${temperature(advice.set_c ?? 0, units)}`,

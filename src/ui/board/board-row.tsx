@@ -86,7 +86,8 @@ export function BoardRow({ board, forecast, peak, units, cook, run, compact = fa
       put('oven', { value_c: tenth(way.set_c), text: swap.oven_name })
       put('pull_at', { item: swap.item, value_c: tenth(swap.pull_c) })
       put('oven', { item: swap.item, value_c: tenth(swap.set_c), text: board.oven_name })
-    } else if (way.code === 'pull_now') put('out', { value_c: latest?.value_c ?? null })
+    } else if (way.code === 'pull_at') put('pull_at', { value_c: tenth(way.pull_c) })
+    else if (way.code === 'pull_now') put('out', { value_c: latest?.value_c ?? null })
     else if (way.code === 'skip_finish') {
       for (const { step, state: each } of own)
         if (each === 'open' && (step.kind === 'finish' || step.stage?.role === 'finish'))
@@ -115,7 +116,9 @@ export function BoardRow({ board, forecast, peak, units, cook, run, compact = fa
     forecast !== undefined &&
     forecast.advice.length > 0 &&
     state === 'in' &&
-    (stuck || Math.abs(forecast.late_s) >= WORTH_S)
+    (stuck ||
+      Math.abs(forecast.late_s) >= WORTH_S ||
+      forecast.advice.some(({ code, best }) => code === 'pull_at' && best))
   const urgent = stuck || odd.length > 0 || (state === 'resting' && peak?.short === true)
   const body = (
     <>

@@ -5,7 +5,7 @@ export const putIn: EntryKind = {
   needs: [],
   ofItem: true,
   onItem: (item, _entry, at_s) => {
-    if (item.in_s !== undefined && item.out_s !== undefined && at_s > item.out_s)
+    if (item.in_s !== undefined && item.out_s !== undefined && at_s >= item.out_s)
       item.away.push({ from_s: item.out_s, to_s: at_s })
     else item.in_s = at_s
     item.state = 'in'

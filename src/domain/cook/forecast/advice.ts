@@ -1,6 +1,7 @@
 /** The ways out a cook is offered, in no order. */
 export const ADVICE_CODES = [
   'leave_it',
+  'pull_at',
   'oven_up',
   'oven_down',
   'pull_now',

@@ -35,6 +35,7 @@ const WORSE_BY = 20
 
 const EFFORT: Readonly<Record<Advice['code'], Cost['effort']>> = {
   leave_it: 0,
+  pull_at: 0,
   oven_up: 1,
   oven_down: 1,
   pull_now: 1,

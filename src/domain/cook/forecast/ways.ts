@@ -193,6 +193,43 @@ function stuck(ways: Ways, belief: Belief, others: readonly BoardItem[], now_s: 
   return [...found, ...swaps(ways, belief, others, now_s, seed).filter((way) => isSound(way, belief, now_s)), never]
 }
 
+/** A peak that is off by less than this is as wanted, K. */
+const PEAK_OFF_K = 1.2
+/** Fewer readings do not tell how it climbs; and what is farther off than this may yet be otherwise, s. */
+const CLIMB_READINGS = 8
+const NEAR_PULL_S = 45 * 60
+
+/** Another reading to pull at, where by what was read it would climb less or more than the plan thought. */
+function otherReading(ways: Ways, belief: Belief, main: Estimate): Advice | undefined {
+  const { setup, board, in_s, floor_c = Number.NEGATIVE_INFINITY } = belief
+  const { program, now_s } = setup
+  const waits = program.stages[pullStageIndex(program)]?.until.kind === 'pull'
+  const near = main.pull_s.p50 - now_s < NEAR_PULL_S
+  const wanted_c = Math.max(board.item.serve_c, floor_c)
+  const planned_c = setup.pull_c[0] as number
+  const latest = board.latest
+  if (!waits || !near || !latest || setup.readings.length < CLIMB_READINGS) return undefined
+  if (Math.abs(main.peak_c.p50 - wanted_c) < PEAK_OFF_K) return undefined
+  const least_c = Math.max(floor_c, latest.value_c)
+  let pull_c = planned_c
+  let peak_c = main.peak_c.p50
+  let found = { pull_s: main.pull_s.p50, carve_s: main.carve_s.p50 }
+  for (let attempt = 0; attempt < 2; attempt++) {
+    pull_c = Math.round(2 * Math.min(wanted_c, Math.max(least_c, pull_c + wanted_c - peak_c))) / 2
+    const tried = ways.tried({ pull_c: setup.pull_c.map(() => pull_c) })
+    peak_c = tried.peak_c
+    found = tried
+  }
+  if (Math.abs(pull_c - planned_c) < 0.5) return undefined
+  return {
+    code: 'pull_at',
+    pull_c,
+    pull_s: in_s + found.pull_s,
+    plate_s: plateOf(belief, found.carve_s).plate_s,
+    peak_c,
+  }
+}
+
 /** Everything that could be done, each simulated from the readings; what could not be printed is left out. */
 export function waysOut(
   belief: Belief,
@@ -213,6 +250,9 @@ export function waysOut(
     peak_c: main.peak_c.p50,
   }
   const found: Advice[] = [left]
+  // Late or early, the ways that mend that bring their own reading; on time, only the reading may be wrong.
+  const reading = Math.abs(late_s) > WORTH_SAYING_S ? undefined : otherReading(ways, belief, main)
+  if (reading) found.push(reading)
   if (Math.abs(late_s) > WORTH_SAYING_S) {
     if (set_c !== undefined)
       for (const step of late_s > 0 ? OVEN_STEPS_K.late : OVEN_STEPS_K.early) {

@@ -179,7 +179,7 @@ export const SITUATIONS: readonly Situation[] = [
         { minute: 120, mishap: 'heat_back' },
       ],
     },
-    best: ['leave_it', 'oven_up'],
+    best: ['pull_at', 'leave_it', 'oven_up'],
   },
   {
     name: 'oven dead near the pull',
@@ -217,7 +217,7 @@ export const SITUATIONS: readonly Situation[] = [
   {
     name: 'went in half an hour later than was tapped',
     told: { plan: pork, minute: 60, truly: [], thicker: 1, said: [{ minute: 59, mishap: 'in_at', value: 30 }] },
-    best: ['leave_it', 'oven_up'],
+    best: ['pull_at', 'leave_it', 'oven_up'],
   },
   {
     name: 'out by mistake for 20 minutes',
