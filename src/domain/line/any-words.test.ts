@@ -25,6 +25,9 @@ const WORDS = [
   ...'kg g lb lbs oz mm cm thick ½ 1/2 ¼ -1 0 00 1e9 999999999999999999999 1,5 2.7 -3,2 °C °F 325f 180c min h hours'.split(
     ' ',
   ),
+  ...'until tender falls apart baste glaze turn foil off on the last half hour half-way before end every after when it reads in 3 batches apart by van drive look coals and a 25/12 12/25'.split(
+    ' ',
+  ),
   ...['—', '"', '“', '\\', '/', '$', '^(', '[a-z]+', '%s', '\u0000', '\ud800', '\u202e', '\t', '\n', ',,,', ';', '°'],
   ...[
     'буженина',

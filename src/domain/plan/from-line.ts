@@ -75,6 +75,15 @@ function staged(roast: SaidRoast, cut: Cut): ProgramPart {
   const rest = said.filter((stage) => !pans.includes(stage))
   const finishes = rest.filter(({ finish }) => finish)
   const cooks = rest.filter(({ finish }) => !finish)
+  // Reverse seared, to a reading and then hotter for some minutes: that is its finish, said without the word.
+  const [before, after] = [cooks.at(-2), cooks.at(-1)]
+  const sears =
+    roast.school === 'reverse-sear' &&
+    finishes.length === 0 &&
+    before?.core_c !== undefined &&
+    after?.minutes !== undefined &&
+    (after.set_c ?? 0) > (before.set_c ?? 0)
+  if (sears) finishes.push({ ...(cooks.pop() as HeatedStage), finish: true })
   const open = cooks.some(({ minutes, core_c }) => minutes === undefined || core_c !== undefined)
   // A start that is over by the clock goes on at the heat that was said, or at the usual one.
   const goesOn =
@@ -172,7 +181,7 @@ function withCare(program: ProgramPart, roast: SaidRoast, cut: Cut): ProgramPart
       ? program.stages
       : writtenOut(
           findSchool(program.school) as School,
-          { ...roast, set_c: program.set_c ?? roast.set_c ?? steadySet(cut) },
+          { ...roast, ...(program.set_c === undefined ? {} : { set_c: program.set_c }) },
           cut,
         )
   const waits = stages.findLastIndex(({ until }) => ['pull', 'core', 'tender'].includes(until.kind))
@@ -192,7 +201,11 @@ function withCare(program: ProgramPart, roast: SaidRoast, cut: Cut): ProgramPart
             ...stage,
             cover: foiled ? covered : stage.cover,
             until: endOf(stage.until),
-            tending: [...stage.tending, ...tended].slice(0, MOST_TENDED),
+            // What is said takes the place of what a school does of the same kind by itself.
+            tending: [...stage.tending.filter(({ act }) => !tended.some((each) => each.act === act)), ...tended].slice(
+              0,
+              MOST_TENDED,
+            ),
           },
     ),
   }
@@ -206,6 +219,12 @@ const GLAZES = [0.7, 0.85]
 /** Something done while it cooks, as a stage holds it. */
 function tendedAs({ act, times, every_min, moments }: SaidRoast['tending'][number]): StagePart['tending'] {
   const at = (more: Partial<StagePart['tending'][number]>) => ({ act, at_min: 0, ...more })
+  const [only, ...others] = moments ?? []
+  // Twice in the last half hour: at its beginning, and half-way through it.
+  if (only && others.length === 0 && 'before_end_min' in only && times !== undefined && times > 1)
+    return Array.from({ length: Math.min(MOST_TENDED, times) }, (_, i) =>
+      at({ before_end_min: heldNumber((only.before_end_min * (times - i)) / times) }),
+    )
   if (moments)
     return moments.map((moment) =>
       'core' in moment
@@ -216,7 +235,7 @@ function tendedAs({ act, times, every_min, moments }: SaidRoast['tending'][numbe
             ? at({ at_min: heldNumber(moment.at_min) })
             : at({ at_share: moment.share }),
     )
-  if (every_min !== undefined) return [at({ at_min: every_min, every_min })]
+  if (every_min !== undefined) return [at({ at_min: heldNumber(every_min), every_min: heldNumber(every_min) })]
   if (act === 'glaze') return (times === 1 ? [0.75] : GLAZES).map((at_share) => at({ at_share }))
   if (times === undefined && act === 'baste') return [at({ at_min: BASTE_MIN, every_min: BASTE_MIN })]
   const count = Math.min(MOST_TENDED, times ?? 1)

@@ -147,7 +147,7 @@ export const CARE: readonly Reader[] = [
     }),
   ),
   listed(
-    `(?:with (?:a |an )?)?(?:(?:honey|maple|mustard|sugar|marmalade|orange|apricot|cider) (?:and )?)*(?:glaze|glazed)(?: (?:it )?with [a-z]+(?: (?:and )?(?!half|halfway|ten|five|at|near|in|once|twice|three|and|every|after|when)[a-z]+){0,3})?(?: (once|twice|three times))?(?: (?:and )?(?:${MOMENT}|in the last ${N} ${MIN}))*`,
+    `(?:with (?:a |an )?)?(?:(?:honey|maple|mustard|sugar|marmalade|orange|apricot|cider) (?:and )?)*(?:glaze|glazed)(?: it)?(?: with [a-z]+(?: (?:and )?(?!half|halfway|ten|five|at|near|in|once|twice|three|and|every|after|when)[a-z]+){0,3})?(?: (once|twice|three times))?(?: (?:and )?(?:${MOMENT}|in the last ${N} ${MIN}))*`,
     ([, how], text) => ({ kind: 'tending', act: 'glaze', said: text, ...timesOf(how), ...momentsPart(text) }),
   ),
   reader(
@@ -165,7 +165,7 @@ export const CARE: readonly Reader[] = [
     (_, text) => ({ kind: 'tending', act: 'uncover', moments: lastOf(text) }),
   ),
   reader(
-    `(?:foil|lid|cover) on (?:for )?${MOMENT}|(?:cover|covered|foiled|tent it|cover it)(?: it)?(?: with foil)? ${MOMENT}`,
+    `(?:foil|lid|cover) on (?:for )?${MOMENT}|(?:cover|covered|foil|foiled|tent|wrap|wrapped)(?: it| the (?:bird|breast|legs|meat|roast|joint|whole thing))?(?: (?:with|in) foil)? ${MOMENT}`,
     (_, text) => ({ kind: 'tending', act: 'cover', moments: lastOf(text) }),
   ),
   reader(`(?:look|check|peek|open the door)(?: (?:in|at) it)? every (${SPAN})`, ([, span = '']) => ({

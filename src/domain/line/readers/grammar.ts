@@ -34,7 +34,7 @@ export const GAS = String.raw`gas(?: mark)? (\d\/\d|\d+)`
 export const HEAT = `(?:${TEMP}|${GAS})`
 export const MIN = '(?:minutes?|mins?|m)'
 export const HOUR = '(?:hours?|hrs?|h)'
-export const SPAN = `(?:${N} ${HOUR}(?: and)?(?: ${N} ${MIN})?|${N} ${HOUR} and a half|${N} ${MIN}|half an hour|quarter of an hour|an hour and a half)`
+export const SPAN = `(?:${N} ${HOUR}(?:(?: and)? ${N} ${MIN})?|${N} ${HOUR} and a half|${N} ${MIN}|half an hour|quarter of an hour|an hour and a half)`
 /** After a heat a number of two digits or more is minutes, unless people or weights follow. */
 export const MINUTES = `(?:${SPAN}|\\d{2,3}(?! (?:${'people|persons?|guests?|heads?|covers?|kg|g|lb|lbs|oz|adults?|c|f'})))`
 export const FACES = '(?:a|per|each|every|on each|on every) side'
@@ -106,11 +106,11 @@ const TENDER: readonly (readonly [TenderEnd, string])[] = [
   ['slices', 'it slices|it is sliceable|it can be sliced|just tender'],
   [
     'leaves_bone',
-    'it leaves the bone|(?:the |its )?bones? (?:slides?|slips?|comes?|pulls?|lets? go)(?: out| off| away| free| clean)*|it comes off the bone|it lets go of (?:the|its) bone|(?:it is )?off the bone',
+    'it leaves the bone|(?:it |meat )?(?:drops|falls|comes|slides|pulls) off (?:the |its )bone|(?:the |its )?bones? (?:slides?|slips?|comes?|pulls?|lets? go)(?: out| off| away| free| clean)*|it lets go of (?:the|its) bone|(?:it is )?off the bone',
   ],
   [
     'falls_apart',
-    'it falls apart|falling apart|(?:it is )?(?:very |really |fork |meltingly )?tender|it pulls(?: apart)?|it shreds|it can be pulled|fall apart(?: tender)?|it is falling(?: apart| off the bone)|it falls off the bone|you can pull it(?: apart)?|it is soft|a fork (?:turns|slides in|twists)(?: in it)?',
+    'it falls apart|falling apart|(?:it is )?(?:very |really |fork |meltingly )?tender|it pulls(?: apart)?|it shreds|it can be pulled|fall apart(?: tender)?|it is falling(?: apart| off the bone)|you can pull it(?: apart)?|it is soft|a fork (?:turns|slides in|twists)(?: in it)?',
   ],
 ]
 export const TENDER_SAID = `(?:${TENDER.map(([, words]) => words).join('|')})`

@@ -27,12 +27,12 @@ const SCHOOL_WORDS: Readonly<Record<string, string>> = {
 export const HEATS: readonly Reader[] = [
   // Heat
   reader(
-    `(?:in (?:an? |the )?|with (?:an? |the )?)?(oven|fan|fan oven|convection|convection oven|fire|grill|coals|bath|water bath|sous vide|at|roast at|cook at|heat|oven on)(?: on| set)?(?: at| to)? ${TEMP}(?: (fan|convection|oven))?`,
+    `(?:in (?:an? |the )?|with (?:an? |the )?)?(oven|fan|fan oven|convection|convection oven|fire|grill|coals|smoker|barbecue|bbq|bath|water bath|sous vide|at|roast at|cook at|heat|oven on)(?: on| set)?(?: at| to)? ${TEMP}(?: (fan|convection|oven))?`,
     ([, word = '', value, unit, after]) =>
       heatFact(after === 'oven' || after === undefined ? word : after, heatOf(value, unit)),
   ),
   reader(
-    `(?:at |in an? |in the )?${TEMP} (oven|fan|fan oven|convection|convection oven|fire|grill|bath|water bath)`,
+    `(?:at |in an? |in the )?${TEMP} (oven|fan|fan oven|convection|convection oven|fire|grill|smoker|barbecue|bbq|bath|water bath)`,
     ([, value, unit, word = '']) => heatFact(word, heatOf(value, unit)),
   ),
   reader(`(?:oven |at |on )?${GAS}`, ([, gas]) => heatFact('oven', heatOf(undefined, undefined, gas))),
@@ -73,7 +73,7 @@ function heatFact(word: string, heat: SaidHeat | undefined): Fact | undefined {
   if ((word === 'at' || word.endsWith(' at')) && heat.unit === undefined && heat.value < 75) return undefined
   const on: SaidStage['on'] | undefined = /bath|vide/.test(word)
     ? 'bath'
-    : /fire|grill|coals/.test(word)
+    : /fire|grill|coals|smoker|barbecue|bbq/.test(word)
       ? 'fire'
       : /fan|convection/.test(word)
         ? 'fan'
