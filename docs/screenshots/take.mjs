@@ -65,6 +65,7 @@ await shot('meal-sheet', { width: 900, height: 1200 }, 'day', async (page) => {
   await page.getByRole('link', { name: 'Run sheets' }).click()
   await page.waitForSelector('article h1')
 })
+await shot('ways', desk, 'day', open('/k/tern-point/ways'))
 await shot('accuracy', desk, 'day', open('/accuracy'))
 const board = async (page) => {
   await page.goto(`${address}/k/cottage`)
