@@ -317,7 +317,7 @@ export function StageEditor({ stages, name, kitchen, units, onChange, house: fir
         >
           <Plus className="size-5" aria-hidden /> Stage
         </button>
-        <label className="flex min-w-0 flex-1 flex-wrap items-baseline gap-x-3 text-lg">
+        <label className="flex min-w-0 flex-1 basis-56 flex-wrap items-baseline gap-x-3 text-lg">
           <span className="text-base text-soft">Keep as</span>
           <input
             className="said min-w-40 flex-1"
