@@ -1,4 +1,3 @@
-import { commonPractice } from '../reference/source'
 import { ZERO_C_IN_K } from './vapour'
 
 /**
@@ -49,7 +48,7 @@ export const SURFACE_BROWNING = { plain: 1, fat: 1.3, glaze: 4 } as const
 
 /**
  * Words for a colour, from the palest: from so many minutes at 150 °C on. The limits were laid between the facts of
- * practice in colour.test.ts, with those facts in sight.
+ * practice in colour.test.ts, with those facts in sight: what cooks call the crust of usual roasts (common practice).
  */
 export const COLOURS = [
   { id: 'pale', minutes: 0 },
@@ -59,7 +58,6 @@ export const COLOURS = [
   { id: 'burnt', minutes: 100 },
 ] as const
 export type Colour = (typeof COLOURS)[number]['id']
-export const COLOUR_SOURCE = commonPractice('What cooks call the crust of usual roasts; see colour.test.ts')
 
 /**
  * The word for so much browning, s at 150 °C.

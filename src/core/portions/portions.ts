@@ -13,6 +13,12 @@ export interface Yield {
   readonly heads: number
 }
 
+/**
+ * Whole plates of the usual helping, one at least.
+ * @example platesOf({ heads: 6.8 }) // 6
+ */
+export const platesOf = ({ heads }: Pick<Yield, 'heads'>): number => Math.max(1, Math.floor(heads))
+
 /** Left on the board and the bone at carving, as a share of the meat (common practice). */
 const CARVING_LOSS = 0.06
 

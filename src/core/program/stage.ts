@@ -90,8 +90,13 @@ export function settingOf(environment: StageEnvironment): number | undefined {
   }
 }
 
-/** Ends that are waited for, not timed: what is pulled is pulled then. */
 const WAITS: ReadonlySet<StageEnd['kind']> = new Set(['pull', 'core', 'tender'])
+/**
+ * Whether a stage's end is waited for, not timed: what is pulled is pulled then.
+ * @example isWaitedFor({ until: { kind: 'pull' } }) // true
+ */
+export const isWaitedFor = ({ until }: { readonly until: { readonly kind: StageEnd['kind'] } }): boolean =>
+  WAITS.has(until.kind)
 
 /**
  * Whether a program is cooked until it is tender, whatever the reading.
@@ -111,7 +116,7 @@ export const staysInHeat = (program: Program): boolean => program.stages[pullSta
  * @example pullStageIndex(steadyProgram(160, 20)) // 0
  */
 export function pullStageIndex(program: Program): number {
-  const waits = program.stages.findLastIndex(({ until }) => WAITS.has(until.kind))
+  const waits = program.stages.findLastIndex(isWaitedFor)
   if (waits >= 0) return waits
   return program.stages.findLastIndex((stage) => stage.role === 'cook')
 }

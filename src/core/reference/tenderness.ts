@@ -1,5 +1,3 @@
-import { commonPractice } from './source'
-
 /**
  * Collagen of tough cuts turns to gelatine by time and temperature: an Arrhenius law of 140 kJ/mol, which is what
  * two facts of practice ask for (68 °C for 30 h does what 90 °C does in 1.5 h). Common practice, from memory.
@@ -15,7 +13,10 @@ export const TENDER_FROM_C = 52
  */
 export const tenderRate = (core_c: number): number => Math.exp(ACTIVATION_K * (1 / AT_90_C_K - 1 / (core_c + 273.15)))
 
-/** How tender a tough cut has become, from the least up, by minutes at 90 °C at its centre. */
+/**
+ * How tender a tough cut has become, from the least up, by minutes at 90 °C at its centre. Common practice: a shoulder
+ * at 160 °C under foil for four hours falls apart; a leg at 140 °C for three to four lets go of its bone.
+ */
 export const TENDERNESS = [
   { id: 'firm', minutes: 0 },
   { id: 'slices', minutes: 6 },
@@ -26,9 +27,6 @@ export type Tenderness = (typeof TENDERNESS)[number]['id']
 /** What a stage may wait for. */
 export const TENDER_ENDS = ['slices', 'leaves_bone', 'falls_apart'] as const satisfies readonly Tenderness[]
 export type TenderEnd = (typeof TENDER_ENDS)[number]
-export const TENDERNESS_SOURCE = commonPractice(
-  'A shoulder at 160 °C under foil for four hours falls apart; a leg at 140 °C for three to four lets go of its bone',
-)
 
 /**
  * Seconds at 90 °C that a degree of tenderness takes.

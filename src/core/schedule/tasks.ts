@@ -188,7 +188,8 @@ export function tasksOf(request: PlanRequest, answer: RoastAnswer, stages: reado
     }),
     { kind: 'serve', at: request.promise, hands_s: 0, because: because('promise') },
   ]
-  if (request.preparation === 'dry_salt' && request.thaw_s === 0) {
+  const salted = request.preparation === 'dry_salt' && request.thaw_s === 0
+  if (salted) {
     const at = Math.min(
       Math.max(putIn - STANDARDS.saltAhead.value, request.now),
       putIn - Math.max(STANDARDS.saltLeast.value, request.temper_s),
@@ -200,7 +201,6 @@ export function tasksOf(request: PlanRequest, answer: RoastAnswer, stages: reado
       because: because('common_practice', { ahead_h: (putIn - at) / 3600 }),
     })
   }
-  const salted = request.preparation === 'dry_salt' && request.thaw_s === 0
   const { tasks: before } = daysBefore(
     salted ? 'none' : request.preparation,
     request.thaw_s,

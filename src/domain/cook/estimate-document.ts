@@ -13,6 +13,13 @@ import { forecastOf } from './forecast'
 /** Where a probe may be; `core` of a bird is its first point. */
 export const PROBED = ['core', 'thin_end', 'breast', 'thigh', 'stuffing', 'air'] as const
 
+/**
+ * The point of a roast that a probe is in: `core` of a piece that has none is its first.
+ * @example pointProbed(['breast', 'thigh'], 'core') // 'breast'
+ */
+export const pointProbed = (points: readonly string[], probe: (typeof PROBED)[number]): string =>
+  probe === 'core' && !points.includes('core') ? (points[0] as string) : probe
+
 /** What `estimate` reads: a roast as for `simulate`, its readings so far, and how long it has been in. */
 export const estimateDocument = simulateDocument.omit({ members: true }).extend({
   readings: z
@@ -116,8 +123,7 @@ export function estimateFrom(document: EstimateDocument): Outcome<EstimateAnswer
       item: 'roast',
       ...more,
     })
-  const pointOf = (probe: (typeof PROBED)[number]) =>
-    probe === 'core' && !points.includes('core') ? (points[0] as string) : probe
+  const pointOf = (probe: (typeof PROBED)[number]) => pointProbed(points, probe)
   const probes = [...new Set(document.readings.map(({ probe }) => pointOf(probe)))]
   const now_s = EPOCH_S + document.now_min * 60
   const [board] = boardOf(

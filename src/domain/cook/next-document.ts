@@ -10,7 +10,7 @@ import { type CookDocument, type CookEntry, cookEntry, type ProbeReading } from 
 import { ENTRY_KINDS } from './entry'
 import { arrivalText } from './entry/arrival'
 import { secondsOf } from './entry/time'
-import { PROBED } from './estimate-document'
+import { PROBED, pointProbed } from './estimate-document'
 import { type Forecast, forecastOf, type PeakWatch, watchPeak } from './forecast'
 import { entriesOf, isOver, type Run, runOf } from './run'
 import type { CookStep } from './step'
@@ -142,7 +142,7 @@ function toldOf(
   const readings = document.readings.flatMap(({ at, c, item, probe }): ProbeReading[] => {
     const roast = cook.items.find(({ id }) => id === (item ?? only))
     if (!roast) return []
-    const point = probe === 'core' && !roast.points.includes('core') ? (roast.points[0] as string) : probe
+    const point = pointProbed(roast.points, probe)
     const key = `${roast.id} ${point}`
     if (!channels.includes(key)) {
       const channel = channels.push(key) - 1
@@ -167,13 +167,6 @@ function toldOf(
 interface Foreseen {
   readonly forecast: Forecast | undefined
   readonly peak: PeakWatch | undefined
-}
-
-/** A step that is open, with what a board would enter when it is done. */
-export interface NextStep {
-  readonly id: string
-  readonly step: CookStep
-  readonly pull_c: number | undefined
 }
 
 /**

@@ -18,10 +18,14 @@ export const houseProgramDocument = z.strictObject({
   stages: z.array(stagePart).min(1).max(12),
 })
 
+/** What practitioners differ about. */
+export const WAY_IDS = ['temper', 'salt', 'truss', 'stuff', 'baste', 'rack', 'bone', 'pork', 'thigh'] as const
+export type WayId = (typeof WAY_IDS)[number]
+
 /** How a kitchen does what practitioners differ about: one of each. */
 export const houseWayDocument = z.strictObject({
   kind: z.literal('way'),
-  name: z.enum(['temper', 'salt', 'truss', 'stuff', 'baste', 'rack', 'bone', 'pork', 'thigh']),
+  name: z.enum(WAY_IDS),
   option: ident(20),
 })
 

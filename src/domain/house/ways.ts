@@ -1,8 +1,12 @@
 import { isBird, pullsApart } from '@/core/program/schools'
 import type { Cut } from '@/core/reference/cuts'
 import type { SaidRoast } from '../line/reading'
-import type { PlanDocument, PREPARATIONS } from '../roast/roast-document'
-import type { HouseItem } from './house-item'
+import { stagesOfDocument } from '../roast/resolve'
+import { ovenPart, type PlanDocument, type PREPARATIONS } from '../roast/roast-document'
+import { mainStage } from '../roast/stages'
+import type { HouseItem, WayId } from './house-item'
+
+export type { WayId } from './house-item'
 
 /**
  * What practitioners differ about, each with the ways there are: one is chosen without asking, said with its
@@ -17,9 +21,6 @@ export interface Wayed {
   readonly preparation: (typeof PREPARATIONS)[number] | null
   readonly notes: string
 }
-
-export const WAY_IDS = ['temper', 'salt', 'truss', 'stuff', 'baste', 'rack', 'bone', 'pork', 'thigh'] as const
-export type WayId = (typeof WAY_IDS)[number]
 
 export interface WayOption {
   readonly id: string
@@ -85,6 +86,20 @@ const targetSaid = ({ doneness, serve_c, pull_c }: SaidRoast) =>
 
 /** Basted so often where nobody says how often, minutes (common practice). */
 export const BASTE_MIN = 40
+/** The main stretch of heat basted: a school becomes its own stages for that. */
+function basted(document: Wayed): Partial<Wayed> {
+  const stages = stagesOfDocument({ ...document, oven: ovenPart.parse({}) })
+  const main = mainStage(stages)
+  if (main < 0) return {}
+  const name = 'stages' in document.program ? document.program.name : undefined
+  const tended = { act: 'baste' as const, at_min: BASTE_MIN, every_min: BASTE_MIN }
+  return {
+    program: {
+      ...(name ? { name } : {}),
+      stages: stages.map((stage, i) => (i === main ? { ...stage, tending: [...stage.tending, tended] } : stage)),
+    },
+  }
+}
 const bastes = ({ program }: Wayed) =>
   'stages' in program && program.stages.some(({ tending }) => tending.some(({ act }) => act === 'baste'))
 
@@ -154,7 +169,7 @@ export const WAYS: readonly Way[] = [
               }
             : {},
       },
-      { id: 'often', set: () => ({}) },
+      { id: 'often', set: basted },
     ],
     of: (document) => (bastes(document) ? 'often' : 'never'),
   },
@@ -187,14 +202,10 @@ export const WAYS: readonly Way[] = [
     of: servedAs('tender', THIGH_C),
   },
 ]
-export const findWay = (id: string): Way | undefined => WAYS.find((way) => way.id === id)
-
-/** How often a bird is basted where a kitchen bastes, minutes: as a line would say it. */
-export const BASTED: SaidRoast['tending'][number] = { kind: 'tending', act: 'baste', every_min: BASTE_MIN }
 
 /** A document with one way of doing it chosen; as it is where there is no such way. */
 export function withWay<Document extends Wayed>(document: Document, id: WayId, option: string): Document {
-  const found = findWay(id)?.options.find((each) => each.id === option)
+  const found = WAYS.find((way) => way.id === id)?.options.find((each) => each.id === option)
   if (!found) return document
   const changed: Document & { target?: unknown } = { ...document, ...found.set(document) }
   if (changed.target === undefined) delete changed.target

@@ -1,6 +1,5 @@
-import { resolveRoast } from '../roast/resolve'
+import { stagesOfDocument } from '../roast/resolve'
 import type { StagePart } from '../roast/roast-document'
-import { stagesOf } from '../roast/stages'
 import type { MealDocument, MealRoast } from './meal-document'
 
 /** Several pieces of the same: in batches, some minutes apart; and held warm until they are wanted. */
@@ -21,10 +20,8 @@ const isHold = ({ environment }: StagePart) => environment.kind === 'cabinet'
 
 /** The stages a roast of a meal is cooked in; empty where its document has problems. */
 export function stagesOfRoast(roast: MealRoast, meal: MealDocument): readonly StagePart[] {
-  if ('stages' in roast.program) return roast.program.stages
-  const oven = meal.kitchen.ovens[0]
-  const resolved = oven ? resolveRoast({ ...roast, oven }) : undefined
-  return resolved?.ok ? stagesOf(resolved.value.program) : []
+  const [oven] = meal.kitchen.ovens
+  return oven ? stagesOfDocument({ ...roast, oven }) : []
 }
 
 /**

@@ -1,9 +1,9 @@
-import { findSchool, isBird, programOf, pullsApart, type School } from '@/core/program/schools'
+import { findSchool, programOf, pullsApart, type School } from '@/core/program/schools'
 import { type Cut, findCut } from '@/core/reference/cuts'
-import { asTheHouseDoes, BASTE_MIN, BASTED, type HouseWays } from '../house/ways'
+import { asTheHouseDoes, BASTE_MIN, type HouseWays } from '../house/ways'
 import type { HeatedStage, LineReading, SaidRoast } from '../line/reading'
 import { type PlanDocument, type ProgramPart, planDocument, type StagePart } from '../roast/roast-document'
-import { stagesOf, withRoles } from '../roast/stages'
+import { mainStage, stagesOf, withRoles } from '../roast/stages'
 import { heldNumber } from '../schema/scalars'
 
 /** The next half hour that leaves a roast time to cook, for a line that names no promise. */
@@ -184,8 +184,7 @@ function withCare(program: ProgramPart, roast: SaidRoast, cut: Cut): ProgramPart
           { ...roast, ...(program.set_c === undefined ? {} : { set_c: program.set_c }) },
           cut,
         )
-  const waits = stages.findLastIndex(({ until }) => ['pull', 'core', 'tender'].includes(until.kind))
-  const main = waits >= 0 ? waits : stages.findLastIndex(({ role }) => role === 'cook')
+  const main = mainStage(stages)
   const endOf = (until: StagePart['until']): StagePart['until'] =>
     tenderly
       ? { kind: 'tender', degree: tender }
@@ -277,12 +276,9 @@ const planPart = planDocument.pick({
 })
 
 /** What a plan and a meal's roast share of a roast as it was said. */
-export function partsOfSaid(said: SaidRoast, ways: HouseWays = {}) {
-  const cut = findCut(said.cut)
-  if (!cut) throw new RangeError(`no cut ${said.cut}`)
-  // A kitchen that bastes, bastes what is not said to be left alone.
-  const basted = ways.baste === 'often' && isBird(cut) && !said.tending.some(({ act }) => act === 'baste')
-  const roast = basted ? { ...said, tending: [...said.tending, BASTED] } : said
+export function partsOfSaid(roast: SaidRoast, ways: HouseWays = {}) {
+  const cut = findCut(roast.cut)
+  if (!cut) throw new RangeError(`no cut ${roast.cut}`)
   const salted = roast.preparation === undefined || roast.preparation === 'dry_salt'
   // What a glaze is made of no stage knows.
   const glazes = roast.tending.flatMap(({ act, said }) =>

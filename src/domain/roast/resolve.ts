@@ -10,8 +10,8 @@ import { TEMPER_LIMIT_S } from '@/core/reference/standards'
 import { type Metres, metres } from '@/core/units'
 import { fail, type Outcome, type Path, type Problem, type QuantityKind, succeed } from '../problem/problem'
 import { nearestOf } from '../quantity/nearest'
-import type { HouseCutPart, PlanDocument, SimulateDocument } from './roast-document'
-import { HEAT_RANGE_C, resolveStage } from './stages'
+import type { HouseCutPart, PlanDocument, SimulateDocument, StagePart } from './roast-document'
+import { HEAT_RANGE_C, resolveStage, stagesOf } from './stages'
 
 /** A document whose words have been looked up and whose numbers have been checked. */
 export interface ResolvedRoast {
@@ -318,4 +318,11 @@ export function resolveRoast(
     })
     return { kind: 'serve', serve_c: usual }
   }
+}
+
+/** The stages of a document, a school's own way written out; empty where it has problems. */
+export function stagesOfDocument(document: Parameters<typeof resolveRoast>[0]): readonly StagePart[] {
+  if ('stages' in document.program) return document.program.stages
+  const resolved = resolveRoast(document)
+  return resolved.ok ? stagesOf(resolved.value.program) : []
 }

@@ -1,5 +1,6 @@
 import type { School } from '@/core/program/schools'
 import {
+  isWaitedFor,
   type Program,
   type Stage,
   type StageEnvironment,
@@ -100,18 +101,21 @@ function tendingPart({ act, at_s, every_s, moment }: Tending): StagePart['tendin
   }
 }
 
-/** Ends that are waited for. */
-const WAITS: ReadonlySet<StagePart['until']['kind']> = new Set(['pull', 'core', 'tender'])
-
 /** What each stage is for, from its place: to the pull it cooks, after it the board rests and a fire finishes. */
 export function withRoles(stages: readonly StagePart[]): StagePart[] {
   const heated = ({ environment }: StagePart) => !['counter', 'cabinet', 'fridge'].includes(environment.kind)
-  const waits = stages.findLastIndex(({ until }) => WAITS.has(until.kind))
+  const waits = stages.findLastIndex(isWaitedFor)
   const pull = waits >= 0 ? waits : stages.findLastIndex(heated)
   return stages.map((stage, i) => ({
     ...stage,
     role: i <= pull ? 'cook' : heated(stage) ? 'finish' : 'rest',
   }))
+}
+
+/** The main stretch of heat, by its place: the last whose end is waited for, else the last that cooks. */
+export function mainStage(stages: readonly StagePart[]): number {
+  const waits = stages.findLastIndex(isWaitedFor)
+  return waits >= 0 ? waits : stages.findLastIndex(({ role }) => role === 'cook')
 }
 
 /** A program written out as the stages of a document: the way back from {@link resolveStage}. */

@@ -1,6 +1,7 @@
 import { useId } from 'react'
 import { type DonenessServing, servingsOf } from '@/core/doneness/servings'
 import { type Colour, colourOf } from '@/core/heat/colour'
+import { platesOf } from '@/core/portions/portions'
 import { findCut } from '@/core/reference/cuts'
 import { tendernessOf } from '@/core/reference/tenderness'
 import type { Plan } from '@/core/schedule/plan'
@@ -38,7 +39,7 @@ export function CutFace({
   const wide = geometry.family === 'round' ? geometry.width : geometry.family === 'plump' ? geometry.width : 1.35
   const ry = 78
   const rx = Math.min(168, ry * wide)
-  const servings = servingsOf(plan.slice, Math.max(1, Math.floor(plan.yield.heads)), wishes)
+  const servings = servingsOf(plan.slice, platesOf(plan.yield), wishes)
   const asked = servings.some(({ wanted }) => wanted > 0)
   const short = servings.filter(({ plates, wanted }) => wanted > plates)
   // Cooked until it is tender, no plate is told from another by its degree.
@@ -92,7 +93,7 @@ export function CutFace({
         {tender && (
           <p className="text-lg font-semibold">
             It {TENDERNESS_NAMES[tendernessOf(plan.tender_s)]} at its middle; further out more so. All{' '}
-            {Math.max(1, Math.floor(plan.yield.heads))} plates are alike.
+            {platesOf(plan.yield)} plates are alike.
           </p>
         )}
         <ul className={`space-y-1 ${tender ? 'hidden' : ''}`}>

@@ -2,6 +2,7 @@
 import { buyFor } from '@/core/portions/buy'
 import { gravyFor } from '@/core/portions/gravy'
 import { leftoversOf } from '@/core/portions/leftovers'
+import { platesOf } from '@/core/portions/portions'
 import type { Plan } from '@/core/schedule/plan'
 import { preparationOf } from '@/domain/plan/make-plan'
 import { cutOf } from '@/domain/roast/resolve'
@@ -28,7 +29,7 @@ export function BeforeAfter({
   const cut = cutOf(document.roast)
   if (!cut) return null
   const { mass_kg } = document.roast
-  const feeds = Math.max(1, Math.floor(plan.yield.heads))
+  const feeds = platesOf(plan.yield)
   const guests = document.guests ?? feeds
   const wanted = buyFor(cut, guests, document.price_per_kg ?? undefined)
   const differs = Math.abs(wanted.mass_kg * wanted.pieces - mass_kg) > DIFFERS * mass_kg

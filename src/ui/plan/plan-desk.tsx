@@ -2,6 +2,7 @@
 import Link from 'next/link'
 import { useCallback, useState } from 'react'
 import { colourOf } from '@/core/heat/colour'
+import { platesOf } from '@/core/portions/portions'
 import { findSchool } from '@/core/program/schools'
 import { COOLING, SERVING_WARMTH_C } from '@/core/reference/standards'
 import { tendernessOf } from '@/core/reference/tenderness'
@@ -9,7 +10,7 @@ import { WEIGHTS, type Weight } from '@/core/safety/weight'
 import type { Plan } from '@/core/schedule/plan'
 import { type LivingCook, livingTasks } from '@/domain/cook/living-plan'
 import type { HouseItem } from '@/domain/house/house-item'
-import { cutAsCooked, withProgram } from '@/domain/roast/resolve'
+import { cutAsCooked, stagesOfDocument, withProgram } from '@/domain/roast/resolve'
 import type { PlanDocument } from '@/domain/roast/roast-document'
 import { withRoles } from '@/domain/roast/stages'
 import { STORED } from '@/domain/stored/stored'
@@ -36,7 +37,7 @@ import { Sentence } from './sentence'
 import { TaskList } from './task-list'
 import { TroubleNote } from './trouble-note'
 import { useLivePlan } from './use-live-plan'
-import { stagesOfDocument, useRibbonEdit } from './use-ribbon-edit'
+import { useRibbonEdit } from './use-ribbon-edit'
 import { WaysCard } from './ways-card'
 
 interface DeskProps {
@@ -157,7 +158,7 @@ export function PlanDesk({
       </section>
 
       <div className="grid grid-cols-[minmax(0,1fr)] items-start gap-3 lg:grid-cols-2">
-        <Particulars document={document} heads={Math.max(1, Math.floor(plan.yield.heads))} change={change} />
+        <Particulars document={document} heads={platesOf(plan.yield)} change={change} />
         <WaysCard document={document} kitchen={kitchen} units={units} change={change} />
         <SaidAgain document={document} units={units} />
         <CutCard document={document} kitchen={kitchen} units={units} house={house} change={change} />
@@ -248,7 +249,7 @@ export function PlanDesk({
               />
               <Figure
                 label="Feeds"
-                value={`${Math.max(1, Math.floor(plan.yield.heads))}`}
+                value={`${platesOf(plan.yield)}`}
                 basis="common practice"
                 note={`${mass(cut?.perHead_kg ?? 0.3, units)} raw a head for this cut.${document.guests === null ? '' : ` ${document.guests} eat of it.`}`}
               />

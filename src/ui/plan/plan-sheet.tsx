@@ -1,4 +1,5 @@
 import { gravyFor } from '@/core/portions/gravy'
+import { platesOf } from '@/core/portions/portions'
 import type { Plan } from '@/core/schedule/plan'
 import { preparationOf } from '@/domain/plan/make-plan'
 import { cutOf } from '@/domain/roast/resolve'
@@ -22,6 +23,7 @@ interface SheetProps {
 export function PlanSheet({ kitchen, document, plan, units, version }: SheetProps) {
   const cut = cutOf(document.roast)
   if (!cut) return null
+  const eaters = document.guests ?? platesOf(plan.yield)
   const heats = plan.stages.map(({ stage }) => surroundings(stage, units)).join(' → ')
   return (
     <RunSheet
@@ -46,15 +48,7 @@ export function PlanSheet({ kitchen, document, plan, units, version }: SheetProp
             <strong>{temperature(plan.peak_c, units)}</strong> in the rest. Probe: {lower(cut.probe)}.
           </p>
           {document.gravy && (
-            <p className="mt-1">
-              {gravyWords(
-                gravyFor(
-                  document.guests ?? Math.max(1, Math.floor(plan.yield.heads)),
-                  preparationOf(document) === 'wet_brine',
-                ),
-                document.guests ?? Math.max(1, Math.floor(plan.yield.heads)),
-              )}
-            </p>
+            <p className="mt-1">{gravyWords(gravyFor(eaters, preparationOf(document) === 'wet_brine'), eaters)}</p>
           )}
           {document.notes !== '' && <p className="mt-1">Remember: {document.notes}.</p>}
         </>

@@ -1,10 +1,10 @@
 'use client'
 import type { ClockRight, Trouble } from '@/core/schedule/plan'
+import { stagesOfDocument } from '@/domain/roast/resolve'
 import type { PlanDocument } from '@/domain/roast/roast-document'
 import { troubleWords } from '@/words/cautions'
 import { clock, length, mass, temperature, type Units } from '@/words/units'
 import { schoolName } from '@/words/words'
-import { stagesOfDocument } from './use-ribbon-edit'
 
 /** What is wrong, and what to do about it: each way out is one tap. */
 export function TroubleNote({

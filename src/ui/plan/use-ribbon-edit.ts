@@ -1,16 +1,9 @@
 'use client'
 import { useEffect, useMemo, useRef } from 'react'
-import { resolveRoast } from '@/domain/roast/resolve'
-import type { PlanDocument, StagePart } from '@/domain/roast/roast-document'
-import { stagesOf, withRoles } from '@/domain/roast/stages'
+import { stagesOfDocument } from '@/domain/roast/resolve'
+import type { PlanDocument } from '@/domain/roast/roast-document'
+import { withRoles } from '@/domain/roast/stages'
 import type { RibbonEdit } from '../ribbon/heat-ribbon'
-
-/** The stages a document stands for: its own, or its school's. Empty while the document has problems. */
-export function stagesOfDocument(document: PlanDocument): readonly StagePart[] {
-  if ('stages' in document.program) return document.program.stages
-  const resolved = resolveRoast(document)
-  return resolved.ok ? stagesOf(resolved.value.program) : []
-}
 
 /** A document with one timed stage longer. A school's rest and hot part stay settings of the school. */
 function stretched(document: PlanDocument, index: number, longer_min: number): PlanDocument {

@@ -1,8 +1,7 @@
 'use client'
-import { BASTE_MIN, WAYS, withWay } from '@/domain/house/ways'
-import { cutOf, resolveRoast } from '@/domain/roast/resolve'
+import { WAYS, withWay } from '@/domain/house/ways'
+import { cutOf } from '@/domain/roast/resolve'
 import type { PlanDocument } from '@/domain/roast/roast-document'
-import { stagesOf } from '@/domain/roast/stages'
 import type { Units } from '@/words/units'
 import { wayWords } from '@/words/ways'
 import { Ways } from '../controls/ways'
@@ -44,32 +43,9 @@ export function WaysCard({
           kitchen={kitchen}
           ways={ways}
           units={units}
-          choose={(id, option) =>
-            change((last) => (id === 'baste' && option === 'often' ? basted(last) : withWay(last, id, option)))
-          }
+          choose={(id, option) => change((last) => withWay(last, id, option))}
         />
       </div>
     </details>
   )
-}
-
-/** The main stretch of heat basted: a school becomes its own stages for that. */
-function basted(document: PlanDocument): PlanDocument {
-  const resolved = resolveRoast(document)
-  if (!resolved.ok) return document
-  const stages = 'stages' in document.program ? document.program.stages : stagesOf(resolved.value.program)
-  const main = stages.findLastIndex(({ until }) => until.kind === 'pull' || until.kind === 'core')
-  if (main < 0) return document
-  const name = 'stages' in document.program ? document.program.name : undefined
-  return {
-    ...document,
-    program: {
-      ...(name ? { name } : {}),
-      stages: stages.map((stage, i) =>
-        i === main
-          ? { ...stage, tending: [...stage.tending, { act: 'baste', at_min: BASTE_MIN, every_min: BASTE_MIN }] }
-          : stage,
-      ),
-    },
-  }
 }
