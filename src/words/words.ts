@@ -73,6 +73,7 @@ export const INPUT_NAMES: Readonly<Record<string, string>> = {
   oven_k: 'how true the oven is',
   wetness: 'how dry the surface is',
   convection: 'how the air moves in this oven',
+  drying: 'how fast its surface dries',
   model: 'the model itself',
 }
 /** How tender a tough cut has become. */

@@ -1,4 +1,4 @@
-import { parametersVaried } from '../heat/parameters'
+import { PARAMETER_DOUBT, parametersVaried } from '../heat/parameters'
 import { bodiesOf, type PieceSize, usualThickness } from '../heat/piece'
 import { isSafe, type SafetyLeast } from '../safety/least'
 import { cook } from '../simulate/cook'
@@ -19,7 +19,12 @@ export interface Doubt {
   readonly convection: number
   /** Of the model itself: the conductivity stands for what the physics leaves out, relative. */
   readonly model: number
+  /** Of the time in which the surface dries, relative. */
+  readonly drying: number
 }
+
+/** What differs from piece to piece, kitchen to kitchen and cut to cut besides what the evidence leaves open, relative. */
+const BETWEEN = { pieces: 0.12, kitchens: 0.08, cuts: 0.04 } as const
 
 /**
  * Doubts of a home kitchen (common practice: dials lie by 5–25 °C, a fridge by a few degrees).
@@ -29,9 +34,10 @@ export const usualDoubt = (measured: boolean): Doubt => ({
   thickness: measured ? 0.03 : 0.07,
   start_k: 1.5,
   oven_k: 6,
-  wetness: 0.2,
-  convection: 0.12,
-  model: 0.06,
+  wetness: Math.hypot(PARAMETER_DOUBT.wetness, BETWEEN.pieces),
+  convection: Math.hypot(PARAMETER_DOUBT.contact, BETWEEN.kitchens),
+  model: Math.hypot(PARAMETER_DOUBT.conduction, BETWEEN.cuts),
+  drying: PARAMETER_DOUBT.drying,
 })
 
 export type DoubtName = keyof Doubt
@@ -68,7 +74,7 @@ export interface EnsembleAnswer {
 }
 
 const BAND_STEP_S = 300
-const INPUTS: readonly DoubtName[] = ['thickness', 'start_k', 'oven_k', 'wetness', 'convection', 'model']
+const INPUTS: readonly DoubtName[] = ['thickness', 'start_k', 'oven_k', 'wetness', 'convection', 'model', 'drying']
 
 /** Cooks the same roast many times with the inputs drawn from their doubts. Seeded: same answer every time. */
 export function cookEnsemble(setup: EnsembleSetup): EnsembleAnswer {
@@ -87,6 +93,7 @@ export function cookEnsemble(setup: EnsembleSetup): EnsembleAnswer {
     const drawn = parametersVaried(parameters, {
       conduction: doubt.model * draw('model', member),
       contact: doubt.convection * draw('convection', member),
+      drying: doubt.drying * draw('drying', member),
     })
     const size: PieceSize = {
       ...piece,

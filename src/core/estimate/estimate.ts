@@ -1,11 +1,11 @@
 import { pullStageIndex } from '../program/stage'
 import { type Spread, spreadOf } from './ensemble'
 import { COURSE_STEP_S, cookMember, type EstimateSetup, tracksOf } from './member'
-import { pacedPull } from './pace'
+import { blendedPull, fitsOf, pacedPull, pacesOf } from './pace'
 import { quantile, seededRandom, stratifiedNormals } from './random'
-import { levelOf, type Reading, recentOf } from './reading'
+import type { Reading } from './reading'
 import { smooth } from './smoother'
-import { type Drawn, depthOf, NAMES, UNKNOWNS, type Unknown } from './unknowns'
+import { type Drawn, depthOf, MIDDLE, NAMES, UNKNOWNS, type Unknown } from './unknowns'
 
 export type { EstimateSetup } from './member'
 
@@ -53,7 +53,9 @@ export interface Posterior {
 /** Most readings used of each probe: spread evenly, the last always among them. More teach nothing new, for errors are correlated. */
 const MOST_READINGS = 18
 /** Error of one reading, K: noise of the probe and of the model between readings. */
-const READING_K = 1.5
+const READING_K = 1
+/** The first reading's error over the last one's, less one. */
+const OLD_DOUBT = 1
 /** A reading is set aside where it is farther from every belief than this many deviations, and this far, K. */
 const ASIDE = { deviations: 6, least_k: 15 } as const
 /** So many readings take half of what coarse members are off. */
@@ -105,7 +107,8 @@ export function assimilate(setup: EstimateSetup): Posterior {
   const random = seededRandom(seed)
   const theta = NAMES.map((name) => {
     const spread = UNKNOWNS[name] * (name === 'thickness' && setup.measured ? 0.5 : 1)
-    return stratifiedNormals(members, random).map((value) => value * spread)
+    const middle = MIDDLE[name] ?? 0
+    return stratifiedNormals(members, random).map((value) => middle + value * spread)
   })
   let wanted = thinned(setup.readings, setup.now_s)
   const aside: number[] = []
@@ -120,21 +123,27 @@ export function assimilate(setup: EstimateSetup): Posterior {
     const kept = wanted.flatMap((_, k) => (fits[k] ? [k] : []))
     if (kept.length === 0) break
     const predictions = new Float64Array(kept.length * members)
+    const errors = kept.map((k) => readingError(wanted[k] as Wanted, setup.now_s))
     kept.forEach((k, row) => {
-      for (let m = 0; m < members; m++) predictions[row * members + m] = said[m]?.[k] as number
+      for (let m = 0; m < members; m++)
+        predictions[row * members + m] = (said[m]?.[k] as number) / (errors[row] as number)
     })
     smooth(
       theta,
       predictions,
-      kept.map((k) => wanted[k]?.value_c as number),
+      kept.map((k, row) => (wanted[k]?.value_c as number) / (errors[row] as number)),
       members,
-      ROUNDS * READING_K ** 2,
+      ROUNDS,
       random,
     )
     wanted = kept.map((k) => wanted[k] as Wanted)
   }
   return { theta, members, aside }
 }
+
+/** Error of a reading, K: long ago it says more of how a model begins than of how this cook will end. */
+const readingError = ({ time_s }: Reading, now_s: number): number =>
+  READING_K * (1 + OLD_DOUBT * (1 - Math.min(1, time_s / Math.max(1, now_s))))
 
 /** Whether any belief comes near a reading. */
 function explained(value_c: number, said: readonly Float64Array[], k: number): boolean {
@@ -162,13 +171,8 @@ export function foresee(setup: EstimateSetup, posterior: Posterior, most = poste
   const usable = setup.readings.map((reading, i) => ({ ...reading, i })).filter(({ i }) => !aside.has(i))
   const wanted = thinned(usable, setup.now_s)
   const tracks = tracksOf(wanted)
-  const recent = recentOf(usable, setup.now_s)
-  const times = recent.map(({ time_s }) => time_s)
-  const level = levelOf(
-    times,
-    recent.map(({ value_c }) => value_c),
-    setup.now_s,
-  )
+  const paces = pacesOf(usable, setup.pull_c.length, setup.now_s)
+  const fits = setup.certain ? [] : fitsOf(setup, usable)
   // A pull by the clock comes when the clock says; nothing is to be foreseen.
   const byClock = endsByClock(setup)
   // Members that were moved to readings have taken their own coarseness into account with them.
@@ -194,13 +198,18 @@ export function foresee(setup: EstimateSetup, posterior: Posterior, most = poste
       misfit += ((wanted[k] as Reading).value_c - (member.predicted[k] as number)) ** 2
     if (run.outcome !== 'reached') continue
     const left = Math.max(0, run.pull_s - setup.now_s)
-    const paced = level && !byClock ? pacedPull(member, level, times, setup.now_s) : run.pull_s
-    const ahead = Math.max(left, paced - setup.now_s)
-    const whole = Math.max(paced, setup.now_s)
+    const decides = decidingOf(run.pullCore_c, setup.pull_c)
+    const pace = paces[decides]
+    const probe = member.probes[decides]
+    const paced = pace && probe && !byClock ? pacedPull(run.pull_s, probe, pace, setup.now_s) : run.pull_s
+    const fitted = fits[decides]
+    const blended = fitted === undefined || byClock ? paced : blendedPull(paced, fitted, run.pull_s, setup.now_s)
+    const ahead = Math.max(left, blended - setup.now_s)
+    const whole = Math.max(blended, setup.now_s)
     const doubt = FUTURE_DOUBT * ahead + MODEL_DOUBT * whole * Math.min(1, ahead / (0.2 * Math.max(1, whole)))
     const pull = byClock
       ? run.pull_s
-      : Math.max(setup.now_s, paced + finer * Math.max(0, paced - setup.now_s) + doubt * (future[m] as number))
+      : Math.max(setup.now_s, blended + finer * Math.max(0, blended - setup.now_s) + doubt * (future[m] as number))
     pulls.push(pull)
     carves.push(Math.max(setup.now_s, pull + run.carve_s - run.pull_s))
     peaks.push(Math.min(...run.peak_c))
@@ -236,6 +245,15 @@ export function foresee(setup: EstimateSetup, posterior: Posterior, most = poste
     course: courseOf(courses, some ? Math.max(...pulls) : 0),
     members: count,
   }
+}
+
+/** The body that is last at its reading. */
+function decidingOf(core_c: readonly number[], pull_c: readonly number[]): number {
+  let decides = 0
+  for (let i = 1; i < core_c.length; i++)
+    if ((core_c[i] as number) - (pull_c[i] as number) < (core_c[decides] as number) - (pull_c[decides] as number))
+      decides = i
+  return decides
 }
 
 const NOTHING_DRAWN: Drawn = () => 0

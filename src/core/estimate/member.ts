@@ -9,7 +9,7 @@ import {
   type StageChange,
 } from '../simulate/stepper'
 import type { Reading } from './reading'
-import { bodiesAs, type Drawn, depthOf, fluxOf, parametersOf } from './unknowns'
+import { bodiesAs, type Drawn, depthOf, parametersOf } from './unknowns'
 
 /** A cook in progress as the estimator takes it. */
 export interface EstimateSetup extends CookConditions {
@@ -35,6 +35,12 @@ export interface EstimateSetup extends CookConditions {
 
 export const COURSE_STEP_S = 300
 
+/** What a member's probe reads through time. */
+export interface ProbeCourse {
+  readonly time_s: readonly number[]
+  readonly value_c: readonly number[]
+}
+
 /** What one member says of one cook. */
 export interface MemberRun {
   readonly run: CookRun
@@ -44,8 +50,8 @@ export interface MemberRun {
   readonly predicted: Float64Array
   /** Its true centre at the point shown, each five minutes; NaN after the pull. */
   readonly course: readonly number[]
-  /** Its probe at the point shown, at each step. */
-  readonly probe: { readonly time_s: readonly number[]; readonly value_c: readonly number[] }
+  /** The probe of each body as it sits now, at each step; undefined where a body has none. */
+  readonly probes: readonly (ProbeCourse | undefined)[]
 }
 
 /** Readings by where the probe sits: which body, which sitting, which of the two depths. */
@@ -91,7 +97,6 @@ export function cookMember(
   const parameters = parametersOf(of, setup.parameters)
   const bodies = bodiesAs(of, setup.piece, setup.thickness_m, parameters)
   const start_c = setup.start_c + of('start_k')
-  const flux = fluxOf(of, setup.thickness_m)
   const shown = readings.at(-1)?.body ?? 0
   const predicted = new Float64Array(readings.length)
   const depths = tracks.map(({ depth }) => (setup.certain ? 0 : depthOf(of(depth))))
@@ -99,7 +104,10 @@ export function cookMember(
   const next = tracks.map(() => 0)
   const last_s = readings.at(-1)?.time_s ?? 0
   const course: number[] = []
-  const probe: { time_s: number[]; value_c: number[] } = { time_s: [], value_c: [] }
+  const probes: ({ time_s: number[]; value_c: number[] } | undefined)[] = bodies.map(() => undefined)
+  // The one shown is last, so of two sittings in a body the present one stays.
+  for (const { body } of tracks.toReversed()) probes[body] = { time_s: [], value_c: [] }
+  const present = tracks.map((track, t) => tracks.findIndex(({ body }) => body === track.body) === t)
   const { least } = setup
   const meters = least && whole ? bodies.map(() => new SafetyMeter(least)) : []
   const stepped = (stepper: RoastStepper, from_s: number): boolean => {
@@ -122,9 +130,9 @@ export function cookMember(
         next[t] = at + 1
       }
       before[t] = value
-      if (whole && t === 0) {
-        probe.time_s.push(to_s)
-        probe.value_c.push(value)
+      if (whole && present[t]) {
+        probes[track.body]?.time_s.push(to_s)
+        probes[track.body]?.value_c.push(value)
       }
     })
     if (!whole) return to_s >= last_s
@@ -144,7 +152,6 @@ export function cookMember(
       resolution: setup.certain ? RESOLUTION.answer : RESOLUTION.estimate,
       changes: setup.changes,
       air: setup.air,
-      flux,
       stillIn_s: setup.now_s,
     },
     { stepped, bare: true },
@@ -157,5 +164,5 @@ export function cookMember(
   const safe =
     least === undefined ||
     meters.every((meter, body) => isPointSafe(least, run.points[body] as PointId, meter, run.peak_c[body] as number))
-  return { run, safe, predicted, course, probe }
+  return { run, safe, predicted, course, probes }
 }

@@ -1,8 +1,10 @@
-import type { MemberRun } from './member'
-import { type Level, levelOf } from './reading'
+import type { EstimateSetup, ProbeCourse } from './member'
+import { exponentialFit, LEVEL_LEAST, LEVEL_SPAN_S, type Level, levelOf, type Reading, recentOf } from './reading'
+
+type FitSetup = Pick<EstimateSetup, 'now_s' | 'pull_c' | 'changes'>
 
 /** A member's probe at a time, by straight lines between its steps; undefined outside them. */
-function probeAt({ time_s, value_c }: MemberRun['probe'], at_s: number): number | undefined {
+function probeAt({ time_s, value_c }: ProbeCourse, at_s: number): number | undefined {
   let low = 0
   let high = time_s.length - 1
   if (high < 1 || at_s < (time_s[0] as number) || at_s > (time_s[high] as number)) return undefined
@@ -21,18 +23,39 @@ function probeAt({ time_s, value_c }: MemberRun['probe'], at_s: number): number 
 const TRUSTED = { from: 0.5, over: 0.2 } as const
 const PACE = { least: 0.55, most: 1.8, doubt: 0.15 } as const
 
+/** How the readings of one body go: their level now, and when they were read, s. */
+export interface Pace {
+  readonly level: Level
+  readonly times: readonly number[]
+}
+
+/** The pace of each body's readings; undefined where they say none. @param bodies how many there are */
+export function pacesOf(readings: readonly Reading[], bodies: number, now_s: number): (Pace | undefined)[] {
+  return Array.from({ length: bodies }, (_, body) => {
+    const recent = recentOf(
+      readings.filter((reading) => (reading.body ?? 0) === body),
+      now_s,
+    )
+    const times = recent.map(({ time_s }) => time_s)
+    const level = levelOf(
+      times,
+      recent.map(({ value_c }) => value_c),
+      now_s,
+    )
+    return level ? { level, times } : undefined
+  })
+}
+
 /**
  * A member's pull, s, from where its own probe would read what is read now, at the pace that is seen:
  * what the smoother could not explain shows in level and slope, and those are carried on. Level and
  * slope of reading and member are taken by the same line at the same times, so a member that is right
  * is left as it is.
  *
- * @param level of the readings at `now_s`
- * @param times the readings' times, s
+ * @param pull_s the member's own pull, s
+ * @param probe of the body that decides it
  */
-export function pacedPull(member: MemberRun, level: Level, times: readonly number[], now_s: number): number {
-  const { run, probe } = member
-  const { pull_s } = run
+export function pacedPull(pull_s: number, probe: ProbeCourse, { level, times }: Pace, now_s: number): number {
   const own = times.map((time_s) => probeAt(probe, time_s))
   if (own.some((value) => value === undefined)) return pull_s
   const line = levelOf(times, own as number[], now_s)
@@ -58,4 +81,39 @@ export function pacedPull(member: MemberRun, level: Level, times: readonly numbe
   const pace = Math.min(PACE.most, Math.max(PACE.least, level.slope_per_s / there.slope_per_s)) ** trust
   const left = Math.max(0, pull_s - at) / pace
   return now_s + late * left + (1 - late) * Math.max(0, pull_s - now_s)
+}
+
+/** From this share of the cook on the fit counts, fully so much later, and then by this weight. */
+const FITTED = { from: 0.55, over: 0.2, weight: 0.5 } as const
+
+/**
+ * Near its end the curve itself says when: an exponential through the last readings of a body, which knows nothing
+ * of meat, errs otherwise than the model does, and half of each is nearer than either.
+ *
+ * @param fitted when the fit comes to the pull, s
+ */
+export function blendedPull(paced_s: number, fitted_s: number, pull_s: number, now_s: number): number {
+  const done = now_s / Math.max(now_s, pull_s)
+  const weight = FITTED.weight * Math.min(1, Math.max(0, (done - FITTED.from) / FITTED.over))
+  // A fit that says something else altogether has seen something else than a climb.
+  const ahead = Math.max(1, paced_s - now_s)
+  const bounded = now_s + Math.min(2 * ahead, Math.max(0.5 * ahead, fitted_s - now_s))
+  return paced_s + weight * (bounded - paced_s)
+}
+
+/** When each body's readings come to its pull by their own curve, s; undefined where something changed lately or is still to change. */
+export function fitsOf(setup: FitSetup, readings: readonly Reading[]): (number | undefined)[] {
+  const { now_s, pull_c, changes = [] } = setup
+  if (changes.some(({ time_s }) => time_s > now_s - LEVEL_SPAN_S)) return pull_c.map(() => undefined)
+  return pull_c.map((wanted_c, body) => {
+    const recent = recentOf(
+      readings.filter((reading) => (reading.body ?? 0) === body),
+      now_s,
+    )
+    const last = recent.at(-1)
+    if (recent.length < LEVEL_LEAST || !last || last.time_s - (recent[0] as Reading).time_s < LEVEL_SPAN_S / 2)
+      return undefined
+    const end_s = exponentialFit(recent, wanted_c)
+    return Number.isFinite(end_s) ? end_s : undefined
+  })
 }

@@ -8,11 +8,11 @@ import { cook } from '../simulate/cook'
 import { RESOLUTION } from '../simulate/stepper'
 import { assimilate, type EstimateSetup, estimate, foresee } from './estimate'
 import { cookMember, tracksOf } from './member'
-import { pacedPull } from './pace'
+import { blendedPull, fitsOf, pacedPull, pacesOf } from './pace'
 import { quantile, seededRandom, stratifiedNormals } from './random'
 import { levelOf, type Reading, recentOf } from './reading'
 import { smooth } from './smoother'
-import { bodiesAs, type Drawn, fluxOf, NAMES, parametersOf, UNKNOWNS } from './unknowns'
+import { bodiesAs, type Drawn, NAMES, parametersOf, UNKNOWNS } from './unknowns'
 
 const cut = findCut('pork-loin')
 const turkey = findCut('turkey')
@@ -151,17 +151,15 @@ describe('a member', () => {
     expect(pull('wetness', 0.4)).toBeGreaterThan(pull('wetness', -0.4))
     expect(pull('contact', 0.3)).toBeLessThan(pull('contact', -0.3))
     expect(pull('conduct', 0.07)).toBeLessThan(pull('conduct', -0.07))
-    expect(pull('late', 0.6)).toBeLessThanOrEqual(pull('late', -0.6))
+    expect(pull('drying', 1)).toBeGreaterThan(pull('drying', -1))
     expect(pull('depth', 1)).toBe(pull('depth', -1))
     expect(new Set(NAMES).size).toBe(Object.keys(UNKNOWNS).length)
   })
 
-  it('drawn parameters stay physical, and no flux is no function', () => {
+  it('drawn parameters stay physical', () => {
     const wild: Drawn = () => 2
     const parameters = parametersOf(wild, HEAT_PARAMETERS)
     expect(parameters.conductivity_factor).toBeGreaterThan(0)
-    expect(fluxOf(nothing, 0.07)).toBeUndefined()
-    expect(fluxOf(wild, 0.07)?.(0)).toBe(1)
     for (const body of bodiesAs(wild, { cut: turkey, mass_kg: 6, stuffed: true }, 0.1, parameters))
       expect(body.mass_kg).toBeGreaterThan(0)
   })
@@ -174,14 +172,10 @@ describe('pace', () => {
       const now_s = share * truth.pull_s
       const certain = setup({ readings, now_s, certain: true })
       const member = cookMember(certain, nothing, readings, tracksOf(readings), true)
-      const times = recentOf(readings, now_s).map(({ time_s }) => time_s)
-      const level = levelOf(
-        times,
-        recentOf(readings, now_s).map(({ value_c }) => value_c),
-        now_s,
-      )
-      if (!level) continue
-      expect(Math.abs(pacedPull(member, level, times, now_s) - member.run.pull_s)).toBeLessThan(
+      const [pace] = pacesOf(readings, 1, now_s)
+      const [probe] = member.probes
+      if (!pace || !probe) continue
+      expect(Math.abs(pacedPull(member.run.pull_s, probe, pace, now_s) - member.run.pull_s)).toBeLessThan(
         RESOLUTION.estimate.dt_s,
       )
     }
@@ -191,15 +185,29 @@ describe('pace', () => {
     const readings = readingsUntil(0.85, (value_c) => value_c + 2)
     const now_s = 0.85 * truth.pull_s
     const member = cookMember(setup({ readings, now_s, certain: true }), nothing, readings, tracksOf(readings), true)
-    const recent = recentOf(readings, now_s)
-    const times = recent.map(({ time_s }) => time_s)
-    const level = levelOf(
-      times,
-      recent.map(({ value_c }) => value_c),
-      now_s,
-    )
-    if (!level) throw new Error('no level')
-    expect(pacedPull(member, level, times, now_s)).toBeLessThan(member.run.pull_s - 60)
+    const [pace] = pacesOf(readings, 1, now_s)
+    const [probe] = member.probes
+    if (!pace || !probe) throw new Error('no pace')
+    expect(pacedPull(member.run.pull_s, probe, pace, now_s)).toBeLessThan(member.run.pull_s - 60)
+  })
+
+  it('near the end half of what the curve itself says is taken, early nothing, and never a wild fit', () => {
+    expect(blendedPull(6000, 8000, 6000, 1500)).toBe(6000)
+    expect(blendedPull(6000, 6600, 6000, 5400)).toBe(6300)
+    expect(blendedPull(6000, 99_000, 6000, 5400)).toBe(6300)
+    expect(blendedPull(6000, 0, 6000, 5400)).toBe(5850)
+  })
+
+  it('a curve is carried on by its own bend, and by nothing while a change is near', () => {
+    const readings = Array.from({ length: 30 }, (_, i) => ({
+      time_s: i * 60,
+      value_c: 60 - 40 * Math.exp((-i * 60) / 3000),
+    }))
+    const end_s = -3000 * Math.log(10 / 40)
+    const asked = { now_s: 29 * 60, pull_c: [50], changes: [] }
+    expect(Math.abs((fitsOf(asked, readings)[0] as number) / end_s - 1)).toBeLessThan(0.03)
+    expect(fitsOf({ ...asked, changes: [{ time_s: 1000, set_c: 120 }] }, readings)).toEqual([undefined])
+    expect(fitsOf({ ...asked, pull_c: [50, 50] }, readings)[1]).toBeUndefined()
   })
 })
 

@@ -17,8 +17,8 @@ export interface Level {
   readonly doubt: number
 }
 
-const LEVEL_SPAN_S = 1500
-const LEVEL_LEAST = 8
+export const LEVEL_SPAN_S = 1500
+export const LEVEL_LEAST = 8
 /** A rise under this is no pace, K/h. */
 const LEAST_K_PER_H = 0.2
 
@@ -77,4 +77,39 @@ export function straightLine(readings: readonly Reading[], pull_c: number): numb
   const from = readings.find(({ time_s }) => time_s >= last.time_s - LINE_S) ?? last
   const slope = (last.value_c - from.value_c) / (last.time_s - from.time_s)
   return slope > 0 ? last.time_s + (pull_c - last.value_c) / slope : Number.POSITIVE_INFINITY
+}
+
+/**
+ * A careful cook's tool: an exponential towards a level of its own through the last 25 minutes, by least squares, s.
+ * Where it bends the wrong way or levels off too low, the straight line. Infinity while it does not rise.
+ * @example Math.round(exponentialFit([{ time_s: 0, value_c: 20 }, { time_s: 600, value_c: 30 }], 50)) // 1800
+ */
+export function exponentialFit(readings: readonly Reading[], pull_c: number): number {
+  const last = readings.at(-1)
+  if (!last) return Number.POSITIVE_INFINITY
+  const near = readings.filter(({ time_s }) => time_s >= last.time_s - LEVEL_SPAN_S)
+  const straight = straightLine(readings, pull_c)
+  if (near.length < LEVEL_LEAST || last.value_c >= pull_c) return straight
+  let best = { misfit: Number.POSITIVE_INFINITY, end_s: straight }
+  for (let tau = 900; tau < 200_000; tau *= 1.15)
+    for (const sign of [1, -1]) {
+      // value = a + b·e^(∓(t − last)/τ): linear in a and b; falling curvature first, then rising.
+      const x = near.map(({ time_s }) => Math.exp((-sign * (time_s - last.time_s)) / tau))
+      const mx = x.reduce((sum, v) => sum + v, 0) / x.length
+      const my = near.reduce((sum, { value_c }) => sum + value_c, 0) / near.length
+      let cross = 0
+      let square = 0
+      near.forEach(({ value_c }, i) => {
+        cross += ((x[i] as number) - mx) * (value_c - my)
+        square += ((x[i] as number) - mx) ** 2
+      })
+      const b = cross / Math.max(1e-12, square)
+      const a = my - b * mx
+      const misfit = near.reduce((sum, { value_c }, i) => sum + (value_c - a - b * (x[i] as number)) ** 2, 0)
+      const share = (pull_c - a) / b
+      if (misfit >= best.misfit || !(share > 0)) continue
+      const end_s = last.time_s - sign * tau * Math.log(share)
+      if (end_s > last.time_s) best = { misfit, end_s }
+    }
+  return best.end_s
 }

@@ -5,21 +5,27 @@ import { type EquivalentBall, firstZero } from '../heat/shape'
 /**
  * What is not known of a cook, each with its doubt before any reading (one standard deviation).
  *
- * `late` lets the surface take more or less heat as the cook goes on: the physics of the late
+ * `drying` is the time in which the surface stops being wet, times e to its power: the physics of the late
  * surface is where models of meat differ, so the doubt about the model itself is part of the state.
  */
 export const UNKNOWNS = {
-  thickness: 0.12,
+  thickness: 0.16,
   start_k: 2,
   oven_k: 8,
-  wetness: 0.45,
+  wetness: 0.7,
   contact: 0.3,
-  conduct: 0.07,
+  conduct: 0.1,
   shape: 0.45,
-  late: 0.6,
+  drying: 1,
+  second: 0.2,
   depth: 1,
   depth2: 1,
 } as const
+/**
+ * Where the middle lies before any reading, where not at what the plan has. Wetter and sooner dry is as likely by the
+ * charts as what is in use, for they only know the end; a probe also sees the way there.
+ */
+export const MIDDLE: Readonly<Partial<Record<keyof typeof UNKNOWNS, number>>> = { wetness: 0.6, drying: -0.6 }
 export type Unknown = keyof typeof UNKNOWNS
 export const NAMES = Object.keys(UNKNOWNS) as Unknown[]
 /** One member's values by name. */
@@ -36,12 +42,12 @@ function reshaped(ball: EquivalentBall, more: number): EquivalentBall {
   const shape = Math.min(4, Math.max(1, ball.shape + more))
   const radius_m = (ball.radius_m * shape) / ball.shape
   const slowest = ball.conduction * (firstZero(ball.shape) / ball.radius_m) ** 2
-  return { shape, radius_m, conduction: slowest * (radius_m / firstZero(shape)) ** 2 }
+  return { ...ball, shape, radius_m, conduction: slowest * (radius_m / firstZero(shape)) ** 2 }
 }
 
 /** The parameters as a member has them. */
 export const parametersOf = (of: Drawn, base: HeatParameters): HeatParameters =>
-  parametersVaried(base, { conduction: of('conduct'), contact: of('contact') })
+  parametersVaried(base, { conduction: of('conduct'), contact: of('contact'), drying: of('drying') })
 
 /** The bodies as a member has them. @param thickness_m as told or usual, m */
 export const bodiesAs = (
@@ -58,16 +64,9 @@ export const bodiesAs = (
       wetness: (piece.wetness ?? 1) * Math.exp(of('wetness')),
     },
     parameters,
-  ).map((body) => (more === 0 ? body : { ...body, ball: reshaped(body.ball, more) }))
-}
-
-/** `late` counts from this share of its scale on; the scale is about twice the time to half way. */
-const LATE_FROM = 0.3
-const LATE_LEAST_S = 3600
-/** Factor on what the surface takes, by time; undefined where there is no doubt. @param thickness_m told, m */
-export const fluxOf = (of: Drawn, thickness_m: number): ((time_s: number) => number) | undefined => {
-  const late = of('late')
-  if (late === 0) return undefined
-  const scale_s = Math.max(LATE_LEAST_S, (4 * thickness_m) / 2 / 1e-5)
-  return (time_s) => Math.exp(late * Math.min(1, Math.max(0, time_s / scale_s - LATE_FROM)))
+  ).map((body, i) => ({
+    ...body,
+    ...(more === 0 ? {} : { ball: reshaped(body.ball, more) }),
+    ...(i === 1 ? { exposure: Math.min(1, body.exposure * Math.exp(of('second'))) } : {}),
+  }))
 }

@@ -11,8 +11,8 @@ import { ZERO_C_IN_K } from './vapour'
 const PATCH_M2K_PER_W = 0.02
 /** Fat and steam under a patch let no more through than this, however it is pressed on, W/m²K. */
 const MOST_W_PER_M2K = 60
-/** Under foil or in a bag everything stays wet, and what is wet does not brown: it dries as far as the surface may, all of it from this share of evaporation on. */
-const DRIES_FROM = 0.3
+/** Under foil or in a bag everything stays wet, and what is wet does not brown: between these shares of evaporation it dries in part. */
+const DRIES = { from: 0.1, whole: 0.3 } as const
 const ACTIVATION_K = 12_027
 const AT_150_C_K = 423.15
 
@@ -34,7 +34,8 @@ export const patchTemperature = (front_c: number, around_c: number, outside_w_pe
  * @param evaporation share of the surface's evaporation that the cover lets through
  * @example dryShare(1) // 1
  */
-export const dryShare = (evaporation: number): number => Math.min(1, evaporation / DRIES_FROM)
+export const dryShare = (evaporation: number): number =>
+  Math.min(1, Math.max(0, (evaporation - DRIES.from) / (DRIES.whole - DRIES.from)))
 
 /**
  * How fast a patch browns, against 150 °C.

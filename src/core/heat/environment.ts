@@ -1,6 +1,6 @@
 import type { Surroundings } from './kernel'
 import type { HeatParameters } from './parameters'
-import { evaporationTableOf, STANDARD_PRESSURE_PA } from './vapour'
+import { type EvaporationTable, evaporationTableOf, STANDARD_PRESSURE_PA, ZERO_C_IN_K } from './vapour'
 
 /** What surrounds the meat during a stage. */
 export type EnvironmentKind = 'oven' | 'fire' | 'pan' | 'bath' | 'cabinet' | 'counter' | 'fridge'
@@ -17,16 +17,63 @@ export type OvenKind = 'still' | 'fan'
  */
 const CONTACT = { fire: 14, pan: 85, bath: 180, cabinet: 9, fridge: 7 } as const
 
-/** Contact between a bird's cavity wall and its stuffing, W/m²K. Fitted on the published times of stuffed turkeys. */
-export const CAVITY_W_PER_M2K = 45
-
 /** How a cover changes the surface: share of contact and of radiation that remains, and of evaporation. */
-export const COVERS: Readonly<
-  Record<Exclude<Cover, 'tent'>, { contact: number; radiation: number; evaporation: number }>
-> = {
-  bare: { contact: 1, radiation: 1, evaporation: 1 },
-  foil: { contact: 0.5, radiation: 0.12, evaporation: 0.04 },
-  bag: { contact: 1, radiation: 0.9, evaporation: 0 },
+interface Covered {
+  readonly contact: number
+  readonly radiation: number
+  readonly evaporation: number
+}
+const BARE: Covered = { contact: 1, radiation: 1, evaporation: 1 }
+const BAG: Covered = { contact: 1, radiation: 0.9, evaporation: 0 }
+/** A piece of foil laid over a breast or legs: it shades them and is open at its sides. */
+export const SHIELD: Covered = { contact: 0.5, radiation: 0.12, evaporation: 0.04 }
+
+function coveredBy(cover: Cover, parameters: HeatParameters): Covered {
+  switch (cover) {
+    case 'bare':
+      return BARE
+    case 'bag':
+      return BAG
+    case 'tent':
+      return {
+        contact: parameters.tent_contact,
+        radiation: parameters.tent_radiation,
+        evaporation: parameters.tent_evaporation,
+      }
+    case 'foil':
+      // Sealed: what evaporates stays in its pocket and condenses on the meat again.
+      return { contact: parameters.foil_contact, radiation: parameters.foil_radiation, evaporation: 0.04 }
+    default:
+      return cover satisfies never
+  }
+}
+
+/** Vapour in a shut warm cabinet and in a refrigerator, Pa (from memory). */
+const CABINET_PA = 4000
+const FRIDGE_PA = 600
+/** How much more air goes through than through a still oven. A fan drives it out; a fire draws it. */
+const VENTS = { still: 1, fan: 1.5, fire: 4 } as const
+/** Gas constant of water vapour, J/kg·K. */
+const VAPOUR_J_PER_KG_K = 461.5
+/** Vapour tables are made this far apart, Pa, up to this. */
+const VAPOUR_STEP_PA = 250
+const MOST_VAPOUR_PA = 30_000
+
+/**
+ * The vapour in an oven or over a fire that a roast gives so much to.
+ * @param given_kg_per_s evaporated by all that is in it
+ */
+export function ventedVapour(
+  kind: 'oven' | 'fire',
+  oven: OvenKind,
+  air_c: number,
+  given_kg_per_s: number,
+  parameters: HeatParameters,
+): EvaporationTable {
+  const vent = parameters.vent_m3_per_s * VENTS[kind === 'fire' ? 'fire' : oven]
+  const more_pa = (Math.max(0, given_kg_per_s) * VAPOUR_J_PER_KG_K * (air_c + ZERO_C_IN_K)) / vent
+  const pa = Math.min(MOST_VAPOUR_PA, parameters.room_vapour_pa + more_pa)
+  return evaporationTableOf(Math.round(pa / VAPOUR_STEP_PA) * VAPOUR_STEP_PA, parameters.pressure_pa)
 }
 
 /**
@@ -40,14 +87,7 @@ export function setSurroundings(
   cover: Cover,
   parameters: HeatParameters,
 ): void {
-  const covered =
-    cover === 'tent'
-      ? {
-          contact: parameters.tent_contact,
-          radiation: parameters.tent_radiation,
-          evaporation: parameters.tent_evaporation,
-        }
-      : COVERS[cover]
+  const covered = coveredBy(cover, parameters)
   const contact =
     kind === 'oven'
       ? oven === 'fan'
@@ -56,13 +96,11 @@ export function setSurroundings(
       : kind === 'counter'
         ? parameters.counter_w_per_m2k
         : CONTACT[kind]
-  const hot = kind === 'oven' || kind === 'fire' || kind === 'pan'
   into.convection_w_per_m2k = contact * covered.contact
   into.emissivity = kind === 'bath' ? 0 : parameters.emissivity * covered.radiation * (kind === 'pan' ? 0.5 : 1)
   into.browning = 1
   into.evaporation = kind === 'bath' ? 0 : covered.evaporation
-  const vapour_pa =
-    hot || kind === 'cabinet' ? parameters.oven_vapour_pa : kind === 'fridge' ? 600 : parameters.room_vapour_pa
+  const vapour_pa = kind === 'cabinet' ? CABINET_PA : kind === 'fridge' ? FRIDGE_PA : parameters.room_vapour_pa
   into.vapour = evaporationTableOf(vapour_pa, parameters.pressure_pa)
 }
 

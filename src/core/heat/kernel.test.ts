@@ -14,7 +14,14 @@ const RADIUS = 0.05
 function dryBody(shape: 1 | 2 | 3, shells = 20, wetness = 0): RoastKernel {
   const area = 0.1
   const volume = (area * RADIUS) / shape
-  const solid: Solid = { volume_m3: volume, area_m2: area, eigenvalue_per_m2: (firstZero(shape) / RADIUS) ** 2, shape }
+  const solid: Solid = {
+    volume_m3: volume,
+    area_m2: area,
+    eigenvalue_per_m2: (firstZero(shape) / RADIUS) ** 2,
+    shape,
+    short_m: RADIUS,
+    yields: [0, 0, 0],
+  }
   return new RoastKernel(
     { mass_kg: volume * 1060, ball: equivalentBall(solid), table, water: 0.71, exposure: 1, wetness },
     parameters,

@@ -3,7 +3,7 @@ import { browningRate, dryShare, patchTemperature } from './colour'
 import type { EnthalpyTable } from './enthalpy'
 import { enthalpyAt } from './enthalpy'
 import type { HeatParameters } from './parameters'
-import type { EquivalentBall } from './shape'
+import { conductionAt, type EquivalentBall } from './shape'
 import { EVAPORATION_LOWEST_C, EVAPORATION_PER_KELVIN, type EvaporationTable, ZERO_C_IN_K } from './vapour'
 
 /** What the surface of one body meets during one step. */
@@ -24,8 +24,8 @@ export interface Surroundings {
   vapour: EvaporationTable
 }
 
-/** In anything cooler nothing browns, °C. */
-const BROWNS_FROM_C = 80
+/** In anything cooler nothing browns or dries out, °C. */
+const DRIES_FROM_C = 75
 
 /** What a kernel is made from. */
 export interface KernelBody {
@@ -95,10 +95,14 @@ export class RoastKernel {
   carried_j = 0
   /** Heat taken from the surroundings in the last step, W. */
   drawn_w = 0
+  /** Water given off in the last step, kg/s. */
+  given_kg_per_s = 0
   /** Browning of its dry patches so far: seconds at 150 °C. */
   browning_s = 0
   /** Connective tissue turned to gelatine at the centre so far: seconds at 90 °C, by one Arrhenius law for all cuts. */
   tender_s = 0
+  /** How long its surface has been drying in hot air, uncovered, s. */
+  dried_s = 0
   /** Newton iterations spent, for the benchmark. */
   iterations = 0
 
@@ -115,12 +119,14 @@ export class RoastKernel {
   private readonly right: Float64Array
   private readonly savedEnthalpy: Float64Array
   private readonly savedHottest: Float64Array
-  private readonly savedScalars = new Float64Array(10)
+  private readonly savedScalars = new Float64Array(13)
   private readonly surfaceGeometry: number
   private readonly coreWeight: number
   private readonly exposure: number
   private readonly wetness: number
   private readonly waterPerVolume: number
+  /** How much more heat the surface took in the last step for each kelvin it was colder, W/m²K. */
+  private yields_w_per_m2k = 0
 
   constructor(body: KernelBody, parameters: HeatParameters, start_c: number, shells = DEFAULT_SHELLS) {
     const { ball } = body
@@ -183,8 +189,11 @@ export class RoastKernel {
     this.evaporated_kg = 0
     this.absorbed_j = 0
     this.drawn_w = 0
+    this.given_kg_per_s = 0
     this.browning_s = 0
     this.tender_s = 0
+    this.dried_s = 0
+    this.yields_w_per_m2k = 0
     this.lost = 0
     this.carried_j = 0
   }
@@ -249,6 +258,9 @@ export class RoastKernel {
     s[7] = this.lost
     s[8] = this.carried_j
     s[9] = this.tender_s
+    s[10] = this.dried_s
+    s[11] = this.yields_w_per_m2k
+    s[12] = this.given_kg_per_s
   }
 
   /** Goes back to the state last saved. */
@@ -267,6 +279,9 @@ export class RoastKernel {
     this.lost = s[7] as number
     this.carried_j = s[8] as number
     this.tender_s = s[9] as number
+    this.dried_s = s[10] as number
+    this.yields_w_per_m2k = s[11] as number
+    this.given_kg_per_s = s[12] as number
   }
 
   private readTemperature(i: number): void {
@@ -295,10 +310,19 @@ export class RoastKernel {
     const top = this.table.rows - 1.000001
     const last = shells - 1
 
+    const wallK = around.wall_c + ZERO_C_IN_K
+    const surfaceK = this.surface_c + ZERO_C_IN_K
+    const radiation = around.emissivity * STEFAN_BOLTZMANN * (wallK * wallK + surfaceK * surfaceK) * (wallK + surfaceK)
+    const outside = around.convection_w_per_m2k + radiation
+    const effective_c = (around.convection_w_per_m2k * around.air_c + radiation * around.wall_c) / outside
+
     // Elimination outward. Unknown: temperature at the end of the step, linearised about now.
     const kept = 1 - this.lost
     const shrunk = Math.cbrt(kept)
-    const factor = parameters.conductivity_factor * this.ball.conduction * shrunk
+    const yields = this.yields_w_per_m2k || outside * this.exposure
+    const middleConduction = parameters.conductivity_factor * (conductivity[shells >> 1] as number)
+    const biot = (yields * this.ball.short_m) / middleConduction
+    const factor = parameters.conductivity_factor * conductionAt(this.ball, biot) * shrunk
     const perStep = kept / dt_s
     const half = factor / 2
     const stepPerKept = dt_s / kept
@@ -326,15 +350,12 @@ export class RoastKernel {
 
     // The surface balance, one equation in the front temperature, W.
     const exposed = this.area_m2 * this.exposure * shrunk * shrunk
-    const wallK = around.wall_c + ZERO_C_IN_K
-    const surfaceK = this.surface_c + ZERO_C_IN_K
-    const radiation = around.emissivity * STEFAN_BOLTZMANN * (wallK * wallK + surfaceK * surfaceK) * (wallK + surfaceK)
-    const outside = around.convection_w_per_m2k + radiation
-    const effective_c = (around.convection_w_per_m2k * around.air_c + radiation * around.wall_c) / outside
     const through = exposed / (1 / outside + this.crust_m / parameters.crust_w_per_mk)
+    // Out of the heat juices come back to the surface.
+    const dryness = effective_c > DRIES_FROM_C ? Math.exp(-this.dried_s / parameters.dries_s) : 1
     const conductance = around.convection_w_per_m2k * LEWIS
     const transfer =
-      (exposed * this.wetness * around.evaporation * Math.max(0, 1 - this.lost / parameters.free_water)) /
+      (exposed * this.wetness * around.evaporation * dryness * Math.max(0, 1 - this.lost / parameters.free_water)) /
       (1 / conductance + this.crust_m / parameters.crust_diffusivity_m2_per_s)
     const inward = toFront * (1 - beta)
     const fixed = through * effective_c + toFront * alpha
@@ -342,6 +363,7 @@ export class RoastKernel {
     const topRow = around.vapour.rows - 2
     let front = this.front_c
     let evaporation_w = 0
+    let steepness = 0
     for (let iteration = 0; iteration < 40; iteration++) {
       let row = ((front - EVAPORATION_LOWEST_C) * EVAPORATION_PER_KELVIN) | 0
       if (row < 0) row = 0
@@ -353,6 +375,7 @@ export class RoastKernel {
       // Within a table row the balance is a straight line, so a Newton step that stays in its row is exact.
       const next = (fixed - line) / (through + inward + transfer * rise)
       evaporation_w = line + transfer * rise * next
+      steepness = transfer * rise
       this.iterations++
       const change = next - front
       front = next
@@ -394,8 +417,10 @@ export class RoastKernel {
     this.surface_c = effective_c - drawn / (exposed * outside)
     this.absorbed_j += absorbed * dt_s
     this.drawn_w = drawn
+    this.yields_w_per_m2k = (through + steepness) / (this.area_m2 * shrunk * shrunk)
     const evaporated = (evaporation_w / (2_501_000 - 2381 * front)) * dt_s
     this.evaporated_kg += evaporated
+    this.given_kg_per_s = evaporated / dt_s
     if (evaporated > 0) {
       const part = evaporated / this.mass_kg
       let heat_j = 0
@@ -406,7 +431,8 @@ export class RoastKernel {
     if (evaporated > 0) {
       this.crust_m += (evaporated * (1 - parameters.replenished)) / (exposed * this.waterPerVolume)
     }
-    if (effective_c > BROWNS_FROM_C) {
+    if (effective_c > DRIES_FROM_C) {
+      this.dried_s += dt_s * around.evaporation
       const dry = dryShare(around.evaporation) * around.browning
       if (dry > 0) this.browning_s += dt_s * dry * browningRate(patchTemperature(front, effective_c, outside))
     }

@@ -74,8 +74,15 @@ describe('a solid', () => {
   })
   it('without a size is our own bug', () => {
     expect(() => equivalentBall(plate(0, 1))).toThrow(RangeError)
-    expect(() => equivalentBall({ volume_m3: 1, area_m2: Number.NaN, eigenvalue_per_m2: 1, shape: 3 })).toThrow(
-      RangeError,
-    )
+    expect(() =>
+      equivalentBall({
+        volume_m3: 1,
+        area_m2: Number.NaN,
+        eigenvalue_per_m2: 1,
+        shape: 3,
+        short_m: 1,
+        yields: [0, 0, 0],
+      }),
+    ).toThrow(RangeError)
   })
 })

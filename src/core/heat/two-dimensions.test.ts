@@ -65,7 +65,7 @@ describe('one radial equation against two dimensions', () => {
     ['a piece as long as it is thick, in a fierce fire', 0.06, 0.12, 60],
     ['a loin in a water bath', 0.04, 0.2, 180],
   ] as const) {
-    it(`${name}: time to 55 °C within 9 %`, () => {
+    it(`${name}: time to 55 °C within 4 %, its properties being at one temperature`, () => {
       const mass_kg = Math.PI * radius_m ** 2 * length_m * parameters.density_kg_per_m3
       const body: KernelBody = {
         mass_kg,
@@ -93,7 +93,7 @@ describe('one radial equation against two dimensions', () => {
       const k = conductivityOf(composition, middle)
       const rho_c = parameters.density_kg_per_m3 * heatCapacityOf(composition, middle)
       const reference = cylinderTime(radius_m, length_m, h, k, rho_c, 5, 90, 55)
-      expect(Math.abs(time / reference - 1)).toBeLessThan(0.09)
+      expect(Math.abs(time / reference - 1)).toBeLessThan(0.04)
     })
   }
 })

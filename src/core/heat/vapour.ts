@@ -82,15 +82,16 @@ export interface EvaporationTable {
 export const EVAPORATION_LOWEST_C = LOWEST_C
 export const EVAPORATION_PER_KELVIN = PER_KELVIN
 
-const tables = new Map<string, EvaporationTable>()
+/** By pressure, then by vapour: looked up once a step. */
+const tables = new Map<number, Map<number, EvaporationTable>>()
 
 /**
  * The table S(T) for an ambient vapour pressure and a total pressure, both Pa; made once and shared.
  * @example evaporationTableOf(1100, 101_325).rows // 921
  */
 export function evaporationTableOf(vapour_pa: number, pressure_pa: number): EvaporationTable {
-  const key = `${vapour_pa}/${pressure_pa}`
-  const known = tables.get(key)
+  const here = tables.get(pressure_pa) ?? new Map<number, EvaporationTable>()
+  const known = here.get(vapour_pa)
   if (known) return known
   const rows = (200 - LOWEST_C) * PER_KELVIN + 1
   const heat = new Float64Array(rows)
@@ -109,6 +110,7 @@ export function evaporationTableOf(vapour_pa: number, pressure_pa: number): Evap
   const slope = Math.max((heat[last] as number) - (heat[last - 1] as number), 4e6 / PER_KELVIN)
   for (let i = last + 1; i < rows; i++) heat[i] = (heat[i - 1] as number) + slope
   const table = { heat, rows }
-  tables.set(key, table)
+  here.set(vapour_pa, table)
+  tables.set(pressure_pa, here)
   return table
 }

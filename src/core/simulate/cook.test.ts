@@ -108,7 +108,8 @@ describe('the pull and the rest', () => {
       expect(rise(gentle)).toBeGreaterThan(1.7)
       expect(rise(gentle)).toBeLessThan(5.5)
       expect(rise(brisk)).toBeGreaterThan(5)
-      expect(rise(brisk)).toBeLessThan(10)
+      // Of the core itself: a probe, a little off it, shows less.
+      expect(rise(brisk)).toBeLessThan(11)
     }
   })
 

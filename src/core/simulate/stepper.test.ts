@@ -176,12 +176,21 @@ describe('the one stepper', () => {
     expect(run.kernels[0]?.browning_s).toBeLessThan(130)
   })
 
-  it('the rest is tended by nobody’s flux: doubt about the surface is doubt about cooking', () => {
-    const program = steadyProgram(160, 40)
-    const plain = cook(setup(program))
-    const doubted = cook(setup(program, { flux: (time_s) => (time_s > plain.pull_s ? 3 : 1) }))
-    expect(doubted.peak_c[0]).toBeCloseTo(plain.peak_c[0] as number, 6)
-    expect(cook(setup(program, { flux: () => 1.3 })).pull_s).toBeLessThan(plain.pull_s)
+  it('a wet roast makes its oven moist, and more so in a hot one; a resting one dries no further', () => {
+    const vapour = (set_c: number) => {
+      let most = 0
+      cook(setup(steadyProgram(set_c, 0)), {
+        bare: true,
+        stepped: ({ kernels }) => {
+          most = Math.max(most, kernels[0]?.given_kg_per_s ?? 0)
+          return false
+        },
+      })
+      return most
+    }
+    expect(vapour(200)).toBeGreaterThan(1.5 * vapour(110))
+    const rested = cook(setup(steadyProgram(160, 40)))
+    expect(rested.kernels[0]?.dried_s).toBeCloseTo(rested.pull_s, -2)
   })
 
   it('a piece that goes from the board back into the oven finds it as hot as it is set', () => {

@@ -1,5 +1,5 @@
 import { SURFACE_BROWNING } from '../heat/colour'
-import { CAVITY_W_PER_M2K, COVERS, type Cover, newSurroundings, setSurroundings } from '../heat/environment'
+import { type Cover, newSurroundings, SHIELD, setSurroundings, ventedVapour } from '../heat/environment'
 import { RoastKernel } from '../heat/kernel'
 import { type OvenSpec, OvenState } from '../heat/oven'
 import type { HeatParameters } from '../heat/parameters'
@@ -67,8 +67,6 @@ export interface CookSetup extends CookConditions {
   readonly air?: readonly AirReading[] | undefined
   /** Known to be in still at this time, s: the pull has not come before it. */
   readonly stillIn_s?: number | undefined
-  /** Factor on what the surface takes, by time, while it cooks: the doubt about the model itself. */
-  readonly flux?: ((time_s: number) => number) | undefined
 }
 
 /** How turning a bird moves heat between its two bodies: factor on what the surface receives. */
@@ -271,23 +269,23 @@ export class RoastStepper {
       around.air_c = this.setting as number
       around.wall_c = this.setting as number
     }
-    const flux = setup.flux && this.stage.role === 'cook' ? setup.flux(this.time_s) : 1
+    this.vent()
     const position = POSITION[this.position]
     for (let i = 0; i < kernels.length; i++) {
       if (i === stuffing) continue
       const point = points[i] as PointId
-      const share = position[point] * flux
-      const foil = this.foil && FOILED[this.foil] === point ? COVERS.foil : COVERS.bare
-      around.convection_w_per_m2k = this.contact * share * foil.contact
-      around.emissivity = this.emissivity * share * foil.radiation
-      around.evaporation = this.evaporation * foil.evaporation
+      const share = position[point]
+      const shield = this.foil && FOILED[this.foil] === point ? SHIELD : undefined
+      around.convection_w_per_m2k = this.contact * share * (shield?.contact ?? 1)
+      around.emissivity = this.emissivity * share * (shield?.radiation ?? 1)
+      around.evaporation = this.evaporation * (shield?.evaporation ?? 1)
       ;(kernels[i] as RoastKernel).step(step_s, around)
     }
     if (stuffing >= 0) {
       // The cavity's walls are the inner sides of breast and thigh, which nothing heats but the meat.
       const wall = ((kernels[0] as RoastKernel).mean_c + (kernels[1] as RoastKernel).mean_c) / 2
       const air = around.air_c
-      around.convection_w_per_m2k = CAVITY_W_PER_M2K
+      around.convection_w_per_m2k = setup.parameters.cavity_w_per_m2k
       around.emissivity = 0
       around.evaporation = 0
       around.air_c = wall
@@ -295,6 +293,16 @@ export class RoastStepper {
       around.air_c = air
     }
     this.steps++
+  }
+
+  /** What the meat gives off makes its oven moist. */
+  private vent(): void {
+    const { kind } = this.stage.environment
+    if (this.away || (kind !== 'oven' && kind !== 'fire')) return
+    let given = 0
+    for (let i = 0; i < this.kernels.length; i++) given += (this.kernels[i] as RoastKernel).given_kg_per_s
+    const { around, setup } = this
+    around.vapour = ventedVapour(kind, setup.oven.kind, around.air_c, given, setup.parameters)
   }
 
   private heat(step_s: number): void {

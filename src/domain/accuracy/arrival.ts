@@ -1,5 +1,5 @@
 import { estimate } from '@/core/estimate/estimate'
-import { straightLine } from '@/core/estimate/reading'
+import { exponentialFit, type Reading, straightLine } from '@/core/estimate/reading'
 import { DOMESTIC_OVEN } from '@/core/heat/oven'
 import { steadyProgram } from '@/core/program/schools'
 import { findCut } from '@/core/reference/cuts'
@@ -16,7 +16,8 @@ export interface KnownCook {
     readonly pull_c: number
     readonly fan: boolean
   }
-  readonly readings: readonly { readonly time_s: number; readonly value_c: number }[]
+  /** Of all its probes, by time. */
+  readonly readings: readonly Reading[]
   readonly pull_s: number
 }
 
@@ -27,6 +28,10 @@ export interface ArrivalCheck {
   readonly error: number
   readonly inside: boolean
   readonly straight: number
+  /** Of an exponential through the last 25 minutes. */
+  readonly exponential: number
+  /** In an oven of 130 °C or less. */
+  readonly low: boolean
 }
 
 /** The estimate of a known cook's pull after a share of its time. */
@@ -47,18 +52,24 @@ export function arrivalAt(cook: KnownCook, at: number, members: number, seed = 5
     program: steadyProgram(cook.told.set_c, 30),
     readings,
     now_s,
-    pull_c: [cook.told.pull_c],
+    pull_c: start.bodies.map(() => cook.told.pull_c),
     measured: false,
     members,
     seed,
   })
-  const line = straightLine(readings, cook.told.pull_c)
+  // What a straight line, or an exponential, through each probe says: done is when the last one is.
+  const bodies = [...new Set(readings.map(({ body }) => body ?? 0))]
+  const latest = (of: (own: readonly Reading[]) => number) =>
+    Math.max(...bodies.map((each) => of(readings.filter(({ body }) => (body ?? 0) === each))))
+  const errorOf = (end_s: number) => (Number.isFinite(end_s) ? (end_s - cook.pull_s) / cook.pull_s : 1)
   return {
     name: cook.name,
     at,
     error: (pull_s.p50 - cook.pull_s) / cook.pull_s,
     inside: cook.pull_s >= pull_s.p10 && cook.pull_s <= pull_s.p90,
-    straight: Number.isFinite(line) ? (line - cook.pull_s) / cook.pull_s : 1,
+    straight: errorOf(latest((own) => straightLine(own, cook.told.pull_c))),
+    exponential: errorOf(latest((own) => exponentialFit(own, cook.told.pull_c))),
+    low: cook.told.set_c <= 130,
   }
 }
 
@@ -69,11 +80,12 @@ export interface ArrivalSummary {
   readonly bias: number
   readonly inside: number
   readonly straight: number
+  readonly exponential: number
 }
 
 /**
  * Median error, bias and honesty of many checks, as shares.
- * @example summariseArrivals([{ at: 0.5, error: -0.1, inside: true, straight: 0.2 }]).inside // 1
+ * @example summariseArrivals([{ at: 0.5, error: -0.1, inside: true, straight: 0.2, exponential: 0.1 }]).inside // 1
  */
 export function summariseArrivals(checks: readonly ArrivalCheck[]): ArrivalSummary {
   const middle = (values: readonly number[]) =>
@@ -85,5 +97,6 @@ export function summariseArrivals(checks: readonly ArrivalCheck[]): ArrivalSumma
     bias: middle(checks.map(({ error }) => error)),
     inside: checks.filter(({ inside }) => inside).length / checks.length,
     straight: middle(checks.map(({ straight }) => Math.abs(straight))),
+    exponential: middle(checks.map(({ exponential }) => Math.abs(exponential))),
   }
 }

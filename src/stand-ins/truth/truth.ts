@@ -5,7 +5,7 @@ import { seededRandom } from '@/core/estimate/random'
  * own grids, their own surface laws, their own ovens. Nothing here is used to plan.
  */
 export interface TrueCook {
-  readonly name: 'drying cylinder' | 'swinging slab'
+  readonly name: 'drying cylinder' | 'swinging slab' | 'coupled bird'
   /** What the cook was told: the planner starts from this. */
   readonly told: {
     readonly cut: string
@@ -16,7 +16,7 @@ export interface TrueCook {
     readonly fan: boolean
   }
   /** Probe readings each minute: since put-in, s, °C. */
-  readonly readings: readonly { readonly time_s: number; readonly value_c: number }[]
+  readonly readings: readonly { readonly time_s: number; readonly value_c: number; readonly body?: number }[]
   readonly air: readonly { readonly time_s: number; readonly value_c: number }[]
   /** When the true centre reached the pull reading, s. */
   readonly pull_s: number
@@ -26,9 +26,9 @@ export interface TrueCook {
 /** Conductivity, W/m·K, and heat to warm a cubic metre by a kelvin, J: round figures, not the planner's. */
 export const K = 0.5
 export const RHO_C = 1060 * 3450
-const normal = (random: () => number) =>
+export const normal = (random: () => number) =>
   Math.sqrt(-2 * Math.log(Math.max(1e-12, random()))) * Math.cos(2 * Math.PI * random())
-const between = (random: () => number, low: number, high: number) => low + (high - low) * random()
+export const between = (random: () => number, low: number, high: number) => low + (high - low) * random()
 
 const CUTS = [
   { cut: 'beef-rib-bone-in', mass: [1.8, 5], thick: (m: number) => 0.11 * (m / 3.5) ** 0.15, wide: 1.35 },

@@ -1,5 +1,6 @@
 import { compositionOf } from '../../reference/composition'
 import { enthalpyTableOf } from '../enthalpy'
+import type { HeatParameters } from '../parameters'
 import { ellipsoid } from '../shape'
 import { ellipsoidThickness, type PieceBody, type PointId, type Working } from './body'
 
@@ -14,9 +15,15 @@ interface BirdPart {
   readonly share: number
   readonly width: number
   readonly length: number
-  readonly exposure: number
+  readonly exposure: (parameters: HeatParameters) => number
 }
-const BREAST: BirdPart = { point: 'breast', share: 0.4, width: 1.35, length: 1.75, exposure: 0.85 }
+const BREAST: BirdPart = {
+  point: 'breast',
+  share: 0.4,
+  width: 1.35,
+  length: 1.75,
+  exposure: (of) => of.breast_exposure,
+}
 /** Exposure of a thigh whose leg stands open, over that of one tied close: the inner side sees some of the oven. */
 const OPEN_LEG = 1.18
 /** A stuffed cavity gives its walls no hot air: exposure of a stuffed bird's bodies over an empty one's. */
@@ -25,8 +32,8 @@ const STUFFED = 0.93
 const STUFFING_SHARE = 0.1
 /** Loosely packed stuffing, kg/m³ (from memory). */
 const STUFFING_DENSITY = 700
-const THIGH: BirdPart = { point: 'thigh', share: 0.32, width: 1.25, length: 1.9, exposure: 0.535 }
-const LOBE: BirdPart = { point: 'breast', share: 0.5, width: 1.4, length: 2, exposure: 0.9 }
+const THIGH: BirdPart = { point: 'thigh', share: 0.32, width: 1.25, length: 1.9, exposure: (of) => of.thigh_exposure }
+const LOBE: BirdPart = { point: 'breast', share: 0.5, width: 1.4, length: 2, exposure: (of) => of.bone_exposure }
 const BIRD_PARTS: Readonly<Record<'bird' | 'crown', readonly [BirdPart, ...BirdPart[]]>> = {
   bird: [BREAST, THIGH],
   crown: [LOBE],
@@ -43,7 +50,16 @@ export function birdThickness(family: 'bird' | 'crown', volume_m3: number): numb
 
 /** The bodies of a whole bird or a crown: breast, thigh, and the stuffing in its cavity. */
 export function birdBodies(family: 'bird' | 'crown', working: Working): PieceBody[] {
-  const { size, meat_kg, volume_m3: volume, usual_m: usual, thickness_m: thickness, boiling_c, body } = working
+  const {
+    size,
+    parameters,
+    meat_kg,
+    volume_m3: volume,
+    usual_m: usual,
+    thickness_m: thickness,
+    boiling_c,
+    body,
+  } = working
   const { mass_kg } = size
   const stuffed = family === 'bird' && size.stuffed === true
   const meat = BIRD_PARTS[family].map((part) => {
@@ -54,7 +70,13 @@ export function birdBodies(family: 'bird' | 'crown', working: Working): PieceBod
     const axes = [half, half * part.width * spread, half * part.length * spread].sort((a, b) => a - b)
     const solid = ellipsoid(...(axes as [number, number, number]))
     const open = part.point === 'thigh' && size.legs === 'open' ? OPEN_LEG : 1
-    return body(part.point, solid, meat_kg * part.share, half * 2, part.exposure * open * (stuffed ? STUFFED : 1))
+    return body(
+      part.point,
+      solid,
+      meat_kg * part.share,
+      half * 2,
+      part.exposure(parameters) * open * (stuffed ? STUFFED : 1),
+    )
   })
   if (!stuffed) return meat
   const filling = compositionOf('stuffing')

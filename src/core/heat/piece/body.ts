@@ -33,14 +33,8 @@ export interface PieceSize {
   readonly thinEnd?: number | undefined
 }
 
-/**
- * Exposed share of the surface. A rib's bones and a bird's cage shield the side they lie on; a
- * boneless piece on a rack sees the oven all round but for the rack.
- */
-export const EXPOSURE = { in: 0.82, out: 0.97 } as const
-
-/** Skin and the fat under it hold back water: wetness of a bird's surface relative to bare meat. */
-const SKIN = 0.5
+/** A boneless piece on a rack sees the oven all round but for the rack. */
+const ON_A_RACK = 0.97
 
 /** Share of a piece's length that its thin end takes up: a third, as a tenderloin's tail. */
 export const THIN_SHARE = 0.3
@@ -85,6 +79,8 @@ export function workingOf(size: PieceSize, parameters: HeatParameters, usual_m: 
   const composition: Composition = compositionOf(cut.composition)
   const boiling_c = boilingPoint(parameters.pressure_pa)
   const skin = cut.geometry.family === 'bird' || cut.geometry.family === 'crown'
+  const boned = cut.bone === 'in'
+  const wet = (skin ? parameters.skin_wet : 1) * (boned ? parameters.bone_wet : 1)
   return {
     size,
     parameters,
@@ -92,7 +88,7 @@ export function workingOf(size: PieceSize, parameters: HeatParameters, usual_m: 
     volume_m3: meatVolume(cut, size.mass_kg, parameters),
     usual_m,
     thickness_m: size.thickness_m ?? usual_m,
-    exposure: EXPOSURE[cut.bone === 'in' ? 'in' : 'out'],
+    exposure: boned ? parameters.bone_exposure : ON_A_RACK,
     thin: size.thinEnd !== undefined && size.thinEnd < EVEN ? Math.max(THINNEST, size.thinEnd) : undefined,
     boiling_c,
     body: (point, solid, mass_kg, thickness_m, exposure) => ({
@@ -102,7 +98,7 @@ export function workingOf(size: PieceSize, parameters: HeatParameters, usual_m: 
       table: enthalpyTableOf(composition, boiling_c),
       water: composition.water,
       exposure,
-      wetness: parameters.wetness * (size.wetness ?? 1) * (skin ? SKIN : 1),
+      wetness: parameters.wetness * (size.wetness ?? 1) * wet,
       thickness_m,
     }),
   }

@@ -150,7 +150,7 @@ export const SITUATIONS: readonly Situation[] = [
     name: 'guests an hour early, turkey half-way',
     told: { plan: turkey, minute: 90, promise_min: -60 },
     time: 'late',
-    best: ['oven_up', 'later_promise'],
+    best: ['oven_up', 'short_rest', 'later_promise'],
     never: ['pull_now'],
   },
   {
@@ -272,7 +272,7 @@ export const SITUATIONS: readonly Situation[] = [
     name: 'turkey late, ten minutes before the promise',
     told: { plan: turkey, minute: 165, oven_k: -20 },
     time: 'late',
-    best: ['oven_up', 'later_promise'],
+    best: ['oven_up', 'short_rest', 'later_promise'],
     never: ['pull_now'],
   },
   {
