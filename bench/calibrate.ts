@@ -23,6 +23,7 @@ const PRIOR: Readonly<Partial<Record<keyof HeatParameters, readonly [number, num
   crust_diffusivity_m2_per_s: [1.5e-5, 0.5],
   vent_m3_per_s: [0.003, 0.5],
   replenished: [0.22, 0.5],
+  resting_wetness: [0.7, 0.35],
   counter_w_per_m2k: [7.5, 0.15],
   foil_contact: [0.85, 0.12],
   foil_radiation: [0.25, 0.35],

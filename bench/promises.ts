@@ -26,13 +26,21 @@ const LOOK_S = 600
 const READ_S = 120
 /** Nothing is later than this, s. */
 const GIVE_UP_S = PROMISE_S + 4 * 3600
-/** A way out is taken where it is this late or more, minutes, and not again for so long, s. */
-const TAKES_MIN = 10
-const TAKEN_AGAIN_S = 1800
+/** A pan lies on a third of the meat at a time and gives there ten times what an oven does. */
+const PAN_CONTACT = 3.5
+/** The way the board marks is taken, and not again for so long, s. */
+const TAKEN_AGAIN_S = 900
+/** A rest that is cut short, s. */
+const SHORT_REST_S = 600
 /** Put back in no oftener. */
 const MOST_BACK = 1
 /** After the pull it is looked at so soon, s: that is when being short is seen. */
 const RESTING_LOOK_S = 300
+
+/** A thermometer is stuck in by hand so often, s. */
+const HAND_S = 600
+
+type Entered = { kind: string; at: string; value_c?: number }
 
 interface Ended {
   /** On the table after its promise, minutes; before it, it is held. */
@@ -101,8 +109,8 @@ function byBoard(seed: number, drawn: Drawn): Ended {
     promise: PROMISE,
   }
   const roast = pieceOf(seed, drawn)
-  const heats = { oven: new KitchenHeat(offset_k), pan: new KitchenHeat(0) }
-  const entries: { kind: string; at: string }[] = []
+  const heats = { oven: new KitchenHeat(offset_k), pan: new KitchenHeat(0, PAN_CONTACT) }
+  const entries: Entered[] = []
   const readings: { at: string; c: number }[] = []
   const iso = (at_s: number) => new Date(at_s * 1000).toISOString()
   let now_s = BEGUN_S
@@ -116,7 +124,11 @@ function byBoard(seed: number, drawn: Drawn): Ended {
   let outAt_s: number | undefined
   let dies_s = Number.POSITIVE_INFINITY
   let delayed = late_min === 0
-  const enter = (more: object) => entries.push({ ...more, at: iso(now_s) } as (typeof entries)[number])
+  let short = false
+  let calls_c = Number.POSITIVE_INFINITY
+  let hand_s = Number.NEGATIVE_INFINITY
+  let rests_s = Number.POSITIVE_INFINITY
+  const enter = (more: object) => entries.push({ ...more, at: iso(now_s) } as Entered)
   for (;;) {
     for (; now_s < due_s; now_s += TICK_S) {
       heats.oven.advance(TICK_S)
@@ -126,6 +138,11 @@ function byBoard(seed: number, drawn: Drawn): Ended {
       if (inside && now_s >= read_s && now_s < dies_s) {
         readings.push({ at: iso(now_s), c: Math.round(10 * roast.core_c) / 10 })
         read_s = now_s + READ_S
+        // The board calls when it reads its pull.
+        if (roast.core_c >= calls_c) {
+          calls_c = Number.POSITIVE_INFINITY
+          due_s = now_s
+        }
       }
     }
     if (now_s > GIVE_UP_S) return { late_min: Number.NaN, off_k: Number.NaN, peak_c: roast.highest_c, taken }
@@ -140,8 +157,18 @@ function byBoard(seed: number, drawn: Drawn): Ended {
         peak_c: roast.highest_c,
         taken,
       }
+    // Told that its probe is silent, somebody goes with a thermometer.
+    const silent = roasts[0]?.odd.some(({ code }) => code === 'lost') === true
+    if (silent && inside && now_s - hand_s > HAND_S) {
+      hand_s = now_s
+      entries.push({ kind: 'reading', at: iso(now_s), value_c: Math.round(10 * roast.core_c) / 10 } as Entered)
+      due_s = now_s + TICK_S
+      continue
+    }
+    if (inside && now_s < dies_s && roasts[0]?.pull_c != null) calls_c = roasts[0].pull_c
     const next = actions.find(({ kind: what }) => what !== 'look')
-    const at_s = next ? Date.parse(next.at) / 1000 : now_s + LOOK_S
+    const cut = short && next?.kind === 'carve' && now_s >= rests_s + SHORT_REST_S
+    const at_s = cut ? now_s : next ? Date.parse(next.at) / 1000 : now_s + LOOK_S
     if (next && at_s <= now_s + TICK_S) {
       if (next.kind === 'put_in' && !delayed) {
         delayed = true
@@ -156,7 +183,10 @@ function byBoard(seed: number, drawn: Drawn): Ended {
         const pull = actions.find(({ kind: what }) => what === 'pull')
         if (dead_at !== undefined && own && pull) dies_s = now_s + dead_at * (Date.parse(pull.at) / 1000 - now_s)
       }
-      if (next.kind === 'pull') inside = false
+      if (next.kind === 'pull') {
+        inside = false
+        rests_s = now_s
+      }
       for (const entry of next.enter) enter(entry)
       // The same minute may have another step.
       due_s = now_s
@@ -188,8 +218,10 @@ function byBoard(seed: number, drawn: Drawn): Ended {
       due_s = now_s + TICK_S
       continue
     }
-    const wants = own?.late_min !== null && own !== undefined && Math.abs(own.late_min) >= TAKES_MIN
-    if (best && wants && now_s - took_s > TAKEN_AGAIN_S) {
+    // Said while it is in, done once it rests.
+    if (best?.code === 'short_rest') short = true
+    else if (best) short = false
+    if (own && best && best.code !== 'leave_it' && now_s - took_s > TAKEN_AGAIN_S) {
       if (best.code === 'oven_up' || best.code === 'oven_down') {
         took_s = now_s
         taken++

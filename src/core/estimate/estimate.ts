@@ -177,11 +177,11 @@ export function foresee(setup: EstimateSetup, posterior: Posterior, most = poste
   const byClock = endsByClock(setup)
   // Members that were moved to readings have taken their own coarseness into account with them.
   const whole = count === posterior.members
-  const finer =
+  const anchor =
     setup.certain || byClock
-      ? 0
-      : finerShare(setup, whole ? (wanted.length < FINER_READINGS ? count : ANCHOR_MEMBERS) : 0) /
-        (1 + wanted.length / FINER_READINGS)
+      ? NO_ANCHOR
+      : anchorOf(setup, whole ? (wanted.length < FINER_READINGS ? count : ANCHOR_MEMBERS) : 0)
+  const finer = anchor.share / (1 + wanted.length / FINER_READINGS)
   const future = setup.certain ? new Float64Array(1) : stratifiedNormals(count, seededRandom(setup.seed + 1))
   const pulls: number[] = []
   const carves: number[] = []
@@ -212,12 +212,12 @@ export function foresee(setup: EstimateSetup, posterior: Posterior, most = poste
       : Math.max(setup.now_s, blended + finer * Math.max(0, blended - setup.now_s) + doubt * (future[m] as number))
     pulls.push(pull)
     carves.push(Math.max(setup.now_s, pull + run.carve_s - run.pull_s))
-    peaks.push(Math.min(...run.peak_c))
+    peaks.push(Math.min(...run.peak_c) + anchor.peak_k)
     if (member.safe) safe++
     run.pullCore_c.forEach((value, i) => {
       points[i] ??= { pull: [], peak: [] }
       points[i].pull.push(value)
-      points[i].peak.push(run.peak_c[i] as number)
+      points[i].peak.push((run.peak_c[i] as number) + anchor.peak_k)
     })
   }
   const arriving = pulls.length / count
@@ -262,6 +262,7 @@ const endsByClock = ({ program }: EstimateSetup): boolean => {
   return until === 'time' || until === 'clock'
 }
 
+const NO_ANCHOR = { share: 0, peak_k: 0 } as const
 /** So many members tell where the middle of the belief lay before anything was read, once something is. */
 const ANCHOR_MEMBERS = 48
 
@@ -270,24 +271,38 @@ const ANCHOR_MEMBERS = 48
  * members are cooked coarsely, to be many, and half of them being slower does not put the middle one at what was
  * told. Until something is read, a board says what its plan said.
  *
+ * Its rise is anchored too, and stays so: how wet a surface was says nothing of how much farther the core climbs.
+ *
  * @param members to find that middle with; 0: only what coarseness makes
  */
-function finerShare(setup: EstimateSetup, members: number): number {
+function anchorOf(setup: EstimateSetup, members: number): { readonly share: number; readonly peak_k: number } {
   const told = { ...setup, now_s: 0, readings: [], changes: [], air: undefined }
   const fine = cookMember({ ...told, certain: true }, NOTHING_DRAWN, [], [], true).run
-  if (fine.outcome !== 'reached') return 0
+  if (fine.outcome !== 'reached') return NO_ANCHOR
   const prior =
     members > 0
       ? assimilate({ ...told, members })
       : { theta: NAMES.map(() => new Float64Array(1)), members: 1, aside: [] }
   const pulls: number[] = []
+  const peaks: number[] = []
   for (let m = 0; m < prior.members; m++) {
     const { run } = cookMember(told, drawnOf(prior.theta, m), [], [], true)
-    if (run.outcome === 'reached') pulls.push(run.pull_s)
+    if (run.outcome !== 'reached') continue
+    pulls.push(run.pull_s)
+    peaks.push(Math.min(...run.peak_c))
   }
-  const middle = pulls.length > prior.members / 2 ? spreadOf(pulls).p50 : Number.NaN
-  return middle > 0 ? fine.pull_s / middle - 1 : 0
+  if (pulls.length <= prior.members / 2) return NO_ANCHOR
+  const middle_s = spreadOf(pulls).p50
+  return {
+    share: middle_s > 0 ? fine.pull_s / middle_s - 1 : 0,
+    peak_k: Math.min(...fine.peak_c) - spreadOf(peaks).p50,
+  }
 }
+
+/**
+ * By how much less a belief's members climb in the rest than the roast as told, K, however they are pulled.
+ */
+export const riseAnchor = (setup: EstimateSetup): number => anchorOf(setup, ANCHOR_MEMBERS).peak_k
 
 /** The belief of a cook by its readings so far, and what it says of the rest. Same set-up, same answer. */
 export const estimate = (setup: EstimateSetup): Estimate => foresee(setup, assimilate(setup))

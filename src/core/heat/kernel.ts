@@ -38,6 +38,8 @@ export interface KernelBody {
   readonly exposure: number
   /** Wetness of the raw surface, 0–1. */
   readonly wetness: number
+  /** Wetness where it rests, 0–1: juices come back to a surface however dry it was; as the raw one's where left out. */
+  readonly restingWetness?: number
 }
 
 /** Lewis relation: mass-transfer conductance per heat-transfer coefficient, m³K/J. 1/(ρ c_p Le^(2/3)) of moist air near 90 °C. */
@@ -124,6 +126,7 @@ export class RoastKernel {
   private readonly coreWeight: number
   private readonly exposure: number
   private readonly wetness: number
+  private readonly restingWetness: number
   private readonly waterPerVolume: number
   /** How much more heat the surface took in the last step for each kelvin it was colder, W/m²K. */
   private yields_w_per_m2k = 0
@@ -137,6 +140,7 @@ export class RoastKernel {
     this.exposure = body.exposure
     this.mass_kg = body.mass_kg
     this.wetness = body.wetness
+    this.restingWetness = body.restingWetness ?? body.wetness
     this.waterPerVolume = body.water * parameters.density_kg_per_m3
     const volume = body.mass_kg / parameters.density_kg_per_m3
     this.area_m2 = (ball.shape * volume) / ball.radius_m
@@ -352,10 +356,11 @@ export class RoastKernel {
     const exposed = this.area_m2 * this.exposure * shrunk * shrunk
     const through = exposed / (1 / outside + this.crust_m / parameters.crust_w_per_mk)
     // Out of the heat juices come back to the surface.
-    const dryness = effective_c > DRIES_FROM_C ? Math.exp(-this.dried_s / parameters.dries_s) : 1
+    const wetness =
+      effective_c > DRIES_FROM_C ? this.wetness * Math.exp(-this.dried_s / parameters.dries_s) : this.restingWetness
     const conductance = around.convection_w_per_m2k * LEWIS
     const transfer =
-      (exposed * this.wetness * around.evaporation * dryness * Math.max(0, 1 - this.lost / parameters.free_water)) /
+      (exposed * wetness * around.evaporation * Math.max(0, 1 - this.lost / parameters.free_water)) /
       (1 / conductance + this.crust_m / parameters.crust_diffusivity_m2_per_s)
     const inward = toFront * (1 - beta)
     const fixed = through * effective_c + toFront * alpha

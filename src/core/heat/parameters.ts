@@ -37,6 +37,8 @@ export interface HeatParameters {
   readonly vent_m3_per_s: number
   /** Convection in still room air around a resting roast, W/m²K; range 5–8, up to 10 in the draughts of a working kitchen. Fitted. */
   readonly counter_w_per_m2k: number
+  /** Share of a surface that is wet where meat rests, 0–1: its juices come back to it. Fitted. */
+  readonly resting_wetness: number
   /** Share of contact, of radiation and of evaporation that a loose tent of foil lets through, 0–1. Fitted. */
   readonly tent_contact: number
   readonly tent_radiation: number
@@ -75,6 +77,7 @@ export const HEAT_PARAMETERS: HeatParameters = {
   replenished: 0.755,
   vent_m3_per_s: 0.003,
   counter_w_per_m2k: 8.2,
+  resting_wetness: 0.8,
   tent_contact: 0.95,
   tent_radiation: 0.9,
   tent_evaporation: 0.95,

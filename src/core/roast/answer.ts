@@ -106,6 +106,12 @@ const moved = ({ p10, p50, p90 }: Spread, by_s: number): Spread => ({
   p90: p90 + by_s,
 })
 
+/**
+ * Where the rest has room, it takes up what nineteen in twenty and more need, not nine in ten: too early it rests on or
+ * its oven is turned down, too late nothing helps but guests who wait.
+ */
+const MORE_SLACK = 1.5
+
 /** An ensemble that says nothing: for a roast that does not arrive even when all is as told. */
 const nothing = (members: number): EnsembleAnswer => ({
   pull_s: NO_SPREAD,
@@ -203,8 +209,9 @@ export function answerRoast(question: RoastQuestion): RoastAnswer {
   const coarse = arrives ? cook({ ...ask, bodies, resolution: RESOLUTION.member }) : undefined
   const finer_s = coarse?.outcome === 'reached' ? first.run.pull_s - coarse.pull_s : 0
   const hasSpread = Number.isFinite(drawn.pull_s.p50) && drawn.lost < drawn.members / 4
-  const slack_s =
+  const doubt_s =
     hasSpread && question.rest === 'takes_doubt' ? Math.max(0, drawn.pull_s.p90 + finer_s - first.run.pull_s) : 0
+  const slack_s = Math.max(doubt_s, Math.min(MORE_SLACK * doubt_s, cut.rest_min.most * 60 - restSeconds(asked)))
   const program = slack_s > 0 ? withRest(asked, restSeconds(asked) + slack_s) : asked
   const middle = slack_s > 0 ? pullOf(program, first.pull_c[0]) : first
   const least = safetyLeast(cut, { vulnerable: question.vulnerable, stuffed: piece.stuffed === true })

@@ -17,7 +17,11 @@ const COOLS_S = 3600
 export class KitchenHeat {
   air_c = ROOM_C
   private set_c: number | undefined
-  constructor(private readonly offset_k: number) {}
+  /** @param contact how much more heat it gives than an oven of its temperature: a pan lies on the meat */
+  constructor(
+    private readonly offset_k: number,
+    readonly contact = 1,
+  ) {}
 
   /** @param set_c °C; undefined: off, its door shut */
   set(set_c: number | undefined): void {
@@ -83,7 +87,7 @@ export class KitchenRoast {
   /** Heat into the surface, W/m²: contact and radiation, less what its water takes away. */
   private flux(surface_c: number): number {
     const air_c = this.heat?.air_c ?? ROOM_C
-    const h = this.heat ? this.h : 9
+    const h = this.heat ? this.h * this.heat.contact : 9
     const wet = this.heat ? this.wet * Math.exp(-this.hot_s / this.dries_s) : 0.15
     const dry = h * (air_c - surface_c)
     const lost = 0.6 * wet * h * 0.0163 * Math.max(0, magnus(Math.min(surface_c, 99.5)) - 3200)

@@ -99,6 +99,7 @@ export function workingOf(size: PieceSize, parameters: HeatParameters, usual_m: 
       water: composition.water,
       exposure,
       wetness: parameters.wetness * (size.wetness ?? 1) * wet,
+      restingWetness: parameters.resting_wetness * wet,
       thickness_m,
     }),
   }

@@ -1,4 +1,4 @@
-import { assimilate, foresee } from '@/core/estimate/estimate'
+import { assimilate, foresee, riseAnchor } from '@/core/estimate/estimate'
 import { type Program, pullStageIndex, type Stage } from '@/core/program/stage'
 import { seconds } from '@/core/units'
 import type { BoardItem } from '../board'
@@ -33,6 +33,8 @@ function asItWent(program: Program, out_s: number): Program {
   return { ...program, stages: [...stages, ...program.stages.slice(pull + 1)] }
 }
 
+const waitsForReading = (program: Program): boolean => program.stages[pullStageIndex(program)]?.until.kind === 'pull'
+
 /**
  * Watches a roast after its pull: by what was read until then and since, how high it peaks.
  *
@@ -48,8 +50,11 @@ export function watchPeak(board: BoardItem, now_s: number, seed = 7): PeakWatch 
   const program = asItWent(planned.program, out_s - in_s)
   const setup = { ...planned, program }
   const posterior = assimilate(setup)
-  const { peak_c } = foresee(setup, posterior)
-  if (!Number.isFinite(peak_c.p50)) return undefined
+  const found = foresee(setup, posterior).peak_c
+  if (!Number.isFinite(found.p50)) return undefined
+  // Where it was pulled by its reading it climbs as its plan thought it would from there.
+  const more_k = waitsForReading(planned.program) ? riseAnchor(planned) : 0
+  const peak_c = { p10: found.p10 + more_k, p50: found.p50 + more_k, p90: found.p90 + more_k }
   const wanted_c = Math.max(item.serve_c, floor_c)
   const short = peak_c.p50 < wanted_c - SHORT_K
   if (!short) return { peak_c, wanted_c, short, backIn: undefined }
@@ -67,8 +72,8 @@ export function watchPeak(board: BoardItem, now_s: number, seed = 7): PeakWatch 
   for (const minutes of BACK_IN_MIN) {
     const again: Stage = { ...heat, tending: [], until: { kind: 'time', duration_s: seconds(minutes * 60) } }
     const back: Program = { ...program, stages: [...program.stages.slice(0, pull + 1), onBoard, again, ...rested] }
-    const found = foresee({ ...setup, program: back }, posterior).peak_c.p50
-    if (found >= wanted_c - 0.3) return { peak_c, wanted_c, short, backIn: { minutes, peak_c: found } }
+    const again_c = foresee({ ...setup, program: back }, posterior).peak_c.p50 + more_k
+    if (again_c >= wanted_c - 0.3) return { peak_c, wanted_c, short, backIn: { minutes, peak_c: again_c } }
   }
   return { peak_c, wanted_c, short, backIn: undefined }
 }

@@ -29,6 +29,8 @@ const MOST = 4
 /** Within this of the promise is on time, s; within this of the wanted is as wanted, K. */
 const ON_TIME_S = 300
 const AS_WANTED_K = 1.5
+/** So much later nobody at the table notices, s: what is foreseen late grows later more often than not. */
+const UNNOTICED_S = 120
 
 /** As minutes of guests waiting: a cook may have a reason for a way that costs a little more. */
 const WORSE_BY = 20
@@ -87,7 +89,7 @@ export function costOf(advice: Advice, { board, setup }: Pick<Belief, 'board' | 
 
 /** Minutes of guests waiting, as a scale for all the rest (common practice: what a cook gives up for what). */
 const WEIGHT = {
-  latePerMin: 1,
+  latePerMin: 1.5,
   standingPerMin: 0.4,
   toldLaterPerMin: 0.5,
   toldSoonerPerMin: 1,
@@ -98,13 +100,13 @@ const WEIGHT = {
   unsafePerK: 20,
   paler: 4,
   effort: 1.5,
-  shortRest: 4,
+  shortRest: 2.5,
   held: 4,
 } as const
 
 function harm(advice: Advice, cost: Cost, floor_c: number | undefined): number {
   if (advice.never) return Number.POSITIVE_INFINITY
-  const late = Math.max(0, cost.late_s - ON_TIME_S) / 60
+  const late = Math.max(0, cost.late_s - UNNOTICED_S) / 60
   const standing = Math.max(0, -cost.late_s - ON_TIME_S) / 60
   const told = cost.told_s / 60
   const off = Math.max(0, Math.abs(cost.off_k) - 1)

@@ -197,7 +197,7 @@ function stuck(ways: Ways, belief: Belief, others: readonly BoardItem[], now_s: 
 const PEAK_OFF_K = 1.2
 /** Fewer readings do not tell how it climbs; and what is farther off than this may yet be otherwise, s. */
 const CLIMB_READINGS = 8
-const NEAR_PULL_S = 45 * 60
+const NEAR_PULL_S = 75 * 60
 
 /** Another reading to pull at, where by what was read it would climb less or more than the plan thought. */
 function otherReading(ways: Ways, belief: Belief, main: Estimate): Advice | undefined {
@@ -252,7 +252,15 @@ export function waysOut(
   const found: Advice[] = [left]
   // Late or early, the ways that mend that bring their own reading; on time, only the reading may be wrong.
   const reading = Math.abs(late_s) > WORTH_SAYING_S ? undefined : otherReading(ways, belief, main)
-  if (reading) found.push(reading)
+  if (reading) {
+    found.push(reading)
+    // Waiting for it makes the plates late: hotter it comes there in time.
+    if (set_c !== undefined && reading.plate_s > board.promise_s + WORTH_SAYING_S && Math.abs(late_s) <= WORTH_SAYING_S)
+      for (const step of OVEN_STEPS_K.late) {
+        const next_c = Math.min(OVEN_C[oven.kind], set_c + step)
+        if (next_c > set_c) found.push({ code: 'oven_up', ...ways.withSetting(next_c) })
+      }
+  }
   if (Math.abs(late_s) > WORTH_SAYING_S) {
     if (set_c !== undefined)
       for (const step of late_s > 0 ? OVEN_STEPS_K.late : OVEN_STEPS_K.early) {
