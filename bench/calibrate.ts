@@ -41,7 +41,7 @@ const args = process.argv.slice(2)
 const [members = 96, rounds = 4] = args.map(Number).filter(Number.isFinite)
 const SEED = 12
 
-const valueOf = (name: keyof HeatParameters, log: number) => {
+const parameterOf = (name: keyof HeatParameters, log: number) => {
   const value = (PRIOR[name]?.[0] ?? 1) * Math.exp(log)
   // What is not replenished is what is positive.
   if (name === 'replenished') return 1 - Math.min(1, value)
@@ -49,7 +49,7 @@ const valueOf = (name: keyof HeatParameters, log: number) => {
 }
 const parametersWith = (theta: readonly Float64Array[], m: number): HeatParameters => ({
   ...HEAT_PARAMETERS,
-  ...Object.fromEntries(NAMES.map((name, p) => [name, valueOf(name, theta[p]?.[m] as number)])),
+  ...Object.fromEntries(NAMES.map((name, p) => [name, parameterOf(name, theta[p]?.[m] as number)])),
 })
 /** In units of its doubt. */
 const scaled = ({ unit, doubt }: Evidence, value: number) => (unit === 'min' ? Math.log(value) : value) / doubt
@@ -120,7 +120,7 @@ NAMES.forEach((name, p) => {
   const mean = meanOf(column)
   const deviation = Math.sqrt(column.reduce((sum, value) => sum + (value - mean) ** 2, 0) / (column.length - 1))
   console.log(
-    `${name.padEnd(28)} ${Number(HEAT_PARAMETERS[name]).toPrecision(3).padStart(8)} ${valueOf(name, mean).toPrecision(4).padStart(10)}   ${(PRIOR[name]?.[1] ?? 0).toFixed(2)} → ${deviation.toFixed(2)}`,
+    `${name.padEnd(28)} ${Number(HEAT_PARAMETERS[name]).toPrecision(3).padStart(8)} ${parameterOf(name, mean).toPrecision(4).padStart(10)}   ${(PRIOR[name]?.[1] ?? 0).toFixed(2)} → ${deviation.toFixed(2)}`,
   )
 })
 

@@ -212,12 +212,12 @@ export function foresee(setup: EstimateSetup, posterior: Posterior, most = poste
       : Math.max(setup.now_s, blended + finer * Math.max(0, blended - setup.now_s) + doubt * (future[m] as number))
     pulls.push(pull)
     carves.push(Math.max(setup.now_s, pull + run.carve_s - run.pull_s))
-    peaks.push(Math.min(...run.peak_c) + anchor.peak_k)
+    peaks.push(anchored(Math.min(...run.peak_c), anchor.peak_k))
     if (member.safe) safe++
     run.pullCore_c.forEach((value, i) => {
       points[i] ??= { pull: [], peak: [] }
       points[i].pull.push(value)
-      points[i].peak.push((run.peak_c[i] as number) + anchor.peak_k)
+      points[i].peak.push(anchored(run.peak_c[i] as number, anchor.peak_k))
     })
   }
   const arriving = pulls.length / count
@@ -261,6 +261,11 @@ const endsByClock = ({ program }: EstimateSetup): boolean => {
   const until = program.stages[pullStageIndex(program)]?.until.kind
   return until === 'time' || until === 'clock'
 }
+
+/** Near the boiling point nothing climbs farther, °C. */
+const NEAR_BOILING_C = 94
+const anchored = (peak_c: number, more_k: number): number =>
+  Math.max(peak_c, Math.min(peak_c + more_k, NEAR_BOILING_C)) + Math.min(0, more_k)
 
 const NO_ANCHOR = { share: 0, peak_k: 0 } as const
 /** So many members tell where the middle of the belief lay before anything was read, once something is. */

@@ -112,6 +112,10 @@ const moved = ({ p10, p50, p90 }: Spread, by_s: number): Spread => ({
  */
 const MORE_SLACK = 1.5
 
+/** The slowest of ten by both sides of the spread: half as much chance in it as in the one quantile of a small ensemble. */
+const SKEW = 1.06
+const slowestOfTen = ({ p10, p50, p90 }: Spread): number => p50 + (SKEW * (p90 - p10)) / 2
+
 /** An ensemble that says nothing: for a roast that does not arrive even when all is as told. */
 const nothing = (members: number): EnsembleAnswer => ({
   pull_s: NO_SPREAD,
@@ -210,7 +214,9 @@ export function answerRoast(question: RoastQuestion): RoastAnswer {
   const finer_s = coarse?.outcome === 'reached' ? first.run.pull_s - coarse.pull_s : 0
   const hasSpread = Number.isFinite(drawn.pull_s.p50) && drawn.lost < drawn.members / 4
   const doubt_s =
-    hasSpread && question.rest === 'takes_doubt' ? Math.max(0, drawn.pull_s.p90 + finer_s - first.run.pull_s) : 0
+    hasSpread && question.rest === 'takes_doubt'
+      ? Math.max(0, slowestOfTen(drawn.pull_s) + finer_s - first.run.pull_s)
+      : 0
   const slack_s = Math.max(doubt_s, Math.min(MORE_SLACK * doubt_s, cut.rest_min.most * 60 - restSeconds(asked)))
   const program = slack_s > 0 ? withRest(asked, restSeconds(asked) + slack_s) : asked
   const middle = slack_s > 0 ? pullOf(program, first.pull_c[0]) : first

@@ -71,13 +71,15 @@ describe('the one answer', () => {
     expect(one.hindrances).toEqual([])
   })
 
-  it('the rest takes the doubt up when it is asked to: longer by the slowest of ten, no more', () => {
+  it('the rest takes the doubt up when it is asked to: longer by the slowest of ten, and half as much again where it has room', () => {
     const said = ask()
     const taken = ask({ rest: 'takes_doubt' })
     expect(said.slack_s).toBe(0)
     expect(taken.slack_s).toBeGreaterThan(300)
     expect(restSeconds(taken.program) - restSeconds(said.program)).toBeCloseTo(taken.slack_s, 3)
-    expect(taken.slack_s).toBeCloseTo(taken.ensemble.pull_s.p90 - taken.run.pull_s, -2)
+    const slowest_s = taken.ensemble.pull_s.p90 - taken.run.pull_s
+    expect(taken.slack_s).toBeGreaterThan(slowest_s - 90)
+    expect(taken.slack_s).toBeLessThan(1.7 * slowest_s + 120)
     expect(Math.abs(taken.pull_c - said.pull_c)).toBeLessThan(2)
   })
 

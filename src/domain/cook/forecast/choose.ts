@@ -100,7 +100,7 @@ const WEIGHT = {
   unsafePerK: 20,
   paler: 4,
   effort: 1.5,
-  shortRest: 2.5,
+  shortRest: 4,
   held: 4,
 } as const
 

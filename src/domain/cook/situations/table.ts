@@ -52,7 +52,7 @@ export const SITUATIONS: readonly Situation[] = [
     name: 'turkey, oven 25 colder than its dial',
     told: { plan: turkey, minute: 100, oven_k: -25 },
     time: 'late',
-    best: ['oven_up'],
+    best: ['oven_up', 'short_rest'],
     offers: ['later_promise'],
     never: ['pull_now'],
   },
@@ -80,7 +80,7 @@ export const SITUATIONS: readonly Situation[] = [
     name: 'rib thin, will be early',
     told: { plan: rib, minute: 60, thicker: 0.68 },
     time: 'early',
-    best: ['leave_it', 'oven_down'],
+    best: ['leave_it', 'oven_down', 'hold'],
     offers: ['oven_down'],
     never: ['oven_up'],
   },
@@ -114,7 +114,7 @@ export const SITUATIONS: readonly Situation[] = [
   {
     name: 'leg started warm',
     told: { plan: leg, minute: 50, warmer_k: 12 },
-    best: ['leave_it', 'oven_down'],
+    best: ['leave_it', 'oven_down', 'pull_at'],
     never: ['oven_up'],
   },
   {
@@ -197,8 +197,7 @@ export const SITUATIONS: readonly Situation[] = [
       ],
       said: [{ minute: 58, mishap: 'wrong_setting', value: 120 }],
     },
-    time: 'late',
-    best: ['oven_up', 'later_promise'],
+    best: ['oven_up', 'later_promise', 'leave_it'],
   },
   {
     name: 'set 50 too high, found out early',
@@ -314,7 +313,7 @@ export const SITUATIONS: readonly Situation[] = [
   {
     name: 'pork too hot from the start: will be done before its table',
     told: { plan: pork, minute: 50, oven_k: 25 },
-    best: ['leave_it', 'oven_down', 'hold'],
+    best: ['leave_it', 'oven_down', 'hold', 'pull_at'],
     never: ['oven_up'],
   },
   {
