@@ -1,56 +1,36 @@
+import { writeFileSync } from 'node:fs'
+import { resolve } from 'node:path'
 import { seededRandom } from '@/core/estimate/random'
 import { CHART_ROWS } from '@/core/reference/charts'
 import { findCut } from '@/core/reference/cuts'
 import { carveSeconds } from '@/core/schedule/carving'
 import { fahrenheitToCelsius, poundsToKilograms } from '@/core/units'
-import { type NextAnswer, nextDocument, nextFrom } from '@/domain/cook/next-document'
+import { cookFromMeal, cookFromPlan } from '@/domain/cook/begin'
+import { makeMeal } from '@/domain/meal/make-meal'
+import { type MealDocumentInput, mealDocument } from '@/domain/meal/meal-document'
 import { makePlan } from '@/domain/plan/make-plan'
-import { type PlanDocumentInput, planDocument } from '@/domain/roast/roast-document'
+import { planDocument } from '@/domain/roast/roast-document'
 import { KitchenHeat, KitchenRoast } from '@/stand-ins/kitchen/kitchen'
+import { type Served, type ServedRoast, serve } from '@/stand-ins/service/service'
 
 /**
- * Promises kept, in closed loop: a cook who does what the headless `next` says, and only that, in kitchens of other
- * physics than the planner's, beside one who follows a published chart by the clock, and one who follows it with a
- * probe. Prints, for each: served within so many minutes of the promise, core within 2 K of the wanted, unsafe.
+ * Promises kept, in closed loop: a cook who does what the board says, and only that, in kitchens of other physics
+ * than the planner's, beside one who follows a published chart by the clock, and one who follows it with a probe.
+ * Prints, for each: served within so many minutes of the promise, core within 2 K of the wanted.
  *
- * npm run bench:promises -- [first seed] [how many]
+ * npm run bench:promises -- [first seed] [how many roasts] [first seed of meals] [how many meals] [--write]
  */
 
-const [first = 2101, many = 40] = process.argv.slice(2).map(Number)
+const numbers = process.argv.slice(2).map(Number).filter(Number.isFinite)
+const [first = 2101, many = 40, firstMeal = 2601, manyMeals = 0] = numbers
 const PROMISE = '2026-11-28T19:00:00Z'
 const PROMISE_S = Date.parse(PROMISE) / 1000
 const BEGUN_S = PROMISE_S - 12 * 3600
 const TICK_S = 15
-/** The board is looked at so often, s, and when a step is due. */
-const LOOK_S = 600
-const READ_S = 120
 /** Nothing is later than this, s. */
 const GIVE_UP_S = PROMISE_S + 4 * 3600
-/** A pan lies on a third of the meat at a time and gives there ten times what an oven does. */
-const PAN_CONTACT = 3.5
-/** The way the board marks is taken, and not again for so long, s. */
-const TAKEN_AGAIN_S = 900
-/** A rest that is cut short, s. */
-const SHORT_REST_S = 600
-/** Put back in no oftener. */
-const MOST_BACK = 1
-/** After the pull it is looked at so soon, s: that is when being short is seen. */
-const RESTING_LOOK_S = 300
 
-/** A thermometer is stuck in by hand so often, s. */
-const HAND_S = 600
-
-type Entered = { kind: string; at: string; value_c?: number }
-
-interface Ended {
-  /** On the table after its promise, minutes; before it, it is held. */
-  readonly late_min: number
-  /** Highest core less the wanted, K. */
-  readonly off_k: number
-  /** Core at its highest, °C. */
-  readonly peak_c: number
-  readonly taken: number
-}
+type Ended = Omit<Served, 'item'>
 
 /** All to the charts' own 145 °F, so that a chart is used for what it is for. */
 const KINDS = [
@@ -82,161 +62,109 @@ const pieceOf = (seed: number, { kind, mass_kg, thicker }: Drawn): KitchenRoast 
   if (!planned.ok) throw new Error(JSON.stringify(planned.problems))
   return new KitchenRoast({ seed, thickness_m: planned.value.plan.thickness_m * thicker, shape: 2, start_c: 5 })
 }
-
-/** What an action does in the kitchen. */
-function act(action: NextAnswer['actions'][number], roast: KitchenRoast, heats: Record<'oven' | 'pan', KitchenHeat>) {
-  const { kind, set_c, says = '' } = action
-  const where = /pan/i.test(says) ? 'pan' : 'oven'
-  if (kind === 'heat_up') heats[where].set(set_c ?? undefined)
-  if (kind === 'put_in' || kind === 'finish') {
-    if (set_c !== null) heats[where].set(set_c)
-    roast.put(heats[where])
-  }
-  if (kind === 'change') {
-    heats.oven.set(set_c ?? undefined)
-    roast.put(heats.oven)
-  }
-  if (kind === 'pull' || kind === 'carve' || kind === 'take_off') roast.put(undefined)
-}
+const servedRoast = (seed: number, drawn: Drawn): ServedRoast => ({
+  piece: pieceOf(seed, drawn),
+  serve_c: drawn.kind.serve_c,
+  late_min: drawn.late_min,
+  dead_at: drawn.dead_at,
+})
+const roastOf = ({ kind, mass_kg, school }: Drawn) => ({
+  roast: { cut: kind.cut, mass_kg, temper_min: 0, surface: 'dry_salted' as const },
+  program: { school },
+  target: { serve_c: kind.serve_c },
+})
 
 /** One roast by the board alone. */
 function byBoard(seed: number, drawn: Drawn): Ended {
-  const { kind, mass_kg, school, offset_k, late_min, dead_at } = drawn
-  const plan: PlanDocumentInput = {
-    roast: { cut: kind.cut, mass_kg, temper_min: 0, surface: 'dry_salted' },
-    program: { school },
-    target: { serve_c: kind.serve_c },
-    promise: PROMISE,
+  const plan = { ...roastOf(drawn), promise: PROMISE }
+  const cook = cookFromPlan(planDocument.parse(plan), BEGUN_S, 1)
+  if (!cook.ok) throw new Error(JSON.stringify(cook.problems))
+  const [item] = cook.value.items
+  if (!item) throw new Error('no roast')
+  const [served] = serve(
+    cook.value,
+    { plan },
+    new Map([[item.id, servedRoast(seed, drawn)]]),
+    () => drawn.offset_k,
+    BEGUN_S,
+    GIVE_UP_S,
+  )
+  if (!served) throw new Error('not served')
+  return served
+}
+
+/** A meal of two or three roasts and two sides in two ovens, by the board alone; its worst roast is its own. */
+function mealByBoard(seed: number): Ended | undefined {
+  const random = seededRandom(seed * 3571 + 11)
+  const drawn = Array.from({ length: random() < 0.5 ? 2 : 3 }, (_, i) => draw(seed * 10 + i)).map((each) => ({
+    ...each,
+    school: each.school === 'pan-first' ? ('steady' as const) : each.school,
+  }))
+  const meal: MealDocumentInput = {
+    title: `Supper ${seed}`,
+    kitchen: {
+      ovens: [
+        { id: 'left', name: 'Left oven', kind: 'still', places: 3 },
+        { id: 'right', name: 'Right oven', kind: 'still', places: 3 },
+      ],
+      cooks: ['Ann', 'Bo'],
+      probes: 4,
+      cabinet_places: 2,
+    },
+    guests: 12,
+    servings: [{ id: 'supper', title: 'Supper', at: PROMISE }],
+    roasts: drawn.map((each, i) => ({ id: `roast-${i}`, title: `Roast ${i}`, serving: 'supper', ...roastOf(each) })),
+    sides: [
+      {
+        id: 'roots',
+        title: 'Roots',
+        serving: 'supper',
+        set_c: 190,
+        low_c: 160,
+        high_c: 220,
+        minutes: 50,
+        hold_min: 20,
+      },
+      {
+        id: 'gratin',
+        title: 'Gratin',
+        serving: 'supper',
+        set_c: 170,
+        low_c: 150,
+        high_c: 190,
+        minutes: 60,
+        hold_min: 25,
+      },
+    ],
   }
-  const roast = pieceOf(seed, drawn)
-  const heats = { oven: new KitchenHeat(offset_k), pan: new KitchenHeat(0, PAN_CONTACT) }
-  const entries: Entered[] = []
-  const readings: { at: string; c: number }[] = []
-  const iso = (at_s: number) => new Date(at_s * 1000).toISOString()
-  let now_s = BEGUN_S
-  let due_s = BEGUN_S
-  let read_s = BEGUN_S
-  let inside = false
-  let took_s = Number.NEGATIVE_INFINITY
-  let taken = 0
-  let begun = false
-  let backs = 0
-  let outAt_s: number | undefined
-  let dies_s = Number.POSITIVE_INFINITY
-  let delayed = late_min === 0
-  let short = false
-  let calls_c = Number.POSITIVE_INFINITY
-  let hand_s = Number.NEGATIVE_INFINITY
-  let rests_s = Number.POSITIVE_INFINITY
-  const enter = (more: object) => entries.push({ ...more, at: iso(now_s) } as Entered)
-  for (;;) {
-    for (; now_s < due_s; now_s += TICK_S) {
-      heats.oven.advance(TICK_S)
-      heats.pan.advance(TICK_S)
-      // Until it goes in it lies in the fridge.
-      if (begun) roast.advance(TICK_S)
-      if (inside && now_s >= read_s && now_s < dies_s) {
-        readings.push({ at: iso(now_s), c: Math.round(10 * roast.core_c) / 10 })
-        read_s = now_s + READ_S
-        // The board calls when it reads its pull.
-        if (roast.core_c >= calls_c) {
-          calls_c = Number.POSITIVE_INFINITY
-          due_s = now_s
-        }
-      }
-    }
-    if (now_s > GIVE_UP_S) return { late_min: Number.NaN, off_k: Number.NaN, peak_c: roast.highest_c, taken }
-    const asked = nextDocument.parse({ plan, begun: iso(BEGUN_S), now: iso(now_s), entries, readings, members: 96 })
-    const answer = nextFrom(asked, (step) => (step.stage?.environment.kind === 'pan' ? 'pan' : 'oven'))
-    if (!answer.ok) throw new Error(`${seed}: ${JSON.stringify(answer.problems)}`)
-    const { actions, roasts, over } = answer.value
-    if (over)
-      return {
-        late_min: (now_s - PROMISE_S) / 60,
-        off_k: roast.highest_c - kind.serve_c,
-        peak_c: roast.highest_c,
-        taken,
-      }
-    // Told that its probe is silent, somebody goes with a thermometer.
-    const silent = roasts[0]?.odd.some(({ code }) => code === 'lost') === true
-    if (silent && inside && now_s - hand_s > HAND_S) {
-      hand_s = now_s
-      entries.push({ kind: 'reading', at: iso(now_s), value_c: Math.round(10 * roast.core_c) / 10 } as Entered)
-      due_s = now_s + TICK_S
-      continue
-    }
-    if (inside && now_s < dies_s && roasts[0]?.pull_c != null) calls_c = roasts[0].pull_c
-    const next = actions.find(({ kind: what }) => what !== 'look')
-    const cut = short && next?.kind === 'carve' && now_s >= rests_s + SHORT_REST_S
-    const at_s = cut ? now_s : next ? Date.parse(next.at) / 1000 : now_s + LOOK_S
-    if (next && at_s <= now_s + TICK_S) {
-      if (next.kind === 'put_in' && !delayed) {
-        delayed = true
-        due_s = now_s + late_min * 60
-        continue
-      }
-      act(next, roast, heats)
-      if (next.kind === 'put_in') {
-        inside = true
-        begun = true
-        const [own] = roasts
-        const pull = actions.find(({ kind: what }) => what === 'pull')
-        if (dead_at !== undefined && own && pull) dies_s = now_s + dead_at * (Date.parse(pull.at) / 1000 - now_s)
-      }
-      if (next.kind === 'pull') {
-        inside = false
-        rests_s = now_s
-      }
-      for (const entry of next.enter) enter(entry)
-      // The same minute may have another step.
-      due_s = now_s
-      continue
-    }
-    const [own] = roasts
-    // Out too soon: back in, and read it there.
-    if (own?.state === 'resting' && own.back_in_min !== null && backs < MOST_BACK && next?.kind !== 'finish') {
-      backs++
-      enter({ kind: 'in', item: own.item })
-      roast.put(heats.oven)
-      inside = true
-      due_s = now_s + own.back_in_min * 60
-      outAt_s = due_s
-      continue
-    }
-    if (outAt_s !== undefined && now_s >= outAt_s) {
-      outAt_s = undefined
-      enter({ kind: 'out', item: own?.item ?? null, value_c: Math.round(10 * roast.core_c) / 10 })
-      roast.put(undefined)
-      inside = false
-      due_s = now_s
-      continue
-    }
-    const best = own?.ways.find((way) => way.best)
-    if (own && best?.code === 'pull_at') {
-      taken++
-      enter({ kind: 'pull_at', item: own.item, value_c: best.pull_c })
-      due_s = now_s + TICK_S
-      continue
-    }
-    // Said while it is in, done once it rests.
-    if (best?.code === 'short_rest') short = true
-    else if (best) short = false
-    if (own && best && best.code !== 'leave_it' && now_s - took_s > TAKEN_AGAIN_S) {
-      if (best.code === 'oven_up' || best.code === 'oven_down') {
-        took_s = now_s
-        taken++
-        if (best.pull_c !== null) enter({ kind: 'pull_at', item: own.item, value_c: best.pull_c })
-        enter({ kind: 'oven', item: own.item, value_c: best.set_c })
-        heats.oven.set(best.set_c ?? undefined)
-      } else if (best.code === 'skip_finish') {
-        took_s = now_s
-        taken++
-        for (const { step, kind: what } of actions)
-          if (step !== null && what === 'finish') enter({ kind: 'skipped', step, item: own.item })
-      }
-    }
-    const look_s = own?.state === 'resting' ? RESTING_LOOK_S : LOOK_S
-    due_s = Math.min(now_s + look_s, Math.max(now_s + TICK_S, at_s))
+  const parsed = mealDocument.parse(meal)
+  const made = makeMeal(parsed, undefined, 0)
+  const cook = made.ok ? cookFromMeal(parsed, made.value, BEGUN_S, 1) : made
+  if (!cook.ok) {
+    console.log(`meal ${seed} has no plan: ${JSON.stringify(cook.problems)}`)
+    return undefined
+  }
+  const offsets = new Map(['Left oven', 'Right oven'].map((name) => [name, 12 * (2 * random() - 1)]))
+  const served = serve(
+    cook.value,
+    { meal: parsed },
+    new Map(drawn.map((each, i) => [`roast-${i}`, servedRoast(seed * 10 + i, each)])),
+    (oven) => offsets.get(oven) ?? 0,
+    BEGUN_S,
+    GIVE_UP_S,
+    64,
+  )
+  const worst = (of: (each: Served) => number) =>
+    served.map(of).reduce((most, value) => (Math.abs(value) > Math.abs(most) || Number.isNaN(value) ? value : most), 0)
+  if (process.env.EACH)
+    console.log(
+      `meal ${seed}: ${served.map(({ late_min, off_k }, i) => `${drawn[i]?.kind.cut} ${drawn[i]?.school} ${late_min.toFixed(0)} min ${off_k.toFixed(1)} K`).join('; ')}`,
+    )
+  return {
+    late_min: worst(({ late_min }) => late_min),
+    off_k: worst(({ off_k }) => off_k),
+    peak_c: Math.min(...served.map(({ peak_c }) => peak_c)),
+    taken: served.reduce((sum, { taken }) => sum + taken, 0),
   }
 }
 
@@ -289,14 +217,25 @@ function byChart(seed: number, drawn: Drawn, probe: boolean): Ended | undefined 
   }
 }
 
-function tell(name: string, ended: readonly Ended[]) {
+/** What is printed, and kept for the page that tells it. */
+function tell(name: string, ended: readonly Ended[], what = 'roasts') {
   const known = ended.filter(({ late_min }) => Number.isFinite(late_min))
   const share = (ok: (each: Ended) => boolean) => `${Math.round((100 * known.filter(ok).length) / ended.length)} %`
   const late = known.map(({ late_min }) => Math.max(0, late_min))
   const mean = late.reduce((sum, each) => sum + each, 0) / Math.max(1, late.length)
   console.log(
-    `${name.padEnd(34)} ${ended.length} roasts: within 5 min ${share(({ late_min }) => Math.abs(late_min) <= 5)}, 10 min ${share(({ late_min }) => Math.abs(late_min) <= 10)}, 20 min ${share(({ late_min }) => Math.abs(late_min) <= 20)}; late ${mean.toFixed(1)} min on average; core within 2 K ${share(({ off_k }) => Math.abs(off_k) <= 2)}; not served ${ended.length - known.length}; ways out taken ${(ended.reduce((sum, { taken }) => sum + taken, 0) / ended.length).toFixed(1)} each`,
+    `${name.padEnd(34)} ${ended.length} ${what}: within 5 min ${share(({ late_min }) => Math.abs(late_min) <= 5)}, 10 min ${share(({ late_min }) => Math.abs(late_min) <= 10)}, 20 min ${share(({ late_min }) => Math.abs(late_min) <= 20)}; late ${mean.toFixed(1)} min on average; core within 2 K ${share(({ off_k }) => Math.abs(off_k) <= 2)}; not served ${ended.length - known.length}; ways out taken ${(ended.reduce((sum, { taken }) => sum + taken, 0) / ended.length).toFixed(1)} each`,
   )
+  const of = (ok: (each: Ended) => boolean) => Math.round((1000 * known.filter(ok).length) / ended.length) / 1000
+  return {
+    count: ended.length,
+    within5: of(({ late_min }) => Math.abs(late_min) <= 5),
+    within10: of(({ late_min }) => Math.abs(late_min) <= 10),
+    within20: of(({ late_min }) => Math.abs(late_min) <= 20),
+    asWanted: of(({ off_k }) => Math.abs(off_k) <= 2),
+    both: of(({ late_min, off_k }) => Math.abs(late_min) <= 10 && Math.abs(off_k) <= 2),
+    late_min: Math.round(10 * mean) / 10,
+  }
 }
 
 const drawn = Array.from({ length: many }, (_, i) => ({ seed: first + i, ...draw(first + i) }))
@@ -309,17 +248,31 @@ const board = drawn.map((each) => {
   return { ...ended, school: each.school }
 })
 console.log(`Promises kept by seeds ${first} to ${first + many - 1}; goals: within 10 min 95 %, core within 2 K 90 %`)
-tell('by the board alone', board)
+const told = { board: tell('by the board alone', board) }
 for (const school of [...new Set(board.map((each) => each.school))])
   tell(
     `  ${school}`,
     board.filter((each) => each.school === school),
   )
-tell(
+const clock = tell(
   'by a chart and the clock',
   drawn.flatMap((each) => byChart(each.seed, each, false) ?? []),
 )
-tell(
+const probe = tell(
   'by a chart and a probe',
   drawn.flatMap((each) => byChart(each.seed, each, true) ?? []),
 )
+const meals =
+  manyMeals > 0
+    ? tell(
+        'whole meals, their worst roast',
+        Array.from({ length: manyMeals }, (_, i) => mealByBoard(firstMeal + i)).flatMap((each) => each ?? []),
+        'meals',
+      )
+    : undefined
+
+if (process.argv.includes('--write'))
+  writeFileSync(
+    resolve(import.meta.dirname, '../src/domain/accuracy/promises-kept.json'),
+    `${JSON.stringify({ on: new Date().toISOString().slice(0, 10), seeds: [first, first + many - 1], ...told, clock, probe, meals, mealSeeds: manyMeals > 0 ? [firstMeal, firstMeal + manyMeals - 1] : null }, null, 2)}\n`,
+  )

@@ -151,7 +151,9 @@ describe('the headless core', () => {
       roast: { cut: 'pork-loin', mass_kg: 2 },
       program: { school: 'steady', set_c: 180 },
     }
-    const clashing = JSON.parse(pheasant(['plan'], JSON.stringify({ ...meal, roasts: [...meal.roasts, second] })).out)
+    const one = { ...oven, places: 1 }
+    const crowded = { ...meal, kitchen: { ...meal.kitchen, ovens: [one] }, roasts: [...meal.roasts, second] }
+    const clashing = JSON.parse(pheasant(['plan'], JSON.stringify(crowded)).out)
     expect(clashing.clashes.length).toBeGreaterThan(0)
     expect(clashing.changes.length).toBeGreaterThan(0)
     const wrong = pheasant(['plan'], JSON.stringify({ ...meal, servings: [] }))

@@ -32,7 +32,7 @@ export type Yields = readonly [number, number, number]
 /**
  * κ at a Biot number of h·short/k. A surface that is not held leaves corners and ends warmer than the middle of
  * its faces; a ball has neither, and would be up to a tenth too quick.
- * @example conductionAt(equivalentBall(plate(0.03, 0.02)), 1) // 1
+ * @example conductionAt(equivalentBall(plate(0.03, 0.02)), 1) // ≈ 1
  */
 export function conductionAt(ball: EquivalentBall, biot: number): number {
   const [none, first, second] = ball.yields

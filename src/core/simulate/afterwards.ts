@@ -47,7 +47,8 @@ function cooled(kernel: RoastKernel, parameters: HeatParameters): Cooling {
   setSurroundings(around, 'fridge', 'still', 'bare', parameters)
   around.air_c = STANDARDS.coldFridge.value
   around.wall_c = STANDARDS.coldFridge.value
-  around.evaporation = 0.3
+  // In a dish under its lid little evaporates.
+  around.evaporation = 0.2
   let time = 0
   let to21_s = Number.POSITIVE_INFINITY
   while (time < 48 * 3600 && kernel.core_c > COOLING.to_c) {

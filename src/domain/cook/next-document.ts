@@ -61,6 +61,11 @@ const actionAnswer = z.object({
   window: z.object({ from: instant, to: instant }).nullable(),
   overdue: z.boolean(),
   set_c: finite.nullable(),
+  where: z
+    .string()
+    .nullable()
+    .describe('oven, fire, pan, bath, cabinet or counter: where it goes on, or what is heated'),
+  oven: z.string().nullable().describe('Which one, by its name'),
   pull_c: finite.nullable(),
   hands_min: finite,
   why: z.object({ basis: z.string(), numbers: z.record(z.string(), finite) }),
@@ -113,8 +118,8 @@ const hundredth = (value: number | undefined) =>
   value === undefined || !Number.isFinite(value) ? null : Math.round(value * 100) / 100
 const minutesOf = (seconds: number) => (Number.isFinite(seconds) ? Math.round(seconds / 6) / 10 : null)
 
-/** The cook that a document is about, as it was when it began. */
-function begunCook({ plan, meal, begun }: NextDocument): Outcome<CookDocument> {
+/** The cook that a document is about, as it was when it began; a meal's is scheduled, which takes a second or more. */
+export function begunCook({ plan, meal, begun }: NextDocument): Outcome<CookDocument> {
   const begun_s = secondsOf(begun)
   if (plan) return cookFromPlan(plan, begun_s, 1)
   if (!meal) return fail({ code: 'malformed', path: [], detail: 'say one of plan and meal' })
@@ -180,14 +185,22 @@ export function nextFrom(
   says?: (step: CookStep, cook: CookDocument, pull_c: number | undefined) => string,
 ): Outcome<NextAnswer> {
   const cook = begunCook(document)
-  if (!cook.ok) return cook
-  const told = toldOf(document, cook.value)
+  return cook.ok ? nextOf(cook.value, document, says) : cook
+}
+
+/** The same of a cook that has begun already: what a long service asks again and again. */
+export function nextOf(
+  cook: CookDocument,
+  document: NextDocument,
+  says?: (step: CookStep, cook: CookDocument, pull_c: number | undefined) => string,
+): Outcome<NextAnswer> {
+  const told = toldOf(document, cook)
   if (!told.ok) return told
   const now_s = secondsOf(document.now)
   // What lies ahead of the minute is not known yet.
   const entries = told.value.entries.filter(({ at }) => secondsOf(at) <= now_s)
   const readings = told.value.readings.filter(({ at_s }) => at_s <= now_s)
-  const boards = boardOf(cook.value, entries, readings, now_s)
+  const boards = boardOf(cook, entries, readings, now_s)
   const foreseen = new Map(
     boards.map((board): [string, Foreseen] => {
       const others = boards.filter(({ item }) => item.id !== board.item.id)
@@ -217,11 +230,11 @@ export function nextFrom(
     ]
   })
   const log = [...entries, ...arrivals]
-  const run = runOf(cook.value, log, now_s)
+  const run = runOf(cook, log, now_s)
   return succeed({
     version: 1,
-    over: isOver(cook.value, log, now_s),
-    actions: actionsOf(run, boards, cook.value, now_s, says),
+    over: isOver(cook, log, now_s),
+    actions: actionsOf(run, boards, cook, now_s, says),
     roasts: boards.map((board) => roastOf(board, run, foreseen.get(board.item.id))),
   })
 }
@@ -245,6 +258,8 @@ function actionsOf(
         window: null,
         overdue: true,
         set_c: null,
+        where: null,
+        oven: null,
         pull_c: null,
         hands_min: 0,
         why: { basis: 'model', numbers: {} },
@@ -261,6 +276,8 @@ function actionsOf(
       window: window ? { from: iso(window.from_s), to: iso(window.to_s) } : null,
       overdue: at_s < now_s,
       set_c: step.set_c,
+      where: step.stage?.environment.kind ?? step.source?.kind ?? null,
+      oven: step.source?.name ?? board?.oven_name ?? null,
       pull_c:
         step.kind === 'pull' || step.kind === 'watch' ? hundredth(board?.pull_c ?? step.pull_c ?? undefined) : null,
       hands_min: Math.round(step.hands_s / 60),

@@ -13,6 +13,7 @@ import { type BoardItem, jumpsOf, type Series } from '../board'
 import type { CookItem } from '../cook-document'
 import { kindOf } from '../entry'
 import { secondsOf } from '../entry/time'
+import { carvingSeconds } from '../run/course'
 
 /** Size of the ensemble behind an arrival, and behind each way out. */
 export const MEMBERS = { arrival: 256, ways: 48 } as const
@@ -178,6 +179,6 @@ export function beliefOf(board: BoardItem, now_s: number, seed: number, members:
     lastJump: jumpsOf(board.readings).at(-1),
     floor_c,
     rest,
-    carving_s: Math.max(0, secondsOf(item.promise) - secondsOf(item.carve)),
+    carving_s: carvingSeconds(item),
   }
 }

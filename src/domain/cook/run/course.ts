@@ -1,4 +1,5 @@
 import { STANDARDS } from '@/core/reference/standards'
+import { carveSeconds } from '@/core/schedule/carving'
 import type { CookItem } from '../cook-document'
 import { promisedAt } from '../entry/fold'
 import type { Arrival, CookLog, ItemLog, ItemState } from '../entry/kind'
@@ -99,6 +100,10 @@ export interface RoastCourse {
   readonly arrival: Arrival | undefined
 }
 
+/** From the knife to the plates at the quickest, s: what carving it takes, or less where the plan gave it less. */
+export const carvingSeconds = ({ roast, promise, carve }: CookItem): number =>
+  Math.max(0, Math.min(secondsOf(promise) - secondsOf(carve), carveSeconds(roast.mass_kg)))
+
 /**
  * When the milestones of a roast are, by its plan, its log and what is foreseen. What is over keeps its
  * time; what is late moves what follows; the rest gives way down to its least first.
@@ -116,18 +121,23 @@ export function courseOf(item: CookItem, plan: Milestones, own: ItemLog, log: Co
   const least_s = Math.min(gap_s, (item.rest_least_min ?? item.rest_min ?? gap_s / 60) * 60)
   const tail_s = plan.promise_s - plan.next_s
   const carving_s = plan.promise_s - plan.carve_s
+  // Carved early in the plan it waits for its table; late, it need not.
+  const quick_s = carvingSeconds(item)
+  const quickTail_s = tail_s - carving_s + quick_s
   const earliest_s =
     own.carve_s !== undefined
-      ? own.carve_s + carving_s
+      ? own.carve_s + quick_s
       : own.finish_s !== undefined
-        ? own.finish_s + tail_s
-        : out_s + least_s + tail_s
+        ? own.finish_s + quickTail_s
+        : out_s + least_s + quickTail_s
   const plate_s = own.served_s ?? Math.max(promise_s, earliest_s)
+  const finish_s = own.finish_s ?? Math.max(plate_s - tail_s, Math.min(out_s + least_s, plate_s - quickTail_s))
   return {
     in_s: putIn,
     pull_s: pulled,
-    finish_s: own.finish_s ?? plate_s - tail_s,
-    carve_s: own.carve_s ?? plate_s - carving_s,
+    finish_s,
+    carve_s:
+      own.carve_s ?? Math.max(plate_s - carving_s, Math.min(finish_s + plan.carve_s - plan.next_s, plate_s - quick_s)),
     plate_s,
     promise_s,
     arrival,

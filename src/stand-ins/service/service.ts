@@ -1,0 +1,288 @@
+import type { CookDocument } from '@/domain/cook/cook-document'
+import { type NextAnswer, nextDocument, nextOf } from '@/domain/cook/next-document'
+import { KitchenHeat, type KitchenRoast } from '../kitchen/kitchen'
+
+/**
+ * A service: somebody cooks who does what the board says, and only that, in a kitchen of other physics than the
+ * planner's. For judging promises in closed loop; a rehearsal may use it too.
+ */
+
+/** A step of the kitchen's clock, s. */
+const TICK_S = 15
+/** The board is looked at so often, s; while something rests, and when a step is due. */
+const LOOK_S = 600
+const RESTING_LOOK_S = 300
+const READ_S = 120
+/** A thermometer is stuck in by hand so often where a probe is lost, s. */
+const HAND_S = 600
+/** The way the board marks is taken, and not again for so long, s. */
+const TAKEN_AGAIN_S = 900
+/** A rest that is cut short, s. */
+const SHORT_REST_S = 600
+/** Put back in no oftener. */
+const MOST_BACK = 1
+/** A pan lies on a third of the meat at a time and gives there ten times what an oven does. */
+const PAN_CONTACT = 3.5
+
+type Action = NextAnswer['actions'][number]
+type Seen = NextAnswer['roasts'][number]
+interface Entered {
+  readonly kind: string
+  readonly at: string
+  readonly item?: string | null
+  readonly value_c?: number | null
+  readonly step?: string | null
+}
+
+/** A roast as it truly is, and what goes wrong with it. */
+export interface ServedRoast {
+  readonly piece: KitchenRoast
+  readonly serve_c: number
+  /** Put in so much later than told, minutes. */
+  readonly late_min: number
+  /** Its probe dies at this share of its time in; undefined: it holds. */
+  readonly dead_at: number | undefined
+}
+
+/** How one roast came to its table. */
+export interface Served {
+  readonly item: string
+  /** On the table after its promise, minutes; NaN where it never came. */
+  readonly late_min: number
+  /** Highest core less the wanted, K. */
+  readonly off_k: number
+  readonly peak_c: number
+  readonly taken: number
+}
+
+class OneRoast {
+  inside = false
+  begun = false
+  delayed: boolean
+  short = false
+  calls_c = Number.POSITIVE_INFINITY
+  dies_s = Number.POSITIVE_INFINITY
+  read_s = 0
+  hand_s = Number.NEGATIVE_INFINITY
+  took_s = Number.NEGATIVE_INFINITY
+  rests_s = Number.POSITIVE_INFINITY
+  outAt_s: number | undefined
+  waitsUntil_s = 0
+  backs = 0
+  taken = 0
+  served_s: number | undefined
+  heat: KitchenHeat | undefined
+  constructor(
+    readonly item: string,
+    readonly told: ServedRoast,
+  ) {
+    this.delayed = told.late_min === 0
+  }
+}
+
+/**
+ * Cooks a begun cook to its end by the board alone.
+ *
+ * @param cook as it began: with its schedule
+ * @param roasts by the ids of the cook's items
+ * @param offset_k of each oven by its name; the same for any other
+ * @param giveUp_s nothing is later than this, s since 1970
+ */
+export function serve(
+  cook: CookDocument,
+  ask: { readonly plan?: unknown; readonly meal?: unknown },
+  roasts: ReadonlyMap<string, ServedRoast>,
+  offset_k: (oven: string) => number,
+  begun_s: number,
+  giveUp_s: number,
+  members = 96,
+): Served[] {
+  const heats = new Map<string, KitchenHeat>()
+  const heatOf = (where: string | null, oven: string | null): KitchenHeat => {
+    const pan = where === 'pan'
+    const key = pan ? 'pan' : (oven ?? where ?? 'oven')
+    const known = heats.get(key) ?? (pan ? new KitchenHeat(0, PAN_CONTACT) : new KitchenHeat(offset_k(key)))
+    heats.set(key, known)
+    return known
+  }
+  const ones = new Map([...roasts].map(([item, told]) => [item, new OneRoast(item, told)]))
+  const only = ones.size === 1 ? [...ones.values()][0] : undefined
+  const entries: Entered[] = []
+  const readings: { at: string; c: number; item: string }[] = []
+  const iso = (at_s: number) => new Date(at_s * 1000).toISOString()
+  let now_s = begun_s
+  let due_s = begun_s
+  let promises = new Map<string, number>()
+
+  const advance = () => {
+    for (; now_s < due_s; now_s += TICK_S) {
+      for (const heat of heats.values()) heat.advance(TICK_S)
+      for (const one of ones.values()) {
+        const { piece } = one.told
+        if (!one.begun) continue
+        piece.advance(TICK_S)
+        if (!one.inside || now_s < one.read_s || now_s >= one.dies_s) continue
+        readings.push({ at: iso(now_s), c: Math.round(10 * piece.core_c) / 10, item: one.item })
+        one.read_s = now_s + READ_S
+        // The board calls when it reads its pull.
+        if (piece.core_c >= one.calls_c) {
+          one.calls_c = Number.POSITIVE_INFINITY
+          due_s = now_s
+        }
+      }
+    }
+  }
+  const enter = (more: Omit<Entered, 'at'>) => entries.push({ ...more, at: iso(now_s) })
+  const out = (one: OneRoast) => {
+    one.inside = false
+    one.rests_s = now_s
+    one.told.piece.put(undefined)
+  }
+  const into = (one: OneRoast, heat: KitchenHeat) => {
+    one.heat = heat
+    one.inside = true
+    one.begun = true
+    one.told.piece.put(heat)
+  }
+
+  /** What an action does in the kitchen. */
+  const act = (action: Action, actions: readonly Action[]) => {
+    const { kind, set_c, where, oven } = action
+    const one = action.item === null ? only : ones.get(action.item)
+    if (kind === 'heat_up') heatOf(where, oven ?? only?.item ?? null).set(set_c ?? undefined)
+    if (!one) return
+    if (kind === 'put_in' || kind === 'finish') {
+      const heat = heatOf(where, oven)
+      if (set_c !== null) heat.set(set_c)
+      into(one, heat)
+      const pull = actions.find((each) => each.kind === 'pull' && each.item === action.item)
+      const { dead_at } = one.told
+      if (kind === 'put_in' && dead_at !== undefined && pull)
+        one.dies_s = now_s + dead_at * (Date.parse(pull.at) / 1000 - now_s)
+    }
+    if (kind === 'change') {
+      const heat = heatOf(where, oven)
+      heat.set(set_c ?? undefined)
+      into(one, heat)
+    }
+    if (kind === 'pull' || kind === 'carve' || kind === 'take_off') out(one)
+  }
+
+  /** One roast's own troubles: a lost probe, a way out, back in. Answers when to look again, s; undefined: nothing done. */
+  const attend = (one: OneRoast, own: Seen, actions: readonly Action[]): number | undefined => {
+    const { piece } = one.told
+    if (own.odd.some(({ code }) => code === 'lost') && one.inside && now_s - one.hand_s > HAND_S) {
+      one.hand_s = now_s
+      enter({ kind: 'reading', item: one.item, value_c: Math.round(10 * piece.core_c) / 10 })
+      return now_s + TICK_S
+    }
+    if (one.inside && now_s < one.dies_s && own.pull_c !== null) one.calls_c = own.pull_c
+    const finishes = actions.some(({ kind, item }) => kind === 'finish' && (item === one.item || item === null))
+    if (own.state === 'resting' && own.back_in_min !== null && one.backs < MOST_BACK && !finishes && one.heat) {
+      one.backs++
+      enter({ kind: 'in', item: one.item })
+      into(one, one.heat)
+      one.outAt_s = now_s + own.back_in_min * 60
+      return Math.min(one.outAt_s, now_s + LOOK_S)
+    }
+    if (one.outAt_s !== undefined && now_s >= one.outAt_s) {
+      one.outAt_s = undefined
+      enter({ kind: 'out', item: one.item, value_c: Math.round(10 * piece.core_c) / 10 })
+      out(one)
+      return now_s
+    }
+    const best = own.ways.find((way) => way.best)
+    if (best?.code === 'pull_at') {
+      one.taken++
+      enter({ kind: 'pull_at', item: one.item, value_c: best.pull_c })
+      return now_s + TICK_S
+    }
+    // Said while it is in, done once it rests.
+    if (best) one.short = best.code === 'short_rest'
+    if (best && best.code !== 'leave_it' && now_s - one.took_s > TAKEN_AGAIN_S) {
+      one.took_s = now_s
+      if (best.code === 'oven_up' || best.code === 'oven_down') {
+        one.taken++
+        if (best.pull_c !== null) enter({ kind: 'pull_at', item: one.item, value_c: best.pull_c })
+        enter({ kind: 'oven', item: one.item, value_c: best.set_c })
+        one.heat?.set(best.set_c ?? undefined)
+        return now_s + TICK_S
+      }
+      if (best.code === 'skip_finish') {
+        one.taken++
+        for (const { step, kind, item } of actions)
+          if (step !== null && kind === 'finish' && item === one.item) enter({ kind: 'skipped', item, step })
+      }
+    }
+    return undefined
+  }
+
+  while (now_s < giveUp_s) {
+    advance()
+    const asked = nextDocument.parse({ ...ask, begun: iso(begun_s), now: iso(now_s), entries, readings, members })
+    const answer = nextOf(cook, asked)
+    if (!answer.ok) throw new Error(JSON.stringify(answer.problems))
+    const { actions, over } = answer.value
+    promises = new Map(answer.value.roasts.map(({ item, promise }) => [item, Date.parse(promise) / 1000]))
+    for (const own of answer.value.roasts) {
+      const one = ones.get(own.item)
+      if (one && own.state === 'served') one.served_s ??= now_s
+    }
+    if (over) break
+    const steps = actions.filter(({ kind }) => kind !== 'look')
+    const soonest = steps.find((action) => {
+      const one = action.item === null ? only : ones.get(action.item)
+      const at_s = Date.parse(action.at) / 1000
+      if (one && action.kind === 'carve' && one.short && now_s >= one.rests_s + SHORT_REST_S) return true
+      // Late with it: nothing that comes after is done before it.
+      if (one && now_s < one.waitsUntil_s && action.kind !== 'heat_up') return false
+      return at_s <= now_s + TICK_S
+    })
+    if (soonest) {
+      const one = soonest.item === null ? only : ones.get(soonest.item)
+      if (one && soonest.kind === 'put_in' && !one.delayed) {
+        one.delayed = true
+        one.waitsUntil_s = now_s + one.told.late_min * 60
+        due_s = now_s + TICK_S
+        continue
+      }
+      if (process.env.TRACE)
+        console.log(
+          iso(now_s).slice(11, 16),
+          'due',
+          soonest.at.slice(11, 16),
+          soonest.kind,
+          soonest.item,
+          soonest.where,
+          soonest.oven,
+          soonest.set_c,
+          soonest.step,
+          answer.value.roasts.map((r) => `${r.state} ${r.plate.slice(11, 16)} ${r.late_min}`).join(' | '),
+        )
+      act(soonest, actions)
+      for (const entry of soonest.enter) entries.push({ ...entry, at: iso(now_s) } as Entered)
+      due_s = now_s
+      continue
+    }
+    let again_s = now_s + LOOK_S
+    for (const own of answer.value.roasts) {
+      const one = ones.get(own.item)
+      if (!one) continue
+      if (own.state === 'resting') again_s = Math.min(again_s, now_s + RESTING_LOOK_S)
+      if (one.outAt_s !== undefined) again_s = Math.min(again_s, one.outAt_s)
+      if (one.waitsUntil_s > now_s) again_s = Math.min(again_s, one.waitsUntil_s)
+      const due = attend(one, own, actions)
+      if (due !== undefined) again_s = Math.min(again_s, due)
+    }
+    const [next] = steps.filter(({ at }) => Date.parse(at) / 1000 > now_s)
+    if (next) again_s = Math.min(again_s, Date.parse(next.at) / 1000)
+    due_s = Math.max(now_s + (again_s > now_s ? TICK_S : 0), again_s)
+  }
+  return [...ones.values()].map(({ item, told, taken, served_s }) => ({
+    item,
+    late_min: served_s === undefined ? Number.NaN : (served_s - (promises.get(item) ?? Number.NaN)) / 60,
+    off_k: told.piece.highest_c - told.serve_c,
+    peak_c: told.piece.highest_c,
+    taken,
+  }))
+}
