@@ -2,7 +2,6 @@ import { sliceOf } from '@/core/doneness/slice'
 import { DOMESTIC_OVEN } from '@/core/heat/oven'
 import { HEAT_PARAMETERS } from '@/core/heat/parameters'
 import { bodiesOf } from '@/core/heat/piece'
-import { readingIn } from '@/core/heat/probe'
 import { findSchool, programOf, type SchoolSettings, steadyProgram } from '@/core/program/schools'
 import { CHART_ROWS, type ChartRow } from '@/core/reference/charts'
 import { type Cut, findCut } from '@/core/reference/cuts'
@@ -11,8 +10,9 @@ import { HOLD_TABLE, integrateLethality } from '@/core/safety/lethality'
 import { poultryDecades } from '@/core/safety/poultry'
 import { cook } from '@/core/simulate/cook'
 import { findPull } from '@/core/simulate/pull'
-import type { CookSetup } from '@/core/simulate/stepper'
+import { RESOLUTION } from '@/core/simulate/stepper'
 import { fahrenheitToCelsius, poundsToKilograms } from '@/core/units'
+import { EVIDENCE, type EvidenceGroup, risesBy } from './evidence'
 
 /** One published row beside what the model says of it. Minutes; shares are of the published value. */
 export interface ChartCheck {
@@ -37,8 +37,23 @@ export interface RuleCheck {
   readonly source: string
 }
 
+/** A fact the shared parameters were laid on, beside what the model says of it. */
+export interface FactCheck {
+  readonly name: string
+  readonly group: EvidenceGroup
+  readonly unit: 'min' | 'K' | '%'
+  readonly value: number
+  readonly found: number
+  /** In doubts of the fact. */
+  readonly off: number
+  readonly source: string
+  readonly note: string | undefined
+}
+
 export interface Accuracy {
   readonly charts: readonly ChartCheck[]
+  /** Beside the charts: low ovens, covers, rises, weights, birds inside. */
+  readonly facts: readonly FactCheck[]
   readonly rules: readonly RuleCheck[]
   /** Of the rows the parameters were chosen with, and of the others. */
   readonly summary: {
@@ -133,22 +148,6 @@ function schoolRun(
     bodies[0]?.thickness_m ?? 0,
   ).rim_m
   return { ...answer, rim_m }
-}
-
-/** What a usual probe shows at its highest in the rest over what it showed at the pull, K. */
-export function risesBy(setup: CookSetup): number {
-  let atPull = Number.NaN
-  let most = Number.NEGATIVE_INFINITY
-  cook(setup, {
-    bare: true,
-    stepped: ({ kernels: [kernel], air_c, stage }) => {
-      const reads = kernel ? readingIn(kernel, air_c) : Number.NaN
-      if (stage.role === 'cook') atPull = reads
-      else most = Math.max(most, reads)
-      return false
-    },
-  })
-  return most - atPull
 }
 
 function rises(): RuleCheck[] {
@@ -260,11 +259,21 @@ function rules(): RuleCheck[] {
   return checks
 }
 
-/** Everything the model is judged by, computed now. About a third of a second. */
+const facts = (): FactCheck[] =>
+  EVIDENCE.filter(({ group }) => !group.endsWith('charts')).map(
+    ({ name, group, unit, value, doubt, source, note, predict }) => {
+      const found = predict(parameters, RESOLUTION.answer)
+      const miss = unit === 'min' ? Math.log(found / value) : found - value
+      return { name, group, unit, value, found, off: miss / doubt, source, note }
+    },
+  )
+
+/** Everything the model is judged by, computed now. About half a second. */
 export function accuracy(): Accuracy {
   const charts = CHART_ROWS.map(checkRow)
   return {
     charts,
+    facts: facts(),
     rules: rules(),
     summary: {
       reference: summaryOf(charts.filter(({ row }) => row.inReference)),

@@ -2,15 +2,15 @@ import type { Cover } from '@/core/heat/environment'
 import { DOMESTIC_OVEN } from '@/core/heat/oven'
 import type { HeatParameters } from '@/core/heat/parameters'
 import { bodiesOf } from '@/core/heat/piece'
+import { readingIn } from '@/core/heat/probe'
 import { yieldOf } from '@/core/portions/portions'
 import { steadyProgram } from '@/core/program/schools'
 import type { Program } from '@/core/program/stage'
 import { CHART_ROWS } from '@/core/reference/charts'
 import { type Cut, findCut } from '@/core/reference/cuts'
 import { type CookRun, cook } from '@/core/simulate/cook'
-import type { Resolution } from '@/core/simulate/stepper'
+import type { CookSetup, Resolution } from '@/core/simulate/stepper'
 import { fahrenheitToCelsius, poundsToKilograms } from '@/core/units'
-import { risesBy } from './accuracy'
 
 /** What kind of fact it is; a group is left out as a whole to see what the others say of it. */
 export type EvidenceGroup =
@@ -96,6 +96,22 @@ const minutes = (
   ...(note ? { note } : {}),
   predict: (parameters, resolution) => cooked(asked, parameters, resolution).pull_s / 60,
 })
+
+/** What a usual probe shows at its highest in the rest over what it showed at the pull, K. */
+export function risesBy(setup: CookSetup): number {
+  let atPull = Number.NaN
+  let most = Number.NEGATIVE_INFINITY
+  cook(setup, {
+    bare: true,
+    stepped: ({ kernels: [kernel], air_c, stage }) => {
+      const reads = kernel ? readingIn(kernel, air_c) : Number.NaN
+      if (stage.role === 'cook') atPull = reads
+      else most = Math.max(most, reads)
+      return false
+    },
+  })
+  return most - atPull
+}
 
 /** The rise a usual probe shows from the pull to its highest, K. */
 const rise = (name: string, value: number, doubt: number, asked: Asked): Evidence => ({

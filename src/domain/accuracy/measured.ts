@@ -1,0 +1,44 @@
+import arrivals from './arrivals-judged.json'
+import promises from './promises-kept.json'
+
+/**
+ * What takes minutes to measure: written by `npm run bench:promises` and `npm run validate` with `--write`, on the day
+ * and with the seeds that stand in the files. Shares are of 1.
+ */
+export interface PromisesKept {
+  readonly count: number
+  readonly within5: number
+  readonly within10: number
+  readonly within20: number
+  /** Core at its highest within 2 K of the wanted. */
+  readonly asWanted: number
+  /** Within ten minutes and as wanted. */
+  readonly both: number
+  /** Minutes late on average. */
+  readonly late_min: number
+}
+
+export interface Measured {
+  readonly on: string
+  readonly seeds: readonly number[]
+  readonly board: PromisesKept
+  readonly clock: PromisesKept
+  readonly probe: PromisesKept
+  readonly meals?: PromisesKept | undefined
+}
+export const PROMISES: Measured = promises
+
+/** Median error of the predicted pull, as a share of the cook, and the share of cooks its band held. */
+export interface ArrivalsJudged {
+  readonly on: string
+  readonly seeds: readonly number[]
+  readonly rows: readonly {
+    readonly at: number
+    readonly cooks: number
+    readonly median: number
+    readonly inside: number
+    readonly straight: number
+    readonly exponential: number
+  }[]
+}
+export const ARRIVALS: ArrivalsJudged = arrivals
