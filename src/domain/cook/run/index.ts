@@ -225,7 +225,15 @@ export function runOfLog(document: CookDocument, log: CookLog, now_s: number): R
     const passed =
       step.kind === 'gravy' ? table !== undefined && served(at(table)) : AHEAD_KINDS.has(step.kind) && begun
     const moved = table && step.kind === 'gravy' ? plateOf(at(table)) - at(table) : 0
-    put(step, passed, { at_s: planned_s + moved, window: undefined })
+    // Gravy is made of what is in the first tin that is out.
+    const tin_s =
+      step.kind === 'gravy'
+        ? Math.min(...[...roasts.values()].map(({ course }) => course.pull_s))
+        : Number.NEGATIVE_INFINITY
+    put(step, passed, {
+      at_s: Math.max(planned_s + moved, Number.isFinite(tin_s) ? tin_s : planned_s),
+      window: undefined,
+    })
   }
   return {
     steps: steps.flatMap((step) => found.get(step.id) ?? []),
