@@ -1,4 +1,5 @@
 import type { PullSafety } from '@/core/roast/answer'
+import type { Shown } from '@/core/simulate/shown'
 import type { Safety } from '@/domain/cook/forecast'
 import { rise, temperature, type Units } from './units'
 
@@ -18,3 +19,12 @@ export const pullSafetyWords = ({ least_c, chanceLower, raised_k }: PullSafety, 
   ]
     .filter(Boolean)
     .join(' ')
+
+/**
+ * What a usual probe shows at the pull and at the peak, where that is not what the core has.
+ * @example shownWords(undefined, units) // ''
+ */
+export const shownWords = (shown: Shown | undefined, units: Units): string =>
+  shown
+    ? ` A probe lies a little off the core: pulled right there, a good one shows ${temperature(shown.pull_c, units)}, and ${temperature(shown.peak_c, units)} at its highest.`
+    : ''

@@ -15,6 +15,7 @@ import { warmthAfter } from '../simulate/afterwards'
 import { type CookRun, cook, wentBy } from '../simulate/cook'
 import type { Hindrance } from '../simulate/hindrance'
 import { findPull, type PullAnswer } from '../simulate/pull'
+import { type Shown, shownBy } from '../simulate/shown'
 import { RESOLUTION } from '../simulate/stepper'
 import { hindrancesOf } from './check'
 import { type PreparedRoast, prepareRoast, type RoastStart } from './prepare'
@@ -75,6 +76,8 @@ export interface RoastAnswer {
   readonly peak_c: number
   /** Peak after the pull, s. */
   readonly peakAfter_s: number
+  /** What a usual probe shows at the point that decides; undefined where the pull does not come. */
+  readonly shown: Shown | undefined
   readonly points: readonly PointAnswer[]
   /** Hottest less least-heated point at the pull, K; 0 with one point. */
   readonly gap_k: number
@@ -261,6 +264,7 @@ export function answerRoast(question: RoastQuestion): RoastAnswer {
     safety: sure?.safety,
     peak_c: reached_c(deciding),
     peakAfter_s: run.pulled ? (run.peak_s[deciding] as number) - run.pull_s : 0,
+    shown: arrives ? shownBy({ ...setup, program, pull_c: pull.pull_c }, deciding) : undefined,
     points: bodies.map((body, i) => ({
       point: body.point,
       pull_c: pullCore_c[i] as number,

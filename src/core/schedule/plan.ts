@@ -23,6 +23,7 @@ import { type CoolingAdvice, coolingOf } from '../simulate/afterwards'
 import { type CookRun, cook } from '../simulate/cook'
 import type { Hindrance } from '../simulate/hindrance'
 import { findPull } from '../simulate/pull'
+import type { Shown } from '../simulate/shown'
 import { type Celsius, type EpochSeconds, epochSeconds, seconds } from '../units'
 import { carveSeconds } from './carving'
 import type { Preparation } from './days-before'
@@ -98,6 +99,8 @@ export interface Plan {
   readonly peak_c: number
   /** Peak after the pull, s. */
   readonly peakAfter_s: number
+  /** What a usual probe shows at the pull and at its highest, °C. */
+  readonly shown: Shown | undefined
   readonly ensemble: EnsembleAnswer
   readonly putIn: EpochSeconds
   readonly begin: EpochSeconds
@@ -213,6 +216,7 @@ export function planRoast(request: PlanRequest): Plan {
     safety: answer.safety,
     peak_c: answer.peak_c,
     peakAfter_s: answer.peakAfter_s,
+    shown: answer.shown,
     ensemble,
     putIn,
     begin: epochSeconds(

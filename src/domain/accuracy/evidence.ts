@@ -2,13 +2,13 @@ import type { Cover } from '@/core/heat/environment'
 import { DOMESTIC_OVEN } from '@/core/heat/oven'
 import type { HeatParameters } from '@/core/heat/parameters'
 import { bodiesOf } from '@/core/heat/piece'
-import { readingIn } from '@/core/heat/probe'
 import { yieldOf } from '@/core/portions/portions'
 import { steadyProgram } from '@/core/program/schools'
 import type { Program } from '@/core/program/stage'
 import { CHART_ROWS } from '@/core/reference/charts'
 import { type Cut, findCut } from '@/core/reference/cuts'
 import { type CookRun, cook } from '@/core/simulate/cook'
+import { shownBy } from '@/core/simulate/shown'
 import type { CookSetup, Resolution } from '@/core/simulate/stepper'
 import { fahrenheitToCelsius, poundsToKilograms } from '@/core/units'
 
@@ -99,18 +99,8 @@ const minutes = (
 
 /** What a usual probe shows at its highest in the rest over what it showed at the pull, K. */
 export function risesBy(setup: CookSetup): number {
-  let atPull = Number.NaN
-  let most = Number.NEGATIVE_INFINITY
-  cook(setup, {
-    bare: true,
-    stepped: ({ kernels: [kernel], air_c, stage }) => {
-      const reads = kernel ? readingIn(kernel, air_c) : Number.NaN
-      if (stage.role === 'cook') atPull = reads
-      else most = Math.max(most, reads)
-      return false
-    },
-  })
-  return most - atPull
+  const shown = shownBy(setup)
+  return shown ? shown.peak_c - shown.pull_c : Number.NaN
 }
 
 /** The rise a usual probe shows from the pull to its highest, K. */

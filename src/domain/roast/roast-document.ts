@@ -198,6 +198,8 @@ export const simulateAnswer = z.object({
   pull_c: finite.nullable().describe('null where it cannot be'),
   peak_c: finite.describe('Where it cannot be: as far as it gets'),
   peak_after_min: finite.nullable(),
+  pull_reads_c: finite.nullable().describe('What a usual probe shows at the pull: a little more than the core has'),
+  peak_reads_c: finite.nullable().describe('And at its highest'),
   carve_min: finite.nullable(),
   thickness_mm: finite,
   points: z.array(z.string()),

@@ -54,6 +54,8 @@ export function simulate(document: SimulateDocument): Outcome<SimulateAnswer> {
     pull_c: can ? rounded(answer.pull_c) : null,
     peak_c: rounded(answer.peak_c),
     peak_after_min: can ? rounded(answer.peakAfter_s / 60, 1) : null,
+    pull_reads_c: can ? orNull(answer.shown?.pull_c ?? Number.NaN) : null,
+    peak_reads_c: can ? orNull(answer.shown?.peak_c ?? Number.NaN) : null,
     carve_min: can ? rounded(run.carve_s / 60, 1) : null,
     thickness_mm: rounded(prepared.thickness_m * 1000, 1),
     points: [...run.points],

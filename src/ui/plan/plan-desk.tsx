@@ -15,7 +15,7 @@ import type { PlanDocument } from '@/domain/roast/roast-document'
 import { withRoles } from '@/domain/roast/stages'
 import { STORED } from '@/domain/stored/stored'
 import { cautionWords } from '@/words/cautions'
-import { chanceWords, pullSafetyWords } from '@/words/safety'
+import { chanceWords, pullSafetyWords, shownWords } from '@/words/safety'
 import { day, duration, length, mass, rise, temperature, type Units } from '@/words/units'
 import { COLOUR_NAMES, cutName, INPUT_NAMES, POINT_NAMES, TENDERNESS_NAMES } from '@/words/words'
 import { BeginCook } from '../board/begin-cook'
@@ -210,7 +210,7 @@ export function PlanDesk({
                   label="Pull at"
                   value={temperature(plan.pull_c, units)}
                   basis="from the model"
-                  note={`It climbs ${rise(plan.peak_c - plan.pull_c, units)} in the rest and peaks at ${temperature(plan.peak_c, units)} after ${duration(plan.peakAfter_s)}.`}
+                  note={`It climbs ${rise(plan.peak_c - plan.pull_c, units)} in the rest and peaks at ${temperature(plan.peak_c, units)} after ${duration(plan.peakAfter_s)}.${shownWords(plan.shown, units)}`}
                 />
               )}
               <Figure
