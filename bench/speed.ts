@@ -48,6 +48,21 @@ console.log(
   `a ${(usual.pull_s / 3600).toFixed(1)} h roast, ${DEFAULT_SHELLS} shells, 30 s steps: ${whole_ms.toFixed(2)} ms median (goal 1), time to pull off by ${Math.abs(usual.pull_s - fine.pull_s).toFixed(0)} s (goal 60) against steps 16 times finer`,
 )
 
+console.log('work and precision, time to the pull against steps 16 times finer on 60 shells:')
+for (const [dt_s, shells] of [
+  [120, 12],
+  [60, 14],
+  [30, DEFAULT_SHELLS],
+  [15, DEFAULT_SHELLS],
+  [15, 30],
+  [7.5, 40],
+] as const) {
+  const off_s = Math.abs(roast(dt_s, shells).pull_s - fine.pull_s)
+  console.log(
+    `  ${String(dt_s).padStart(4)} s steps, ${shells} shells: off by ${off_s.toFixed(1)} s in ${time(() => roast(dt_s, shells), 60).toFixed(2)} ms`,
+  )
+}
+
 const two = findSchool('hot-start') as School
 const ensemble_ms = time(
   () =>
@@ -126,6 +141,10 @@ else {
     around.emissivity,
     around.evaporation,
     kernel.enthalpy[0],
+    ball.short_m,
+    ...ball.yields,
+    p.dries_s,
+    body.restingWetness ?? body.wetness,
   ] as number[]
   writeFileSync(join(folder, 'body'), Buffer.from(Float64Array.from(numbers).buffer))
   const c: number[] = []

@@ -67,7 +67,7 @@ const rows = [0.35, 0.5, 0.75].map((at) => {
 if (process.argv.includes('--write'))
   writeFileSync(
     resolve(import.meta.dirname, '../src/domain/accuracy/arrivals-judged.json'),
-    `${JSON.stringify({ on: new Date().toISOString().slice(0, 10), seeds: [first, last], rows: rows.map(({ bias, ...row }) => row) }, null, 2)}\n`,
+    `${JSON.stringify({ on: new Date().toISOString().slice(0, 10), seeds: [first, last], rows: rows.map(({ at, cooks, median, inside, straight, exponential }) => ({ at, cooks, median, inside, straight, exponential })) }, null, 2)}\n`,
   )
 
 const failed = summary.reference.within15 < summary.reference.rows

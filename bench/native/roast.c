@@ -12,7 +12,7 @@ static double temperature_row[ROWS], conductivity_row[ROWS], capacity_row[ROWS],
 static int rows, heat_rows, n;
 static double per_joule, mass[MAX], geometry[MAX];
 static double surface_geometry, area, exposure, wetness, body_mass, water_per_volume, conduction, core_weight;
-static double factor0, free_water, crust_w, crust_d, replenished, dt, air, wall, h, emissivity, evaporation, start_h;
+static double factor0, free_water, crust_w, crust_d, replenished, dt, air, wall, h, emissivity, evaporation, start_h, short_way, yield0, yield1, yield2, dries, resting;
 static double H[MAX], T[MAX], K[MAX], S[MAX], up[MAX], ri[MAX], ac[MAX];
 
 static inline void read_temperature(int i) {
@@ -26,12 +26,18 @@ static inline void read_temperature(int i) {
 }
 
 static double roast(int steps) {
-  double front, surface, crust = 0, lost = 0, browning = 0;
+  double front, surface, crust = 0, lost = 0, browning = 0, dried = 0, yields = 0;
   for (int i = 0; i < n; i++) { H[i] = start_h; read_temperature(i); }
   front = surface = T[0];
   for (int s = 0; s < steps; s++) {
     int last = n - 1;
-    double kept = 1 - lost, shrunk = cbrt(kept), factor = factor0 * conduction * shrunk, per = kept / dt, half = factor / 2, step_per_kept = dt / kept;
+    double wk = wall + 273.15, sk = surface + 273.15;
+    double rad = emissivity * 5.670374e-8 * (wk * wk + sk * sk) * (wk + sk), outside = h + rad;
+    double effective = (h * air + rad * wall) / outside;
+    if (yields == 0) yields = outside * exposure;
+    double held = 1 / (1 + yields * short_way / (factor0 * K[n >> 1]));
+    double conducts = conduction * exp(yield0 + held * (yield1 + held * yield2));
+    double kept = 1 - lost, shrunk = cbrt(kept), factor = factor0 * conducts * shrunk, per = kept / dt, half = factor / 2, step_per_kept = dt / kept;
     double below = 0, carry = 0, right = 0;
     for (int i = 0; i < last; i++) {
       double c = mass[i] * per * S[i];
@@ -45,19 +51,19 @@ static double roast(int steps) {
     double to_front = factor * K[last] * surface_geometry, c = mass[last] * per * S[last];
     double p = 1 / (c + below + to_front - below * carry);
     double alpha = (c * T[last] + below * right) * p, beta = to_front * p;
-    double exposed = area * exposure * shrunk * shrunk, wk = wall + 273.15, sk = surface + 273.15;
-    double rad = emissivity * 5.670374e-8 * (wk * wk + sk * sk) * (wk + sk), outside = h + rad;
-    double effective = (h * air + rad * wall) / outside;
+    double exposed = area * exposure * shrunk * shrunk;
     double through = exposed / (1 / outside + crust / crust_w);
     double dry = 1 - lost / free_water;
-    double transfer = exposed * wetness * evaporation * (dry > 0 ? dry : 0) / (950 * 0.92 / h + crust / crust_d);
-    double inward = to_front * (1 - beta), fixed = through * effective + to_front * alpha, ev = 0;
+    double wet = effective > 75 ? wetness * exp(-dried / dries) : resting;
+    double transfer = exposed * wet * evaporation * (dry > 0 ? dry : 0) / (950 * 0.92 / h + crust / crust_d);
+    double inward = to_front * (1 - beta), fixed = through * effective + to_front * alpha, ev = 0, steep = 0;
     for (int k = 0; k < 40; k++) {
       int row = (int)((front + 30) * 4);
       if (row < 0) row = 0; else if (row > heat_rows - 2) row = heat_rows - 2;
       double low = heat_row[row], rise = (heat_row[row + 1] - low) * 4, at = -30 + row / 4.0;
       double line = transfer * (low - rise * at), next = (fixed - line) / (through + inward + transfer * rise);
       ev = line + transfer * rise * next;
+      steep = transfer * rise;
       double change = next - front;
       front = next;
       if (change < 1e-7 && change > -1e-7) break;
@@ -72,6 +78,8 @@ static double roast(int steps) {
     }
     double drawn = through * (effective - front);
     surface = effective - drawn / (exposed * outside);
+    yields = (through + steep) / (area * shrunk * shrunk);
+    if (effective > 75) dried += dt * evaporation;
     double gone = ev / (2501000 - 2381 * front) * dt;
     if (gone > 0) { lost += gone / body_mass; crust += gone * (1 - replenished) / (exposed * water_per_volume); }
     if (surface > 60) browning += dt * exp(12027 * (1 / 423.15 - 1 / (surface + 273.15)));
@@ -96,7 +104,7 @@ int main(int argc, char **argv) {
   for (int i = 0; i < n; i++) geometry[i] = next_number(f);
   double *scalars[] = {&surface_geometry, &area, &exposure, &wetness, &body_mass, &water_per_volume, &conduction,
     &core_weight, &factor0, &free_water, &crust_w, &crust_d, &replenished, &dt, &air, &wall, &h, &emissivity,
-    &evaporation, &start_h};
+    &evaporation, &start_h, &short_way, &yield0, &yield1, &yield2, &dries, &resting};
   for (unsigned i = 0; i < sizeof scalars / sizeof *scalars; i++) *scalars[i] = next_number(f);
   int steps = atoi(argv[2]), repeats = atoi(argv[3]);
   double core = 0;

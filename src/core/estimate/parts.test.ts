@@ -10,7 +10,7 @@ import { assimilate, type EstimateSetup, estimate, foresee } from './estimate'
 import { cookMember, tracksOf } from './member'
 import { blendedPull, fitsOf, pacedPull, pacesOf } from './pace'
 import { quantile, seededRandom, stratifiedNormals } from './random'
-import { levelOf, type Reading, recentOf } from './reading'
+import { exponentialFit, levelOf, type Reading, recentOf } from './reading'
 import { smooth } from './smoother'
 import { bodiesAs, type Drawn, NAMES, parametersOf, UNKNOWNS } from './unknowns'
 
@@ -208,6 +208,22 @@ describe('pace', () => {
     expect(Math.abs((fitsOf(asked, readings)[0] as number) / end_s - 1)).toBeLessThan(0.03)
     expect(fitsOf({ ...asked, changes: [{ time_s: 1000, set_c: 120 }] }, readings)).toEqual([undefined])
     expect(fitsOf({ ...asked, pull_c: [50, 50] }, readings)[1]).toBeUndefined()
+  })
+})
+
+describe('a curve fitted to anything', () => {
+  it('answers an end ahead of the last reading or none, whatever was read', () => {
+    const random = seededRandom(77)
+    for (let round = 0; round < 300; round++) {
+      const count = Math.floor(random() * 40)
+      const wild = random() < 0.3
+      const readings = Array.from({ length: count }, (_, i) => ({
+        time_s: i * (30 + 90 * random()),
+        value_c: wild ? 400 * random() - 60 : 20 + i * random(),
+      })).sort((a, b) => a.time_s - b.time_s)
+      const end_s = exponentialFit(readings, 20 + 60 * random())
+      expect(Number.isNaN(end_s)).toBe(false)
+    }
   })
 })
 

@@ -1,0 +1,98 @@
+import { describe, expect, it } from 'vitest'
+import { findCut } from '@/core/reference/cuts'
+import { cookFromMeal, cookFromPlan } from '@/domain/cook/begin'
+import { makeMeal } from '@/domain/meal/make-meal'
+import { mealDocument } from '@/domain/meal/meal-document'
+import { planDocument } from '@/domain/roast/roast-document'
+import { KitchenRoast } from '../kitchen/kitchen'
+import { type ServedRoast, serve } from './service'
+
+const PROMISE = '2026-11-28T19:00:00Z'
+const PROMISE_S = Date.parse(PROMISE) / 1000
+const BEGUN_S = PROMISE_S - 8 * 3600
+
+const roast = (seed: number, thickness_m: number, more: Partial<ServedRoast> = {}): ServedRoast => ({
+  piece: new KitchenRoast({ seed, thickness_m, shape: 2, start_c: 5 }),
+  serve_c: 60,
+  late_min: 0,
+  dead_at: undefined,
+  ...more,
+})
+const served = (told: ServedRoast, offset_k: number) => {
+  const plan = {
+    roast: { cut: 'pork-loin', mass_kg: 2 },
+    program: { school: 'steady', set_c: 160 },
+    target: { serve_c: 60 },
+    promise: PROMISE,
+  }
+  const cook = cookFromPlan(planDocument.parse(plan), BEGUN_S, 1)
+  if (!cook.ok) throw new Error(JSON.stringify(cook.problems))
+  const [one] = serve(cook.value, { plan }, new Map([['roast', told]]), () => offset_k, BEGUN_S, PROMISE_S + 7200, 64)
+  if (!one) throw new Error('nothing served')
+  return one
+}
+
+describe('a cook who does what the board says', () => {
+  it('keeps the promise and the doneness in a cold oven and a hot one', () => {
+    expect(findCut('pork-loin')).toBeDefined()
+    for (const offset_k of [-8, 8]) {
+      const { late_min, off_k } = served(roast(3, 0.071), offset_k)
+      expect(Math.abs(late_min)).toBeLessThanOrEqual(15)
+      expect(Math.abs(off_k)).toBeLessThanOrEqual(2.5)
+    }
+  })
+
+  it('goes by hand when its probe is lost, and is not raw for it', () => {
+    const { late_min, off_k } = served(roast(5, 0.075, { dead_at: 0.5 }), 0)
+    expect(Math.abs(late_min)).toBeLessThanOrEqual(20)
+    expect(off_k).toBeGreaterThan(-5)
+  })
+
+  it('put in late, does nothing before it is in, and says how late it comes', () => {
+    const late = served(roast(3, 0.071, { late_min: 25 }), 0)
+    expect(late.late_min).toBeLessThanOrEqual(30)
+    expect(Math.abs(late.off_k)).toBeLessThanOrEqual(3)
+  })
+
+  it('brings two roasts and a side to one table', () => {
+    const meal = mealDocument.parse({
+      kitchen: {
+        ovens: [
+          { id: 'left', name: 'Left oven', kind: 'still' },
+          { id: 'right', name: 'Right oven', kind: 'still' },
+        ],
+        cooks: ['Ann', 'Bo'],
+      },
+      servings: [{ id: 'supper', title: 'Supper', at: PROMISE }],
+      roasts: [
+        {
+          id: 'pork',
+          title: 'Pork',
+          serving: 'supper',
+          roast: { cut: 'pork-loin', mass_kg: 2 },
+          target: { serve_c: 60 },
+        },
+        {
+          id: 'eye',
+          title: 'Eye',
+          serving: 'supper',
+          roast: { cut: 'beef-eye-of-round', mass_kg: 1.5 },
+          target: { serve_c: 60 },
+        },
+      ],
+      sides: [{ id: 'roots', title: 'Roots', serving: 'supper', set_c: 180, low_c: 150, high_c: 220, minutes: 45 }],
+    })
+    const made = makeMeal(meal, undefined, 0)
+    const cook = made.ok ? cookFromMeal(meal, made.value, BEGUN_S, 1) : made
+    if (!cook.ok) throw new Error(JSON.stringify(cook.problems))
+    const told = new Map([
+      ['pork', roast(11, 0.071)],
+      ['eye', roast(12, 0.073)],
+    ])
+    const both = serve(cook.value, { meal }, told, () => 0, BEGUN_S, PROMISE_S + 7200, 48)
+    for (const { late_min, off_k } of both) {
+      expect(Math.abs(late_min)).toBeLessThanOrEqual(15)
+      expect(Math.abs(off_k)).toBeLessThanOrEqual(3)
+    }
+  })
+})
