@@ -274,6 +274,6 @@ const meals =
 
 if (process.argv.includes('--write'))
   writeFileSync(
-    resolve(import.meta.dirname, '../src/domain/accuracy/promises-kept.json'),
+    process.env.PROMISES_FILE ?? resolve(import.meta.dirname, '../src/domain/accuracy/promises-kept.json'),
     `${JSON.stringify({ on: new Date().toISOString().slice(0, 10), seeds: [first, first + many - 1], ...told, clock, probe, meals, mealSeeds: manyMeals > 0 ? [firstMeal, firstMeal + manyMeals - 1] : null }, null, 2)}\n`,
   )
