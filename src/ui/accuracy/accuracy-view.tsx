@@ -1,7 +1,7 @@
 import { fahrenheitToCelsius } from '@/core/units'
 import type { Accuracy, ChartCheck, FactCheck } from '@/domain/accuracy/accuracy'
 import { ARRIVALS, PROMISES } from '@/domain/accuracy/measured'
-import { mass, temperature, type Units } from '@/words/units'
+import { mass, rise, temperature, type Units } from '@/words/units'
 import { PromisesPicture } from './promises-picture'
 
 const percent = (value: number) => `${value > 0 ? '+' : ''}${Math.round(100 * value)} %`
@@ -14,7 +14,7 @@ export function AccuracyView({ accuracy, units }: { readonly accuracy: Accuracy;
   return (
     <>
       <h1 className="font-display text-4xl font-bold tracking-tight">How good it is</h1>
-      <Promises />
+      <Promises units={units} />
       <Arrivals />
       <h2 className="mt-10 font-display text-2xl font-semibold">The model beneath</h2>
       <p className="mt-3 max-w-3xl text-lg">
@@ -84,28 +84,33 @@ export function AccuracyView({ accuracy, units }: { readonly accuracy: Accuracy;
 const of100 = (share: number) => Math.round(100 * share)
 
 /** The first thing a cook wants to know: is it on the table when it was promised, and as it was wanted. */
-function Promises() {
+function Promises({ units }: { readonly units: Units }) {
   const { board, clock, probe, meals, seeds, on } = PROMISES
   return (
     <section className="mt-3" data-testid="promises-kept">
       <p className="max-w-4xl text-2xl leading-snug">
         Of a hundred roasts cooked by nobody but the board, in kitchens whose dials lie and whose cooks are late,{' '}
         <strong>{of100(board.within10)} came within ten minutes of their promise</strong> and{' '}
-        <strong>{of100(board.asWanted)} within 2 °C of the wanted</strong>
-        {meals ? `; of a hundred whole meals, ${of100(meals.within10)} and ${of100(meals.asWanted)}` : ''}.
+        <strong>
+          {of100(board.asWanted)} within {rise(2, units)} of the wanted
+        </strong>
+        {meals
+          ? `; of ${meals.count} whole meals ${Math.round(meals.count * meals.within10)} came so, ${Math.round(meals.count * meals.asWanted)} with every roast as wanted`
+          : ''}
+        .
       </p>
       <div className="mt-5 grid gap-x-10 gap-y-6 md:grid-cols-3">
-        <PromisesPicture name="By the board" kept={board} />
-        <PromisesPicture name="By a chart and the clock" kept={clock} />
-        <PromisesPicture name="By a chart and a probe" kept={probe} />
+        <PromisesPicture name="By the board" kept={board} units={units} />
+        <PromisesPicture name="By a chart and the clock" kept={clock} units={units} />
+        <PromisesPicture name="By a chart and a probe" kept={probe} units={units} />
       </div>
       <p className="mt-4 max-w-4xl text-base text-soft">
         <span className="text-moss">●</span> on time and as wanted, <span className="text-copper">⊘</span> on time but
         not as wanted, <span className="text-copper">⊙</span> as wanted but late, <span className="text-russet">○</span>{' '}
         neither. Simulated, not cooked: {board.count} roasts{meals ? ` and ${meals.count} meals` : ''} in a kitchen of
         other physics than the planner’s, drawn by numbers {seeds[0]} to {seeds[1]} that nobody had looked at before, on{' '}
-        {on}. Dials are up to 12 °C off, pieces a tenth thicker or thinner, one in five goes in late, one probe in ten
-        dies. All are wanted at 63 °C, the charts’ own.
+        {on}. Dials are up to {rise(12, units)} off, pieces a tenth thicker or thinner, one in five goes in late, one
+        probe in ten dies. All are wanted at {temperature(63, units)}, the charts’ own.
       </p>
     </section>
   )

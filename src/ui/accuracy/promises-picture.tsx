@@ -1,10 +1,19 @@
 import type { PromisesKept } from '@/domain/accuracy/measured'
+import { rise, type Units } from '@/words/units'
 
 const PLATES = 100
 const ACROSS = 20
 
 /** A hundred plates: on time and as done as wanted, one of the two, neither. */
-export function PromisesPicture({ name, kept }: { readonly name: string; readonly kept: PromisesKept }) {
+export function PromisesPicture({
+  name,
+  kept,
+  units,
+}: {
+  readonly name: string
+  readonly kept: PromisesKept
+  readonly units: Units
+}) {
   const both = Math.round(PLATES * kept.both)
   const onTime = Math.round(PLATES * kept.within10)
   const asWanted = Math.round(PLATES * kept.asWanted)
@@ -52,7 +61,7 @@ export function PromisesPicture({ name, kept }: { readonly name: string; readonl
         })}
       </svg>
       <p className="text-base text-soft">
-        within ten minutes {onTime}, within 2 °C {asWanted}; {kept.late_min.toFixed(1)} min late on average
+        within ten minutes {onTime}, within {rise(2, units)} {asWanted}; {kept.late_min.toFixed(1)} min late on average
       </p>
     </figure>
   )
