@@ -39,7 +39,7 @@ export function leftoverWords(left: Leftovers, units: Units): readonly string[] 
       : 'Little is left of the meat at the usual helping.',
     ...(left.bones_kg > 0.1
       ? [
-          `Stock the day after: ${mass(left.bones_kg, units)} of bones with ${litres(left.water_l)} of cold water, three hours barely moving, gives about ${litres(left.stock_l)}${left.soup_heads > 0 ? `; with the meat in it ${left.soup_heads} bowls of soup` : ''}.`,
+          `Stock the day after: ${mass(left.bones_kg, units)} of bones with ${litres(left.water_l)} of cold water, three hours barely moving, gives about ${litres(left.stock_l)}${left.soup_heads > 0 ? `; with the meat in it ${left.soup_heads === 1 ? 'one bowl' : `${left.soup_heads} bowls`} of soup` : ''}.`,
         ]
       : []),
   ]

@@ -246,19 +246,6 @@ export function serve(
         due_s = now_s + TICK_S
         continue
       }
-      if (process.env.TRACE)
-        console.log(
-          iso(now_s).slice(11, 16),
-          'due',
-          soonest.at.slice(11, 16),
-          soonest.kind,
-          soonest.item,
-          soonest.where,
-          soonest.oven,
-          soonest.set_c,
-          soonest.step,
-          answer.value.roasts.map((r) => `${r.state} ${r.plate.slice(11, 16)} ${r.late_min}`).join(' | '),
-        )
       act(soonest, actions)
       for (const entry of soonest.enter) entries.push({ ...entry, at: iso(now_s) } as Entered)
       due_s = now_s

@@ -217,7 +217,17 @@ export function runOfLog(document: CookDocument, log: CookLog, now_s: number): R
       // What was moved to another setting or heat is heated for there.
       const elsewhere = user.step.set_c !== use.set_c || user.step.source?.id !== use.source?.id
       const heated = elsewhere ? { ...step, set_c: user.step.set_c, source: user.step.source } : step
-      put(heated, user.state !== 'open', { at_s: planned_s + moved, window: undefined })
+      // An oven is not turned up over a roast that was to be out of it by then and is not.
+      const { source } = step
+      const stays = document.items.filter(
+        ({ id, oven_name }) =>
+          source !== null &&
+          oven_name === source.name &&
+          roasts.get(id)?.own.state === 'in' &&
+          (roasts.get(id)?.plan.pull_s ?? 0) <= planned_s + SAME_S,
+      )
+      const free_s = Math.max(planned_s + moved, ...stays.map(({ id }) => roasts.get(id)?.course.pull_s ?? 0))
+      put(heated, user.state !== 'open', { at_s: free_s, window: undefined })
       continue
     }
     const table = steps.find((each) => each.kind === 'serve' && at(each) >= planned_s)

@@ -116,6 +116,43 @@ describe('the board’s steps are the plan’s', () => {
     expect(isOver(document, entries, NOW + 86_400)).toBe(true)
   })
 
+  it('an oven is not turned up over a roast that was to be out of it and is not yet', () => {
+    const document = mealCook()
+    const roast = document.items.find(({ pull }) => pull !== null)
+    const side = document.sides[0]
+    if (!roast?.pull || !side) throw new Error('no roast or side')
+    const pull_s = Date.parse(roast.pull) / 1000
+    const source = { id: 'its-oven', name: roast.oven_name, kind: 'oven' }
+    const pattern = document.steps.find(({ kind }) => kind === 'put_in')
+    if (!pattern) throw new Error('no step')
+    const step = (id: string, kind: 'heat_up' | 'put_in', at_s: number, item: string | null) => ({
+      ...pattern,
+      id,
+      kind,
+      at: iso(at_s),
+      item,
+      source,
+      set_c: 190,
+    })
+    const told: CookDocument = {
+      ...document,
+      steps: [
+        ...document.steps.filter(({ source: own }) => own?.name !== roast.oven_name),
+        step('turn-up', 'heat_up', pull_s + 300, null),
+        step('side-in', 'put_in', pull_s + 1200, side.id),
+      ],
+    }
+    const turnedUp = (more: readonly CookEntry[]) =>
+      runOf(told, more, pull_s - 600).steps.find(({ step: { id } }) => id === 'turn-up')?.at_s
+    const inside = entry('in', Date.parse(roast.put_in) / 1000, { item: roast.id })
+    const late = entry('arrival', pull_s - 700, {
+      item: roast.id,
+      text: arrivalText({ p10: pull_s + 600, p50: pull_s + 900, p90: pull_s + 1500 }),
+    })
+    expect(turnedUp([inside])).toBeCloseTo(pull_s + 300, 0)
+    expect(turnedUp([inside, late])).toBeCloseTo(pull_s + 900, 0)
+  })
+
   it('a meal is over with the last potato, not with the last roast', () => {
     const document = mealCook()
     expect(document.sides.length).toBeGreaterThan(0)
