@@ -2,7 +2,7 @@ import { seededRandom, stratifiedNormals } from '@/core/estimate/random'
 import { smooth } from '@/core/estimate/smoother'
 import { HEAT_PARAMETERS, type HeatParameters } from '@/core/heat/parameters'
 import { RESOLUTION } from '@/core/simulate/stepper'
-import { EVIDENCE, type Evidence, type EvidenceGroup } from '@/domain/accuracy/evidence'
+import { EVIDENCE, type Evidence, type EvidenceGroup, missOf, scaledBy } from '@/domain/accuracy/evidence'
 
 /**
  * Lays the shared parameters of the heat model on all evidence at once, and says how sure that leaves them.
@@ -51,8 +51,6 @@ const parametersWith = (theta: readonly Float64Array[], m: number): HeatParamete
   ...HEAT_PARAMETERS,
   ...Object.fromEntries(NAMES.map((name, p) => [name, parameterOf(name, theta[p]?.[m] as number)])),
 })
-/** In units of its doubt. */
-const scaled = ({ unit, doubt }: Evidence, value: number) => (unit === 'min' ? Math.log(value) : value) / doubt
 
 function predictAll(parameters: HeatParameters, evidence: readonly Evidence[], fine: boolean): number[] {
   return evidence.map(({ predict }) => predict(parameters, fine ? RESOLUTION.answer : RESOLUTION.member))
@@ -66,14 +64,14 @@ function posteriorOf(evidence: readonly Evidence[], count: number, times: number
     for (let m = 0; m < count; m++) {
       const said = predictAll(parametersWith(theta, m), evidence, false)
       evidence.forEach((row, k) => {
-        const value = scaled(row, said[k] as number)
-        predictions[k * count + m] = Number.isFinite(value) ? value : scaled(row, row.value) + 5
+        const value = scaledBy(row, said[k] as number)
+        predictions[k * count + m] = Number.isFinite(value) ? value : scaledBy(row, row.value) + 5
       })
     }
     smooth(
       theta,
       predictions,
-      evidence.map((row) => scaled(row, row.value)),
+      evidence.map((row) => scaledBy(row, row.value)),
       count,
       times,
       random,
@@ -88,7 +86,6 @@ const middle = (theta: readonly Float64Array[]): HeatParameters =>
     theta.map((column) => Float64Array.of(meanOf(column))),
     0,
   )
-const off = (row: Evidence, said: number) => scaled(row, said) - scaled(row, row.value)
 const rootMean = (values: readonly number[]) =>
   Math.sqrt(values.reduce((sum, value) => sum + value ** 2, 0) / values.length)
 const show = ({ unit }: Evidence, value: number) => `${value.toFixed(unit === 'min' ? 0 : 1)} ${unit}`
@@ -104,14 +101,14 @@ console.log(
 )
 EVIDENCE.forEach((row, k) => {
   console.log(
-    `${row.name.padEnd(72)} ${show(row, row.value).padStart(9)} ${show(row, before[k] as number).padStart(9)} ${show(row, after[k] as number).padStart(9)}  ${off(row, before[k] as number).toFixed(1)} → ${off(row, after[k] as number).toFixed(1)}  (${row.source}${row.note ? `; ${row.note}` : ''})`,
+    `${row.name.padEnd(72)} ${show(row, row.value).padStart(9)} ${show(row, before[k] as number).padStart(9)} ${show(row, after[k] as number).padStart(9)}  ${missOf(row, before[k] as number).toFixed(1)} → ${missOf(row, after[k] as number).toFixed(1)}  (${row.source}${row.note ? `; ${row.note}` : ''})`,
   )
 })
 const groups = [...new Set(EVIDENCE.map(({ group }) => group))]
 for (const group of groups) {
   const rows = EVIDENCE.map((row, k) => ({ row, k })).filter(({ row }) => row.group === group)
   console.log(
-    `${group.padEnd(14)} ${rows.length} facts: root mean square, in doubts, in use ${rootMean(rows.map(({ row, k }) => off(row, before[k] as number))).toFixed(2)}, posterior ${rootMean(rows.map(({ row, k }) => off(row, after[k] as number))).toFixed(2)}`,
+    `${group.padEnd(14)} ${rows.length} facts: root mean square, in doubts, in use ${rootMean(rows.map(({ row, k }) => missOf(row, before[k] as number))).toFixed(2)}, posterior ${rootMean(rows.map(({ row, k }) => missOf(row, after[k] as number))).toFixed(2)}`,
   )
 }
 console.log('\nParameter                     in use   posterior   one deviation of its logarithm: prior → posterior')
@@ -130,6 +127,6 @@ if (args.includes('--leave-out')) {
     const others = EVIDENCE.filter((row) => row.group !== group)
     const own = EVIDENCE.filter((row) => row.group === group)
     const said = predictAll(middle(posteriorOf(others, members, rounds)), own, true)
-    console.log(`${group.padEnd(14)} ${rootMean(own.map((row, k) => off(row, said[k] as number))).toFixed(2)}`)
+    console.log(`${group.padEnd(14)} ${rootMean(own.map((row, k) => missOf(row, said[k] as number))).toFixed(2)}`)
   }
 }

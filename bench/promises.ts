@@ -5,6 +5,7 @@ import { CHART_ROWS } from '@/core/reference/charts'
 import { findCut } from '@/core/reference/cuts'
 import { carveSeconds } from '@/core/schedule/carving'
 import { fahrenheitToCelsius, poundsToKilograms } from '@/core/units'
+import type { PromisesKept } from '@/domain/accuracy/measured'
 import { cookFromMeal, cookFromPlan } from '@/domain/cook/begin'
 import { makeMeal } from '@/domain/meal/make-meal'
 import { type MealDocumentInput, mealDocument } from '@/domain/meal/meal-document'
@@ -219,7 +220,7 @@ function byChart(seed: number, drawn: Drawn, probe: boolean): Ended | undefined 
 }
 
 /** What is printed, and kept for the page that tells it. */
-function tell(name: string, ended: readonly Ended[], what = 'roasts') {
+function tell(name: string, ended: readonly Ended[], what = 'roasts'): PromisesKept {
   const known = ended.filter(({ late_min }) => Number.isFinite(late_min))
   const share = (ok: (each: Ended) => boolean) => `${Math.round((100 * known.filter(ok).length) / ended.length)} %`
   const late = known.map(({ late_min }) => Math.max(0, late_min))

@@ -265,7 +265,7 @@ const endsByClock = ({ program }: EstimateSetup): boolean => {
 /** Near the boiling point nothing climbs farther, °C. */
 const NEAR_BOILING_C = 94
 const anchored = (peak_c: number, more_k: number): number =>
-  Math.max(peak_c, Math.min(peak_c + more_k, NEAR_BOILING_C)) + Math.min(0, more_k)
+  more_k < 0 ? peak_c + more_k : Math.max(peak_c, Math.min(peak_c + more_k, NEAR_BOILING_C))
 
 const NO_ANCHOR = { share: 0, peak_k: 0 } as const
 /** So many members tell where the middle of the belief lay before anything was read, once something is. */
@@ -304,9 +304,7 @@ function anchorOf(setup: EstimateSetup, members: number): { readonly share: numb
   }
 }
 
-/**
- * By how much less a belief's members climb in the rest than the roast as told, K, however they are pulled.
- */
+/** By how much less a belief's members climb in the rest than the roast as told, K, however they are pulled. */
 export const riseAnchor = (setup: EstimateSetup): number => anchorOf(setup, ANCHOR_MEMBERS).peak_k
 
 /** The belief of a cook by its readings so far, and what it says of the rest. Same set-up, same answer. */

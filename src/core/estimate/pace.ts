@@ -29,13 +29,17 @@ export interface Pace {
   readonly times: readonly number[]
 }
 
+/** The last readings in one body. */
+const recentIn = (body: number, readings: readonly Reading[], now_s: number): Reading[] =>
+  recentOf(
+    readings.filter((reading) => (reading.body ?? 0) === body),
+    now_s,
+  )
+
 /** The pace of each body's readings; undefined where they say none. @param bodies how many there are */
 export function pacesOf(readings: readonly Reading[], bodies: number, now_s: number): (Pace | undefined)[] {
   return Array.from({ length: bodies }, (_, body) => {
-    const recent = recentOf(
-      readings.filter((reading) => (reading.body ?? 0) === body),
-      now_s,
-    )
+    const recent = recentIn(body, readings, now_s)
     const times = recent.map(({ time_s }) => time_s)
     const level = levelOf(
       times,
@@ -106,10 +110,7 @@ export function fitsOf(setup: FitSetup, readings: readonly Reading[]): (number |
   const { now_s, pull_c, changes = [] } = setup
   if (changes.some(({ time_s }) => time_s > now_s - LEVEL_SPAN_S)) return pull_c.map(() => undefined)
   return pull_c.map((wanted_c, body) => {
-    const recent = recentOf(
-      readings.filter((reading) => (reading.body ?? 0) === body),
-      now_s,
-    )
+    const recent = recentIn(body, readings, now_s)
     const last = recent.at(-1)
     if (recent.length < LEVEL_LEAST || !last || last.time_s - (recent[0] as Reading).time_s < LEVEL_SPAN_S / 2)
       return undefined

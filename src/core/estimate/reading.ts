@@ -90,13 +90,13 @@ export function exponentialFit(readings: readonly Reading[], pull_c: number): nu
   const near = readings.filter(({ time_s }) => time_s >= last.time_s - LEVEL_SPAN_S)
   const straight = straightLine(readings, pull_c)
   if (near.length < LEVEL_LEAST || last.value_c >= pull_c) return straight
+  const my = near.reduce((sum, { value_c }) => sum + value_c, 0) / near.length
   let best = { misfit: Number.POSITIVE_INFINITY, end_s: straight }
   for (let tau = 900; tau < 200_000; tau *= 1.15)
     for (const sign of [1, -1]) {
       // value = a + b·e^(∓(t − last)/τ): linear in a and b; falling curvature first, then rising.
       const x = near.map(({ time_s }) => Math.exp((-sign * (time_s - last.time_s)) / tau))
       const mx = x.reduce((sum, v) => sum + v, 0) / x.length
-      const my = near.reduce((sum, { value_c }) => sum + value_c, 0) / near.length
       let cross = 0
       let square = 0
       near.forEach(({ value_c }, i) => {

@@ -99,6 +99,13 @@ export const isWaitedFor = ({ until }: { readonly until: { readonly kind: StageE
   WAITS.has(until.kind)
 
 /**
+ * Whether a program's pull waits for the reading that makes the peak the wanted, not for a clock or a core of its own.
+ * @example pullsAtReading(steadyProgram(160, 20)) // true
+ */
+export const pullsAtReading = (program: Program): boolean =>
+  program.stages[pullStageIndex(program)]?.until.kind === 'pull'
+
+/**
  * Whether a program is cooked until it is tender, whatever the reading.
  * @example endsTender(steadyProgram(160, 20)) // false
  */

@@ -76,8 +76,6 @@ export interface RoastAnswer {
   readonly peak_c: number
   /** Peak after the pull, s. */
   readonly peakAfter_s: number
-  /** What a usual probe shows at the point that decides; undefined where the pull does not come. */
-  readonly shown: Shown | undefined
   readonly points: readonly PointAnswer[]
   /** Hottest less least-heated point at the pull, K; 0 with one point. */
   readonly gap_k: number
@@ -264,7 +262,6 @@ export function answerRoast(question: RoastQuestion): RoastAnswer {
     safety: sure?.safety,
     peak_c: reached_c(deciding),
     peakAfter_s: run.pulled ? (run.peak_s[deciding] as number) - run.pull_s : 0,
-    shown: arrives ? shownBy({ ...setup, program, pull_c: pull.pull_c }, deciding) : undefined,
     points: bodies.map((body, i) => ({
       point: body.point,
       pull_c: pullCore_c[i] as number,
@@ -287,6 +284,14 @@ export function answerRoast(question: RoastQuestion): RoastAnswer {
       ? tendingCosts(program, run, (other) => cook({ ...ask, bodies, program: other, pull_c: pull.pull_c }))
       : [],
   }
+}
+
+/** What a usual probe shows of a roast at the point that decides; undefined where the pull does not come. */
+export function shownOf({ prepared, program, pull, run, deciding }: RoastAnswer): Shown | undefined {
+  const { bodies, oven, start_c, startCore_c, parameters } = prepared
+  return run.pulled
+    ? shownBy({ bodies, oven, start_c, startCore_c, parameters, program, pull_c: pull.pull_c }, deciding)
+    : undefined
 }
 
 /** Moments are placed by how it goes with them where they were: twice is enough to the minute. */

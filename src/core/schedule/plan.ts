@@ -13,6 +13,7 @@ import {
   type PullSafety,
   type RoastAnswer,
   type RoastQuestion,
+  shownOf,
   type TendingCost,
 } from '../roast/answer'
 import { prepareRoast } from '../roast/prepare'
@@ -216,7 +217,7 @@ export function planRoast(request: PlanRequest): Plan {
     safety: answer.safety,
     peak_c: answer.peak_c,
     peakAfter_s: answer.peakAfter_s,
-    shown: answer.shown,
+    shown: shownOf(answer),
     ensemble,
     putIn,
     begin: epochSeconds(

@@ -1,18 +1,26 @@
 import { sliceOf } from '@/core/doneness/slice'
-import { DOMESTIC_OVEN } from '@/core/heat/oven'
 import { HEAT_PARAMETERS } from '@/core/heat/parameters'
 import { bodiesOf } from '@/core/heat/piece'
 import { findSchool, programOf, type SchoolSettings, steadyProgram } from '@/core/program/schools'
 import { CHART_ROWS, type ChartRow } from '@/core/reference/charts'
-import { type Cut, findCut } from '@/core/reference/cuts'
 import { donenessScale } from '@/core/reference/doneness'
 import { HOLD_TABLE, integrateLethality } from '@/core/safety/lethality'
 import { poultryDecades } from '@/core/safety/poultry'
 import { cook } from '@/core/simulate/cook'
 import { findPull } from '@/core/simulate/pull'
 import { RESOLUTION } from '@/core/simulate/stepper'
-import { fahrenheitToCelsius, poundsToKilograms } from '@/core/units'
-import { EVIDENCE, type EvidenceGroup, risesBy } from './evidence'
+import { fahrenheitToCelsius } from '@/core/units'
+import {
+  CHART_START_C,
+  cookedRow,
+  EVIDENCE,
+  type Evidence,
+  missOf,
+  mustFind,
+  ofRow,
+  risesBy,
+  STEADY_OVEN,
+} from './evidence'
 
 /** One published row beside what the model says of it. Minutes; shares are of the published value. */
 export interface ChartCheck {
@@ -38,16 +46,10 @@ export interface RuleCheck {
 }
 
 /** A fact the shared parameters were laid on, beside what the model says of it. */
-export interface FactCheck {
-  readonly name: string
-  readonly group: EvidenceGroup
-  readonly unit: 'min' | 'K' | '%'
-  readonly value: number
+export interface FactCheck extends Omit<Evidence, 'predict'> {
   readonly found: number
   /** In doubts of the fact. */
   readonly off: number
-  readonly source: string
-  readonly note: string | undefined
 }
 
 export interface Accuracy {
@@ -68,38 +70,19 @@ export interface ChartSummary {
   readonly medianError: number
 }
 
-const oven = { ...DOMESTIC_OVEN, swing_k: 0 }
+const oven = STEADY_OVEN
 const parameters = HEAT_PARAMETERS
-const FRIDGE_C = 5
 
-const mustFind = (id: string): Cut => {
-  const cut = findCut(id)
-  if (!cut) throw new RangeError(`no cut ${id}`)
-  return cut
-}
 const steadyAt = (set_c: number, rest_min = 60) => steadyProgram(set_c, rest_min)
 
 function checkRow(row: ChartRow): ChartCheck {
   const cut = mustFind(row.cut)
-  const middle_lb = (row.weight_lb[0] + row.weight_lb[1]) / 2
-  const mass_kg = poundsToKilograms(middle_lb)
-  const bodies = bodiesOf({ cut, mass_kg, stuffed: row.stuffed === true }, parameters)
-  const run = cook({
-    bodies,
-    program: steadyAt(fahrenheitToCelsius(row.oven_f), 0),
-    oven,
-    start_c: FRIDGE_C,
-    parameters,
-    pull_c: bodies.map(() => fahrenheitToCelsius(row.core_f)),
-  })
-  const scale = row.basis === 'per_lb' ? middle_lb : 1
-  const low_min = row.minutes[0] * scale
-  const high_min = row.minutes[1] * scale
-  const predicted_min = run.pull_s / 60
+  const { what, low_min, high_min } = ofRow(row)
+  const predicted_min = cookedRow(row, parameters).pull_s / 60
   return {
     row,
     cutName: cut.name + (row.stuffed ? ', stuffed' : ''),
-    mass_kg,
+    mass_kg: what.kg,
     predicted_min,
     low_min,
     high_min,
@@ -166,7 +149,7 @@ function rises(): RuleCheck[] {
     pieces.map(([id, mass_kg]) => {
       const found = ovens.map((set_c) => {
         const bodies = bodiesOf({ cut: mustFind(id), mass_kg }, parameters)
-        const setup = { bodies, program: steadyAt(set_c), oven, start_c: FRIDGE_C, parameters }
+        const setup = { bodies, program: steadyAt(set_c), oven, start_c: CHART_START_C, parameters }
         const { pull_c } = findPull(setup, 57)
         // As a usual probe shows it, which lies a little off the core and has a stem in the oven.
         return risesBy({ ...setup, pull_c })
@@ -199,8 +182,8 @@ function rules(): RuleCheck[] {
       source: TRADE,
     })
   }
-  const gentle = schoolRun('beef-rib-bone-in', 2.7, 'reverse-sear', { set_c: 95 }, FRIDGE_C, 55).rim_m
-  const hot = schoolRun('beef-rib-bone-in', 2.7, 'steady', { set_c: 230 }, FRIDGE_C, 55).rim_m
+  const gentle = schoolRun('beef-rib-bone-in', 2.7, 'reverse-sear', { set_c: 95 }, CHART_START_C, 55).rim_m
+  const hot = schoolRun('beef-rib-bone-in', 2.7, 'steady', { set_c: 230 }, CHART_START_C, 55).rim_m
   checks.push({
     name: 'Grey rim: reverse sear at 95 °C against a hot roast at 230 °C, rib 2.7 kg',
     expected: 'a third or less',
@@ -209,7 +192,7 @@ function rules(): RuleCheck[] {
     source: TRADE,
   })
   const ahead = (school: string) => {
-    const { run } = schoolRun('turkey', 6, school, {}, FRIDGE_C, 74)
+    const { run } = schoolRun('turkey', 6, school, {}, CHART_START_C, 74)
     return (run.peak_c[1] as number) - (run.peak_c[0] as number)
   }
   const straight = ahead('steady')
@@ -226,7 +209,7 @@ function rules(): RuleCheck[] {
     const bodies = bodiesOf({ cut, mass_kg: 2.7 }, parameters)
     return cook({ bodies, program: steadyAt(160, 0), oven, start_c, parameters, pull_c: [55] }).pull_s
   }
-  const ratio = toThaw(-15) / toThaw(FRIDGE_C)
+  const ratio = toThaw(-15) / toThaw(CHART_START_C)
   checks.push({
     name: 'Frozen through against fridge-cold, rib 2.7 kg at 160 °C',
     expected: 'about half as long again, 1.3–1.9',
@@ -260,13 +243,11 @@ function rules(): RuleCheck[] {
 }
 
 const facts = (): FactCheck[] =>
-  EVIDENCE.filter(({ group }) => !group.endsWith('charts')).map(
-    ({ name, group, unit, value, doubt, source, note, predict }) => {
-      const found = predict(parameters, RESOLUTION.answer)
-      const miss = unit === 'min' ? Math.log(found / value) : found - value
-      return { name, group, unit, value, found, off: miss / doubt, source, note }
-    },
-  )
+  EVIDENCE.filter(({ group }) => !group.endsWith('charts')).map((fact) => {
+    const { predict, ...told } = fact
+    const found = predict(parameters, RESOLUTION.answer)
+    return { ...told, found, off: missOf(fact, found) }
+  })
 
 /** Everything the model is judged by, computed now. About half a second. */
 export function accuracy(): Accuracy {

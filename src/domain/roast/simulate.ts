@@ -1,5 +1,5 @@
 import type { Spread } from '@/core/estimate/ensemble'
-import { answerRoast, type RoastAnswer } from '@/core/roast/answer'
+import { answerRoast, type RoastAnswer, shownOf } from '@/core/roast/answer'
 import { coolingOf, warmthAfter } from '@/core/simulate/afterwards'
 import { type Outcome, succeed } from '../problem/problem'
 import { questionOf } from './question'
@@ -44,6 +44,7 @@ export function simulate(document: SimulateDocument): Outcome<SimulateAnswer> {
   const answer = answerRoast(asked.value.question)
   const { run, prepared, lethality, slice, yield: yields } = answer
   const can = answer.outcome !== 'cannot'
+  const shown = can ? shownOf(answer) : undefined
   const cooling = coolingOf(prepared.bodies[0] as (typeof prepared.bodies)[number], prepared.parameters)
   const whole = (value: number) => orNull(value / 60, 0)
   return succeed({
@@ -54,8 +55,8 @@ export function simulate(document: SimulateDocument): Outcome<SimulateAnswer> {
     pull_c: can ? rounded(answer.pull_c) : null,
     peak_c: rounded(answer.peak_c),
     peak_after_min: can ? rounded(answer.peakAfter_s / 60, 1) : null,
-    pull_reads_c: can ? orNull(answer.shown?.pull_c ?? Number.NaN) : null,
-    peak_reads_c: can ? orNull(answer.shown?.peak_c ?? Number.NaN) : null,
+    pull_reads_c: shown ? orNull(shown.pull_c) : null,
+    peak_reads_c: shown ? orNull(shown.peak_c) : null,
     carve_min: can ? rounded(run.carve_s / 60, 1) : null,
     thickness_mm: rounded(prepared.thickness_m * 1000, 1),
     points: [...run.points],

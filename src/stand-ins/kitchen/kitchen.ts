@@ -1,4 +1,5 @@
 import { seededRandom } from '@/core/estimate/random'
+import { stepShells } from '../truth/shells'
 import { K, magnus, RHO_C } from '../truth/truth'
 
 /**
@@ -9,6 +10,8 @@ import { K, magnus, RHO_C } from '../truth/truth'
 
 const ROOM_C = 21
 const SHELLS = 16
+/** Meat in it gets no hotter, °C. */
+const MOST_C = 99
 /** How fast an oven comes up to its setting, and how fast it cools when it is off and shut, s. */
 const HEATS_S = 240
 const COOLS_S = 3600
@@ -97,16 +100,6 @@ export class KitchenRoast {
   private step(dt: number): void {
     const { shells, dr, shape } = this
     if (this.heat) this.hot_s += dt
-    const next = Float64Array.from(shells)
-    for (let i = 0; i < SHELLS; i++) {
-      const here = shells[i] as number
-      const inner = (i * dr) ** (shape - 1)
-      const outer = ((i + 1) * dr) ** (shape - 1)
-      const room = (((i + 1) * dr) ** shape - (i * dr) ** shape) / shape
-      const out = i < SHELLS - 1 ? (K / dr) * ((shells[i + 1] as number) - here) : this.flux(here)
-      const from = i > 0 ? (K / dr) * ((shells[i - 1] as number) - here) : 0
-      next[i] = Math.min(99, here + (dt * (outer * out + inner * from)) / (RHO_C * room))
-    }
-    shells.set(next)
+    stepShells(shells, dr, shape, this.flux(shells[SHELLS - 1] as number), dt, MOST_C)
   }
 }

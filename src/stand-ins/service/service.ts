@@ -1,3 +1,4 @@
+import { STANDARDS } from '@/core/reference/standards'
 import type { CookDocument } from '@/domain/cook/cook-document'
 import { type NextAnswer, nextDocument, nextOf } from '@/domain/cook/next-document'
 import { KitchenHeat, type KitchenRoast } from '../kitchen/kitchen'
@@ -17,8 +18,6 @@ const READ_S = 120
 const HAND_S = 600
 /** The way the board marks is taken, and not again for so long, s. */
 const TAKEN_AGAIN_S = 900
-/** A rest that is cut short, s. */
-const SHORT_REST_S = 600
 /** Put back in no oftener. */
 const MOST_BACK = 1
 /** A pan lies on a third of the meat at a time and gives there ten times what an oven does. */
@@ -110,6 +109,7 @@ export function serve(
   const entries: Entered[] = []
   const readings: { at: string; c: number; item: string }[] = []
   const iso = (at_s: number) => new Date(at_s * 1000).toISOString()
+  const oneOf = ({ item }: Action) => (item === null ? only : ones.get(item))
   let now_s = begun_s
   let due_s = begun_s
   let promises = new Map<string, number>()
@@ -148,8 +148,8 @@ export function serve(
   /** What an action does in the kitchen. */
   const act = (action: Action, actions: readonly Action[]) => {
     const { kind, set_c, where, oven } = action
-    const one = action.item === null ? only : ones.get(action.item)
-    if (kind === 'heat_up') heatOf(where, oven ?? only?.item ?? null).set(set_c ?? undefined)
+    const one = oneOf(action)
+    if (kind === 'heat_up') heatOf(where, oven).set(set_c ?? undefined)
     if (!one) return
     if (kind === 'put_in' || kind === 'finish') {
       const heat = heatOf(where, oven)
@@ -161,9 +161,8 @@ export function serve(
         one.dies_s = now_s + dead_at * (Date.parse(pull.at) / 1000 - now_s)
     }
     if (kind === 'change') {
-      const heat = heatOf(where, oven)
-      heat.set(set_c ?? undefined)
-      into(one, heat)
+      heatOf(where, oven).set(set_c ?? undefined)
+      into(one, heatOf(where, oven))
     }
     if (kind === 'pull' || kind === 'carve' || kind === 'take_off') out(one)
   }
@@ -231,15 +230,15 @@ export function serve(
     if (over) break
     const steps = actions.filter(({ kind }) => kind !== 'look')
     const soonest = steps.find((action) => {
-      const one = action.item === null ? only : ones.get(action.item)
+      const one = oneOf(action)
       const at_s = Date.parse(action.at) / 1000
-      if (one && action.kind === 'carve' && one.short && now_s >= one.rests_s + SHORT_REST_S) return true
+      if (one && action.kind === 'carve' && one.short && now_s >= one.rests_s + STANDARDS.shortRest.value) return true
       // Late with it: nothing that comes after is done before it.
       if (one && now_s < one.waitsUntil_s && action.kind !== 'heat_up') return false
       return at_s <= now_s + TICK_S
     })
     if (soonest) {
-      const one = soonest.item === null ? only : ones.get(soonest.item)
+      const one = oneOf(soonest)
       if (one && soonest.kind === 'put_in' && !one.delayed) {
         one.delayed = true
         one.waitsUntil_s = now_s + one.told.late_min * 60

@@ -1,4 +1,5 @@
 import { seededRandom } from '@/core/estimate/random'
+import { stepShells } from './shells'
 import { between, K, magnus, normal, RHO_C, type TrueCook } from './truth'
 
 const SHELLS = 14
@@ -25,17 +26,7 @@ class Ball {
   }
   /** @param flux into the surface, W/m² */
   step(dt: number, flux: number): void {
-    const next = Float64Array.from(this.t)
-    for (let i = 0; i < SHELLS; i++) {
-      const here = this.t[i] as number
-      const inner = (i * this.dr) ** 2
-      const outer = ((i + 1) * this.dr) ** 2
-      const room = (((i + 1) * this.dr) ** 3 - (i * this.dr) ** 3) / 3
-      const out = i < SHELLS - 1 ? (K / this.dr) * ((this.t[i + 1] as number) - here) : flux
-      const from = i > 0 ? (K / this.dr) * ((this.t[i - 1] as number) - here) : 0
-      next[i] = Math.min(100, here + (dt * (outer * out + inner * from)) / (RHO_C * room))
-    }
-    this.t.set(next)
+    stepShells(this.t, this.dr, 3, flux, dt, 100)
   }
 }
 

@@ -1,5 +1,5 @@
 import { assimilate, foresee, riseAnchor } from '@/core/estimate/estimate'
-import { type Program, pullStageIndex, type Stage } from '@/core/program/stage'
+import { type Program, pullStageIndex, pullsAtReading, type Stage } from '@/core/program/stage'
 import { seconds } from '@/core/units'
 import type { BoardItem } from '../board'
 import { MEMBERS, setupOf } from './belief'
@@ -33,8 +33,6 @@ function asItWent(program: Program, out_s: number): Program {
   return { ...program, stages: [...stages, ...program.stages.slice(pull + 1)] }
 }
 
-const waitsForReading = (program: Program): boolean => program.stages[pullStageIndex(program)]?.until.kind === 'pull'
-
 /**
  * Watches a roast after its pull: by what was read until then and since, how high it peaks.
  *
@@ -53,7 +51,7 @@ export function watchPeak(board: BoardItem, now_s: number, seed = 7): PeakWatch 
   const found = foresee(setup, posterior).peak_c
   if (!Number.isFinite(found.p50)) return undefined
   // Where it was pulled by its reading it climbs as its plan thought it would from there.
-  const more_k = waitsForReading(planned.program) ? riseAnchor(planned) : 0
+  const more_k = pullsAtReading(planned.program) ? riseAnchor(planned) : 0
   const peak_c = { p10: found.p10 + more_k, p50: found.p50 + more_k, p90: found.p90 + more_k }
   const wanted_c = Math.max(item.serve_c, floor_c)
   const short = peak_c.p50 < wanted_c - SHORT_K

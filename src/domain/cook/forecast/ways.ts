@@ -1,5 +1,5 @@
 import { type Estimate, type EstimateSetup, foresee } from '@/core/estimate/estimate'
-import { type Program, pullStageIndex, type Stage } from '@/core/program/stage'
+import { type Program, pullStageIndex, pullsAtReading, type Stage } from '@/core/program/stage'
 import { STANDARDS } from '@/core/reference/standards'
 import { withRest } from '@/core/roast/rest'
 import { celsius, minutes, seconds } from '@/core/units'
@@ -203,12 +203,11 @@ const NEAR_PULL_S = 75 * 60
 function otherReading(ways: Ways, belief: Belief, main: Estimate): Advice | undefined {
   const { setup, board, in_s, floor_c = Number.NEGATIVE_INFINITY } = belief
   const { program, now_s } = setup
-  const waits = program.stages[pullStageIndex(program)]?.until.kind === 'pull'
   const near = main.pull_s.p50 - now_s < NEAR_PULL_S
   const wanted_c = Math.max(board.item.serve_c, floor_c)
   const planned_c = setup.pull_c[0] as number
   const latest = board.latest
-  if (!waits || !near || !latest || setup.readings.length < CLIMB_READINGS) return undefined
+  if (!pullsAtReading(program) || !near || !latest || setup.readings.length < CLIMB_READINGS) return undefined
   if (Math.abs(main.peak_c.p50 - wanted_c) < PEAK_OFF_K) return undefined
   const least_c = Math.max(floor_c, latest.value_c)
   let pull_c = planned_c
@@ -230,6 +229,16 @@ function otherReading(ways: Ways, belief: Belief, main: Estimate): Advice | unde
   }
 }
 
+/** The dial turned up or down, each setting with its own reading; none where the oven goes no farther that way. */
+function dials(ways: Ways, { oven, set_c }: Belief, when: keyof typeof OVEN_STEPS_K): Advice[] {
+  if (set_c === undefined) return []
+  return OVEN_STEPS_K[when].flatMap((step): Advice[] => {
+    const next_c = Math.min(OVEN_C[oven.kind], Math.max(OVEN_C.least, set_c + step))
+    if (Math.sign(next_c - set_c) !== Math.sign(step)) return []
+    return [{ code: when === 'late' ? 'oven_up' : 'oven_down', ...ways.withSetting(next_c) }]
+  })
+}
+
 /** Everything that could be done, each simulated from the readings; what could not be printed is left out. */
 export function waysOut(
   belief: Belief,
@@ -239,7 +248,7 @@ export function waysOut(
   now_s: number,
   seed: number,
 ): Advice[] {
-  const { board, in_s, oven, set_c, setup } = belief
+  const { board, in_s, setup } = belief
   const ways = new Ways(belief, main)
   if (!Number.isFinite(main.pull_s.p50)) return stuck(ways, belief, others, now_s, seed)
   const pull_s = in_s + main.pull_s.p50
@@ -252,21 +261,11 @@ export function waysOut(
   const found: Advice[] = [left]
   // Late or early, the ways that mend that bring their own reading; on time, only the reading may be wrong.
   const reading = Math.abs(late_s) > WORTH_SAYING_S ? undefined : otherReading(ways, belief, main)
-  if (reading) {
-    found.push(reading)
-    // Waiting for it makes the plates late: hotter it comes there in time.
-    if (set_c !== undefined && reading.plate_s > board.promise_s + WORTH_SAYING_S && Math.abs(late_s) <= WORTH_SAYING_S)
-      for (const step of OVEN_STEPS_K.late) {
-        const next_c = Math.min(OVEN_C[oven.kind], set_c + step)
-        if (next_c > set_c) found.push({ code: 'oven_up', ...ways.withSetting(next_c) })
-      }
-  }
+  if (reading) found.push(reading)
+  // Waiting for it makes the plates late: hotter it comes there in time.
+  if (reading && reading.plate_s > board.promise_s + WORTH_SAYING_S) found.push(...dials(ways, belief, 'late'))
   if (Math.abs(late_s) > WORTH_SAYING_S) {
-    if (set_c !== undefined)
-      for (const step of late_s > 0 ? OVEN_STEPS_K.late : OVEN_STEPS_K.early) {
-        const next_c = Math.min(OVEN_C[oven.kind], Math.max(OVEN_C.least, set_c + step))
-        if (next_c !== set_c) found.push({ code: step > 0 ? 'oven_up' : 'oven_down', ...ways.withSetting(next_c) })
-      }
+    found.push(...dials(ways, belief, late_s > 0 ? 'late' : 'early'))
     if (late_s > 0) found.push(...swaps(ways, belief, others, now_s, seed), ...shorterEnds(ways, belief, main))
     const rounded = Math.ceil(left.plate_s / PROMISE_GRID_S) * PROMISE_GRID_S
     found.push({

@@ -218,32 +218,26 @@ export function runOfLog(document: CookDocument, log: CookLog, now_s: number): R
       const elsewhere = user.step.set_c !== use.set_c || user.step.source?.id !== use.source?.id
       const heated = elsewhere ? { ...step, set_c: user.step.set_c, source: user.step.source } : step
       // An oven is not turned up over a roast that was to be out of it by then and is not.
-      const { source } = step
-      const stays = document.items.filter(
-        ({ id, oven_name }) =>
-          source !== null &&
-          oven_name === source.name &&
-          roasts.get(id)?.own.state === 'in' &&
-          (roasts.get(id)?.plan.pull_s ?? 0) <= planned_s + SAME_S,
-      )
-      const free_s = Math.max(planned_s + moved, ...stays.map(({ id }) => roasts.get(id)?.course.pull_s ?? 0))
+      const stays = document.items.flatMap(({ id, oven_name }) => {
+        const roast = oven_name === step.source?.name ? roasts.get(id) : undefined
+        const over = roast?.own.state === 'in' && roast.plan.pull_s <= planned_s + SAME_S
+        return roast && over ? [roast.course.pull_s] : []
+      })
+      const free_s = Math.max(planned_s + moved, ...stays)
       put(heated, user.state !== 'open', { at_s: free_s, window: undefined })
       continue
     }
-    const table = steps.find((each) => each.kind === 'serve' && at(each) >= planned_s)
     const begun = [...roasts.values()].some(({ own }) => RANK[own.state] >= 1)
-    const passed =
-      step.kind === 'gravy' ? table !== undefined && served(at(table)) : AHEAD_KINDS.has(step.kind) && begun
-    const moved = table && step.kind === 'gravy' ? plateOf(at(table)) - at(table) : 0
-    // Gravy is made of what is in the first tin that is out.
-    const tin_s =
-      step.kind === 'gravy'
-        ? Math.min(...[...roasts.values()].map(({ course }) => course.pull_s))
-        : Number.NEGATIVE_INFINITY
-    put(step, passed, {
-      at_s: Math.max(planned_s + moved, Number.isFinite(tin_s) ? tin_s : planned_s),
-      window: undefined,
-    })
+    if (step.kind !== 'gravy') {
+      put(step, AHEAD_KINDS.has(step.kind) && begun, { at_s: planned_s, window: undefined })
+      continue
+    }
+    const table = steps.find((each) => each.kind === 'serve' && at(each) >= planned_s)
+    const moved = table ? plateOf(at(table)) - at(table) : 0
+    // It is made of what is in the first tin that is out.
+    const tin_s = Math.min(...[...roasts.values()].map(({ course }) => course.pull_s))
+    const at_s = Math.max(planned_s + moved, tin_s)
+    put(step, table !== undefined && served(at(table)), { at_s, window: undefined })
   }
   return {
     steps: steps.flatMap((step) => found.get(step.id) ?? []),
