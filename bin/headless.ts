@@ -1,15 +1,17 @@
+import { createHash } from 'node:crypto'
 import { createInterface } from 'node:readline'
 import { z } from 'zod'
 import { nextDocument, nextFrom } from '@/domain/cook/next-document'
 import { DOCUMENT_NAMES, documentSchema } from '@/domain/documents'
 import { parseJson, parseWith } from '@/domain/problem/parse'
 import { fail, type Outcome, succeed } from '@/domain/problem/problem'
+import { brokenAt, type ChainedEntry } from '@/domain/record/record'
 import { stepTitle } from '@/words/steps'
 import { PLAIN_UNITS } from '@/words/units'
 import { estimate, schedule, simulate } from '@/workers/server/jobs'
 import { READ_USAGE, readLines } from './read-lines'
 
-const USAGE = `usage: node bin/pheasant.mjs simulate | estimate | next, each with --lines for one document a line; plan | schema NAME | ${READ_USAGE}`
+const USAGE = `usage: node bin/pheasant.mjs simulate | estimate | next, each with --lines for one document a line; verify | plan | schema NAME | ${READ_USAGE}`
 async function readAll(stream: NodeJS.ReadableStream): Promise<string> {
   let text = ''
   stream.setEncoding('utf8')
@@ -24,6 +26,32 @@ function next(text: string): Outcome<unknown> {
   return document.ok
     ? nextFrom(document.value, (step, cook, pull_c) => stepTitle(step, cook, PLAIN_UNITS, pull_c))
     : document
+}
+
+const exportedRecord = z.object({
+  kitchen: z.string(),
+  chain: z.array(z.object({ seq: z.int(), entry: z.unknown(), prev: z.string(), hash: z.string() })),
+})
+
+/** Checks an exported food-safety record by its hashes alone. */
+function verify(text: string): Outcome<unknown> {
+  const json = parseJson(text)
+  const record = json.ok ? parseWith(exportedRecord, json.value) : json
+  if (!record.ok) return record
+  const chain = record.value.chain as unknown as readonly ChainedEntry[]
+  const broken = brokenAt(chain, (hashed) => createHash('sha256').update(hashed, 'utf8').digest('hex'))
+  if (broken)
+    return fail({
+      code: 'malformed',
+      path: ['chain', broken.seq - 1],
+      detail: `entry ${broken.seq} is ${broken.why === 'changed' ? 'not as it was when it was kept' : broken.why === 'unbound' ? 'not bound to the one before it' : 'missing or out of its place'}`,
+    })
+  return succeed({
+    kitchen: record.value.kitchen,
+    entries: chain.length,
+    holds: true,
+    last: chain.at(-1)?.hash ?? null,
+  })
 }
 
 /** Commands that take one document and answer at once: one, or one a line. */
@@ -56,6 +84,8 @@ async function answer(words: readonly string[]): Promise<Outcome<unknown>> {
   switch (command) {
     case 'plan':
       return schedule(await readAll(process.stdin))
+    case 'verify':
+      return verify(await readAll(process.stdin))
     case 'read':
       return readLines([...(name === undefined ? [] : [name]), ...rest])
     case 'schema': {

@@ -4,6 +4,7 @@ import { migrateDatabase } from '@/db/migrate'
 import { environment, nowSeconds } from '@/server/environment'
 import { layDemoCook } from '@/stand-ins/demo/demo-cook'
 import { layDemo } from '@/stand-ins/demo/lay-demo'
+import { laySeasons } from '@/stand-ins/demo/lay-seasons'
 
 // Run as the tables' owner: migrates, says what the application may do, and lays the demo where there is nothing yet.
 try {
@@ -22,6 +23,7 @@ async function prepare(): Promise<void> {
   if (asked || process.argv.includes('--demo')) {
     const { db, close } = openDatabase(DATABASE_URL)
     const laid = await layDemo(db, { timeZone: PHEASANT_TIME_ZONE, now_s: nowSeconds() }, asked)
+    if (laid) await laySeasons(db, { timeZone: PHEASANT_TIME_ZONE, now_s: nowSeconds() })
     const orders = process.env.PHEASANT_STATION
     if (laid && orders) await layDemoCook(db, nowSeconds(), orders)
     await close()

@@ -39,7 +39,17 @@ const said = async (page) => {
 }
 await shot('line', desk, 'day', said)
 await shot('line-phone', phone, 'day', said, true)
-await shot('lists', desk, 'day', open('/k/tern-point/all/promised'))
+await shot('logbook', desk, 'day', open('/k/cottage/logbook'))
+await shot('story', desk, 'day', async (page) => {
+  await open('/k/cottage/logbook?words=birthday')(page)
+  await page.locator('main a[href*="/logbook/cok_"]').first().click()
+  await page.getByTestId('story').waitFor()
+}, true)
+await shot('record', desk, 'day', async (page) => {
+  await open('/k/tern-point/record')(page)
+  await page.getByRole('link', { name: 'The day before' }).click()
+  await page.getByTestId('record').waitFor()
+})
 await shot('plan', desk, 'day', firstPlan('cottage'))
 await shot('plan-whole', desk, 'day', firstPlan('tern-point'), true)
 await shot('plan-night', desk, 'night', firstPlan('tern-point'))

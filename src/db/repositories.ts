@@ -3,6 +3,7 @@ import type { Customs } from '@/domain/house/customs'
 import type { HouseItem, HouseItemDocument } from '@/domain/house/house-item'
 import type { Equipment, MealDocument } from '@/domain/meal/meal-document'
 import type { PlanSummary } from '@/domain/plan/summary'
+import type { RecordPlan } from '@/domain/record/record'
 import type { PlanDocument } from '@/domain/roast/roast-document'
 import { readStored, STORED, type StoredKind } from '@/domain/stored/stored'
 import type { Database } from './connection'
@@ -83,6 +84,10 @@ export interface KitchenScope {
   readonly meals: Shelf<MealDocument>
   readonly setEquipment: (equipment: Equipment) => Promise<void>
   readonly setCustoms: (customs: Customs) => Promise<void>
+  /** Its food-safety plan. */
+  readonly setRecordPlan: (plan: RecordPlan) => Promise<void>
+  /** Plans go by a lesson of its cooks, or do without it. */
+  readonly setLearning: (key: string, on: boolean) => Promise<void>
   /** The secret of the kitchen's calendar address, and another in its place. */
   readonly calendarToken: () => Promise<string>
   readonly renewCalendar: () => Promise<string>
@@ -266,6 +271,16 @@ function scopeOf(db: Database, kitchen: KitchenRow): KitchenScope {
     kitchen,
     plans: shelfOf(db, kitchen, ROASTS),
     meals: shelfOf(db, kitchen, MEALS),
+    setRecordPlan: async (plan) => {
+      await db.update(kitchens).set({ recordPlan: plan }).where(eq(kitchens.id, kitchen.id))
+    },
+    setLearning: async (key, on) => {
+      const without = sql`array_remove(${kitchens.learningOff}, ${key})`
+      await db
+        .update(kitchens)
+        .set({ learningOff: on ? without : sql`array_append(${without}, ${key})` })
+        .where(eq(kitchens.id, kitchen.id))
+    },
     setCustoms: async ({ temperature, mass, clock, date_order }) => {
       await db
         .update(kitchens)

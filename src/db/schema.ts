@@ -15,9 +15,11 @@ import {
   uniqueIndex,
 } from 'drizzle-orm/pg-core'
 import type { CookDocument, CookEntry } from '@/domain/cook/cook-document'
+import type { CookStory } from '@/domain/cook/story/story'
 import type { HouseItemDocument } from '@/domain/house/house-item'
 import type { Equipment, MealDocument } from '@/domain/meal/meal-document'
 import type { PlanSummary } from '@/domain/plan/summary'
+import type { RecordEntry, RecordPlan } from '@/domain/record/record'
 import type { PlanDocument } from '@/domain/roast/roast-document'
 
 /** Every table hangs from a kitchen; every query goes through one kitchen's scope (repositories.ts). */
@@ -49,6 +51,10 @@ export const kitchens = pgTable(
       .default('dmy'),
     /** Ovens, cooks and the rest, for a meal that starts from nothing. */
     equipment: jsonb('equipment').$type<Equipment>(),
+    /** Its food-safety plan; null: it keeps no record. */
+    recordPlan: jsonb('record_plan').$type<RecordPlan>(),
+    /** What of its cooks' lessons plans do without, by their keys. */
+    learningOff: text('learning_off').array().notNull().default(sql`'{}'::text[]`),
     /** Whoever has it may read the kitchen's tasks as a calendar. */
     calendarToken: text('calendar_token').notNull().default(STRONG),
     createdAt: at('created_at').notNull().defaultNow(),
@@ -154,6 +160,37 @@ export const cooks = pgTable(
   ],
 )
 
+/** A cook that is over, as the logbook has it: what it is found by, and its whole story; made from its log and readings. */
+export const cookStories = pgTable(
+  'cook_stories',
+  {
+    cookId: text('cook_id').primaryKey(),
+    kitchenId: text('kitchen_id').notNull(),
+    /** Place of the newest entry that is in it. */
+    seq: bigint('seq', { mode: 'number' }).notNull(),
+    servedAt: at('served_at').notNull(),
+    /** Title, cuts and the rest, in small letters: what a search looks in. */
+    words: text('words').notNull(),
+    cuts: text('cuts').array().notNull(),
+    schools: text('schools').array().notNull(),
+    ovens: text('ovens').array().notNull(),
+    suppliers: text('suppliers').array().notNull(),
+    guests: integer('guests'),
+    verdict: text('verdict', { enum: ['under', 'as_wanted', 'over'] }),
+    lateMin: real('late_min'),
+    story: jsonb('story').$type<CookStory>().notNull(),
+  },
+  (table) => [
+    foreignKey({
+      name: 'cook_stories_cook',
+      columns: [table.kitchenId, table.cookId],
+      foreignColumns: [cooks.kitchenId, cooks.id],
+    }).onDelete('cascade'),
+    index('cook_stories_kitchen_served').on(table.kitchenId, table.servedAt),
+    check('cook_stories_verdict', sql`${table.verdict} in ('under', 'as_wanted', 'over')`),
+  ],
+)
+
 /** What somebody did or saw. Only ever added to: a correction is a new entry. */
 export const entries = pgTable(
   'entries',
@@ -251,5 +288,28 @@ export const planVersions = pgTable(
     }).onDelete('cascade'),
     uniqueIndex('plan_versions_saved_once').on(table.planId, table.version).where(sql`${table.state} = 'saved'`),
     index('plan_versions_plan_state').on(table.kitchenId, table.planId, table.state),
+  ],
+)
+
+/** The food-safety record: each entry bound to the one before it by its hash. Only ever added to. */
+export const recordEntries = pgTable(
+  'record_entries',
+  {
+    kitchenId: text('kitchen_id')
+      .notNull()
+      .references(() => kitchens.id),
+    seq: bigint('seq', { mode: 'number' }).notNull(),
+    id: text('id').notNull(),
+    at: at('at').notNull(),
+    entry: jsonb('entry').$type<RecordEntry>().notNull(),
+    prev: text('prev').notNull(),
+    hash: text('hash').notNull(),
+    receivedAt: at('received_at').notNull().defaultNow(),
+  },
+  (table) => [
+    primaryKey({ name: 'record_entries_place', columns: [table.kitchenId, table.seq] }),
+    unique('record_entries_once').on(table.kitchenId, table.id),
+    index('record_entries_at').on(table.kitchenId, table.at),
+    check('record_entries_hashes', sql`length(${table.hash}) = 64 and length(${table.prev}) = 64 and ${table.seq} > 0`),
   ],
 )

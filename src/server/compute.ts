@@ -22,6 +22,7 @@ const PLACES: Readonly<Record<JobName, JobPlace>> = {
   beginPlan: { pool: 'kitchen', deadline_ms: DEADLINE_MS.screen },
   beginMeal: { pool: 'kitchen', deadline_ms: DEADLINE_MS.plan },
   meal: { pool: 'kitchen', deadline_ms: DEADLINE_MS.plan },
+  story: { pool: 'headless', deadline_ms: DEADLINE_MS.plan },
   accuracy: { pool: 'headless', deadline_ms: DEADLINE_MS.plan },
   simulate: { pool: 'headless', deadline_ms: DEADLINE_MS.screen },
   estimate: { pool: 'headless', deadline_ms: DEADLINE_MS.plan },

@@ -29,6 +29,7 @@ import { compute } from './compute'
 import { nowPrecisely, nowSeconds } from './environment'
 import { database, inKitchen, withDatabase } from './kitchen'
 import { livingCook } from './living'
+import { tellSoon } from './logbook'
 import { planFollows } from './promise'
 
 /** The use cases around cooks: begin, look, enter, read probes. */
@@ -77,6 +78,8 @@ export interface CookState {
 /** Longest cook whose readings are sent, s, and the step they are thinned to. */
 const SPAN_S = 20 * 3600
 const STEP_S = 20
+/** Readings so long after its promise are still of a cook that is over, s. */
+const AFTER_S = 4 * 3600
 
 export const cookInKitchen = (slug: string, id: string, since: number): Promise<Outcome<CookState>> =>
   inKitchen(slug, async (scope) => {
@@ -86,10 +89,14 @@ export const cookInKitchen = (slug: string, id: string, since: number): Promise<
     const now_s = nowPrecisely()
     const cook_s = cookTime(row.document.clock, now_s)
     const from_s = Math.min(...row.document.items.map(({ put_in }) => Date.parse(put_in) / 1000), cook_s) - 7200
+    // One that is over is shown as it was: its last hours, not those before now.
+    const over_s =
+      row.state === 'done' ? Math.max(...row.document.items.map(({ promise }) => Date.parse(promise) / 1000)) : cook_s
+    const to_s = Math.min(cook_s, over_s + AFTER_S)
     const [entries, devices, readings] = await Promise.all([
       own.entriesSince(id, since),
       own.devices(),
-      own.readings(new Date(Math.max(from_s, cook_s - SPAN_S) * 1000), new Date((cook_s + 120) * 1000), STEP_S),
+      own.readings(new Date(Math.max(from_s, to_s - SPAN_S) * 1000), new Date((to_s + 120) * 1000), STEP_S),
     ])
     return succeed({ kitchen: scope.kitchen, row, entries, devices, readings, now_s })
   })
@@ -170,7 +177,8 @@ export const addEntries = (slug: string, id: string, value: unknown): Promise<Ou
       const over = isOver(row.document, log, cookTime(row.document.clock, nowPrecisely()))
       const state = over ? 'done' : 'cooking'
       if (state !== row.state) await own.setState(id, state)
-    }
+      if (state === 'done') tellSoon(scope, row)
+    } else if (kept.length > 0 && row.state === 'done') tellSoon(scope, row)
     return succeed({ kept, refused })
   })
 
@@ -218,6 +226,9 @@ export interface TakenReadings {
   readonly refused: readonly { readonly place: number; readonly problems: readonly Problem[] }[]
 }
 
+/** To a ten-thousandth of a kelvin: no probe reads finer, and what is smaller than any single-precision number is nought. */
+const finelyEnough = (value_c: number): number => Math.round(value_c * 1e4) / 1e4
+
 /**
  * Takes a batch of readings from a device: each once by session, channel and number, whatever its time; late and out
  * of order are welcome, and one that cannot be is refused alone.
@@ -242,7 +253,7 @@ export const takeReadings = (token: string, value: unknown): Promise<Outcome<Tak
         seq,
         at: new Date(Date.parse(at) + shift_s * 1000),
         deviceAt: new Date(at),
-        valueC: unit === 'f' ? fahrenheitToCelsius(given) : given,
+        valueC: finelyEnough(unit === 'f' ? fahrenheitToCelsius(given) : given),
       })),
       battery,
       session,

@@ -1,28 +1,24 @@
+import { likeOf } from '@/domain/line/like'
 import { NO_CUT, readLine } from '@/domain/line/reading'
 import { documentFromLine } from '@/domain/meal/from-line'
 import { fail, type Outcome, succeed } from '@/domain/problem/problem'
+import { cookAgainLike } from './again'
 import { nowSeconds } from './environment'
-import { inKitchen, lineContextOf } from './kitchen'
-import { addMealFromDocument, equipmentOf } from './meals'
-import { addPlanFromDocument } from './plans'
-
-/** What a typed line became: a plan of one roast, or a whole meal. */
-export interface AddedLine {
-  readonly kind: 'plan' | 'meal'
-  readonly id: string
-}
+import { lineContextOf } from './kitchen'
+import { taughtPlan } from './learned'
+import { equipmentOf } from './meals'
+import { type AddedLine, addStanding } from './standing'
 
 /** Adds what a typed line stands for: what it leaves open takes its usual value. */
 export async function addFromLine(slug: string, line: string): Promise<Outcome<AddedLine>> {
-  const made = await inKitchen(slug, async (scope) => {
+  const like = likeOf(line)
+  if (like) return cookAgainLike(slug, like)
+  return addStanding(slug, async (scope) => {
     const now_s = nowSeconds()
     const read = readLine(line, await lineContextOf(scope, now_s))
     if (!read.ok) return read
     const stands = documentFromLine(read.value, now_s, equipmentOf(scope))
-    return stands ? succeed(stands) : fail(NO_CUT)
+    if (!stands) return fail(NO_CUT)
+    return succeed(stands.kind === 'plan' ? { ...stands, document: await taughtPlan(scope, stands.document) } : stands)
   })
-  if (!made.ok) return made
-  const { kind, document } = made.value
-  const added = kind === 'plan' ? await addPlanFromDocument(slug, document) : await addMealFromDocument(slug, document)
-  return added.ok ? succeed({ kind, id: added.value.id }) : added
 }

@@ -40,6 +40,7 @@ export const ENTRY_WORDS: Readonly<Record<CookEntry['kind'], string>> = {
   skipped: 'left out',
   shifted: 'moved',
   given_up: 'given up',
+  ate: 'how it ate',
   arrival: 'foreseen',
   heard: 'alarm heard',
   undo: 'undone',

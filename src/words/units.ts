@@ -1,4 +1,10 @@
-import { celsiusToFahrenheit, kelvinsToFahrenheitRise, kilogramsToPoundsAndOunces, metresToInches } from '@/core/units'
+import {
+  celsiusToFahrenheit,
+  fahrenheitToCelsius,
+  kelvinsToFahrenheitRise,
+  kilogramsToPoundsAndOunces,
+  metresToInches,
+} from '@/core/units'
 
 /** How this reader wants quantities shown. */
 export interface Units {
@@ -30,6 +36,12 @@ export const kitchenUnits = (kitchen: {
 
 export const temperature = (value_c: number, units: Units, digits = 0): string =>
   units.temperature === 'f' ? `${celsiusToFahrenheit(value_c).toFixed(0)} °F` : `${value_c.toFixed(digits)} °C`
+
+/** Degrees as this reader wants them, their sign, and a number of theirs as °C. */
+export const degreesOf = ({ temperature: unit }: Pick<Units, 'temperature'>) =>
+  unit === 'f'
+    ? { shown: celsiusToFahrenheit, unit: '°F', celsius: fahrenheitToCelsius }
+    : { shown: (value_c: number) => value_c, unit: '°C', celsius: (value_c: number) => value_c }
 
 export const rise = (value_k: number, units: Units): string =>
   units.temperature === 'f'

@@ -225,6 +225,15 @@ test('ten thousand cases over every route and page: none answers 5xx', async ({ 
       house: { thickness_mm: 100 },
     }),
     '/api/k/[kitchen]/equipment': () => meal.kitchen,
+    '/api/k/[kitchen]/cooks/[cook]/again': () => ({ promise }),
+    '/api/k/[kitchen]/learning': () => ({ key: 'oven:the oven', on: chance(50) }),
+    '/api/k/[kitchen]/record': () => ({
+      entries: [{ id: `fuzz-${random()}`, kind: 'storage', at, what: 'Walk-in', value_c: 3, by: 'Fuzz', action: 'x' }],
+    }),
+    '/api/k/[kitchen]/record/limits': () => ({
+      on: true,
+      limits: { storage: { most_c: 4, least_c: null, within_min: null } },
+    }),
   }
   const archive = () => ({ archived: chance(50) })
 

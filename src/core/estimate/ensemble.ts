@@ -3,6 +3,7 @@ import { bodiesOf, type PieceSize, usualThickness } from '../heat/piece'
 import { isSafe, type SafetyLeast } from '../safety/least'
 import { cook } from '../simulate/cook'
 import { type CookConditions, RESOLUTION } from '../simulate/stepper'
+import { NATURES } from './learning'
 import { quantile, seededRandom, stratifiedNormals } from './random'
 
 /** How unsure each input is: one standard deviation. */
@@ -30,15 +31,30 @@ const BETWEEN = { pieces: 0.12, kitchens: 0.08, cuts: 0.04 } as const
  * Doubts of a home kitchen (common practice: dials lie by 5–25 °C, a fridge by a few degrees).
  * @example usualDoubt(true).thickness // 0.03
  */
-export const usualDoubt = (measured: boolean): Doubt => ({
-  thickness: measured ? 0.03 : 0.07,
-  start_k: 1.5,
-  oven_k: 6,
-  wetness: Math.hypot(PARAMETER_DOUBT.wetness, BETWEEN.pieces),
-  convection: Math.hypot(PARAMETER_DOUBT.contact, BETWEEN.kitchens),
-  model: Math.hypot(PARAMETER_DOUBT.conduction, BETWEEN.cuts),
-  drying: PARAMETER_DOUBT.drying,
-})
+export const usualDoubt = (measured: boolean): Doubt => taughtDoubt(measured, {})
+
+/**
+ * Doubts of a kitchen whose cooks have taught something. How long things take in one oven is learned as a whole: what
+ * is the same in every cook there, the model's own error with it, is known as well as the oven is.
+ *
+ * @param taught deviation of the oven, K, and of the thickness, relative, for the next cook
+ * @example taughtDoubt(false, {}).oven_k // 6
+ */
+export function taughtDoubt(
+  measured: boolean,
+  taught: { readonly oven_k?: number | undefined; readonly thickness?: number | undefined },
+): Doubt {
+  const left = taught.oven_k === undefined ? 1 : Math.min(1, taught.oven_k / NATURES.oven.prior)
+  return {
+    thickness: taught.thickness ?? (measured ? 0.03 : 0.07),
+    start_k: 1.5,
+    oven_k: taught.oven_k ?? 6,
+    wetness: Math.hypot(PARAMETER_DOUBT.wetness * left, BETWEEN.pieces),
+    convection: Math.hypot(PARAMETER_DOUBT.contact, BETWEEN.kitchens) * left,
+    model: Math.hypot(PARAMETER_DOUBT.conduction * left, BETWEEN.cuts),
+    drying: PARAMETER_DOUBT.drying * left,
+  }
+}
 
 export type DoubtName = keyof Doubt
 

@@ -26,6 +26,24 @@ export function normalQuantile(probability: number): number {
   return probability < 0.5 ? -value : value
 }
 
+/** From the middle of a standard normal to its p10, or its p90. */
+export const P10_DEVIATIONS = 1.2816
+
+/**
+ * Share of a standard normal below a value, absolute error under 7.5e-8.
+ * @see M. Abramowitz and I. Stegun, Handbook of Mathematical Functions, 26.2.17 (coefficients from memory).
+ * @example normalShare(1.2816) // ≈ 0.9
+ */
+export function normalShare(value: number): number {
+  const x = Math.abs(value)
+  const t = 1 / (1 + 0.2316419 * x)
+  const tail =
+    (Math.exp((-x * x) / 2) / Math.sqrt(2 * Math.PI)) *
+    t *
+    (0.31938153 + t * (-0.356563782 + t * (1.781477937 + t * (-1.821255978 + t * 1.330274429))))
+  return value >= 0 ? 1 - tail : tail
+}
+
 /**
  * `count` standard normal values, one from each equal slice of probability, shuffled: a Latin hypercube's column.
  * @example stratifiedNormals(4, seededRandom(1)).length // 4

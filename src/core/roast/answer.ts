@@ -1,5 +1,5 @@
 import { type Slice, sliceOf } from '../doneness/slice'
-import { cookEnsemble, type EnsembleAnswer, type EnsembleSetup, type Spread, usualDoubt } from '../estimate/ensemble'
+import { cookEnsemble, type EnsembleAnswer, type EnsembleSetup, type Spread, taughtDoubt } from '../estimate/ensemble'
 import type { RoastKernel } from '../heat/kernel'
 import type { PointId } from '../heat/piece'
 import { boilingPoint } from '../heat/vapour'
@@ -8,7 +8,7 @@ import { type Program, pullStageIndex, staysInHeat } from '../program/stage'
 import { hasMoments, placeTending, untended } from '../program/tending'
 import { donenessScale } from '../reference/doneness'
 import { type Caution, cautionsOf, isBird } from '../safety/cautions'
-import { type SafetyLeast, SURE, safetyLeast } from '../safety/least'
+import { isMeantSafe, type SafetyLeast, SURE, safetyLeast } from '../safety/least'
 import type { Lethality } from '../safety/lethality'
 import { poultryDecades } from '../safety/poultry'
 import { warmthAfter } from '../simulate/afterwards'
@@ -29,6 +29,8 @@ export interface RoastQuestion extends RoastStart {
     | { readonly kind: 'pull'; readonly pull_c: number }
   /** Someone very young, old, pregnant or with a weak immune system eats of it. */
   readonly vulnerable: boolean
+  /** How well cooks have taught its oven, K, and its thickness, relative. */
+  readonly taught?: Parameters<typeof taughtDoubt>[1] | undefined
   /** Whether the rest is as the program says, or made longer by what the slowest of ten needs, so that a slow one has its least. */
   readonly rest: 'as_said' | 'takes_doubt'
   readonly members: number
@@ -131,8 +133,6 @@ const nothing = (members: number): EnsembleAnswer => ({
 /** Carving and the way to the table take so long, s (common practice). */
 const WARM_LEAST_S = 8 * 60
 
-/** Wanted this near to the safe peak it is meant to be safe, K. */
-const WANTED_SAFE_K = 0.3
 /** The chance of safety is counted over so many, always the same ones: whoever asks gets the same reading. */
 const SAFETY_ENSEMBLE = { members: 48, seed: 4001 } as const
 /** Readings are chosen to this, K. */
@@ -143,19 +143,18 @@ const READING_STEP_K = 0.5
  * itself every member peaks at least there, so there is always one.
  */
 function surePull(
-  ask: Omit<EnsembleSetup, 'doubt' | 'members' | 'seed'>,
+  ask: Omit<EnsembleSetup, 'members' | 'seed'>,
   bodies: PreparedRoast['bodies'],
   middle: PullAnswer,
   serve_c: number,
   least: SafetyLeast,
 ): { readonly pull: PullAnswer; readonly safety: PullSafety } {
-  const doubt = usualDoubt(ask.piece.thickness_m !== undefined)
   const chances = new Map<number, number>()
   const chanceAt = (raised_k: number): number => {
     const known = chances.get(raised_k)
     if (known !== undefined) return known
     const pull_c = middle.pull_c.map((pull) => pull + raised_k)
-    const found = cookEnsemble({ ...ask, pull_c, doubt, ...SAFETY_ENSEMBLE, least }).safe ?? 0
+    const found = cookEnsemble({ ...ask, pull_c, ...SAFETY_ENSEMBLE, least }).safe ?? 0
     chances.set(raised_k, found)
     return found
   }
@@ -206,10 +205,9 @@ export function answerRoast(question: RoastQuestion): RoastAnswer {
   const asked = placedByItself(question.program, pullOf)
   const first = pullOf(asked)
   const arrives = first.outcome !== 'time_limit'
-  const ask = { piece, program: asked, oven, start_c, startCore_c, pull_c: first.pull_c, parameters }
-  const drawn = arrives
-    ? cookEnsemble({ ...ask, doubt: usualDoubt(piece.thickness_m !== undefined), members, seed })
-    : nothing(members)
+  const doubt = taughtDoubt(piece.thickness_m !== undefined, question.taught ?? {})
+  const ask = { piece, program: asked, oven, start_c, startCore_c, pull_c: first.pull_c, parameters, doubt }
+  const drawn = arrives ? cookEnsemble({ ...ask, members, seed }) : nothing(members)
   // Members are cooked more coarsely than the answer: what that alone is worth is taken out.
   const coarse = arrives ? cook({ ...ask, bodies, resolution: RESOLUTION.member }) : undefined
   const finer_s = coarse?.outcome === 'reached' ? first.run.pull_s - coarse.pull_s : 0
@@ -223,7 +221,7 @@ export function answerRoast(question: RoastQuestion): RoastAnswer {
   const middle = slack_s > 0 ? pullOf(program, first.pull_c[0]) : first
   const least = safetyLeast(cut, { vulnerable: question.vulnerable, stuffed: piece.stuffed === true })
   const sure =
-    least && arrives && target.kind === 'serve' && target.serve_c >= least.least_c - WANTED_SAFE_K
+    least && arrives && target.kind === 'serve' && isMeantSafe(least, target.serve_c)
       ? surePull({ ...ask, program }, bodies, middle, target.serve_c, least)
       : undefined
   const pull = sure?.pull ?? middle

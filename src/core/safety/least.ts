@@ -30,6 +30,16 @@ export function safetyLeast(
   return { least_c: donenessScale(cut.doneness).minimum_c, by: bird ? 'poultry_decades' : 'hold_table' }
 }
 
+/** Wanted this near to the safe peak it is meant to be safe, K. */
+const WANTED_SAFE_K = 0.3
+
+/**
+ * Whether what is wanted is meant to be safe: less is the eaters' choice, and said so where it is planned.
+ * @example isMeantSafe({ least_c: 62.8, by: 'hold_table' }, 60) // false
+ */
+export const isMeantSafe = (least: SafetyLeast | undefined, serve_c: number): boolean =>
+  least !== undefined && serve_c >= least.least_c - WANTED_SAFE_K
+
 /** Below this neither table counts, °C. */
 const COUNTS_C = 54
 

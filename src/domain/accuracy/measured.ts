@@ -16,6 +16,12 @@ export interface PromisesKept {
   readonly both: number
   /** Minutes late on average. */
   readonly late_min: number
+  /** Neither pale nor burnt. */
+  readonly coloured: number
+  /** Pork whose middle was not held as long as the published table asks. */
+  readonly unsafe: number
+  /** How often the cook was asked to do something, on average. */
+  readonly calls: number
 }
 
 export interface Measured {
@@ -25,6 +31,9 @@ export interface Measured {
   readonly clock: PromisesKept
   readonly probe: PromisesKept
   readonly meals?: PromisesKept | undefined
+  /** The same meals by charts and probes, each roast in an oven of its own. */
+  readonly mealsByProbe?: PromisesKept | undefined
+  readonly mealSeeds?: readonly number[] | null
 }
 export const PROMISES: Measured = promises
 

@@ -50,7 +50,7 @@ export function cookFromPlan(plan: PlanDocument, now_s: number, speed: number): 
     servings: null,
     who: null,
   }))
-  return succeed(begun({ title: item.title, items: [item], steps }, now_s, speed))
+  return succeed(begun({ title: item.title, guests: plan.guests, items: [item], steps }, now_s, speed))
 }
 
 /** The rest a schedule gave a roast: between its first stay and the next, or the knife, s. */
@@ -114,12 +114,12 @@ export function cookFromMeal(meal: MealDocument, plan: MealPlan, now_s: number, 
       who: task.cook === undefined ? null : (meal.kitchen.cooks[task.cook] ?? null),
     }
   })
-  return succeed(begun({ title: meal.title, items, sides, steps, meal }, now_s, speed))
+  return succeed(begun({ title: meal.title, guests: meal.guests, items, sides, steps, meal }, now_s, speed))
 }
 
 /** The cook's clock is the wall's; a rehearsal starts some minutes before the first thing to do on the day, and runs faster. */
 function begun(
-  parts: Pick<CookDocument, 'title' | 'items'> & Partial<Pick<CookDocument, 'sides' | 'steps' | 'meal'>>,
+  parts: Pick<CookDocument, 'title' | 'items'> & Partial<Pick<CookDocument, 'guests' | 'sides' | 'steps' | 'meal'>>,
   now_s: number,
   speed: number,
 ): CookDocument {

@@ -67,6 +67,8 @@ export const cookDocument = z.strictObject({
   title: text(120),
   clock: clockPart,
   items: z.array(cookItem).min(1).max(40),
+  /** How many eat; null: nobody said. */
+  guests: z.int().min(1).max(2000).nullable().default(null),
   /** What goes with them: potatoes, stuffing, puddings. */
   sides: z
     .array(z.strictObject({ id: ident(60), title: text(120), promise: instant }))
@@ -104,12 +106,14 @@ export type CookEntry = z.output<typeof entryShape>
 
 /** An entry that says what its kind must say. */
 export const cookEntry = entryShape.superRefine((entry, context) => {
-  const { needs, ofItem } = kindOf(entry.kind)
+  const { needs, ofItem, cannot } = kindOf(entry.kind)
   for (const field of needs)
     if (entry[field] === null)
       context.addIssue({ code: 'custom', path: [field], message: `an entry ${entry.kind} must say its ${field}` })
   if (ofItem && entry.item === null)
     context.addIssue({ code: 'custom', path: ['item'], message: `an entry ${entry.kind} must name its roast` })
+  const wrong = needs.every((field) => entry[field] !== null) ? cannot?.(entry) : undefined
+  if (wrong !== undefined) context.addIssue({ code: 'custom', path: ['text'], message: wrong })
 })
 /** An entry as it was once kept: earlier releases asked less of it. */
 export const keptEntry = entryShape.extend({ value_c: finite.nullable().default(null) })

@@ -310,7 +310,7 @@ function roastOf(board: BoardItem, run: Run, seen: Foreseen | undefined): NextAn
     late_min: forecast ? minutesOf(forecast.late_s) : null,
     peak_c: hundredth(forecast?.estimate.peak_c.p50 ?? peak?.peak_c.p50),
     back_in_min: peak?.backIn?.minutes ?? null,
-    safe_chance: hundredth(forecast?.safety?.chance),
+    safe_chance: hundredth(forecast?.safety?.chance ?? peak?.safe),
     safe_pull_c: hundredth(forecast?.safety?.pull_c),
     odd: board.odd.map(({ at_s, ...odd }) => ({ ...odd, at: iso(at_s) })),
     ways: (forecast?.advice ?? []).map((way) => ({

@@ -31,6 +31,7 @@ export function questionOf(
       program,
       target,
       vulnerable: document.vulnerable ?? false,
+      taught: { oven_k: document.oven.doubt_k, thickness: roast.thickness_doubt },
       ...how,
     },
   })

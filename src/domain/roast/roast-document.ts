@@ -32,6 +32,11 @@ export const roastPart = z.strictObject({
     .nullable()
     .default(null)
     .describe('Measured shortest way through the thickest part, mm; null to take it from cut and weight'),
+  thickness_doubt: finite
+    .min(0.01)
+    .max(0.5)
+    .optional()
+    .describe('Deviation of the thickness, relative, where earlier pieces taught it'),
   start_c: finite.default(5).describe('Core temperature when it leaves the fridge, °C'),
   temper_min: finite.default(0).describe('Time on the bench before it goes in, minutes'),
   surface: z.enum(ROAST_SURFACES).default('plain').describe('dry_salted: salted ahead and left open in the fridge'),
@@ -49,11 +54,13 @@ export const roastPart = z.strictObject({
     .describe('Thickness of the thin end over the thick one; null: tied even'),
   icy_core_c: finite.nullable().default(null).describe('Centre still colder than start_c: part-frozen, °C'),
   house: houseCutPart.nullable().default(null).describe('House values laid over the catalogue cut'),
+  supplier: text(80).trim().default('').describe('Who it is from: pieces of one butcher are alike'),
 })
 
 export const ovenPart = z.strictObject({
   kind: z.enum(['still', 'fan']).default('still'),
   offset_k: finite.default(0).describe('How far the true mean lies above the dial, K'),
+  doubt_k: finite.min(0.5).max(30).optional().describe('Deviation of that, where earlier cooks taught it, K'),
   swing_k: finite.min(0).max(40).optional().describe('Half the swing of the thermostat, K'),
   decay_min: finite.min(5).max(600).optional().describe('Time constant of cooling with the door shut, minutes'),
   preheat_k_per_min: finite.min(1).max(120).optional().describe('Warm-up at full power, K a minute'),
@@ -161,6 +168,18 @@ export const simulateDocument = z.strictObject({
 })
 export type SimulateDocument = z.output<typeof simulateDocument>
 
+/** What earlier cooks taught that a plan goes by. */
+export const LEARNED_OF = ['oven', 'cut', 'supplier'] as const
+export const learnedPart = z.strictObject({
+  of: z.enum(LEARNED_OF),
+  name: text(120).describe('Which oven, cut or supplier'),
+  value: finite.describe('Oven: K; thickness: as a factor'),
+  spread: finite.describe('Deviation of the next cook, in the same unit'),
+  cooks: z.int().min(1),
+  later_min: finite.nullable().default(null).describe('By how much the put-in is later for it, minutes'),
+})
+export type LearnedPart = z.output<typeof learnedPart>
+
 /** One plan as it is kept, exported and imported: one roast, one oven, one promise. */
 export const planDocument = z.strictObject({
   version: z.literal(1).default(1),
@@ -181,6 +200,7 @@ export const planDocument = z.strictObject({
   preparation: z.enum(PREPARATIONS).nullable().default(null).describe('null: as the surface says'),
   frozen: frozenPart,
   notes: notesPart,
+  learned: z.array(learnedPart).max(8).default([]).describe('What earlier cooks taught it'),
   gravy: z.boolean().default(false).describe('Gravy is made of its juices'),
   price_per_kg: finite.min(0).max(10_000).nullable().default(null).describe("In the kitchen's own money"),
 })

@@ -2,6 +2,7 @@ import { z } from 'zod'
 import { cookDocument, keptEntry } from '@/domain/cook/cook-document'
 import { houseItemDocument } from '@/domain/house/house-item'
 import { mealDocument } from '@/domain/meal/meal-document'
+import { recordEntry } from '@/domain/record/record'
 import { planDocument } from '@/domain/roast/roast-document'
 
 /**
@@ -97,3 +98,8 @@ export const changeAnswer = z.object({
   latest: z.array(z.array(z.number())).optional(),
 })
 export const schemaAnswer = z.record(z.string(), z.unknown())
+
+/** Entries of the food-safety record in their places. */
+export const recordKeptAnswer = z.object({
+  kept: z.array(z.object({ seq: z.int(), entry: recordEntry, prev: z.string(), hash: z.string() })),
+})

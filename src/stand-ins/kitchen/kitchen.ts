@@ -1,4 +1,5 @@
 import { seededRandom } from '@/core/estimate/random'
+import { holdSeconds } from '@/core/safety/lethality'
 import { stepShells } from '../truth/shells'
 import { K, magnus, RHO_C } from '../truth/truth'
 
@@ -16,15 +17,36 @@ const MOST_C = 99
 const HEATS_S = 240
 const COOLS_S = 3600
 
+/** An opened door lets out so much of what an oven is hotter than its room. */
+const DOOR_LOSES = 0.35
+/** A thermostat that switches lets its oven swing so far, K, once in so long, s. */
+const SWINGS_K = 9
+const SWINGS_S = 560
+/** A surface that keeps its water goes no further by itself than about this, °C: the second family. */
+const PLATEAU_C = 68
+/** What a dry ridge of it is behind of, m²K/W, and by how much a hotter ridge browns twice as fast, K. */
+const RIDGE_M2K_PER_W = 0.02
+const BROWNS_TWICE_K = 10
+
 /** An oven, a fire, a pan: its air goes to what it is set to. */
 export class KitchenHeat {
   air_c = ROOM_C
   private set_c: number | undefined
-  /** @param contact how much more heat it gives than an oven of its temperature: a pan lies on the meat */
+  private clock_s = 0
+  /**
+   * @param contact how much more heat it gives than an oven of its temperature: a pan lies on the meat
+   * @param swings whether its thermostat switches it on and off
+   */
   constructor(
     private readonly offset_k: number,
     readonly contact = 1,
+    private readonly swings = false,
   ) {}
+
+  /** Somebody looks in. */
+  door(): void {
+    this.air_c -= DOOR_LOSES * (this.air_c - ROOM_C)
+  }
 
   /** @param set_c °C; undefined: off, its door shut */
   set(set_c: number | undefined): void {
@@ -32,7 +54,9 @@ export class KitchenHeat {
   }
 
   advance(step_s: number): void {
-    const to = this.set_c === undefined ? ROOM_C : this.set_c + this.offset_k
+    this.clock_s += step_s
+    const swing = this.swings ? SWINGS_K * Math.sin((2 * Math.PI * this.clock_s) / SWINGS_S) : 0
+    const to = this.set_c === undefined ? ROOM_C : this.set_c + this.offset_k + swing
     const tau = to > this.air_c ? HEATS_S : this.set_c === undefined ? COOLS_S : HEATS_S * 3
     this.air_c = to + (this.air_c - to) * Math.exp(-step_s / tau)
   }
@@ -45,6 +69,8 @@ export interface KitchenPiece {
   /** 1 a slab, 2 a long cylinder, 3 a ball; between them what is between. */
   readonly shape: number
   readonly start_c: number
+  /** By which law its surface takes heat: one that dries in time, or one that stays at a plateau. */
+  readonly family?: 'drying' | 'plateau'
 }
 
 /** A piece of meat in shells, warmed from outside; its surface dries as it goes. */
@@ -56,11 +82,16 @@ export class KitchenRoast {
   private readonly dries_s: number
   private readonly wet: number
   private readonly shape: number
+  private readonly plateau: { readonly at_c: number; readonly keeps: number } | undefined
   private hot_s = 0
+  /** How brown its ridges are, s at 150 °C. */
+  browned_s = 0
+  /** Share of the published hold time that its middle has had: safe at 1. */
+  held = 0
   private heat: KitchenHeat | undefined
   highest_c = Number.NEGATIVE_INFINITY
 
-  constructor({ seed, thickness_m, shape, start_c }: KitchenPiece) {
+  constructor({ seed, thickness_m, shape, start_c, family }: KitchenPiece) {
     const random = seededRandom(seed * 104_729 + 7)
     const about = (share: number) => 1 + share * (2 * random() - 1)
     const half = (thickness_m / 2) * about(0.06)
@@ -71,6 +102,7 @@ export class KitchenRoast {
     this.dries_s = 2.5 * 3600 * about(0.3)
     this.shape = shape
     this.shells = new Float64Array(SHELLS).fill(start_c + 2 * random() - 1)
+    this.plateau = family === 'plateau' ? { at_c: PLATEAU_C * about(0.06), keeps: 0.18 * about(0.3) } : undefined
   }
 
   get core_c(): number {
@@ -85,6 +117,12 @@ export class KitchenRoast {
     const steps = Math.max(1, Math.ceil(step_s / this.dt))
     for (let i = 0; i < steps; i++) this.step(step_s / steps)
     this.highest_c = Math.max(this.highest_c, this.core_c)
+    this.held += step_s / holdSeconds(this.core_c)
+    if (!this.heat) return
+    const front_c = this.shells[SHELLS - 1] as number
+    const h = Math.min(60, this.h * this.heat.contact)
+    const ridge_c = front_c + ((this.heat.air_c - front_c) * RIDGE_M2K_PER_W) / (RIDGE_M2K_PER_W + 1 / h)
+    this.browned_s += step_s * 2 ** ((ridge_c - 150) / BROWNS_TWICE_K)
   }
 
   /** Heat into the surface, W/m²: contact and radiation, less what its water takes away. */
@@ -93,6 +131,11 @@ export class KitchenRoast {
     const h = this.heat ? this.h * this.heat.contact : 9
     const wet = this.heat ? this.wet * Math.exp(-this.hot_s / this.dries_s) : 0.15
     const dry = h * (air_c - surface_c)
+    if (this.heat && this.plateau) {
+      const { at_c, keeps } = this.plateau
+      const kept = surface_c > at_c ? dry * keeps : dry * (1 - (1 - keeps) * (surface_c / at_c) ** 2)
+      return Math.max(-600, kept)
+    }
     const lost = 0.6 * wet * h * 0.0163 * Math.max(0, magnus(Math.min(surface_c, 99.5)) - 3200)
     return this.heat ? Math.max(dry - Math.min(lost, 0.93 * Math.max(0, dry) + 200), -600) : dry - lost
   }

@@ -5,7 +5,7 @@ import { makeMeal } from '@/domain/meal/make-meal'
 import { mealDocument } from '@/domain/meal/meal-document'
 import { planDocument } from '@/domain/roast/roast-document'
 import { KitchenRoast } from '../kitchen/kitchen'
-import { type ServedRoast, serve } from './service'
+import { type Kitchen, type ServedRoast, serve } from './service'
 
 const PROMISE = '2026-11-28T19:00:00Z'
 const PROMISE_S = Date.parse(PROMISE) / 1000
@@ -18,7 +18,7 @@ const roast = (seed: number, thickness_m: number, more: Partial<ServedRoast> = {
   dead_at: undefined,
   ...more,
 })
-const served = (told: ServedRoast, offset_k: number) => {
+const served = (told: ServedRoast, offset_k: number, more: Partial<Kitchen> = {}) => {
   const plan = {
     roast: { cut: 'pork-loin', mass_kg: 2 },
     program: { school: 'steady', set_c: 160 },
@@ -27,7 +27,15 @@ const served = (told: ServedRoast, offset_k: number) => {
   }
   const cook = cookFromPlan(planDocument.parse(plan), BEGUN_S, 1)
   if (!cook.ok) throw new Error(JSON.stringify(cook.problems))
-  const [one] = serve(cook.value, { plan }, new Map([['roast', told]]), () => offset_k, BEGUN_S, PROMISE_S + 7200, 64)
+  const [one] = serve(
+    cook.value,
+    { plan },
+    new Map([['roast', told]]),
+    { offset_k: () => offset_k, ...more },
+    BEGUN_S,
+    PROMISE_S + 7200,
+    64,
+  )
   if (!one) throw new Error('nothing served')
   return one
 }
@@ -52,6 +60,24 @@ describe('a cook who does what the board says', () => {
     const late = served(roast(3, 0.071, { late_min: 25 }), 0)
     expect(late.late_min).toBeLessThanOrEqual(30)
     expect(Math.abs(late.off_k)).toBeLessThanOrEqual(3)
+  })
+
+  it('holds it for guests who say that they come later, and counts from the new promise', () => {
+    const guests = { said_s: PROMISE_S - 3000, later_s: 1500 }
+    const { late_min, off_k } = served(roast(3, 0.071), 0, { guests })
+    expect(Math.abs(late_min)).toBeLessThanOrEqual(12)
+    expect(Math.abs(off_k)).toBeLessThanOrEqual(3)
+  })
+
+  it('is late by no more than it was forgotten, whatever doors were opened', () => {
+    const doors_s = [PROMISE_S - 5400, PROMISE_S - 4500, PROMISE_S - 3600]
+    const plateau = new KitchenRoast({ seed: 3, thickness_m: 0.071, shape: 2, start_c: 5, family: 'plateau' })
+    const told = roast(3, 0.071, { piece: plateau, forgotten_min: 6 })
+    const { late_min, browned_s, held, calls } = served(told, 0, { doors_s, swings: true })
+    expect(late_min).toBeLessThanOrEqual(16)
+    expect(held).toBe(true)
+    expect(browned_s / 60).toBeGreaterThan(0.5)
+    expect(calls).toBeGreaterThan(4)
   })
 
   it('brings two roasts and a side to one table', () => {
@@ -89,7 +115,7 @@ describe('a cook who does what the board says', () => {
       ['pork', roast(11, 0.071)],
       ['eye', roast(12, 0.073)],
     ])
-    const both = serve(cook.value, { meal }, told, () => 0, BEGUN_S, PROMISE_S + 7200, 48)
+    const both = serve(cook.value, { meal }, told, { offset_k: () => 0 }, BEGUN_S, PROMISE_S + 7200, 48)
     for (const { late_min, off_k } of both) {
       expect(Math.abs(late_min)).toBeLessThanOrEqual(15)
       expect(Math.abs(off_k)).toBeLessThanOrEqual(3)

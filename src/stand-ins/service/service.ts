@@ -25,11 +25,13 @@ const PAN_CONTACT = 3.5
 
 type Action = NextAnswer['actions'][number]
 type Seen = NextAnswer['roasts'][number]
-interface Entered {
+export interface Entered {
   readonly kind: string
   readonly at: string
   readonly item?: string | null
   readonly value_c?: number | null
+  readonly text?: string
+  readonly point?: string | null
   readonly step?: string | null
 }
 
@@ -39,8 +41,21 @@ export interface ServedRoast {
   readonly serve_c: number
   /** Put in so much later than told, minutes. */
   readonly late_min: number
+  /** Taken out so much later than told, minutes: whoever has it is elsewhere. */
+  readonly forgotten_min?: number
   /** Its probe dies at this share of its time in; undefined: it holds. */
   readonly dead_at: number | undefined
+}
+
+/** What a kitchen is besides its roasts. */
+export interface Kitchen {
+  /** What an oven's air is off its setting, K, by its name. */
+  readonly offset_k: (oven: string) => number
+  readonly swings?: boolean
+  /** When somebody looks into every oven, s since 1970. */
+  readonly doors_s?: readonly number[]
+  /** The guests say at a minute that they come so much later, s. */
+  readonly guests?: { readonly said_s: number; readonly later_s: number }
 }
 
 /** How one roast came to its table. */
@@ -52,6 +67,12 @@ export interface Served {
   readonly off_k: number
   readonly peak_c: number
   readonly taken: number
+  /** How often the cook was asked for something: steps done, ways taken, readings by hand. */
+  readonly calls: number
+  /** How brown it is, s at 150 °C. */
+  readonly browned_s: number
+  /** Whether its middle was held as long as the published table asks. */
+  readonly held: boolean
 }
 
 class OneRoast {
@@ -69,6 +90,8 @@ class OneRoast {
   waitsUntil_s = 0
   backs = 0
   taken = 0
+  calls = 0
+  forgot = false
   served_s: number | undefined
   heat: KitchenHeat | undefined
   constructor(
@@ -84,23 +107,35 @@ class OneRoast {
  *
  * @param cook as it began: with its schedule
  * @param roasts by the ids of the cook's items
- * @param offset_k of each oven by its name; the same for any other
  * @param giveUp_s nothing is later than this, s since 1970
  */
-export function serve(
+export function serve(...asked: Parameters<typeof service>): readonly Served[] {
+  return service(...asked).served
+}
+
+/** What was entered and read in a service, with how it came to the table. */
+export interface Service {
+  readonly served: readonly Served[]
+  readonly entries: readonly Entered[]
+  readonly readings: readonly { readonly at: string; readonly c: number; readonly item: string }[]
+}
+
+/** The same, with its whole log. */
+export function service(
   cook: CookDocument,
   ask: { readonly plan?: unknown; readonly meal?: unknown },
   roasts: ReadonlyMap<string, ServedRoast>,
-  offset_k: (oven: string) => number,
+  kitchen: Kitchen,
   begun_s: number,
   giveUp_s: number,
   members = 96,
-): Served[] {
+): Service {
   const heats = new Map<string, KitchenHeat>()
   const heatOf = (where: string | null, oven: string | null): KitchenHeat => {
     const pan = where === 'pan'
     const key = pan ? 'pan' : (oven ?? where ?? 'oven')
-    const known = heats.get(key) ?? (pan ? new KitchenHeat(0, PAN_CONTACT) : new KitchenHeat(offset_k(key)))
+    const { offset_k, swings } = kitchen
+    const known = heats.get(key) ?? (pan ? new KitchenHeat(0, PAN_CONTACT) : new KitchenHeat(offset_k(key), 1, swings))
     heats.set(key, known)
     return known
   }
@@ -113,19 +148,26 @@ export function serve(
   let now_s = begun_s
   let due_s = begun_s
   let promises = new Map<string, number>()
+  let told = kitchen.guests
+  const doors = (kitchen.doors_s ?? []).toSorted((a, b) => a - b)
 
   const advance = () => {
     for (; now_s < due_s; now_s += TICK_S) {
+      while (doors[0] !== undefined && doors[0] <= now_s) {
+        doors.shift()
+        for (const [key, heat] of heats) if (key !== 'pan') heat.door()
+      }
       for (const heat of heats.values()) heat.advance(TICK_S)
       for (const one of ones.values()) {
         const { piece } = one.told
         if (!one.begun) continue
         piece.advance(TICK_S)
-        if (!one.inside || now_s < one.read_s || now_s >= one.dies_s) continue
+        // A probe stays in while it rests.
+        if (now_s < one.read_s || now_s >= one.dies_s) continue
         readings.push({ at: iso(now_s), c: Math.round(10 * piece.core_c) / 10, item: one.item })
         one.read_s = now_s + READ_S
         // The board calls when it reads its pull.
-        if (piece.core_c >= one.calls_c) {
+        if (one.inside && piece.core_c >= one.calls_c) {
           one.calls_c = Number.POSITIVE_INFINITY
           due_s = now_s
         }
@@ -172,6 +214,7 @@ export function serve(
     const { piece } = one.told
     if (own.odd.some(({ code }) => code === 'lost') && one.inside && now_s - one.hand_s > HAND_S) {
       one.hand_s = now_s
+      one.calls++
       enter({ kind: 'reading', item: one.item, value_c: Math.round(10 * piece.core_c) / 10 })
       return now_s + TICK_S
     }
@@ -218,6 +261,14 @@ export function serve(
 
   while (now_s < giveUp_s) {
     advance()
+    if (told && now_s >= told.said_s) {
+      const { later_s } = told
+      told = undefined
+      for (const { id, promise } of cook.items) {
+        const moved_s = (promises.get(id) ?? Date.parse(promise) / 1000) + later_s
+        enter({ kind: 'promise', item: cook.items.length > 1 ? id : null, text: iso(moved_s) })
+      }
+    }
     const asked = nextDocument.parse({ ...ask, begun: iso(begun_s), now: iso(now_s), entries, readings, members })
     const answer = nextOf(cook, asked)
     if (!answer.ok) throw new Error(JSON.stringify(answer.problems))
@@ -245,12 +296,19 @@ export function serve(
         due_s = now_s + TICK_S
         continue
       }
+      if (one && soonest.kind === 'pull' && one.told.forgotten_min && !one.forgot) {
+        one.forgot = true
+        one.waitsUntil_s = now_s + one.told.forgotten_min * 60
+        due_s = now_s + TICK_S
+        continue
+      }
+      if (one) one.calls++
       act(soonest, actions)
       for (const entry of soonest.enter) entries.push({ ...entry, at: iso(now_s) } as Entered)
       due_s = now_s
       continue
     }
-    let again_s = now_s + LOOK_S
+    let again_s = Math.min(now_s + LOOK_S, told ? Math.max(told.said_s, now_s + TICK_S) : Number.POSITIVE_INFINITY)
     for (const own of answer.value.roasts) {
       const one = ones.get(own.item)
       if (!one) continue
@@ -264,11 +322,15 @@ export function serve(
     if (next) again_s = Math.min(again_s, Date.parse(next.at) / 1000)
     due_s = Math.max(now_s + (again_s > now_s ? TICK_S : 0), again_s)
   }
-  return [...ones.values()].map(({ item, told, taken, served_s }) => ({
+  const served = [...ones.values()].map(({ item, told, taken, calls, served_s }) => ({
     item,
+    calls: taken + calls,
+    browned_s: told.piece.browned_s,
+    held: told.piece.held >= 1,
     late_min: served_s === undefined ? Number.NaN : (served_s - (promises.get(item) ?? Number.NaN)) / 60,
     off_k: told.piece.highest_c - told.serve_c,
     peak_c: told.piece.highest_c,
     taken,
   }))
+  return { served, entries, readings }
 }

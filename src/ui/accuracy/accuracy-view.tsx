@@ -85,19 +85,22 @@ const of100 = (share: number) => Math.round(100 * share)
 
 /** The first thing a cook wants to know: is it on the table when it was promised, and as it was wanted. */
 function Promises({ units }: { readonly units: Units }) {
-  const { board, clock, probe, meals, seeds, on } = PROMISES
+  const { board, clock, probe, meals, mealsByProbe, seeds, on } = PROMISES
   return (
     <section className="mt-3" data-testid="promises-kept">
       <p className="max-w-4xl text-2xl leading-snug">
-        Of a hundred roasts cooked by nobody but the board, in kitchens whose dials lie and whose cooks are late,{' '}
-        <strong>{of100(board.within10)} came within ten minutes of their promise</strong> and{' '}
+        Of {board.count} roasts cooked by nobody but the board, in kitchens whose dials lie and whose cooks are late,{' '}
+        <strong>{of100(board.within10)} in a hundred came within ten minutes of their promise</strong> and{' '}
         <strong>
           {of100(board.asWanted)} within {rise(2, units)} of the wanted
         </strong>
         {meals
           ? `; of ${meals.count} whole meals ${Math.round(meals.count * meals.within10)} came so, ${Math.round(meals.count * meals.asWanted)} with every roast as wanted`
           : ''}
-        .
+        .{' '}
+        {board.unsafe + (meals?.unsafe ?? 0) === 0
+          ? 'Nothing unsafe was served.'
+          : `Unsafe: ${board.unsafe + (meals?.unsafe ?? 0)}.`}
       </p>
       <div className="mt-5 grid gap-x-10 gap-y-6 md:grid-cols-3">
         <PromisesPicture name="By the board" kept={board} units={units} />
@@ -107,10 +110,17 @@ function Promises({ units }: { readonly units: Units }) {
       <p className="mt-4 max-w-4xl text-base text-soft">
         <span className="text-moss">●</span> on time and as wanted, <span className="text-copper">⊘</span> on time but
         not as wanted, <span className="text-copper">⊙</span> as wanted but late, <span className="text-russet">○</span>{' '}
-        neither. Simulated, not cooked: {board.count} roasts{meals ? ` and ${meals.count} meals` : ''} in a kitchen of
-        other physics than the planner’s, drawn by numbers {seeds[0]} to {seeds[1]} that nobody had looked at before, on{' '}
-        {on}. Dials are up to {rise(12, units)} off, pieces a tenth thicker or thinner, one in five goes in late, one
-        probe in ten dies. All are wanted at {temperature(63, units)}, the charts’ own.
+        neither. Simulated, not cooked: {board.count} roasts{meals ? ` and ${meals.count} meals` : ''} in kitchens of
+        two kinds of physics, neither the planner’s, drawn by numbers {seeds[0]} to {seeds[1]} that nobody had looked at
+        before, on {on}. Dials are up to {rise(12, units)} off, pieces a tenth thicker or thinner, one in five goes in
+        late, one in ten is forgotten in its heat, one probe in ten dies, some guests come later than they said, and
+        doors are opened that nobody writes down. Wanted are {temperature(63, units)}, the charts’ own, or{' '}
+        {temperature(57, units)} for beef; the clock is judged by the first alone. Neither pale nor burnt were{' '}
+        {of100(board.coloured)} in a hundred. The board asked for something {board.calls.toFixed(0)} times a roast, a
+        chart {probe.calls.toFixed(0)} times.
+        {meals && mealsByProbe
+          ? ` The same meals by charts and probes, each roast with an oven of its own: ${Math.round(mealsByProbe.count * mealsByProbe.within10)} of ${mealsByProbe.count} in time, ${mealsByProbe.late_min.toFixed(0)} minutes late on average; by the board ${meals.late_min.toFixed(0)}.`
+          : ''}
       </p>
     </section>
   )

@@ -11,6 +11,7 @@ import { IconButton } from '../controls/icon-button'
 import { useHydrated } from '../shell/use-hydrated'
 import { useKept } from '../shell/use-kept'
 import { BoardRow } from './board-row'
+import { HowItAte } from './how-it-ate'
 import { HowItWentView } from './how-it-went'
 import { Log } from './log'
 import { AfterThat, NextStep } from './next-step'
@@ -161,6 +162,9 @@ export function Board({ units, ...start }: CookStart & { readonly units: Units }
           </p>
           <p className="mt-2 text-lg">{coolingRule(units)}</p>
         </section>
+      )}
+      {!next && (
+        <HowItAte items={items} kitchen={start.kitchen} cookId={start.cookId} now_s={now_s} units={units} add={add} />
       )}
       {actions.length > 1 && (
         <AfterThat

@@ -11,15 +11,15 @@ import {
   YAxis,
 } from 'recharts'
 import type { Plan } from '@/core/schedule/plan'
-import { celsiusToFahrenheit } from '@/core/units'
-import { clock, temperature, type Units } from '@/words/units'
+import { clock, degreesOf, temperature, type Units } from '@/words/units'
 import { POINT_NAMES } from '@/words/words'
+import { DEGREES, GRID, TICK, TOOLTIP } from './chart-frame'
 
 const DASHES = ['7 4', '2 3'] as const
 
 /** Core with its doubt, surface and surroundings through time. */
 export function CoreChart({ plan, units }: { readonly plan: Plan; readonly units: Units }) {
-  const shown = (value_c: number) => (units.temperature === 'f' ? celsiusToFahrenheit(value_c) : value_c)
+  const { shown, unit } = degreesOf(units)
   const bandAt = (time_s: number): [number, number] | undefined => {
     const { band } = plan.ensemble
     const i = band.findIndex((row) => row.time_s >= time_s)
@@ -42,7 +42,6 @@ export function CoreChart({ plan, units }: { readonly plan: Plan; readonly units
     air: 'around it',
     doubt: 'doubt',
   }
-  const unit = units.temperature === 'f' ? '°F' : '°C'
   return (
     <figure>
       <div
@@ -52,30 +51,19 @@ export function CoreChart({ plan, units }: { readonly plan: Plan; readonly units
       >
         <ResponsiveContainer width="100%" height="100%" initialDimension={{ width: 520, height: 256 }}>
           <ComposedChart data={rows} margin={{ top: 8, right: 8, bottom: 0, left: -14 }}>
-            <CartesianGrid stroke="var(--line)" strokeDasharray="2 5" vertical={false} />
+            <CartesianGrid {...GRID} />
             <XAxis
               dataKey="at"
               type="number"
               domain={['dataMin', 'dataMax']}
               tickFormatter={(at: number) => clock(at, units)}
-              tick={{ fill: 'var(--soft)', fontSize: 13 }}
+              tick={TICK}
               stroke="var(--line)"
               minTickGap={36}
             />
-            <YAxis
-              tick={{ fill: 'var(--soft)', fontSize: 13 }}
-              stroke="var(--line)"
-              domain={[0, 'auto']}
-              tickFormatter={(value: number) => `${value.toFixed(0)}`}
-            />
+            <YAxis {...DEGREES} />
             <Tooltip
-              isAnimationActive={false}
-              contentStyle={{
-                background: 'var(--sheet)',
-                border: '1px solid var(--line)',
-                borderRadius: 10,
-                color: 'var(--ink)',
-              }}
+              {...TOOLTIP}
               labelFormatter={(at) => clock(Number(at), units)}
               formatter={(value, name) => [
                 Array.isArray(value)

@@ -3,6 +3,7 @@ import { ArrowRight } from 'lucide-react'
 import { useRouter } from 'next/navigation'
 import { useId, useRef, useState } from 'react'
 import type { HouseItem } from '@/domain/house/house-item'
+import { likeOf } from '@/domain/line/like'
 import { readLine } from '@/domain/line/reading'
 import { LONGEST_LINE } from '@/domain/line/tokens'
 import type { Problem } from '@/domain/problem/problem'
@@ -44,14 +45,16 @@ export function LineEntry({
       ? undefined
       : readLine(line, { now_s, timeZone: units.timeZone, dateOrder: units.dateOrder, house })
   const reading = read?.ok ? read.value : undefined
-  const problems = refused.length > 0 ? refused : read && !read.ok ? read.problems : []
+  const like = likeOf(line)
+  const problems =
+    like && refused.length === 0 ? [] : refused.length > 0 ? refused : read && !read.ok ? read.problems : []
   const type = (text: string) => {
     setLine(text.replaceAll('\n', ' '))
     setRefused([])
   }
 
   const submit = async () => {
-    if (!reading || reading.roasts.length === 0 || busy) return
+    if ((!like && (!reading || reading.roasts.length === 0)) || busy) return
     setBusy(true)
     const added = await send<{ kind: 'plan' | 'meal'; id: string }>(`/api/k/${kitchen}/lines`, 'POST', { line })
     if (added.ok) return router.push(`/k/${kitchen}/${added.value.kind}s/${added.value.id}`)
@@ -101,8 +104,14 @@ export function LineEntry({
       </div>
       <div id={`${id}said`} aria-live="polite" className="mt-4 min-h-14 space-y-4">
         {problems.length > 0 && <ProblemList problems={problems} units={units} className="px-4 py-2" />}
-        {reading && <Understood line={line} reading={reading} units={units} />}
-        {reading && reading.asks.length > 0 && (
+        {like && problems.length === 0 && (
+          <p className="text-lg" data-testid="like-before">
+            Looks in the logbook for the newest with “{like.words}”, and plans it again{' '}
+            {like.yearly ? 'for its day this year' : 'for the next such day'}, with what was learned since.
+          </p>
+        )}
+        {!like && reading && <Understood line={line} reading={reading} units={units} />}
+        {!like && reading && reading.asks.length > 0 && (
           <Asks
             asks={reading.asks}
             units={units}

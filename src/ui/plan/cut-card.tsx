@@ -1,6 +1,7 @@
 'use client'
 import { useState } from 'react'
 import type { HouseItem } from '@/domain/house/house-item'
+import { doWithout } from '@/domain/learn/learned'
 import { cutOf } from '@/domain/roast/resolve'
 import type { HouseCutPart, PlanDocument } from '@/domain/roast/roast-document'
 import { mass, type Units } from '@/words/units'
@@ -66,7 +67,11 @@ export function CutCard({
     rest: cut.rest_min.least,
   }
   const lay = (part: Partial<HouseCutPart>) =>
-    change((last) => ({ ...last, roast: { ...last.roast, house: { ...(last.roast.house ?? {}), ...part } } }))
+    change((last) => {
+      // A size that the house sets comes before what pieces of the shop's size taught.
+      const own = part.thickness_mm === undefined ? last : doWithout(last, ['cut', 'supplier'])
+      return { ...own, roast: { ...own.roast, house: { ...(own.roast.house ?? {}), ...part } } }
+    })
   const mine = house.flatMap(({ document: item }) =>
     item.kind === 'cut' && item.cut === document.roast.cut ? [item] : [],
   )
@@ -148,7 +153,10 @@ export function CutCard({
               className="min-h-11 rounded-full border-2 border-line px-4 font-semibold hover:border-copper"
               onClick={() => {
                 setName(item.name)
-                change((last) => ({ ...last, roast: { ...last.roast, house: item.house } }))
+                change((last) => {
+                  const own = doWithout(last, ['cut', 'supplier'])
+                  return { ...own, roast: { ...own.roast, house: item.house } }
+                })
               }}
             >
               {item.name}

@@ -48,6 +48,16 @@ export function Particulars({
             notes={document.notes}
             put={(part) => change((last) => ({ ...last, ...part }))}
           />
+          <label className="flex min-h-11 flex-wrap items-baseline gap-x-3">
+            <span className="w-24 text-base text-soft">From</span>
+            <input
+              className="said min-w-0 flex-1"
+              placeholder="which butcher"
+              maxLength={80}
+              value={roast.supplier}
+              onChange={(event) => roastWith({ supplier: event.target.value })}
+            />
+          </label>
           <PieceFields roast={roast} put={roastWith} />
           <Choice
             label="Kitchen"

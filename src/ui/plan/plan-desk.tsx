@@ -32,6 +32,7 @@ import { Why } from '../shell/why'
 import { BeforeAfter } from './before-after'
 import { ClashBanner, differencesOf } from './clash-banner'
 import { CutCard } from './cut-card'
+import { LearnedCard } from './learned-card'
 import { Particulars } from './particulars'
 import { Sentence } from './sentence'
 import { TaskList } from './task-list'
@@ -156,6 +157,8 @@ export function PlanDesk({
           change={change}
         />
       </section>
+
+      <LearnedCard document={document} kitchen={kitchen} units={units} change={change} />
 
       <div className="grid grid-cols-[minmax(0,1fr)] items-start gap-3 lg:grid-cols-2">
         <Particulars document={document} heads={platesOf(plan.yield)} change={change} />

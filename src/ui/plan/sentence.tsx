@@ -5,6 +5,7 @@ import { CUTS, findCut } from '@/core/reference/cuts'
 import { donenessScale } from '@/core/reference/doneness'
 import { TENDER_ENDS, type TenderEnd } from '@/core/reference/tenderness'
 import { celsiusToFahrenheit, fahrenheitToCelsius, INCH_M, POUND_KG } from '@/core/units'
+import { unlearned } from '@/domain/learn/learned'
 import type { Problem } from '@/domain/problem/problem'
 import { cutAsCooked, cutOf, withProgram } from '@/domain/roast/resolve'
 import { type PlanDocument, ROAST_SURFACES, type SchoolPart } from '@/domain/roast/roast-document'
@@ -90,6 +91,8 @@ export function Sentence({ document, usualThickness_mm, problems, units, now_s, 
   const pounds = units.mass === 'lb'
   const roastWith = (part: Partial<PlanDocument['roast']>) =>
     change((last) => ({ ...last, roast: { ...last.roast, ...part } }))
+  const measured = (thickness_mm: number | null) =>
+    change((last) => unlearned({ ...last, roast: { ...last.roast, thickness_mm } }, ['cut', 'supplier']))
   const programWith = (part: Partial<SchoolPart>) =>
     change((last) => ('school' in last.program ? { ...last, program: { ...last.program, ...part } } : last))
   const number = (
@@ -154,7 +157,7 @@ export function Sentence({ document, usualThickness_mm, problems, units, now_s, 
         pounds ? 0.1 : 2,
         pounds ? 1 : 0,
         pounds ? 'in through' : 'mm through',
-        (value) => roastWith({ thickness_mm: Math.round(value * (pounds ? INCH_M * 1000 : 1)) }),
+        (value) => measured(Math.round(value * (pounds ? INCH_M * 1000 : 1))),
       )}{' '}
       {roast.thickness_mm === null ? (
         <span className="text-base text-soft">(usual for its weight; measure it)</span>
@@ -162,9 +165,9 @@ export function Sentence({ document, usualThickness_mm, problems, units, now_s, 
         <button
           type="button"
           className="min-h-8 text-base text-soft underline underline-offset-4"
-          onClick={() => roastWith({ thickness_mm: null })}
+          onClick={() => measured(null)}
         >
-          measured; use the usual
+          {roast.thickness_doubt === undefined ? 'measured' : 'as pieces before it were'}; use the usual
         </button>
       )}
       , from{' '}
@@ -317,7 +320,8 @@ export function Sentence({ document, usualThickness_mm, problems, units, now_s, 
 }
 
 /** Another cut keeps the weight where it is believable, and lets go of what was measured on the old one. */
-function changedCut(document: PlanDocument, id: string): PlanDocument {
+function changedCut(taught: PlanDocument, id: string): PlanDocument {
+  const document = unlearned(taught, ['cut', 'supplier'])
   const cut = findCut(id)
   if (!cut) return document
   const school = 'school' in document.program ? findSchool(document.program.school) : undefined
@@ -329,6 +333,7 @@ function changedCut(document: PlanDocument, id: string): PlanDocument {
     frozen: document.frozen,
     notes: document.notes,
     gravy: document.gravy,
+    learned: document.learned,
     price_per_kg: null,
     oven: document.oven,
     promise: document.promise,

@@ -14,6 +14,7 @@ import type { Outcome } from '@/domain/problem/problem'
 import { type PlanDocument, type SimulateAnswer, simulateDocument } from '@/domain/roast/roast-document'
 import { simulate as simulateRoast } from '@/domain/roast/simulate'
 import { scheduleOf } from './schedule'
+import { type StoryAsked, type StoryTold, tellStory } from './story'
 
 /**
  * Everything the server computes at length, each a job that crosses to a thread and back as plain data.
@@ -73,3 +74,6 @@ export function beginMeal({
   const made = makeMeal(document, undefined, 0)
   return made.ok ? cookFromMeal(document, made.value, now_s, speed) : made
 }
+
+/** A cook that is over, as the logbook keeps it. */
+export const story = (asked: StoryAsked): Outcome<StoryTold> => tellStory(asked)

@@ -56,6 +56,7 @@ describe('the log as a fold', () => {
       ['reading', { value_c: 31 }],
       ['promise', { text: iso(300) }],
       ['assign', { device: 'd', channel: 1, point: 'core' }],
+      ['ate', { point: 'crust', text: 'dark' }],
     ] as const) {
       const done = entry(kind, 60, more)
       const with_ = foldLog(document, [...base, done])
@@ -63,6 +64,27 @@ describe('the log as a fold', () => {
       expect(with_, kind).not.toEqual(foldLog(document, base))
       expect(without, kind).toEqual(foldLog(document, base))
     }
+  })
+
+  it('says how it ate by the newest word of each respect, and refuses what is none', () => {
+    const log = rib(
+      entry('ate', 300, { point: 'plate', text: 'over' }),
+      entry('ate', 301, { point: 'plate', text: 'as_wanted' }),
+      entry('ate', 302, { point: 'left', text: '0.4' }),
+      entry('ate', 303, { point: 'change', text: 'more salt' }),
+      entry('ate', 304, { point: 'change', text: '' }),
+    )
+    expect(Object.fromEntries(log?.ate ?? [])).toEqual({ plate: 'as_wanted', left: '0.4' })
+    for (const [point, text] of [
+      ['plate', 'pale'],
+      ['left', 'much'],
+      ['left', '-1'],
+      ['left', ''],
+      ['taste', 'good'],
+    ])
+      expect(cookEntry.safeParse({ id: 'said-wrong', kind: 'ate', at: iso(1), item: 'rib', point, text }).success).toBe(
+        false,
+      )
   })
 
   it('arrives at the same state in whatever order and however often entries arrive', () => {
@@ -82,6 +104,7 @@ describe('the log as a fold', () => {
             point: pick(['core', 'air']),
             text: iso(200 + Math.floor(random() * 100)),
             of: kind === 'undo' ? pick(log).id : pick(['step 1', 'step 2']),
+            ...(kind === 'ate' ? { point: 'plate', text: pick(['under', 'over']) } : {}),
           }),
         )
       }

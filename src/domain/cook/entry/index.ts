@@ -1,5 +1,6 @@
 import { arrival } from './arrival'
 import { assign } from './assign'
+import { ate } from './ate'
 import { baste } from './baste'
 import { calibrate } from './calibrate'
 import { carve } from './carve'
@@ -53,6 +54,7 @@ const KINDS = {
   skipped: skip,
   shifted: shift,
   given_up: giveUp,
+  ate,
   arrival,
   heard,
   undo,

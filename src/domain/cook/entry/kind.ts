@@ -45,6 +45,8 @@ export interface ItemLog {
   probes: Map<string, { device: string | null; channel: number | null; point: string }>
   /** Somebody has looked: what was odd before is answered. */
   looked_s: number
+  /** How it ate, by respect. */
+  ate: Map<string, string>
 }
 
 /** A step moved to another time, and perhaps to another heat. */
@@ -93,6 +95,7 @@ export const freshItem = (): ItemLog => ({
   hand: [],
   probes: new Map(),
   looked_s: Number.NEGATIVE_INFINITY,
+  ate: new Map(),
 })
 
 /** The fields of an entry beyond what all have. */
@@ -108,6 +111,8 @@ export interface EntryKind {
   readonly needs: readonly EntryField[]
   /** Whether it must name its roast. */
   readonly ofItem: boolean
+  /** Why what it says cannot be; undefined where it can. */
+  readonly cannot?: (entry: CookEntry) => string | undefined
   /** Its effect on its roast; undefined where it has none. */
   readonly onItem?: (item: ItemLog, entry: CookEntry, at_s: number) => void
   /** Its effect on the whole cook. */

@@ -27,6 +27,8 @@ export interface Advice {
   /** Reading to pull at then, °C: another oven climbs by another rise. */
   readonly pull_c?: number | undefined
   readonly promise_s?: number | undefined
+  /** Chance that it is safe, of 1, where something is asked for that. */
+  readonly safe?: number | undefined
   /** It never gets there: no time can be said. */
   readonly never?: true | undefined
   /** The other roast of a swap, and what it does to that. */

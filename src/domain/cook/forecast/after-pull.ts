@@ -3,13 +3,16 @@ import { type Program, pullStageIndex, pullsAtReading, type Stage } from '@/core
 import { seconds } from '@/core/units'
 import type { BoardItem } from '../board'
 import { MEMBERS, setupOf } from './belief'
+import { isUnsure, safeChance } from './safety'
 
 /** What becomes of a roast that is out: how far it climbs, and what there is to do where that is not enough. */
 export interface PeakWatch {
   readonly peak_c: { readonly p10: number; readonly p50: number; readonly p90: number }
   /** Wanted at the peak, °C, or the least that is safe where that is more. */
   readonly wanted_c: number
-  /** It will not get there. */
+  /** Chance that it is safe when it is carved, of 1, where something is asked for that. */
+  readonly safe: number | undefined
+  /** It will not get there, or is not surely safe. */
   readonly short: boolean
   /** What gets it there: back into its heat for so long. */
   readonly backIn: { readonly minutes: number; readonly peak_c: number } | undefined
@@ -44,18 +47,20 @@ export function watchPeak(board: BoardItem, now_s: number, seed = 7): PeakWatch 
   if (state !== 'resting' || in_s === undefined || out_s === undefined) return undefined
   const prepared = setupOf(board, now_s, seed, MEMBERS.ways)
   if (!prepared) return undefined
-  const { setup: planned, floor_c = Number.NEGATIVE_INFINITY } = prepared
+  const { setup: planned, meant, floor_c = Number.NEGATIVE_INFINITY } = prepared
   const program = asItWent(planned.program, out_s - in_s)
   const setup = { ...planned, program }
   const posterior = assimilate(setup)
-  const found = foresee(setup, posterior).peak_c
+  const foreseen = foresee(setup, posterior)
+  const found = foreseen.peak_c
   if (!Number.isFinite(found.p50)) return undefined
   // Where it was pulled by its reading it climbs as its plan thought it would from there.
   const more_k = pullsAtReading(planned.program) ? riseAnchor(planned) : 0
   const peak_c = { p10: found.p10 + more_k, p50: found.p50 + more_k, p90: found.p90 + more_k }
   const wanted_c = Math.max(item.serve_c, floor_c)
-  const short = peak_c.p50 < wanted_c - SHORT_K
-  if (!short) return { peak_c, wanted_c, short, backIn: undefined }
+  const safe = safeChance(found, more_k, meant, foreseen.safe)
+  const short = peak_c.p50 < wanted_c - SHORT_K || isUnsure(safe)
+  if (!short) return { peak_c, wanted_c, safe, short, backIn: undefined }
   const pull = pullStageIndex(program)
   const heat = program.stages[pull] as Stage
   const onBoard: Stage = {
@@ -68,10 +73,13 @@ export function watchPeak(board: BoardItem, now_s: number, seed = 7): PeakWatch 
   }
   const rested = program.stages.slice(pull + 1)
   for (const minutes of BACK_IN_MIN) {
-    const again: Stage = { ...heat, tending: [], until: { kind: 'time', duration_s: seconds(minutes * 60) } }
-    const back: Program = { ...program, stages: [...program.stages.slice(0, pull + 1), onBoard, again, ...rested] }
-    const again_c = foresee({ ...setup, program: back }, posterior).peak_c.p50 + more_k
-    if (again_c >= wanted_c - 0.3) return { peak_c, wanted_c, short, backIn: { minutes, peak_c: again_c } }
+    const heated: Stage = { ...heat, tending: [], until: { kind: 'time', duration_s: seconds(minutes * 60) } }
+    const back: Program = { ...program, stages: [...program.stages.slice(0, pull + 1), onBoard, heated, ...rested] }
+    const again = foresee({ ...setup, program: back }, posterior)
+    const again_c = again.peak_c.p50 + more_k
+    const sure = !isUnsure(safeChance(again.peak_c, more_k, meant, again.safe))
+    if (again_c >= wanted_c - 0.3 && sure)
+      return { peak_c, wanted_c, safe, short, backIn: { minutes, peak_c: again_c } }
   }
-  return { peak_c, wanted_c, short, backIn: undefined }
+  return { peak_c, wanted_c, safe, short, backIn: undefined }
 }

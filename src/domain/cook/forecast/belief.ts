@@ -6,7 +6,7 @@ import { type Program, pullStageIndex, type Stage, settingOf } from '@/core/prog
 import { STANDARDS } from '@/core/reference/standards'
 import { prepareRoast } from '@/core/roast/prepare'
 import { restSeconds, restStageIndex, withRest } from '@/core/roast/rest'
-import { safetyLeast } from '@/core/safety/least'
+import { isMeantSafe, type SafetyLeast, safetyLeast } from '@/core/safety/least'
 import type { StageChange } from '@/core/simulate/stepper'
 import { questionOf } from '../../roast/question'
 import { type BoardItem, jumpsOf, type Series } from '../board'
@@ -37,6 +37,8 @@ export interface Belief {
   readonly rest: { readonly least_s: number; readonly planned_s: number; readonly most_s: number }
   /** From the knife to the plates, s. */
   readonly carving_s: number
+  /** What makes it safe, where what is wanted is meant to be. */
+  readonly meant: SafetyLeast | undefined
 }
 
 /** The question a cook's item puts to the model: the same as its plan did. */
@@ -98,6 +100,7 @@ export interface KnownRoast {
   readonly heated: readonly Stage[]
   readonly floor_c: number | undefined
   readonly rest: Belief['rest']
+  readonly meant: Belief['meant']
 }
 
 /** A roast that has gone in as the estimator takes it; undefined where it has not, or its document has problems. */
@@ -116,6 +119,7 @@ export function setupOf(board: BoardItem, now_s: number, seed: number, members: 
   // Between a gentle roast and its hot finish it may wait, tented, longer than a rest before the knife.
   const finishes = program.stages.some(({ role }, i) => role === 'finish' && i > restStageIndex(program))
   const bodyOf = (point: string) => Math.max(0, points.indexOf(point as PointId))
+  const least = safetyLeast(question.piece.cut, { vulnerable: item.vulnerable, stuffed: item.roast.stuffed })
   const lying = board.odd.some(({ code }) => code === 'pulled_out')
   const others = board.points
     .filter(({ decides, silent }) => !decides && !silent)
@@ -138,13 +142,14 @@ export function setupOf(board: BoardItem, now_s: number, seed: number, members: 
           : undefined,
       now_s: now_s - in_s,
       measured: item.roast.thickness_mm !== null,
-      least: safetyLeast(question.piece.cut, { vulnerable: item.vulnerable, stuffed: item.roast.stuffed }),
+      least,
       members,
       seed,
     },
     points,
     oven: prepared.oven,
     heated: heatedOf(program),
+    meant: isMeantSafe(least, item.serve_c) ? least : undefined,
     floor_c: prepared.floor_c,
     rest: {
       least_s,
@@ -161,7 +166,7 @@ export function beliefOf(board: BoardItem, now_s: number, seed: number, members:
   const { item, in_s, state } = board
   const known = state === 'in' ? setupOf(board, now_s, seed, members) : undefined
   if (!known || in_s === undefined) return undefined
-  const { setup, points, oven, heated, floor_c, rest } = known
+  const { setup, points, oven, heated, floor_c, rest, meant } = known
   return {
     board,
     in_s,
@@ -180,5 +185,6 @@ export function beliefOf(board: BoardItem, now_s: number, seed: number, members:
     floor_c,
     rest,
     carving_s: carvingSeconds(item),
+    meant,
   }
 }

@@ -1,3 +1,4 @@
+import { SURE } from '@/core/safety/least'
 import type { Advice } from './advice'
 import type { Belief } from './belief'
 
@@ -98,6 +99,8 @@ const WEIGHT = {
   underPerK: 3,
   /** Less done where less is not safe. */
   unsafePerK: 20,
+  /** A chance of harm, whole: so much is waited to be rid of it. */
+  unsafe: 60,
   paler: 4,
   effort: 1.5,
   shortRest: 4,
@@ -116,6 +119,7 @@ function harm(advice: Advice, cost: Cost, floor_c: number | undefined): number {
     standing * WEIGHT.standingPerMin +
     (told === 0 ? 0 : WEIGHT.telling + Math.abs(told) * (told > 0 ? WEIGHT.toldLaterPerMin : WEIGHT.toldSoonerPerMin)) +
     off * (cost.off_k > 0 ? WEIGHT.overPerK : under) +
+    (advice.safe === undefined ? 0 : Math.max(0, SURE - advice.safe) * WEIGHT.unsafe) +
     (cost.crust === 'paler' ? WEIGHT.paler : 0) +
     cost.effort * WEIGHT.effort +
     (advice.code === 'short_rest' ? WEIGHT.shortRest : 0) +

@@ -1,11 +1,11 @@
 import { type Estimate, foresee } from '@/core/estimate/estimate'
 import { endsTender } from '@/core/program/stage'
-import { SURE } from '@/core/safety/least'
 import type { BoardItem } from '../board'
 import { secondsOf } from '../entry/time'
 import type { Advice } from './advice'
 import { type Belief, beliefOf, MEMBERS } from './belief'
 import { chooseWays, type Way } from './choose'
+import { type Safety, safetyOf } from './safety'
 import { type Split, splitOf } from './split'
 import { plateOf, waysOut } from './ways'
 
@@ -13,6 +13,7 @@ export { ADVICE_CODES, type Advice } from './advice'
 export { type PeakWatch, watchPeak } from './after-pull'
 export { questionOfItem } from './belief'
 export type { Cost, Way } from './choose'
+export type { Safety } from './safety'
 export type { Split } from './split'
 
 export interface Forecast {
@@ -30,29 +31,6 @@ export interface Forecast {
   readonly plate_s: number
   /** Against the promise: over nothing late, under nothing early, s; the rest gives way within its range first. */
   readonly late_s: number
-}
-
-/** A safety minimum, with the chance that it is met. */
-export interface Safety {
-  readonly least_c: number
-  /** Of 1. */
-  readonly chance: number
-  /** The reading to pull at for a chance of 95 in 100, °C; undefined where it is met already. */
-  readonly pull_c: number | undefined
-}
-/** Deviations below the middle for that, and from the middle to p10. */
-const SURE_DEVIATIONS = 1.645
-const P10_DEVIATIONS = 1.2816
-
-/** The chance of a safe peak, and the pull that makes it sure: a degree later is about a degree more. */
-function safetyOf({ setup }: Belief, main: Estimate, serve_c: number): Safety | undefined {
-  if (setup.least === undefined || main.safe === undefined) return undefined
-  const { least_c } = setup.least
-  const { p10, p50 } = main.peak_c
-  const pull_c = setup.pull_c[0] as number
-  const short_k = least_c - (p50 - (SURE_DEVIATIONS * (p50 - p10)) / P10_DEVIATIONS)
-  const sure_c = Math.min(Math.max(serve_c, least_c), Math.ceil((pull_c + short_k) * 2) / 2)
-  return { least_c, chance: main.safe, pull_c: main.safe >= SURE || sure_c <= pull_c ? undefined : sure_c }
 }
 
 /** Beyond this share of the way out a probe is said to be too shallow. */
@@ -123,12 +101,16 @@ export function forecastOf(
   const { plate_s } = plateOf(belief, main.carve_s.p50)
   const late_s = Number.isFinite(plate_s) ? offWindow(board, belief.in_s + main.pull_s.p50, plate_s) : 0
   const depth = main.inferred.find(({ name }) => name === (belief.lastJump === undefined ? 'depth' : 'depth2'))
+  const { least } = belief.setup
   const tried = waysOut(belief, main, late_s, others, now_s, seed)
   return {
     estimate: main,
     advice: chooseWays(tried, belief),
     tried,
-    safety: safetyOf(belief, main, board.item.serve_c),
+    safety:
+      least === undefined || main.safe === undefined
+        ? undefined
+        : safetyOf(least, main.safe, main.peak_c, belief.setup.pull_c[0] as number, board.item.serve_c),
     plate_s,
     late_s,
     shallow: belief.setup.readings.length > TELLING_READINGS && depth && depth.mean > SHALLOW ? depth.mean : undefined,

@@ -2,10 +2,12 @@ import { type Estimate, type EstimateSetup, foresee } from '@/core/estimate/esti
 import { type Program, pullStageIndex, pullsAtReading, type Stage } from '@/core/program/stage'
 import { STANDARDS } from '@/core/reference/standards'
 import { withRest } from '@/core/roast/rest'
+import { SURE } from '@/core/safety/least'
 import { celsius, minutes, seconds } from '@/core/units'
 import { type BoardItem, settingOf } from '../board'
 import type { Advice } from './advice'
 import { type Belief, beliefOf, MEMBERS } from './belief'
+import { isUnsure, shortOfSure } from './safety'
 import { isSound } from './sound'
 
 /** Earlier or later than this a cook wants to know what could be done, s. */
@@ -33,6 +35,16 @@ export function plateOf(belief: Belief, carve_s: number): { earliest_s: number; 
   return { earliest_s, plate_s: Math.min(Math.max(board.promise_s, earliest_s), latest_s) }
 }
 
+/** Another way of going on, as it would come out. */
+interface Tried {
+  readonly pull_s: number
+  readonly carve_s: number
+  readonly peak_c: number
+  /** By how much later a reading would bring it to the wanted, surely safe where that is asked, K. */
+  readonly raise_k: number
+  readonly safe: number | undefined
+}
+
 /** The ways of going on with one roast, each asked of the same members as leaving it is. */
 class Ways {
   private readonly base: Estimate
@@ -45,22 +57,45 @@ class Ways {
   }
 
   /** Another way of going on, its times set against the whole ensemble's. */
-  tried(change: Partial<EstimateSetup>): { pull_s: number; carve_s: number; peak_c: number } {
+  tried(change: Partial<EstimateSetup>): Tried {
     const { belief, main, base } = this
     const found = foresee({ ...belief.setup, ...change }, belief.posterior, MEMBERS.ways)
     const now_s = belief.setup.now_s
     // Left as it is it never gets there: nothing to set the others against.
     if (!Number.isFinite(main.pull_s.p50))
-      return { pull_s: found.pull_s.p50, carve_s: found.carve_s.p50, peak_c: found.peak_c.p50 }
+      return {
+        pull_s: found.pull_s.p50,
+        carve_s: found.carve_s.p50,
+        peak_c: found.peak_c.p50,
+        raise_k: this.wanted_c - found.peak_c.p50,
+        safe: belief.meant ? found.safe : undefined,
+      }
+    const peak_c = main.peak_c.p50 + found.peak_c.p50 - base.peak_c.p50
+    const safe =
+      found.safe === undefined || main.safe === undefined || base.safe === undefined || !belief.meant
+        ? undefined
+        : Math.min(1, Math.max(0, main.safe + found.safe - base.safe))
+    // As wanted, and where something is asked for safety, surely enough.
+    const wanted_k = this.wanted_c - peak_c
+    const sure_k =
+      belief.meant && safe !== undefined && safe < SURE
+        ? shortOfSure(belief.meant, { p50: peak_c, p10: main.peak_c.p10 + found.peak_c.p10 - base.peak_c.p10 })
+        : Number.NEGATIVE_INFINITY
     return {
       pull_s: Math.max(now_s, main.pull_s.p50 + found.pull_s.p50 - base.pull_s.p50),
       carve_s: Math.max(now_s, main.carve_s.p50 + found.carve_s.p50 - base.carve_s.p50),
-      peak_c: main.peak_c.p50 + found.peak_c.p50 - base.peak_c.p50,
+      peak_c,
+      raise_k: Math.max(wanted_k, sure_k),
+      safe,
     }
   }
 
+  private get wanted_c(): number {
+    return Math.max(this.belief.board.item.serve_c, this.belief.floor_c ?? Number.NEGATIVE_INFINITY)
+  }
+
   /** Cooked on with another setting from now, and pulled so that it peaks as wanted. */
-  withSetting(set_c: number): { set_c: number; pull_c: number; pull_s: number; plate_s: number; peak_c: number } {
+  withSetting(set_c: number): Omit<Advice, 'code'> & { readonly set_c: number; readonly pull_c: number } {
     const { belief } = this
     const { setup, in_s, floor_c = Number.NEGATIVE_INFINITY } = belief
     const wanted_c = belief.board.item.serve_c
@@ -70,7 +105,7 @@ class Ways {
     let pull_c = setup.pull_c[0] as number
     let found = this.tried({ changes, air })
     for (let attempt = 0; attempt < 2 && Number.isFinite(found.peak_c); attempt++) {
-      const next = Math.min(wanted_c, Math.max(least, pull_c + wanted_c - found.peak_c))
+      const next = Math.min(wanted_c, Math.max(least, pull_c + found.raise_k))
       if (Math.abs(next - pull_c) < 0.1) break
       pull_c = next
       found = this.tried({ changes, air, pull_c: setup.pull_c.map(() => pull_c) })
@@ -81,6 +116,7 @@ class Ways {
       pull_s: in_s + found.pull_s,
       plate_s: plateOf(belief, found.carve_s).plate_s,
       peak_c: found.peak_c,
+      safe: found.safe,
     }
   }
 
@@ -94,6 +130,7 @@ class Ways {
       // Sooner than promised it rests so much longer.
       plate_s: Math.max(belief.board.promise_s, belief.in_s + found.carve_s + belief.carving_s),
       peak_c: found.peak_c,
+      safe: found.safe,
     }
   }
 }
@@ -130,6 +167,7 @@ function shorterEnds(ways: Ways, belief: Belief, main: Estimate): Advice[] {
       pull_s: in_s + main.pull_s.p50,
       plate_s: Math.max(board.promise_s, in_s + main.pull_s.p50),
       peak_c: main.peak_c.p50,
+      safe: belief.meant ? main.safe : undefined,
     })
   return found
 }
@@ -204,20 +242,18 @@ function otherReading(ways: Ways, belief: Belief, main: Estimate): Advice | unde
   const { setup, board, in_s, floor_c = Number.NEGATIVE_INFINITY } = belief
   const { program, now_s } = setup
   const near = main.pull_s.p50 - now_s < NEAR_PULL_S
+  const safe = belief.meant ? main.safe : undefined
   const wanted_c = Math.max(board.item.serve_c, floor_c)
   const planned_c = setup.pull_c[0] as number
   const latest = board.latest
   if (!pullsAtReading(program) || !near || !latest || setup.readings.length < CLIMB_READINGS) return undefined
-  if (Math.abs(main.peak_c.p50 - wanted_c) < PEAK_OFF_K) return undefined
+  if (Math.abs(main.peak_c.p50 - wanted_c) < PEAK_OFF_K && !isUnsure(safe)) return undefined
   const least_c = Math.max(floor_c, latest.value_c)
   let pull_c = planned_c
-  let peak_c = main.peak_c.p50
-  let found = { pull_s: main.pull_s.p50, carve_s: main.carve_s.p50 }
+  let found = ways.tried({})
   for (let attempt = 0; attempt < 2; attempt++) {
-    pull_c = Math.round(2 * Math.min(wanted_c, Math.max(least_c, pull_c + wanted_c - peak_c))) / 2
-    const tried = ways.tried({ pull_c: setup.pull_c.map(() => pull_c) })
-    peak_c = tried.peak_c
-    found = tried
+    pull_c = Math.round(2 * Math.min(wanted_c, Math.max(least_c, pull_c + found.raise_k))) / 2
+    found = ways.tried({ pull_c: setup.pull_c.map(() => pull_c) })
   }
   if (Math.abs(pull_c - planned_c) < 0.5) return undefined
   return {
@@ -225,7 +261,8 @@ function otherReading(ways: Ways, belief: Belief, main: Estimate): Advice | unde
     pull_c,
     pull_s: in_s + found.pull_s,
     plate_s: plateOf(belief, found.carve_s).plate_s,
-    peak_c,
+    peak_c: found.peak_c,
+    safe: found.safe,
   }
 }
 
@@ -252,15 +289,17 @@ export function waysOut(
   const ways = new Ways(belief, main)
   if (!Number.isFinite(main.pull_s.p50)) return stuck(ways, belief, others, now_s, seed)
   const pull_s = in_s + main.pull_s.p50
+  const safe = belief.meant ? main.safe : undefined
   const left: Advice = {
     code: 'leave_it',
     pull_s,
     plate_s: plateOf(belief, main.carve_s.p50).plate_s,
     peak_c: main.peak_c.p50,
+    safe,
   }
   const found: Advice[] = [left]
   // Late or early, the ways that mend that bring their own reading; on time, only the reading may be wrong.
-  const reading = Math.abs(late_s) > WORTH_SAYING_S ? undefined : otherReading(ways, belief, main)
+  const reading = Math.abs(late_s) > WORTH_SAYING_S && !isUnsure(safe) ? undefined : otherReading(ways, belief, main)
   if (reading) found.push(reading)
   // Waiting for it makes the plates late: hotter it comes there in time.
   if (reading && reading.plate_s > board.promise_s + WORTH_SAYING_S) found.push(...dials(ways, belief, 'late'))
@@ -286,6 +325,7 @@ export function waysOut(
       pull_s: now_s,
       plate_s: Math.max(now_s, plateOf(belief, early.carve_s - early.pull_s + setup.now_s).plate_s),
       peak_c: early.peak_c,
+      safe: early.safe,
     })
   }
   return found.filter((advice) => isSound(advice, belief, now_s))

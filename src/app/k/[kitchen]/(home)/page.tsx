@@ -119,7 +119,17 @@ export default async function KitchenPage({ params }: { params: Promise<{ kitche
         )}
         {cooked.value.cooks.length > 0 && (
           <section className="mt-8" data-testid="cooked">
-            {heading('Cooked', 'cooked', cooked.value.total, cooked.value.cooks.length)}
+            <div className="flex flex-wrap items-center gap-x-6">
+              <h2 className="font-display text-2xl font-semibold text-soft">Cooked</h2>
+              <Link
+                href={`/k/${slug}/logbook`}
+                prefetch={false}
+                className="inline-flex min-h-11 items-center text-base underline underline-offset-4"
+              >
+                Logbook
+              </Link>
+              {all('cooked', cooked.value.total, cooked.value.cooks.length)}
+            </div>
             <CookRows cooks={cooked.value.cooks} slug={slug} units={units} />
           </section>
         )}
@@ -136,6 +146,27 @@ export default async function KitchenPage({ params }: { params: Promise<{ kitche
         <footer className="mt-12 flex flex-wrap gap-x-6 border-t border-line pt-4 text-base text-soft">
           <Link className="inline-flex min-h-11 items-center underline underline-offset-4" href="/accuracy">
             How good the predictions are
+          </Link>
+          <Link
+            className="inline-flex min-h-11 items-center underline underline-offset-4"
+            href={`/k/${slug}/logbook`}
+            prefetch={false}
+          >
+            Logbook
+          </Link>
+          <Link
+            className="inline-flex min-h-11 items-center underline underline-offset-4"
+            href={`/k/${slug}/learned`}
+            prefetch={false}
+          >
+            What was learned
+          </Link>
+          <Link
+            className="inline-flex min-h-11 items-center underline underline-offset-4"
+            href={`/k/${slug}/record`}
+            prefetch={false}
+          >
+            Food-safety record
           </Link>
           <Link
             className="inline-flex min-h-11 items-center underline underline-offset-4"

@@ -1,0 +1,78 @@
+import { sql } from 'drizzle-orm'
+import { openDatabase } from '@/db/connection'
+import { ensureKitchen, openKitchen } from '@/db/repositories'
+import { cookStories, cooks } from '@/db/schema'
+import { glanceOf } from '@/domain/cook/story/glance'
+import { storyOf } from '@/domain/cook/story/story'
+import { cookOf, logOf, PAST_COOKS, type PastLog } from '@/stand-ins/demo/seasons'
+import seasons from '@/stand-ins/demo/seasons.json'
+import { benchServer, quantileOf } from './server'
+
+/**
+ * A house with so many cooks in its logbook: how long it takes to list, narrow, look for, open and compare them.
+ *
+ * LOGBOOK_COOKS=5000 npm run bench:logbook
+ */
+const COOKS = Number(process.env.LOGBOOK_COOKS ?? 5000)
+const LOADS = 30
+const GOAL_MS = 200
+const NOW_S = Math.round(Date.now() / 1000)
+
+const bench = await benchServer(3197, { durable: false, name: 'postgres-logbook', keep: false })
+const { db, close } = openDatabase(bench.ownerUrl)
+await ensureKitchen(db, { slug: 'book', name: 'Book', timeZone: 'Europe/London' })
+const scope = await openKitchen(db, 'book')
+if (!scope) throw new Error('no kitchen')
+const kitchenId = scope.kitchen.id
+
+const PROMISE = '2026-06-06T18:00:00.000Z'
+const models = PAST_COOKS.map((past, i) => {
+  const log = (seasons as unknown as readonly PastLog[])[i] as PastLog
+  const document = cookOf(past, PROMISE)
+  const { entries, readings } = logOf(log, document, PROMISE, { device: 'd', tag: `${i}` })
+  return { document, story: storyOf(document, entries, readings, Date.parse(PROMISE) / 1000 + 4 * 3600) }
+})
+const ids: string[] = []
+for (let from = 0; from < COOKS; from += 250) {
+  const some = Array.from({ length: Math.min(250, COOKS - from) }, (_, k) => {
+    const i = from + k
+    const { document, story } = models[i % models.length] as (typeof models)[number]
+    const servedAt = new Date((NOW_S - i * 0.7 * 86_400) * 1000)
+    const id = `cok_bench${i}`
+    ids.push(id)
+    return {
+      cook: { id, kitchenId, state: 'done' as const, document, createdAt: servedAt },
+      story: { ...glanceOf(story), cookId: id, kitchenId, seq: 0, servedAt, story },
+    }
+  })
+  await db.insert(cooks).values(some.map(({ cook }) => cook))
+  await db.insert(cookStories).values(some.map(({ story }) => story))
+}
+await db.execute(sql`analyze`)
+const asked: readonly (readonly [string, (i: number) => string])[] = [
+  ['list', (i) => `/k/book/logbook?page=${1 + (i % 40)}`],
+  ['look for', (i) => `/k/book/logbook?words=${['rib', 'salt', 'hollis loin', 'storm'][i % 4]}`],
+  ['narrow', (i) => `/k/book/logbook?cut=pork-loin&season=${['winter', 'summer'][i % 2]}&result=as_wanted`],
+  ['a year', (i) => `/k/book/logbook?year=${2026 - (i % 8)}`],
+  ['open', (i) => `/k/book/logbook/${ids[(i * 97) % ids.length]}`],
+  ['compare', (i) => `/k/book/logbook/${[i, i * 7 + 1, i * 13 + 2].map((k) => ids[k % ids.length]).join(',')}`],
+  ['learned', () => '/k/book/learned'],
+]
+console.log(`A logbook of ${COOKS} cooks; goal p95 under ${GOAL_MS} ms`)
+for (const [name, of] of asked) {
+  const times: number[] = []
+  for (let i = 0; i < LOADS + 3; i++) {
+    const began = performance.now()
+    const answer = await fetch(`${bench.address}${of(i)}`)
+    await answer.text()
+    if (answer.status !== 200) throw new Error(`${of(i)} answered ${answer.status}`)
+    // The first few compile the page.
+    if (i >= 3) times.push(performance.now() - began)
+  }
+  console.log(
+    `${name.padEnd(9)} p50 ${quantileOf(times, 0.5).toFixed(0)} ms, p95 ${quantileOf(times, 0.95).toFixed(0)} ms${quantileOf(times, 0.95) > GOAL_MS ? ', over the goal' : ''}`,
+  )
+}
+await close()
+await bench.end()
+process.exit(0)

@@ -1,0 +1,1 @@
+ALTER TABLE "kitchens" ADD COLUMN "learning_off" text[] DEFAULT '{}'::text[] NOT NULL;

@@ -1,0 +1,187 @@
+import { type Learned, type Lesson, learn, NATURES } from '@/core/estimate/learning'
+import { HEAT_PARAMETERS } from '@/core/heat/parameters'
+import { usualThickness } from '@/core/heat/piece'
+import { secondsOf } from '../cook/entry/time'
+import type { StoryItem } from '../cook/story/story'
+import { cutAsCooked, thicknessRange } from '../roast/resolve'
+import type { LearnedPart, PlanDocument } from '../roast/roast-document'
+
+/** What a kitchen's cooks have taught of its ovens and its butchers. */
+
+/** One roast of a story, as far as learning needs it. */
+export type TaughtItem = Pick<StoryItem, 'cut' | 'supplier' | 'oven' | 'taught'> & { readonly served: string }
+
+export interface LearnedThing extends Learned {
+  readonly of: LearnedPart['of']
+  /** Oven, cut or supplier and cut, as it is switched on and off. */
+  readonly key: string
+  readonly name: string
+}
+
+/** One cook's time is off the model's by so much besides its oven and its piece, as a logarithm. */
+const COOK_ERROR = 0.09
+/** One piece is off what such pieces are, where it was measured, as a logarithm. */
+const MEASURED_ERROR = 0.06
+/** A probe in the air is within this of the oven's own mean, K. */
+const AIR_ERROR_K = 2.5
+
+const ovenKey = (oven: string) => `oven:${oven}`
+const cutKey = (cut: string) => `cut:${cut}`
+const supplierKey = (cut: string, supplier: string) => `supplier:${cut}:${supplier}`
+const natureOf = (key: string) => NATURES[key.split(':')[0] as keyof typeof NATURES]
+
+/** What the roasts of some stories say, as lessons about their ovens, cuts and suppliers. */
+export function lessonsFrom(items: readonly TaughtItem[]): Lesson[] {
+  return items.flatMap(({ served, cut, supplier, oven, taught }): Lesson[] => {
+    if (!taught) return []
+    const at_s = secondsOf(served)
+    const mayChange = ovenKey(oven)
+    const pieces = [cutKey(cut), ...(supplier === '' ? [] : [supplierKey(cut, supplier)])]
+    // Against the plain dial and the usual piece: what a plan knew already is not unlearned by being right.
+    const { longer, per_k, per_thickness, told_k, told_thicker, measured, air_k } = taught
+    const time: Lesson = {
+      at_s,
+      value: longer + per_k * told_k + (measured ? 0 : per_thickness * told_thicker),
+      error: COOK_ERROR,
+      of: [{ key: ovenKey(oven), by: per_k }, ...(measured ? [] : pieces.map((key) => ({ key, by: per_thickness })))],
+    }
+    const piece: Lesson[] = measured
+      ? [{ at_s, value: told_thicker, error: MEASURED_ERROR, of: pieces.map((key) => ({ key, by: 1 })) }]
+      : []
+    // What tells most of it says whether it is another.
+    return air_k === null
+      ? [{ ...time, mayChange }, ...piece]
+      : [{ at_s, value: air_k, error: AIR_ERROR_K, of: [{ key: ovenKey(oven), by: 1 }], mayChange }, time, ...piece]
+  })
+}
+
+/**
+ * Everything that some roasts taught: each oven, each cut, and each supplier's pieces of a cut.
+ *
+ * @param cutName what a cut is called
+ * @param now_s what was not seen for long is less sure
+ */
+export function learnedFrom(
+  items: readonly TaughtItem[],
+  cutName: (cut: string) => string,
+  now_s: number,
+): readonly LearnedThing[] {
+  const known = learn(lessonsFrom(items), natureOf, now_s)
+  const things = [...known].flatMap(([key, learned]): LearnedThing[] => {
+    const [of, name = '', supplier = ''] = key.split(':') as [LearnedThing['of'], string?, string?]
+    if (learned.cooks === 0) return []
+    if (of === 'oven') return [{ of, key, name: key.slice('oven:'.length), ...learned }]
+    if (of === 'cut') return [{ of, key, name: cutName(name), ...learned }]
+    // A supplier's pieces are as those of their cut are, and a little otherwise.
+    const all = known.get(cutKey(name))
+    const mean = learned.mean + (all?.mean ?? 0)
+    const spread = Math.hypot(learned.spread, all?.spread ?? 0)
+    return [
+      {
+        of,
+        key,
+        name: `${supplier}, ${cutName(name)}`,
+        ...learned,
+        mean,
+        spread,
+        next: Math.hypot(spread, NATURES.supplier.scatter),
+      },
+    ]
+  })
+  const order = ['oven', 'cut', 'supplier']
+  return things.sort(
+    (a, b) => order.indexOf(a.of) - order.indexOf(b.of) || b.cooks - a.cooks || (a.key < b.key ? -1 : 1),
+  )
+}
+
+/** Of an oven a plan says at least so much, K; of a thickness, as a share: less is left as it is. */
+const WORTH = { oven: 1, thickness: 0.015 } as const
+
+/**
+ * A plan with what was learned laid into what nobody said: an oven without an offset, a piece that was not measured. a
+ * fridge at its usual. Says what it used; what was said by hand stays.
+ *
+ * @param oven which oven it goes into, by its name
+ */
+export function withLearned(
+  document: PlanDocument,
+  things: readonly LearnedThing[],
+  oven = 'the oven',
+): { readonly document: PlanDocument; readonly used: readonly LearnedPart[] } {
+  const used: LearnedPart[] = []
+  let { roast, oven: heat } = document
+  const thing = (key: string) => things.find((each) => each.key === key)
+  const own = thing(ovenKey(oven))
+  if (own && heat.offset_k === 0 && Math.abs(own.mean) >= WORTH.oven) {
+    const value = Math.round(own.mean)
+    heat = { ...heat, offset_k: value, doubt_k: Math.max(0.5, tenth(own.next)) }
+    used.push({ of: 'oven', name: oven, value, spread: tenth(own.next), cooks: own.cooks, later_min: null })
+  }
+  const cut = cutAsCooked(document)
+  const piece = thing(supplierKey(roast.cut, roast.supplier)) ?? thing(cutKey(roast.cut))
+  if (
+    cut &&
+    piece &&
+    roast.thickness_mm === null &&
+    roast.house?.thickness_mm === undefined &&
+    Math.abs(piece.mean) >= WORTH.thickness
+  ) {
+    const usual_mm = usualThickness(cut, roast.mass_kg, HEAT_PARAMETERS) * 1000
+    const { low, high } = thicknessRange(cut, roast.mass_kg)
+    const thickness_mm = Math.round(Math.min(high, Math.max(low, usual_mm * Math.exp(piece.mean))))
+    roast = { ...roast, thickness_mm, thickness_doubt: Math.max(0.03, hundredth(piece.next)) }
+    used.push({
+      of: piece.of,
+      name: piece.of === 'supplier' ? roast.supplier : cut.name,
+      value: hundredth(thickness_mm / usual_mm),
+      spread: hundredth(piece.next),
+      cooks: piece.cooks,
+      later_min: null,
+    })
+  }
+  return { document: { ...document, roast, oven: heat, learned: used }, used }
+}
+const tenth = (value: number) => Math.round(10 * value) / 10
+const hundredth = (value: number) => Math.round(100 * value) / 100
+
+/**
+ * A plan without what was learned of one thing: what a hand sets is nobody's lesson.
+ * @param of which lessons go
+ */
+export function unlearned(document: PlanDocument, of: readonly LearnedPart['of'][]): PlanDocument {
+  if (!document.learned.some((each) => of.includes(each.of))) return document
+  const { thickness_doubt, ...roast } = document.roast
+  const { doubt_k, ...oven } = document.oven
+  const keep = (kind: LearnedPart['of']) => !of.includes(kind)
+  return {
+    ...document,
+    roast: {
+      ...roast,
+      ...(thickness_doubt !== undefined && keep('cut') && keep('supplier') ? { thickness_doubt } : {}),
+    },
+    oven: { ...oven, ...(doubt_k !== undefined && keep('oven') ? { doubt_k } : {}) },
+    learned: document.learned.filter((each) => keep(each.of)),
+  }
+}
+
+/** The same plan as if no cook had taught anything: for saying what learning did to its times. */
+export function asIfUntaught(document: PlanDocument): PlanDocument {
+  const of = new Set(document.learned.map((each) => each.of))
+  const plain = unlearned(document, [...of])
+  return {
+    ...plain,
+    roast: {
+      ...plain.roast,
+      ...(of.has('cut') || of.has('supplier') ? { thickness_mm: null } : {}),
+    },
+    oven: of.has('oven') ? { ...plain.oven, offset_k: 0 } : plain.oven,
+  }
+}
+
+/** A plan that does without some lessons: what they laid into it goes with them, the others stay. */
+export function doWithout(document: PlanDocument, of: readonly LearnedPart['of'][]): PlanDocument {
+  const own = document.learned.filter((each) => of.includes(each.of))
+  return own.length === 0
+    ? document
+    : unlearned({ ...asIfUntaught({ ...document, learned: own }), learned: document.learned }, of)
+}

@@ -1,0 +1,74 @@
+import { z } from 'zod'
+import { findCut } from '@/core/reference/cuts'
+import type { KitchenRow, KitchenScope } from '@/db/repositories'
+import { storyShelf } from '@/db/stories'
+import { asIfUntaught, type LearnedThing, learnedFrom, withLearned } from '@/domain/learn/learned'
+import { parseWith } from '@/domain/problem/parse'
+import { fail, type Outcome, succeed } from '@/domain/problem/problem'
+import type { PlanDocument } from '@/domain/roast/roast-document'
+import { text } from '@/domain/schema/scalars'
+import { compute } from './compute'
+import { nowSeconds } from './environment'
+import { database, inKitchen } from './kitchen'
+
+/** The use cases of learning: what the kitchen's cooks taught, whether plans go by it, and plans that do. */
+
+/** So many of the newest cooks are asked. */
+const ASKED = 400
+const MOST_OFF = 500
+
+export interface LearnedInKitchen {
+  readonly kitchen: KitchenRow
+  readonly things: readonly (LearnedThing & { readonly on: boolean })[]
+}
+
+/** Everything the cooks of a kitchen taught. */
+async function thingsOf(scope: KitchenScope): Promise<readonly LearnedThing[]> {
+  const taught = await storyShelf(database(), scope.kitchen).taught(ASKED)
+  return learnedFrom(taught, (cut) => findCut(cut)?.name ?? cut, nowSeconds())
+}
+
+export const learnedInKitchen = (slug: string): Promise<Outcome<LearnedInKitchen>> =>
+  inKitchen(slug, async (scope) => {
+    const off = new Set(scope.kitchen.learningOff)
+    const things = await thingsOf(scope)
+    return succeed({ kitchen: scope.kitchen, things: things.map((thing) => ({ ...thing, on: !off.has(thing.key) })) })
+  })
+
+const switching = z.strictObject({ key: text(260), on: z.boolean() })
+
+/** Has plans go by one lesson, or do without it. */
+export const switchLearning = (slug: string, value: unknown): Promise<Outcome<{ kept: true }>> =>
+  inKitchen<{ kept: true }>(slug, async (scope) => {
+    const asked = parseWith(switching, value)
+    if (!asked.ok) return asked
+    const { key, on } = asked.value
+    if (!on && scope.kitchen.learningOff.length >= MOST_OFF)
+      return fail({ code: 'malformed', path: ['key'], detail: `no more than ${MOST_OFF} lessons are left out` })
+    await scope.setLearning(key, on)
+    return succeed({ kept: true })
+  })
+
+/** A plan with what this kitchen's cooks taught in it, each with what it did to the put-in. */
+export async function taughtPlan(scope: KitchenScope, document: PlanDocument): Promise<PlanDocument> {
+  const off = new Set(scope.kitchen.learningOff)
+  const things = (await thingsOf(scope)).filter(({ key }) => !off.has(key))
+  const { document: taught, used } = withLearned(document, things)
+  if (used.length === 0) return document
+  const now_s = nowSeconds()
+  const putIn = async (of: PlanDocument) => {
+    const made = await compute('plan', { document: of, now_s })
+    return made.ok ? made.value.putIn : undefined
+  }
+  const own_s = await putIn(taught)
+  // What cannot be planned with it is planned without.
+  if (own_s === undefined) return document
+  const learned = await Promise.all(
+    used.map(async (each) => {
+      const without = asIfUntaught({ ...taught, learned: [each] })
+      const without_s = await putIn({ ...without, learned: [] })
+      return { ...each, later_min: without_s === undefined ? null : Math.round((own_s - without_s) / 60) }
+    }),
+  )
+  return { ...taught, learned }
+}

@@ -1,0 +1,57 @@
+import { P10_DEVIATIONS } from '@/core/estimate/random'
+import type { LearnedThing } from '@/domain/learn/learned'
+import type { LearnedPart } from '@/domain/roast/roast-document'
+import { rise, type Units } from './units'
+
+/** What cooks taught, in words. */
+
+const cooksWords = (cooks: number) => (cooks === 1 ? 'one cook' : `${cooks} cooks`)
+const percent = (share: number) => `${Math.abs(Math.round(100 * share))} %`
+
+/** What a thing was found to be, as a sentence. */
+export function learnedSentence(thing: Pick<LearnedThing, 'of' | 'name' | 'mean'>, units: Units): string {
+  const { of, name, mean } = thing
+  switch (of) {
+    case 'oven':
+      return Math.abs(mean) < 0.5
+        ? `${capital(name)} keeps to its dial`
+        : `${capital(name)} runs ${rise(Math.abs(mean), units)} ${mean < 0 ? 'colder' : 'hotter'} than its dial`
+    case 'cut':
+    case 'supplier':
+      return Math.abs(mean) < 0.005
+        ? `${capital(name)}: as thick as its weight says`
+        : `${capital(name)}: ${percent(Math.exp(mean) - 1)} ${mean > 0 ? 'thicker' : 'thinner'} than its weight says`
+    default:
+      return of satisfies never
+  }
+}
+
+/** Where it lies eight times in ten. */
+export function learnedInterval(
+  { of, mean, spread }: Pick<LearnedThing, 'of' | 'mean' | 'spread'>,
+  units: Units,
+): string {
+  const [low, high] = [mean - P10_DEVIATIONS * spread, mean + P10_DEVIATIONS * spread]
+  if (of === 'cut' || of === 'supplier') {
+    const of100 = (value: number) => `${Math.round(100 * (Math.exp(value) - 1))}`
+    return `${signed(of100(low))} to ${signed(of100(high))} %`
+  }
+  return `${low < 0 ? '−' : '+'}${rise(Math.abs(low), units)} to ${high < 0 ? '−' : '+'}${rise(Math.abs(high), units)}`
+}
+
+/** What a plan took over from earlier cooks, and what that did to it. */
+export function usedSentence(part: LearnedPart, units: Units): string {
+  const { of, name, value, cooks, later_min } = part
+  const what =
+    of === 'oven'
+      ? `${name === '' ? 'the oven' : name} runs ${rise(Math.abs(value), units)} ${value < 0 ? 'colder' : 'hotter'} than its dial`
+      : `${name} comes ${percent(value - 1)} ${value > 1 ? 'thicker' : 'thinner'} than its weight says`
+  const did =
+    later_min === null || later_min === 0
+      ? ', which moves nothing'
+      : `, so it goes in ${Math.abs(later_min)} min ${later_min > 0 ? 'later' : 'earlier'}`
+  return `${capital(what)}: learned from ${cooksWords(cooks)}${did}.`
+}
+
+const signed = (text: string) => (text.startsWith('-') ? text.replace('-', '−') : `+${text}`)
+const capital = (text: string) => `${text.charAt(0).toUpperCase()}${text.slice(1)}`
