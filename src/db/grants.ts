@@ -4,7 +4,7 @@ import postgres from 'postgres'
 export const APP_ROLE = 'pheasant_app'
 
 /** What is only ever added to: the application may not even ask to change it. */
-const APPENDED = ['entries', 'readings', 'plan_versions', 'record_entries']
+const APPENDED = ['entries', 'readings', 'plan_versions', 'record_entries', 'house_changes']
 
 /** Lets the application's role do what it must, and no more. Run by the owner after every migration; twice does no harm. */
 export async function grantToApplication(ownerUrl: string): Promise<void> {

@@ -3,4 +3,5 @@ import { customAlphabet } from 'nanoid'
 const suffix = customAlphabet('23456789abcdefghjkmnpqrstuvwxyz', 14)
 
 /** A new id with the prefix of its kind, such as `pln_…`. */
-export const newId = (kind: 'kit' | 'pln' | 'pvr' | 'hse' | 'cok' | 'dev' | 'ent'): string => `${kind}_${suffix()}`
+export const newId = (kind: 'kit' | 'pln' | 'pvr' | 'hse' | 'cok' | 'dev' | 'ent' | 'chg' | 'pho'): string =>
+  `${kind}_${suffix()}`

@@ -1,3 +1,4 @@
+import { isDeepStrictEqual } from 'node:util'
 import { and, asc, desc, eq, getTableColumns, gte, inArray, isNotNull, isNull, lt, type SQL, sql } from 'drizzle-orm'
 import type { Customs } from '@/domain/house/customs'
 import type { HouseItem, HouseItemDocument } from '@/domain/house/house-item'
@@ -8,7 +9,7 @@ import type { PlanDocument } from '@/domain/roast/roast-document'
 import { readStored, STORED, type StoredKind } from '@/domain/stored/stored'
 import type { Database } from './connection'
 import { newId } from './ids'
-import { houseItems, kitchens, planSummaries, plans, planVersions } from './schema'
+import { houseChanges, houseItems, kitchens, planSummaries, plans, planVersions } from './schema'
 import { type Listed, typedRow, typedRows } from './stored'
 
 /** A kitchen as everyone may see it: its secrets are asked for by name. */
@@ -16,6 +17,7 @@ export type KitchenRow = Omit<typeof kitchens.$inferSelect, 'calendarToken'>
 const { calendarToken: SECRET, ...KITCHEN } = getTableColumns(kitchens)
 type AnyPlanRow = typeof plans.$inferSelect
 type AnyVersionRow = typeof planVersions.$inferSelect
+export type HouseChange = typeof houseChanges.$inferSelect
 type With<Row, Document> = Omit<Row, 'document'> & { document: Document }
 /** A plan of one roast, and a version of one. */
 export type PlanRow = With<AnyPlanRow, PlanDocument>
@@ -103,8 +105,10 @@ export interface KitchenScope {
   ) => Promise<void>
   readonly listHouseItems: () => Promise<HouseItem[]>
   /** Adds a house cut or program; one of the same kind and name is replaced. */
-  readonly putHouseItem: (document: HouseItemDocument) => Promise<HouseItem>
-  readonly removeHouseItem: (id: string) => Promise<boolean>
+  readonly putHouseItem: (document: HouseItemDocument, by: string) => Promise<HouseItem>
+  readonly removeHouseItem: (id: string, by: string) => Promise<boolean>
+  /** Who changed what of them, newest first. */
+  readonly houseChanges: (most: number) => Promise<readonly HouseChange[]>
   /** Marks a set-aside version as dealt with; answers false when there was none open. */
   readonly settle: (planId: string, versionId: string) => Promise<boolean>
 }
@@ -267,6 +271,15 @@ function shelfOf<Document extends PlanDocument | MealDocument>(
 }
 
 function scopeOf(db: Database, kitchen: KitchenRow): KitchenScope {
+  const changed = (
+    tx: Pick<Database, 'insert'>,
+    by: string,
+    before: HouseItemDocument | undefined,
+    after: HouseItemDocument | undefined,
+  ) => {
+    const { kind, name } = (after ?? before) as HouseItemDocument
+    return tx.insert(houseChanges).values({ id: newId('chg'), kitchenId: kitchen.id, by, kind, name, before, after })
+  }
   return {
     kitchen,
     plans: shelfOf(db, kitchen, ROASTS),
@@ -333,25 +346,39 @@ function scopeOf(db: Database, kitchen: KitchenRow): KitchenScope {
           .where(eq(houseItems.kitchenId, kitchen.id))
           .orderBy(asc(houseItems.kind), asc(houseItems.name))
       ).flatMap((row) => typedRows(STORED.house, [row]).rows.map(({ id, document }) => ({ id, document }))),
-    putHouseItem: async (document) => {
-      const [row] = await db
-        .insert(houseItems)
-        .values({ id: newId('hse'), kitchenId: kitchen.id, kind: document.kind, name: document.name, document })
-        .onConflictDoUpdate({
-          target: [houseItems.kitchenId, houseItems.kind, houseItems.name],
-          set: { document },
-        })
-        .returning()
-      if (!row) throw new Error('a house item came back empty')
-      return { id: row.id, document: row.document }
-    },
-    removeHouseItem: async (id) =>
-      (
-        await db
+    putHouseItem: (document, by) =>
+      db.transaction(async (tx) => {
+        const { kind, name } = document
+        const named = and(eq(houseItems.kitchenId, kitchen.id), eq(houseItems.kind, kind), eq(houseItems.name, name))
+        const [before] = await tx.select().from(houseItems).where(named).for('update')
+        const [row] = await tx
+          .insert(houseItems)
+          .values({ id: newId('hse'), kitchenId: kitchen.id, kind, name, document })
+          .onConflictDoUpdate({
+            target: [houseItems.kitchenId, houseItems.kind, houseItems.name],
+            set: { document },
+          })
+          .returning()
+        if (!row) throw new Error('a house item came back empty')
+        if (!isDeepStrictEqual(before?.document, document)) await changed(tx, by, before?.document, document)
+        return { id: row.id, document: row.document }
+      }),
+    removeHouseItem: (id, by) =>
+      db.transaction(async (tx) => {
+        const [row] = await tx
           .delete(houseItems)
           .where(and(eq(houseItems.kitchenId, kitchen.id), eq(houseItems.id, id)))
-          .returning({ id: houseItems.id })
-      ).length > 0,
+          .returning()
+        if (row) await changed(tx, by, row.document, undefined)
+        return row !== undefined
+      }),
+    houseChanges: (most) =>
+      db
+        .select()
+        .from(houseChanges)
+        .where(eq(houseChanges.kitchenId, kitchen.id))
+        .orderBy(desc(houseChanges.at), desc(houseChanges.id))
+        .limit(most),
     settle: async (planId, versionId) => {
       const rows = await db
         .update(planVersions)

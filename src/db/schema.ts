@@ -2,6 +2,7 @@ import { sql } from 'drizzle-orm'
 import {
   bigint,
   check,
+  customType,
   foreignKey,
   index,
   integer,
@@ -123,14 +124,62 @@ export const houseItems = pgTable(
     kitchenId: text('kitchen_id')
       .notNull()
       .references(() => kitchens.id, { onDelete: 'cascade' }),
-    kind: text('kind', { enum: ['cut', 'program', 'way'] }).notNull(),
+    kind: text('kind', { enum: ['cut', 'program', 'way', 'standard'] }).notNull(),
     name: text('name').notNull(),
     document: jsonb('document').$type<HouseItemDocument>().notNull(),
     createdAt: at('created_at').notNull().defaultNow(),
   },
   (table) => [
     unique('house_items_name').on(table.kitchenId, table.kind, table.name),
-    check('house_items_kind', sql`${table.kind} in ('cut', 'program', 'way')`),
+    check('house_items_kind', sql`${table.kind} in ('cut', 'program', 'way', 'standard')`),
+  ],
+)
+
+/** Who changed what of a house's cuts, programs, ways and standards, and when. Only ever added to. */
+export const houseChanges = pgTable(
+  'house_changes',
+  {
+    id: text('id').primaryKey(),
+    kitchenId: text('kitchen_id')
+      .notNull()
+      .references(() => kitchens.id, { onDelete: 'cascade' }),
+    at: at('at').notNull().defaultNow(),
+    /** As they say they are called; empty where they did not. */
+    by: text('by').notNull(),
+    kind: text('kind').notNull(),
+    name: text('name').notNull(),
+    /** null: there was none, or there is none any more. */
+    before: jsonb('before').$type<HouseItemDocument>(),
+    after: jsonb('after').$type<HouseItemDocument>(),
+  },
+  (table) => [index('house_changes_at').on(table.kitchenId, table.at)],
+)
+
+const bytea = customType<{ data: Buffer }>({ dataType: () => 'bytea' })
+
+/** A picture of how it came out: made anew from what was sent, without where and with what it was taken. */
+export const photos = pgTable(
+  'photos',
+  {
+    id: text('id').primaryKey(),
+    kitchenId: text('kitchen_id').notNull(),
+    cookId: text('cook_id').notNull(),
+    item: text('item').notNull(),
+    at: at('at').notNull().defaultNow(),
+    width: integer('width').notNull(),
+    height: integer('height').notNull(),
+    /** SHA-256 of the picture as it is kept: the same one is kept once. */
+    hash: text('hash').notNull(),
+    picture: bytea('picture').notNull(),
+  },
+  (table) => [
+    foreignKey({
+      name: 'photos_cook',
+      columns: [table.kitchenId, table.cookId],
+      foreignColumns: [cooks.kitchenId, cooks.id],
+    }).onDelete('cascade'),
+    unique('photos_once').on(table.cookId, table.item, table.hash),
+    check('photos_size', sql`${table.width} > 0 and ${table.height} > 0 and octet_length(${table.picture}) < 2000000`),
   ],
 )
 

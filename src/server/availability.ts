@@ -1,6 +1,6 @@
 import postgres from 'postgres'
 import { environment } from './environment'
-import { DATABASE_MS } from './limits'
+import { DATABASE_MS, HELD_MS } from './limits'
 
 /** Whether the database answers, asked again and again: who asks for something while it is gone is told so at once. */
 
@@ -18,16 +18,21 @@ const EVERY_MS = 400
 
 export const databaseIsAway = (): boolean => watch.away
 
-/** What a piece of work answers, or undefined as soon as the database is seen to be gone. */
+/** What a piece of work answers, or undefined as soon as the database is seen to be gone, or holds it for too long. */
 export function unlessAway<Value>(work: Promise<Value>): Promise<Value | undefined> {
   let stop = () => {}
   const away = new Promise<undefined>((done) => {
     stop = () => done(undefined)
     watch.waiting.add(stop)
   })
+  // A question that went down with a connection may never be answered.
+  const held = setTimeout(stop, HELD_MS)
   // Nobody waits for it any more when the other was quicker.
   work.catch(() => {})
-  return Promise.race([work, away]).finally(() => watch.waiting.delete(stop))
+  return Promise.race([work, away]).finally(() => {
+    clearTimeout(held)
+    watch.waiting.delete(stop)
+  })
 }
 
 /** Errors that mean the database is gone, and not that it was asked something wrong. */

@@ -24,7 +24,12 @@ world.pheasantHub ??= { listeners: new Map(), ends: new Set(), started: undefine
 const hub = world.pheasantHub
 
 const start = () =>
-  (hub.started ??= postgres(environment().DATABASE_URL, { max: 1, onnotice: () => {} })
+  (hub.started ??= postgres(environment().DATABASE_URL, {
+    max: 1,
+    onnotice: () => {},
+    connect_timeout: 2,
+    backoff: () => 0.25,
+  })
     .listen(
       CHANNEL,
       (message) => {

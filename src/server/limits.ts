@@ -19,6 +19,8 @@ export const POOLS = {
 
 /** The database is given up on after this, ms. */
 export const DATABASE_MS = 1200
+/** Work that the database holds longer than this is let go of, and said to be: the longest job and its queue fit in it, ms. */
+export const HELD_MS = 20_000
 /** Whoever is told to wait is told so long, s. */
 export const RETRY_AFTER_S = 2
 

@@ -8,6 +8,8 @@ import { prepareDatabase } from '../../bin/setup/prepare.mjs'
 import { expect, openBoard, test } from './browser'
 
 const PORT = 3197
+/** A device lets go of a question that nobody answers, ms: what was killed may have held it. */
+const PATIENCE_MS = 4000
 const address = `http://127.0.0.1:${PORT}`
 const data = cluster({ name: 'postgres-kill', firstPort: 54480, databases: ['pheasant'], durable: true })
 
@@ -75,6 +77,7 @@ test('killing the application and the database in mid-cook loses no acknowledged
           method: 'POST',
           headers: { 'content-type': 'application/json' },
           body: JSON.stringify({ entries: [entry] }),
+          signal: AbortSignal.timeout(PATIENCE_MS),
         }).catch(() => undefined)
         if (kept?.ok) acknowledged.push(id)
         const readings = [{ channel: 0, seq: n, at: new Date().toISOString(), value: 20 + n / 100 }]
@@ -82,6 +85,7 @@ test('killing the application and the database in mid-cook loses no acknowledged
           method: 'POST',
           headers: { authorization: `Bearer ${token}`, 'content-type': 'application/json' },
           body: JSON.stringify({ unit: 'c', readings }),
+          signal: AbortSignal.timeout(PATIENCE_MS),
         }).catch(() => undefined)
         if (taken?.ok) read.push(n)
         n++
@@ -99,7 +103,7 @@ test('killing the application and the database in mid-cook loses no acknowledged
     await wait(800)
     await data.start()
     const before = acknowledged.length
-    await expect.poll(() => acknowledged.length, { timeout: 30_000 }).toBeGreaterThan(before + 20)
+    await expect.poll(() => acknowledged.length, { timeout: 60_000 }).toBeGreaterThan(before + 20)
     going = false
     await writer
     const ask = () => request.get(`${address}/api/k/cottage/cooks/${cook.id}`)

@@ -111,13 +111,13 @@ describe('house cuts and programs', () => {
 
   it('are kept by kitchen and name: the same name again replaces', async () => {
     const [mine, other] = [await freshKitchen(db), await freshKitchen(db)]
-    const first = await mine.putHouseItem(cut)
-    const second = await mine.putHouseItem({ ...cut, house: { thickness_mm: 125 } } as typeof cut)
+    const first = await mine.putHouseItem(cut, 'Ida')
+    const second = await mine.putHouseItem({ ...cut, house: { thickness_mm: 125 } } as typeof cut, 'Ida')
     expect(second.id).toBe(first.id)
     expect(await mine.listHouseItems()).toHaveLength(1)
     expect(await other.listHouseItems()).toEqual([])
-    expect(await other.removeHouseItem(first.id)).toBe(false)
-    expect(await mine.removeHouseItem(first.id)).toBe(true)
+    expect(await other.removeHouseItem(first.id, '')).toBe(false)
+    expect(await mine.removeHouseItem(first.id, '')).toBe(true)
   })
 
   it('a cut that is none is refused', () => {

@@ -9,16 +9,19 @@ export interface Purchase {
 }
 
 /**
- * Raw weight by heads, in as few pieces as the cut comes in, rounded up to 50 g.
+ * Raw weight by heads, in as few pieces as the cut comes in, rounded up to 50 g, or to the kitchen's own step.
  * @example buyFor(findCut('beef-rib-bone-in'), 6, 20) // { mass_kg: 2.7, pieces: 1, price: 54, pricePerHead: 9 }
  */
 export function buyFor(cut: Cut, heads: number, pricePerKg: number | undefined): Purchase {
   const wanted = heads * cut.perHead_kg
   const pieces = Math.max(1, Math.ceil(wanted / cut.mass_kg.most))
-  const mass_kg = Math.ceil((wanted / pieces) * 20) / 20
+  const mass_kg = rounded(wanted / pieces, cut.buyStep_kg ?? 0.05)
   const price = pricePerKg === undefined ? undefined : mass_kg * pieces * pricePerKg
   return { mass_kg, pieces, price, pricePerHead: price === undefined ? undefined : price / Math.max(1, heads) }
 }
+
+/** Up to the next step; a hair above one is that one. */
+const rounded = (mass_kg: number, step_kg: number) => Number((Math.ceil(mass_kg / step_kg - 1e-9) * step_kg).toFixed(3))
 
 /**
  * Fridge thawing: about 24 h for each 2.2 kg, a day at least (common practice), s.

@@ -44,6 +44,10 @@ export interface Cut {
   readonly rest_min: { readonly least: number; readonly most: number }
   /** Raw weight a head, kg. */
   readonly perHead_kg: number
+  /** What a kitchen serves degrees at, by scale and degree, °C; the scale's own where it says nothing. */
+  readonly serves?: Readonly<Record<string, number>>
+  /** Weights to buy are rounded up to a step of, kg; 50 g where the kitchen says nothing. */
+  readonly buyStep_kg?: number
   /** Where a thickness is measured. */
   readonly measure: string
   /** Where the probe goes. */

@@ -127,6 +127,42 @@ export const DONENESS_SCALES: readonly DonenessScale[] = [
 ]
 
 /**
+ * The scale a cut is judged by, with what its kitchen serves each degree at.
+ * @example scaleOf({ doneness: 'red', serves: { 'red.rare': 50 } }).degrees[1].serve_c // 50
+ */
+export function scaleOf(cut: {
+  readonly doneness: DonenessScaleId
+  readonly serves?: Readonly<Record<string, number>>
+}): DonenessScale {
+  const scale = donenessScale(cut.doneness)
+  const { serves } = cut
+  if (!serves) return scale
+  return {
+    ...scale,
+    degrees: scale.degrees.map((degree) => ({
+      ...degree,
+      serve_c: serves[`${scale.id}.${degree.id}`] ?? degree.serve_c,
+    })),
+  }
+}
+
+/**
+ * Where a degree's band of meat lies, °C: a kitchen serves it somewhere in there, and never below what is promised of
+ * the kind of meat.
+ * @example servedWithin('red', 'medium-rare') // { low: 53, high: 57.5 }
+ */
+export function servedWithin(id: DonenessScaleId, degree: string): { low: number; high: number } | undefined {
+  const scale = donenessScale(id)
+  const at = scale.degrees.findIndex((each) => each.id === degree)
+  const found = scale.degrees[at]
+  if (!found) return undefined
+  const low = Math.max(found.from_c, LEAST_SERVED_C, scale.pullFloor_c ?? 0)
+  return { low, high: Math.min(MOST_SERVED_C, (scale.degrees[at + 1]?.from_c ?? MOST_SERVED_C + 0.5) - 0.5) }
+}
+const LEAST_SERVED_C = 45
+const MOST_SERVED_C = 96
+
+/**
  * The scale with this id. @throws RangeError for an id outside the table: our own bug.
  * @example donenessScale('poultry').minimum_c // 73.9
  */

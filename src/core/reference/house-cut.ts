@@ -20,6 +20,32 @@ export interface CutOverrides {
   readonly probe?: string | undefined
 }
 
+/** What a kitchen does with every cut of a kind, laid under a cut's own values. */
+export interface CutStandards {
+  readonly serves?: Readonly<Record<string, number>> | undefined
+  readonly usual?: string | undefined
+  readonly restLeast_min?: number | undefined
+  /** Of the usual portion. */
+  readonly portion?: number | undefined
+  readonly buyStep_kg?: number | undefined
+}
+
+/**
+ * A catalogue cut as a kitchen serves, rests, portions and buys it.
+ * @example standardCut(findCut('turkey'), { portion: 1.2 }).perHead_kg > findCut('turkey').perHead_kg // true
+ */
+export function standardCut(base: Cut, of: CutStandards): Cut {
+  const least = of.restLeast_min ?? base.rest_min.least
+  return {
+    ...base,
+    ...(of.serves ? { serves: of.serves } : {}),
+    ...(of.buyStep_kg === undefined ? {} : { buyStep_kg: of.buyStep_kg }),
+    usualDoneness: of.usual ?? base.usualDoneness,
+    rest_min: { least, most: Math.max(base.rest_min.most, least) },
+    perHead_kg: Number((base.perHead_kg * (of.portion ?? 1)).toFixed(4)),
+  }
+}
+
 const given = <Value>(value: Value | undefined, usual: Value): Value => value ?? usual
 
 function geometryWith(geometry: CutGeometry, over: CutOverrides): CutGeometry {

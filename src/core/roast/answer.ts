@@ -6,7 +6,7 @@ import { boilingPoint } from '../heat/vapour'
 import { type Yield, yieldOf } from '../portions/portions'
 import { type Program, pullStageIndex, staysInHeat } from '../program/stage'
 import { hasMoments, placeTending, untended } from '../program/tending'
-import { donenessScale } from '../reference/doneness'
+import { scaleOf } from '../reference/doneness'
 import { type Caution, cautionsOf, isBird } from '../safety/cautions'
 import { isMeantSafe, type SafetyLeast, SURE, safetyLeast } from '../safety/least'
 import type { Lethality } from '../safety/lethality'
@@ -267,7 +267,7 @@ export function answerRoast(question: RoastQuestion): RoastAnswer {
       thickness_m: body.thickness_m,
     })),
     gap_k: Math.max(...pullCore_c) - Math.min(...pullCore_c),
-    slice: sliceOf(run.kernels[0] as RoastKernel, donenessScale(cut.doneness), thickness_m),
+    slice: sliceOf(run.kernels[0] as RoastKernel, scaleOf(cut), thickness_m),
     yield: yieldOf(cut, piece.mass_kg, run),
     lethality,
     warm_s,

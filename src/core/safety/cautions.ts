@@ -1,7 +1,7 @@
 import type { OvenKind } from '../heat/environment'
 import { settingOf } from '../program/stage'
 import type { Cut } from '../reference/cuts'
-import { donenessScale } from '../reference/doneness'
+import { scaleOf } from '../reference/doneness'
 import { DANGER_ZONE_C, retailOvenLeast, STANDARDS, TEMPER_LIMIT_S } from '../reference/standards'
 import type { CookRun } from '../simulate/cook'
 import { integrateLethality, type Lethality } from './lethality'
@@ -62,7 +62,7 @@ export function cautionsOf(
   const coldest = run.peak_c.indexOf(Math.min(...run.peak_c))
   const peak_c = run.peak_c[coldest] as number
   const lethality = integrateLethality(run.curve.time_s, run.curve.core_c[coldest] as Float64Array, run.curve.length)
-  const scale = donenessScale(cut.doneness)
+  const scale = scaleOf(cut)
   const bird = isBird(cut)
   const cautions: Caution[] = []
   const stuffing = run.points.indexOf('stuffing')

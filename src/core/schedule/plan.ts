@@ -5,7 +5,7 @@ import { preheatSeconds } from '../heat/oven'
 import type { PointId } from '../heat/piece'
 import type { Yield } from '../portions/portions'
 import { endsTender, type Program, type Stage } from '../program/stage'
-import { donenessScale } from '../reference/doneness'
+import { scaleOf } from '../reference/doneness'
 import { PREHEAT_SLACK_S } from '../reference/standards'
 import {
   answerRoast,
@@ -294,7 +294,7 @@ function courseOf(run: CookRun): CoursePoint[] {
 function hotterOven(request: PlanRequest, usual: RoastAnswer, left_s: number): HotterOven | undefined {
   const { prepared } = usual
   const { bodies, oven, start_c, startCore_c, parameters, floor_c, thickness_m } = prepared
-  const scale = donenessScale(request.piece.cut.doneness)
+  const scale = scaleOf(request.piece.cut)
   const rimOf = (run: CookRun) => sliceOf(run.kernels[0] as CookRun['kernels'][number], scale, thickness_m).rim_m
   const rest_s = restSeconds(usual.program)
   for (let set_c = 140; set_c <= 220; set_c += 10) {

@@ -3,7 +3,7 @@ import { HEAT_PARAMETERS } from '@/core/heat/parameters'
 import { bodiesOf } from '@/core/heat/piece'
 import { findSchool, programOf, type SchoolSettings, steadyProgram } from '@/core/program/schools'
 import { CHART_ROWS, type ChartRow } from '@/core/reference/charts'
-import { donenessScale } from '@/core/reference/doneness'
+import { scaleOf } from '@/core/reference/doneness'
 import { HOLD_TABLE, integrateLethality } from '@/core/safety/lethality'
 import { poultryDecades } from '@/core/safety/poultry'
 import { cook } from '@/core/simulate/cook'
@@ -123,7 +123,7 @@ function schoolRun(
   if (!school) throw new RangeError(`no school ${schoolId}`)
   const bodies = bodiesOf({ cut, mass_kg }, parameters)
   const program = programOf(school, { ...school.usual(cut), ...change }, cut, mass_kg)
-  const scale = donenessScale(cut.doneness)
+  const scale = scaleOf(cut)
   const answer = findPull({ bodies, program, oven, start_c, parameters }, serve_c, undefined, scale.pullFloor_c)
   const rim_m = sliceOf(
     answer.run.kernels[0] as (typeof answer.run.kernels)[number],

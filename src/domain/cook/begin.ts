@@ -1,6 +1,6 @@
 import { HEAT_PARAMETERS } from '@/core/heat/parameters'
 import { bodiesOf } from '@/core/heat/piece'
-import { donenessScale } from '@/core/reference/doneness'
+import { scaleOf } from '@/core/reference/doneness'
 import { restSeconds } from '@/core/roast/rest'
 import { AHEAD_KINDS } from '@/core/schedule/task'
 import type { MealPlan } from '../meal/make-meal'
@@ -63,7 +63,7 @@ export function cookFromMeal(meal: MealDocument, plan: MealPlan, now_s: number, 
     const roast = meal.roasts.find(({ id }) => id === placed.id)
     const cut = roast && cutAsCooked(roast)
     if (!roast || !cut) return []
-    const scale = donenessScale(cut.doneness)
+    const scale = scaleOf(cut)
     const word = roast.target && 'doneness' in roast.target ? roast.target.doneness : cut.usualDoneness
     const serve_c =
       roast.target && 'serve_c' in roast.target

@@ -1,7 +1,7 @@
 import { z } from 'zod'
 import { findCut } from '@/core/reference/cuts'
 import { houseCutPart, stagePart } from '../roast/roast-document'
-import { ident, text } from '../schema/scalars'
+import { finite, ident, text } from '../schema/scalars'
 
 /** A kitchen's own cut: a catalogue cut with some values changed. */
 export const houseCutDocument = z.strictObject({
@@ -29,10 +29,22 @@ export const houseWayDocument = z.strictObject({
   option: ident(20),
 })
 
+/** A standard of the house: what every plan of the kitchen begins with (standards.ts). */
+export const houseStandardDocument = z.strictObject({
+  kind: z.literal('standard'),
+  name: text(60).trim().min(1).describe('Such as serve.red.rare, rest.poultry, margin'),
+  value: finite.nullable().default(null),
+  option: ident(60).nullable().default(null).describe('A degree or a school, where it is one of those'),
+  set_c: finite.optional().describe('The heat of a school, °C'),
+  reason: text(200).trim().default(''),
+})
+export type HouseStandard = z.output<typeof houseStandardDocument>
+
 export const houseItemDocument = z.discriminatedUnion('kind', [
   houseCutDocument,
   houseProgramDocument,
   houseWayDocument,
+  houseStandardDocument,
 ])
 export type HouseItemDocument = z.output<typeof houseItemDocument>
 

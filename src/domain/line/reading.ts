@@ -1,8 +1,9 @@
 import { TZDate } from '@date-fns/tz'
 import { buyFor } from '@/core/portions/buy'
 import { findSchool, pullsApart } from '@/core/program/schools'
-import { findCut } from '@/core/reference/cuts'
+import { type Cut, findCut } from '@/core/reference/cuts'
 import { donenessScale } from '@/core/reference/doneness'
+import { cutByStandards, type HouseStandards, standardsOf } from '../house/standards'
 import { waysOf } from '../house/ways'
 import { fail, type Outcome, type Span, succeed } from '../problem/problem'
 import { nearestOf } from '../quantity/nearest'
@@ -97,6 +98,7 @@ export function readLine(line: string, context: LineContext): Outcome<LineReadin
   const { meanings, unknown } = readSentence(line, context)
   const asks: Ask[] = []
   const toCelsius = scaleOf(meanings)
+  const standards = standardsOf(context.house ?? [])
   const replaced = ({ from, to }: Span, by: string) =>
     `${line.slice(0, from)}${by}${line.slice(to)}`.replace(/ {2,}/g, ' ').trim()
   const added = (words: string) => `${line.trim().replace(/[,;.]$/, '')}, ${words}`
@@ -127,7 +129,7 @@ export function readLine(line: string, context: LineContext): Outcome<LineReadin
 
   const groups = byRoast(meanings)
   const roasts = groups.flatMap((group): SaidRoast[] => {
-    const roast = roastOf(group, { toCelsius, guests, roasts: groups.length, asks, replaced, added })
+    const roast = roastOf(group, { toCelsius, guests, roasts: groups.length, standards, asks, replaced, added })
     return roast ? [roast] : []
   })
   // One heat said last is the heat of all that have none of their own.
@@ -167,6 +169,7 @@ export function readLine(line: string, context: LineContext): Outcome<LineReadin
     ...(batched ? { batches: { count: batched.count, apart_min: batched.apart_min } } : {}),
     ...(away ? { away_min: away.minutes } : {}),
     ways: waysOf(context.house ?? []),
+    standards,
     wishes,
     vulnerable: table.some(({ fact }) => fact.kind === 'vulnerable'),
     ...(promise_s === undefined ? {} : { promise_s }),
@@ -178,6 +181,7 @@ interface Scene {
   readonly toCelsius: (heat: SaidHeat, role: Role) => number
   readonly guests: number | undefined
   readonly roasts: number
+  readonly standards: HouseStandards
   readonly asks: Ask[]
   readonly replaced: (at: Span, by: string) => string
   readonly added: (words: string) => string
@@ -186,10 +190,17 @@ interface Scene {
 /** A rib of beef with its bone, raw (common practice), kg. */
 const RIB_KG = 1
 
+/** A weight for so many heads, kg: to a tenth, or as the kitchen buys. */
+function asBought(known: Cut, standards: HouseStandards, heads: number): number {
+  const cut = cutByStandards(known, standards)
+  const wanted_kg = Math.min(cut.mass_kg.most, buyFor(cut, heads, undefined).mass_kg)
+  return cut.buyStep_kg === undefined ? round(wanted_kg) : wanted_kg
+}
+
 /** One roast from the meanings beside its cut. */
 function roastOf(
   group: readonly Meaning[],
-  { toCelsius, guests, roasts, asks, replaced, added }: Scene,
+  { toCelsius, guests, roasts, standards, asks, replaced, added }: Scene,
 ): SaidRoast | undefined {
   const named = group.find(({ fact }) => namesMeat(fact))
   if (!named) return undefined
@@ -396,11 +407,7 @@ function roastOf(
   if (roast.mass_kg === undefined) {
     const heads = guests === undefined ? undefined : Math.max(1, Math.round(guests / Math.max(1, roasts * count)))
     const ribs_kg = cut.startsWith('beef-rib') && bones !== undefined ? bones * RIB_KG : undefined
-    const taken_kg =
-      ribs_kg ??
-      (heads === undefined
-        ? known.mass_kg.usual
-        : round(Math.min(known.mass_kg.most, buyFor(known, heads, undefined).mass_kg)))
+    const taken_kg = ribs_kg ?? (heads === undefined ? known.mass_kg.usual : asBought(known, standards, heads))
     roast.mass_kg = taken_kg
     const { least, usual, most } = known.mass_kg
     // Sizes that are plainly apart: nobody chooses between 3.5 and 3.6.

@@ -1,5 +1,6 @@
 import type { TenderEnd } from '@/core/reference/tenderness'
 import type { HouseItem } from '../house/house-item'
+import type { HouseStandards } from '../house/standards'
 import type { HouseWays } from '../house/ways'
 import type { Span } from '../problem/problem'
 import type { StagePart } from '../roast/roast-document'
@@ -84,6 +85,7 @@ export interface LineReading {
   readonly away_min?: number
   /** How the kitchen does what a line does not say. */
   readonly ways: HouseWays
+  readonly standards: HouseStandards
   /** s since 1970; undefined where no time was said. */
   readonly promise_s?: number
   readonly asks: readonly Ask[]

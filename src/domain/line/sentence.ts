@@ -123,7 +123,9 @@ const QUOTED = /(?:remember|note)\s*(?:“([^”]*)”|"([^"]*)")/gi
 const namesOf = (house: readonly HouseItem[]) =>
   house.flatMap(({ document }) =>
     // How a kitchen does it is no name of anything.
-    document.kind === 'way' ? [] : [{ document, words: tokensOf(document.name).map(({ text }) => text) }],
+    document.kind === 'way' || document.kind === 'standard'
+      ? []
+      : [{ document, words: tokensOf(document.name).map(({ text }) => text) }],
   )
 
 /** The kitchen's own cut or program that some words name. */

@@ -32,7 +32,9 @@ function sharedHeat({ roasts }: LineReading): number | undefined {
 /** The meal document of a line about a whole table, in a kitchen. */
 export function mealFromLine(reading: LineReading, now_s: number, kitchen: MealDocument['kitchen']): MealDocument {
   const guests = reading.guests ?? USUAL_GUESTS
-  const pieces = reading.roasts.flatMap((said) => piecesOfSaid(said, reading.ways)).slice(0, MOST_ROASTS)
+  const pieces = reading.roasts
+    .flatMap((said) => piecesOfSaid(said, reading.ways, reading.standards))
+    .slice(0, MOST_ROASTS)
   const heat_c = sharedHeat(reading)
   const [only, ...others] = reading.roasts
   const meal = mealDocument.parse({

@@ -1,5 +1,6 @@
 import { findSchool, programOf, pullsApart, type School } from '@/core/program/schools'
 import { type Cut, findCut } from '@/core/reference/cuts'
+import { cutByStandards, type HouseStandards, schoolByStandards, standardsFor } from '../house/standards'
 import { asTheHouseDoes, BASTE_MIN, type HouseWays } from '../house/ways'
 import type { HeatedStage, LineReading, SaidRoast } from '../line/reading'
 import { type PlanDocument, type ProgramPart, planDocument, type StagePart } from '../roast/roast-document'
@@ -275,10 +276,21 @@ const planPart = planDocument.pick({
   notes: true,
 })
 
+/** Whether a line says how it is cooked itself. */
+const saysHow = ({ written, houseProgram, stages, school, set_c, second_c, second_min, tender }: SaidRoast): boolean =>
+  written.length > 0 ||
+  houseProgram !== undefined ||
+  stages.length > 0 ||
+  [school, set_c, second_c, second_min, tender].some((each) => each !== undefined)
+const restSaid = ({ rest_min }: SaidRoast) => (rest_min === undefined ? {} : { rest_min: heldNumber(rest_min) })
+
 /** What a plan and a meal's roast share of a roast as it was said. */
-export function partsOfSaid(roast: SaidRoast, ways: HouseWays = {}) {
-  const cut = findCut(roast.cut)
-  if (!cut) throw new RangeError(`no cut ${roast.cut}`)
+export function partsOfSaid(roast: SaidRoast, ways: HouseWays = {}, standards: HouseStandards = new Map()) {
+  const found = findCut(roast.cut)
+  if (!found) throw new RangeError(`no cut ${roast.cut}`)
+  const cut = cutByStandards(found, standards)
+  const own = saysHow(roast) ? undefined : schoolByStandards(found, standards)
+  const held = standardsFor(found, standards)
   const salted = roast.preparation === undefined || roast.preparation === 'dry_salt'
   // What a glaze is made of no stage knows.
   const glazes = roast.tending.flatMap(({ act, said }) =>
@@ -296,8 +308,9 @@ export function partsOfSaid(roast: SaidRoast, ways: HouseWays = {}) {
       stuffed: roast.stuffed ?? false,
       legs: roast.legs ?? 'tied',
       ...(roast.houseCut ? { house: roast.houseCut.house } : {}),
+      ...(held || own ? { standards: { ...held, ...(own?.reason ? { school: own.reason } : {}) } } : {}),
     },
-    program: programOfSaid(roast, cut),
+    program: own ? withCare({ ...own.program, ...restSaid(roast) }, roast, cut) : programOfSaid(roast, cut),
     ...(roast.serve_c !== undefined
       ? { target: { serve_c: heldNumber(roast.serve_c) } }
       : roast.doneness !== undefined
@@ -311,8 +324,8 @@ export function partsOfSaid(roast: SaidRoast, ways: HouseWays = {}) {
 }
 
 /** The pieces that a roast said once stands for, as a meal holds them but for their place in it. */
-export function piecesOfSaid(said: SaidRoast, ways: HouseWays = {}) {
-  const { cut, preparation, ...parts } = partsOfSaid(said, ways)
+export function piecesOfSaid(said: SaidRoast, ways: HouseWays = {}, standards: HouseStandards = new Map()) {
+  const { cut, preparation, ...parts } = partsOfSaid(said, ways, standards)
   return Array.from({ length: said.count }, (_, i) => ({
     title: said.count === 1 ? cut.name : `${cut.name} ${i + 1} of ${said.count}`,
     ...parts,
@@ -324,7 +337,7 @@ export function piecesOfSaid(said: SaidRoast, ways: HouseWays = {}) {
 export function planFromLine(reading: LineReading, now_s: number): PlanDocument {
   const [said] = reading.roasts
   if (!said) throw new RangeError('the line names no roast')
-  const { cut, ...parts } = partsOfSaid(said, reading.ways)
+  const { cut, ...parts } = partsOfSaid(said, reading.ways, reading.standards)
   const promise_s = promiseOf(reading, now_s)
   return planDocument.parse({
     version: 1,

@@ -4,13 +4,13 @@ import { greatestThickness, type PieceSize, usualThickness } from '@/core/heat/p
 import { findSchool, programOf, SCHOOLS, type School, type SchoolSettings } from '@/core/program/schools'
 import type { Program } from '@/core/program/stage'
 import { CUTS, type Cut, findCut } from '@/core/reference/cuts'
-import { donenessScale } from '@/core/reference/doneness'
-import { houseCut } from '@/core/reference/house-cut'
+import { scaleOf } from '@/core/reference/doneness'
+import { type CutStandards, houseCut, standardCut } from '@/core/reference/house-cut'
 import { TEMPER_LIMIT_S } from '@/core/reference/standards'
 import { type Metres, metres } from '@/core/units'
 import { fail, type Outcome, type Path, type Problem, type QuantityKind, succeed } from '../problem/problem'
 import { nearestOf } from '../quantity/nearest'
-import type { HouseCutPart, PlanDocument, SimulateDocument, StagePart } from './roast-document'
+import type { HouseCutPart, PlanDocument, SimulateDocument, StagePart, StandardsPart } from './roast-document'
 import { HEAT_RANGE_C, resolveStage, stagesOf } from './stages'
 
 /** A document whose words have been looked up and whose numbers have been checked. */
@@ -75,15 +75,35 @@ export function thicknessRange(cut: Cut, mass_kg: number): { low: number; usual:
 }
 
 /**
+ * Standards of a document as the cut knows them.
+ * @example asCutStandards({ rest_least_min: 30 }).restLeast_min // 30
+ */
+export const asCutStandards = ({
+  serves,
+  usual,
+  rest_least_min,
+  portion,
+  buy_step_kg,
+}: StandardsPart): CutStandards => ({
+  serves,
+  usual,
+  restLeast_min: rest_least_min,
+  portion,
+  buyStep_kg: buy_step_kg,
+})
+
+/**
  * The cut of a roast: the catalogue's, with the house's values and what was done to it laid over.
  * @example cutOf({ cut: 'turkey', handling: 'stuffed' }).intact // false
  */
 export function cutOf(roast: {
   readonly cut: string
   readonly house?: HouseCutPart | null
+  readonly standards?: StandardsPart | undefined
   readonly handling?: string
 }): Cut | undefined {
-  const base = findCut(roast.cut)
+  const found = findCut(roast.cut)
+  const base = found && roast.standards ? standardCut(found, asCutStandards(roast.standards)) : found
   const intact = (roast.handling ?? 'as_cut') === 'as_cut'
   if (!base) return undefined
   const { house } = roast
@@ -293,7 +313,7 @@ export function resolveRoast(
   })
 
   function resolveTarget(of: Cut, wanted: SimulateDocument['target'], into: Problem[]): ResolvedRoast['target'] {
-    const scale = donenessScale(of.doneness)
+    const scale = scaleOf(of)
     const usual = scale.degrees.find(({ id }) => id === of.usualDoneness)?.serve_c ?? 60
     if (wanted === undefined) return { kind: 'serve', serve_c: usual }
     if ('pull_c' in wanted) {

@@ -25,6 +25,21 @@ export const houseCutPart = z.strictObject({
 })
 export type HouseCutPart = z.output<typeof houseCutPart>
 
+/** What its kitchen's standards were for this cut when it was planned: one changed later changes no plan that is made. */
+export const standardsPart = z.strictObject({
+  serves: z
+    .record(text(60), finite.min(40).max(98))
+    .refine((serves) => Object.keys(serves).length <= 20, 'names at most 20 degrees')
+    .optional()
+    .describe('Served at, °C, by scale and degree, such as red.medium-rare'),
+  usual: ident(60).optional().describe('The degree where nobody says one'),
+  rest_least_min: finite.min(0).max(180).optional(),
+  portion: finite.min(0.4).max(2.5).optional().describe('Of the usual portion'),
+  buy_step_kg: finite.min(0.01).max(5).optional().describe('Weights to buy are rounded up to a step of'),
+  school: text(200).optional().describe('Why it is cooked in this school, where the kitchen said so'),
+})
+export type StandardsPart = z.output<typeof standardsPart>
+
 export const roastPart = z.strictObject({
   cut: ident(80).describe('Cut id from the catalogue, such as beef-rib-bone-in'),
   mass_kg: finite.describe('Raw weight as bought, kg'),
@@ -54,6 +69,7 @@ export const roastPart = z.strictObject({
     .describe('Thickness of the thin end over the thick one; null: tied even'),
   icy_core_c: finite.nullable().default(null).describe('Centre still colder than start_c: part-frozen, °C'),
   house: houseCutPart.nullable().default(null).describe('House values laid over the catalogue cut'),
+  standards: standardsPart.optional().describe("Its kitchen's standards, under the house's values"),
   supplier: text(80).trim().default('').describe('Who it is from: pieces of one butcher are alike'),
 })
 

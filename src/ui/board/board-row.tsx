@@ -1,5 +1,5 @@
 'use client'
-import { donenessScale } from '@/core/reference/doneness'
+import { scaleOf } from '@/core/reference/doneness'
 import { type BoardItem, sameOven, sameTable, settingOf } from '@/domain/cook/board'
 import type { CookEntry } from '@/domain/cook/cook-document'
 import type { Forecast, PeakWatch, Way } from '@/domain/cook/forecast'
@@ -73,7 +73,7 @@ export function BoardRow({ board, forecast, peak, units, cook, run, compact = fa
   const finishes = own.some(({ step, state: each }) => step.kind === 'finish' && each === 'open')
   const degreeOf = (peak_c: number) => {
     const cut = cutAsCooked(item)
-    const degrees = cut ? donenessScale(cut.doneness).degrees : []
+    const degrees = cut ? scaleOf(cut).degrees : []
     return degrees.findLast(({ from_c }) => from_c <= peak_c)?.id.replaceAll('-', ' ') ?? 'less done than anyone asks'
   }
   const take = (way: Way) => {

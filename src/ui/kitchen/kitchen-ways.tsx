@@ -8,6 +8,7 @@ import { clock, day, mass, temperature, type Units } from '@/words/units'
 import { Choice } from '../controls/choice'
 import { Ways } from '../controls/ways'
 import { saidOf, send } from '../shell/client'
+import { type ShownChange, Standards } from './standards'
 
 /** How a kitchen reads and how it does what kitchens differ about: where its next plans start. */
 export function KitchenWays({
@@ -15,6 +16,7 @@ export function KitchenWays({
   name,
   customs: first,
   house,
+  changes,
   units,
   now_s,
 }: {
@@ -22,6 +24,7 @@ export function KitchenWays({
   readonly name: string
   readonly customs: Customs
   readonly house: readonly HouseItem[]
+  readonly changes: readonly ShownChange[]
   readonly units: Units
   readonly now_s: number
 }) {
@@ -97,6 +100,7 @@ export function KitchenWays({
           {said}
         </p>
       </section>
+      <Standards kitchen={kitchen} house={house} changes={changes} units={shown} />
       <section className="rounded-2xl border border-line bg-sheet p-4 sm:p-5">
         <h2 className="font-display text-2xl font-semibold">Where kitchens differ</h2>
         <p className="text-base text-soft">

@@ -62,7 +62,7 @@ export function AddToMeal({
     let meal = document
     let key = ''
     for (const said of roasts)
-      for (const piece of piecesOfSaid(said, read.value.ways)) {
+      for (const piece of piecesOfSaid(said, read.value.ways, read.value.standards)) {
         key = freshId(meal, said.cut)
         const heads =
           guests === undefined ? headsLeft(meal, piece.roast) : Math.round(guests / (roasts.length * said.count))

@@ -2,7 +2,7 @@
 import { Pin, PinOff, Trash2 } from 'lucide-react'
 import { useId } from 'react'
 import { SCHOOLS } from '@/core/program/schools'
-import { donenessScale } from '@/core/reference/doneness'
+import { scaleOf } from '@/core/reference/doneness'
 import type { HouseItem } from '@/domain/house/house-item'
 import { stagesOfRoast } from '@/domain/meal/batches'
 import type { MealPlan } from '@/domain/meal/make-meal'
@@ -216,7 +216,7 @@ function RoastWords({
   const own = cutOf(roast.roast)
   const cut = cutAsCooked(roast)
   if (!cut || !own) return null
-  const scale = donenessScale(cut.doneness)
+  const scale = scaleOf(cut)
   const school = 'school' in roast.program ? roast.program : undefined
   const served = roast.target && 'doneness' in roast.target ? roast.target.doneness : undefined
   const at_c = roast.target && 'serve_c' in roast.target ? roast.target.serve_c : undefined

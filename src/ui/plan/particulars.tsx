@@ -1,5 +1,5 @@
 'use client'
-import { donenessScale } from '@/core/reference/doneness'
+import { scaleOf } from '@/core/reference/doneness'
 import { preparationOf } from '@/domain/plan/make-plan'
 import { cutAsCooked } from '@/domain/roast/resolve'
 import type { PlanDocument, ROAST_SURFACES } from '@/domain/roast/roast-document'
@@ -31,7 +31,7 @@ export function Particulars({
   const { roast } = document
   const cut = cutAsCooked(document)
   if (!cut) return null
-  const scale = donenessScale(cut.doneness)
+  const scale = scaleOf(cut)
   const roastWith = (part: Partial<PlanDocument['roast']>) =>
     change((last) => ({ ...last, roast: { ...last.roast, ...part } }))
   const wished = Object.values(document.wishes).reduce((sum, count) => sum + count, 0)

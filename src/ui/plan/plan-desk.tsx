@@ -16,6 +16,7 @@ import { withRoles } from '@/domain/roast/stages'
 import { STORED } from '@/domain/stored/stored'
 import { cautionWords } from '@/words/cautions'
 import { chanceWords, pullSafetyWords, shownWords } from '@/words/safety'
+import { standardsSentence } from '@/words/standards'
 import { day, duration, length, mass, rise, temperature, type Units } from '@/words/units'
 import { COLOUR_NAMES, cutName, INPUT_NAMES, POINT_NAMES, TENDERNESS_NAMES } from '@/words/words'
 import { BeginCook } from '../board/begin-cook'
@@ -87,6 +88,7 @@ export function PlanDesk({
   const stages = stagesOfDocument(document)
   const { plan } = live
   const cut = cutAsCooked(document)
+  const standards = standardsSentence(document.roast.standards, units)
   const school = 'school' in document.program ? findSchool(document.program.school) : undefined
   const pull = plan.tasks.find((task) => task.kind === 'pull')
   const draft = useDraft(planId, first, STORED.roast)
@@ -157,6 +159,15 @@ export function PlanDesk({
           change={change}
         />
       </section>
+
+      {standards && (
+        <p className="text-lg text-soft" data-testid="as-the-house">
+          {standards}{' '}
+          <Link href={`/k/${kitchen}/ways`} prefetch={false} className="underline underline-offset-4">
+            House standards
+          </Link>
+        </p>
+      )}
 
       <LearnedCard document={document} kitchen={kitchen} units={units} change={change} />
 

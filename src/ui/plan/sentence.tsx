@@ -2,7 +2,7 @@
 import { type ReactNode, useId } from 'react'
 import { findSchool, SCHOOLS } from '@/core/program/schools'
 import { CUTS, findCut } from '@/core/reference/cuts'
-import { donenessScale } from '@/core/reference/doneness'
+import { scaleOf } from '@/core/reference/doneness'
 import { TENDER_ENDS, type TenderEnd } from '@/core/reference/tenderness'
 import { celsiusToFahrenheit, fahrenheitToCelsius, INCH_M, POUND_KG } from '@/core/units'
 import { unlearned } from '@/domain/learn/learned'
@@ -71,7 +71,7 @@ export function Sentence({ document, usualThickness_mm, problems, units, now_s, 
   }
   const ready = useHydrated()
   if (!cut || !own) return null
-  const scale = donenessScale(cut.doneness)
+  const scale = scaleOf(cut)
   const serve_c =
     target && 'serve_c' in target
       ? target.serve_c

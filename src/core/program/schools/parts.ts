@@ -1,6 +1,6 @@
 import type { Cover } from '../../heat/environment'
 import type { Cut } from '../../reference/cuts'
-import { donenessScale } from '../../reference/doneness'
+import { scaleOf } from '../../reference/doneness'
 import { commonPractice, type Source } from '../../reference/source'
 import { type TenderEnd, tenderSeconds } from '../../reference/tenderness'
 import { celsius, minutes, type Seconds, seconds } from '../../units'
@@ -92,7 +92,7 @@ export const tend = (act: Tending['act'], at_min: number, every_s?: Seconds): Te
  * @example usualServe(findCut('beef-rib-bone-in')) // 55
  */
 export const usualServe = (cut: Cut): number =>
-  donenessScale(cut.doneness).degrees.find(({ id }) => id === cut.usualDoneness)?.serve_c ?? 55
+  scaleOf(cut).degrees.find(({ id }) => id === cut.usualDoneness)?.serve_c ?? 55
 /**
  * Whether it is a whole bird, with breast and thigh.
  * @example isBird(findCut('turkey')) // true

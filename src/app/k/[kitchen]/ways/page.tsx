@@ -2,7 +2,7 @@ import type { Metadata } from 'next'
 import { unitsOf } from '@/app/reader'
 import { Refused } from '@/app/refused'
 import { nowSeconds } from '@/server/environment'
-import { houseItemsOf } from '@/server/house'
+import { houseChangesOf, houseItemsOf } from '@/server/house'
 import { kitchensOfHouse } from '@/server/kitchen'
 import { KitchenWays } from '@/ui/kitchen/kitchen-ways'
 import { Header } from '@/ui/shell/header'
@@ -11,9 +11,10 @@ export const metadata: Metadata = { title: 'How we do it' }
 
 export default async function WaysPage({ params }: { params: Promise<{ kitchen: string }> }) {
   const { kitchen: slug } = await params
-  const [house, kitchens] = await Promise.all([houseItemsOf(slug), kitchensOfHouse()])
+  const [house, changes, kitchens] = await Promise.all([houseItemsOf(slug), houseChangesOf(slug), kitchensOfHouse()])
   const kitchen = kitchens.find((each) => each.slug === slug)
   if (!house.ok) return <Refused problems={house.problems} />
+  if (!changes.ok) return <Refused problems={changes.problems} />
   if (!kitchen) return <Refused problems={[{ code: 'not_found', path: ['kitchen'], what: slug }]} />
   const units = await unitsOf(kitchen)
   return (
@@ -30,6 +31,13 @@ export default async function WaysPage({ params }: { params: Promise<{ kitchen: 
             date_order: kitchen.dateOrder,
           }}
           house={house.value}
+          changes={changes.value.map(({ id, at, by, before, after }) => ({
+            id,
+            at_s: at.getTime() / 1000,
+            by,
+            before,
+            after,
+          }))}
           units={units}
           now_s={nowSeconds()}
         />
