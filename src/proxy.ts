@@ -31,6 +31,10 @@ function isReadable(text: string): boolean {
   }
 }
 
+/** Pictures are sent as they are, to where pictures are kept. */
+const PICTURES: ReadonlySet<string> = new Set(['image/jpeg', 'image/png', 'image/webp'])
+const isPictureOf = (path: string) => /^\/api\/k\/[^/]+\/cooks\/[^/]+\/photos$/.test(path)
+
 /** Whether a request that writes comes from a page of ours, or from something that is no page. */
 function fromElsewhere(request: NextRequest): boolean {
   const site = request.headers.get('sec-fetch-site')
@@ -55,7 +59,8 @@ function refusalOf(request: NextRequest): Refusal | undefined {
   const length = Number(request.headers.get('content-length') ?? 0)
   const media = request.headers.get('content-type')?.split(';')[0]?.trim().toLowerCase()
   const hasBody = length > 0 || request.headers.has('transfer-encoding')
-  if (hasBody && media !== 'application/json') return refusal(415, 'malformed', 'send it as application/json')
+  if (hasBody && media !== 'application/json' && !(isPictureOf(pathname) && PICTURES.has(media ?? '')))
+    return refusal(415, 'malformed', 'send it as application/json')
   if (length > MOST_BYTES) return refusal(413, 'too_large', '')
   return undefined
 }

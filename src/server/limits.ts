@@ -17,6 +17,9 @@ export const POOLS = {
   headless: { threads: 2, waiting: 16, niceness: 15 },
 } as const
 
+/** Pictures of one roast. */
+export const PHOTOS_PER_ROAST = 3
+
 /** The database is given up on after this, ms. */
 export const DATABASE_MS = 1200
 /** Work that the database holds longer than this is let go of, and said to be: the longest job and its queue fit in it, ms. */
@@ -38,6 +41,8 @@ export const BODY = {
   plan: { bytes: 64 * KB, depth: 10, items: 100 },
   meal: { bytes: 512 * KB, depth: 12, items: 120 },
   entries: { bytes: 512 * KB, depth: 4, items: 500 },
+  /** A picture, shrunk where it was taken. */
+  photo: { bytes: 1536 * KB, depth: 0, items: 0 },
   readings: { bytes: 1024 * KB, depth: 4, items: 5000 },
   simulate: { bytes: 64 * KB, depth: 10, items: 100 },
   estimate: { bytes: 1024 * KB, depth: 10, items: 20_000 },

@@ -109,6 +109,7 @@ export function problemSentence(problem: Problem, units: Units): string {
     case 'too_deep':
       return `Its parts lie more than ${problem.most} deep in each other: that is no document of this kitchen.`
     case 'too_many':
+      if (problem.path[0] === 'photos') return `There are ${problem.most} pictures of it already: take one away first.`
       return `A list in it has more than ${problem.most} entries, the most this address takes. Send it in parts.`
     case 'out_of_time':
       return `No answer within ${problem.limit_s} s. Ask for less: fewer roasts and sides, fewer stages or members.`

@@ -21,6 +21,7 @@ const LAYERS: Readonly<Record<string, { readonly layers: readonly string[]; read
       'papaparse',
       'piscina',
       'pino',
+      'sharp',
       'node:crypto',
       'node:fs',
       'node:fs/promises',

@@ -51,11 +51,11 @@ export const respond = <Schema extends z.ZodType>(
   status = 200,
 ): Response => (outcome.ok ? answer(schema, outcome.value, status) : refuse(outcome.problems))
 
-/** The request's body as text, read no further than its route's limit. */
-async function textWithin(request: Request, { bytes }: BodyLimit): Promise<Outcome<string>> {
+/** The request's body, read no further than its route's limit. */
+export async function bytesOf(request: Request, { bytes }: BodyLimit): Promise<Outcome<Buffer>> {
   const tooLarge = fail({ code: 'too_large', path: [], most_bytes: bytes })
   if (Number(request.headers.get('content-length') ?? 0) > bytes) return tooLarge
-  if (!request.body) return succeed('')
+  if (!request.body) return succeed(Buffer.alloc(0))
   const reader = request.body.getReader()
   const parts: Uint8Array[] = []
   let length = 0
@@ -69,17 +69,18 @@ async function textWithin(request: Request, { bytes }: BodyLimit): Promise<Outco
     }
     parts.push(value)
   }
-  return succeed(new TextDecoder().decode(Buffer.concat(parts)))
+  return succeed(Buffer.concat(parts))
 }
 
 /** The text of the request's JSON body, no larger, deeper or longer than its route takes. */
 export async function bodyTextOf(request: Request, limit: BodyLimit): Promise<Outcome<string>> {
-  const text = await textWithin(request, limit)
-  if (!text.ok) return text
-  const { depth, items } = jsonShape(text.value)
+  const read = await bytesOf(request, limit)
+  if (!read.ok) return read
+  const text = new TextDecoder().decode(read.value)
+  const { depth, items } = jsonShape(text)
   if (depth > limit.depth) return fail({ code: 'too_deep', path: [], most: limit.depth })
   if (items > limit.items) return fail({ code: 'too_many', path: [], most: limit.items })
-  return text
+  return succeed(text)
 }
 
 /** The request's JSON body, or a problem. */

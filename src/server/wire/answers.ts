@@ -76,6 +76,9 @@ export const readingsAnswer = z.object({
   refused: z.array(z.object({ place: z.int(), problems: z.array(computed) })),
 })
 
+export const photoAnswer = z.object({ id, item: z.string(), width: z.int(), height: z.int() })
+export const photosAnswer = z.array(photoAnswer)
+
 export const houseItemAnswer = z.object({ id, document: houseItemDocument })
 export const houseListAnswer = z.array(houseItemAnswer)
 export const removedAnswer = z.object({ removed: z.literal(true) })

@@ -11,6 +11,7 @@ import { questionOfItem } from '@/domain/cook/forecast'
 import { coolingWords } from '@/words/after-words'
 import { ASPECT_NAMES, ateName } from '@/words/story-words'
 import { duration, temperature, type Units } from '@/words/units'
+import { Photos } from '../photos/photos'
 import { blank, type LiveCook } from './use-cook'
 
 /** A few taps before bed: how it ate. Each stands for itself, none must be said. */
@@ -50,6 +51,7 @@ export function HowItAte({
             board={board}
             alone={served.length === 1}
             kitchen={kitchen}
+            cookId={cookId}
             now_s={now_s}
             units={units}
             add={add}
@@ -64,6 +66,7 @@ function OneRoast({
   board,
   alone,
   kitchen,
+  cookId,
   now_s,
   units,
   add,
@@ -71,6 +74,7 @@ function OneRoast({
   readonly board: BoardItem
   readonly alone: boolean
   readonly kitchen: string
+  readonly cookId: string
   readonly now_s: number
   readonly units: Units
   readonly add: LiveCook['add']
@@ -115,6 +119,7 @@ function OneRoast({
         <LeftOver said={said('left')} pounds={units.mass === 'lb'} say={(text) => say('left', text)} />
         <Change said={said('change')} say={(text) => say('change', text)} title={item.title} />
       </div>
+      <Photos kitchen={kitchen} cookId={cookId} item={item.id} title={item.title} units={units} />
       {Number(said('left')) > 0 && (
         <Cooling board={board} now_s={now_s} kitchen={kitchen} units={units} left_kg={Number(said('left'))} />
       )}

@@ -1,6 +1,7 @@
 import type { StoryItem } from '@/domain/cook/story/story'
 import { ateSentence, causeSentence, laterWords, storySchool } from '@/words/story-words'
 import { clock, mass, shortDay, temperature, type Units } from '@/words/units'
+import { Picture, type ShownPhoto } from '../photos/photos'
 import { StoryChart } from './story-chart'
 
 const seconds = (at: string | null) => (at === null ? undefined : Date.parse(at) / 1000)
@@ -12,7 +13,17 @@ const ROWS = [
 ] as const
 
 /** One roast of a cook that is over: its curve, its times, why, and how it ate. */
-export function StoryView({ item, units }: { readonly item: StoryItem; readonly units: Units }) {
+export function StoryView({
+  item,
+  kitchen,
+  photos,
+  units,
+}: {
+  readonly item: StoryItem
+  readonly kitchen: string
+  readonly photos: readonly ShownPhoto[]
+  readonly units: Units
+}) {
   const ate = ateSentence(item.ate, units)
   const in_s = seconds(item.went.in)
   const out_s = seconds(item.went.out)
@@ -34,6 +45,13 @@ export function StoryView({ item, units }: { readonly item: StoryItem; readonly 
           {ate}
           {item.ate.change && <span className="text-soft"> Next time: {item.ate.change}.</span>}
         </p>
+      )}
+      {photos.length > 0 && (
+        <div className="mt-3 flex flex-wrap gap-3" data-testid="story-photos">
+          {photos.map((photo) => (
+            <Picture key={photo.id} kitchen={kitchen} photo={photo} title={item.title} className="h-44" />
+          ))}
+        </div>
       )}
       <div className="mt-4 grid gap-x-10 gap-y-6 lg:grid-cols-[minmax(0,3fr)_minmax(0,2fr)]">
         {item.read_curve.length > 1 || item.planned_curve.length > 1 ? (

@@ -23,19 +23,25 @@ export class JsonText {
 }
 
 /** Sends a request to the server, with a JSON body where one is given. */
-export async function send<Value>(
+export const send = <Value>(
   address: string,
   method: 'GET' | 'POST' | 'PUT' | 'DELETE',
   body?: unknown,
-): Promise<Answered<Value>> {
+): Promise<Answered<Value>> =>
+  answered(address, {
+    method,
+    headers: body === undefined ? {} : { 'content-type': 'application/json' },
+    ...(body === undefined ? {} : { body: body instanceof JsonText ? body.text : JSON.stringify(body) }),
+  })
+
+/** Sends a picture as it is. */
+export const sendPicture = <Value>(address: string, picture: Blob): Promise<Answered<Value>> =>
+  answered(address, { method: 'POST', headers: { 'content-type': picture.type }, body: picture })
+
+async function answered<Value>(address: string, request: RequestInit): Promise<Answered<Value>> {
   let response: Response
   try {
-    response = await fetch(address, {
-      method,
-      headers: body === undefined ? {} : { 'content-type': 'application/json' },
-      ...(body === undefined ? {} : { body: body instanceof JsonText ? body.text : JSON.stringify(body) }),
-      signal: AbortSignal.timeout(LIMIT_MS),
-    })
+    response = await fetch(address, { ...request, signal: AbortSignal.timeout(LIMIT_MS) })
   } catch {
     return { ok: false, status: undefined, problems: [], body: undefined }
   }

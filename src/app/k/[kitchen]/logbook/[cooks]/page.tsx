@@ -4,6 +4,7 @@ import { unitsOf } from '@/app/reader'
 import { Refused } from '@/app/refused'
 import { kitchensOfHouse } from '@/server/kitchen'
 import { storiesOf } from '@/server/logbook'
+import { photosOf } from '@/server/photos'
 import { CookAgain } from '@/ui/logbook/cook-again'
 import { StoriesCompared, StoryView } from '@/ui/logbook/story-view'
 import { Header } from '@/ui/shell/header'
@@ -20,6 +21,7 @@ export default async function StoryPage({ params }: { params: Promise<{ kitchen:
   const { kitchen, cooks } = found.value
   const units = await unitsOf(kitchen)
   const [first] = cooks
+  const photos = cooks.length === 1 && first ? await photosOf(slug, first.id) : undefined
   const link = 'inline-flex min-h-11 items-center text-lg underline underline-offset-4'
   return (
     <>
@@ -70,7 +72,13 @@ export default async function StoryPage({ params }: { params: Promise<{ kitchen:
               </div>
             </div>
             {first.story.items.map((item) => (
-              <StoryView key={item.id} item={item} units={units} />
+              <StoryView
+                key={item.id}
+                item={item}
+                kitchen={slug}
+                photos={photos?.ok ? photos.value.filter((each) => each.item === item.id) : []}
+                units={units}
+              />
             ))}
           </>
         )}
