@@ -31,9 +31,16 @@ function isReadable(text: string): boolean {
   }
 }
 
-/** Pictures are sent as they are, to where pictures are kept. */
-const PICTURES: ReadonlySet<string> = new Set(['image/jpeg', 'image/png', 'image/webp'])
-const isPictureOf = (path: string) => /^\/api\/k\/[^/]+\/cooks\/[^/]+\/photos$/.test(path)
+/** What is sent as it is, and where to: pictures, and parts of files. */
+const SENT_AS_IS: readonly { readonly to: RegExp; readonly media: ReadonlySet<string> }[] = [
+  {
+    to: /^\/api\/k\/[^/]+\/cooks\/[^/]+\/photos$/,
+    media: new Set(['image/jpeg', 'image/png', 'image/webp']),
+  },
+  { to: /^\/api\/k\/[^/]+\/whole\/parts$/, media: new Set(['application/octet-stream']) },
+]
+const isTaken = (path: string, media: string | undefined) =>
+  media === 'application/json' || SENT_AS_IS.some((each) => each.to.test(path) && each.media.has(media ?? ''))
 
 /** Whether a request that writes comes from a page of ours, or from something that is no page. */
 function fromElsewhere(request: NextRequest): boolean {
@@ -59,8 +66,7 @@ function refusalOf(request: NextRequest): Refusal | undefined {
   const length = Number(request.headers.get('content-length') ?? 0)
   const media = request.headers.get('content-type')?.split(';')[0]?.trim().toLowerCase()
   const hasBody = length > 0 || request.headers.has('transfer-encoding')
-  if (hasBody && media !== 'application/json' && !(isPictureOf(pathname) && PICTURES.has(media ?? '')))
-    return refusal(415, 'malformed', 'send it as application/json')
+  if (hasBody && !isTaken(pathname, media)) return refusal(415, 'malformed', 'send it as application/json')
   if (length > MOST_BYTES) return refusal(413, 'too_large', '')
   return undefined
 }

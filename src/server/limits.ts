@@ -17,6 +17,11 @@ export const POOLS = {
   headless: { threads: 2, waiting: 16, niceness: 15 },
 } as const
 
+/** The thread that reads and writes whole files, one at a time, and how long one may take, ms. */
+export const FILES = { waiting: 4, niceness: 19, deadline_ms: 600_000, page_ms: 15_000 } as const
+/** A file that is brought in in parts: all of it, bytes. */
+export const BROUGHT = { most: 4 * 1024 ** 3 } as const
+
 /** Pictures of one roast. */
 export const PHOTOS_PER_ROAST = 3
 
@@ -42,6 +47,7 @@ export const BODY = {
   meal: { bytes: 512 * KB, depth: 12, items: 120 },
   entries: { bytes: 512 * KB, depth: 4, items: 500 },
   /** A picture, shrunk where it was taken. */
+  part: { bytes: 1024 * KB, depth: 0, items: 0 },
   photo: { bytes: 1536 * KB, depth: 0, items: 0 },
   readings: { bytes: 1024 * KB, depth: 4, items: 5000 },
   simulate: { bytes: 64 * KB, depth: 10, items: 100 },

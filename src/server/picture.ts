@@ -35,3 +35,14 @@ export async function pictureOf(sent: Buffer): Promise<Picture | undefined> {
     return undefined
   }
 }
+
+/** A picture that says it was kept already: taken as it is where it is one of ours, made anew where it is not. */
+export async function pictureAsKept(bytes: Buffer): Promise<Picture | undefined> {
+  const { format, width, height, exif, xmp, icc } = (await sharp(bytes, { limitInputPixels: MOST_PIXELS })
+    .metadata()
+    .catch(() => undefined)) ?? { format: undefined }
+  const ours = format === 'webp' && width !== undefined && height !== undefined && !exif && !xmp && !icc
+  if (!ours || Math.max(width, height) > SIDE_PX || bytes.length > MOST_KEPT) return pictureOf(bytes)
+  return { width, height, hash: createHash('sha256').update(bytes).digest('hex'), picture: bytes }
+}
+const MOST_KEPT = 1_900_000

@@ -34,6 +34,8 @@ const TABLES = [
   'readings_aside',
   'cook_stories',
   'record_entries',
+  'house_changes',
+  'photos',
 ] as const
 
 /** Every table's count, and a sum over every row of it as text, in an order of its own. */

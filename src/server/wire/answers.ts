@@ -4,6 +4,7 @@ import { houseItemDocument } from '@/domain/house/house-item'
 import { mealDocument } from '@/domain/meal/meal-document'
 import { recordEntry } from '@/domain/record/record'
 import { planDocument } from '@/domain/roast/roast-document'
+import { WHOLE_KINDS } from '@/domain/whole/whole'
 
 /**
  * What leaves over HTTP, each answer with a schema of its own: an answer is made by parsing, so what a
@@ -74,6 +75,17 @@ export const readingsAnswer = z.object({
   kept: z.int(),
   known: z.int(),
   refused: z.array(z.object({ place: z.int(), problems: z.array(computed) })),
+})
+
+export const broughtAnswer = z.object({ bytes: z.int() })
+const wholeCounts = z.record(z.enum(WHOLE_KINDS), z.int())
+export const wholeAnswer = z.object({
+  kitchen: z.string(),
+  made: z.string(),
+  adds: wholeCounts,
+  there: wholeCounts,
+  left: z.array(z.object({ what: z.string(), why: z.string() })),
+  leftMore: z.int(),
 })
 
 export const photoAnswer = z.object({ id, item: z.string(), width: z.int(), height: z.int() })

@@ -9,6 +9,7 @@ import { Choice } from '../controls/choice'
 import { Ways } from '../controls/ways'
 import { saidOf, send } from '../shell/client'
 import { type ShownChange, Standards } from './standards'
+import { WholeKitchen } from './whole-kitchen'
 
 /** How a kitchen reads and how it does what kitchens differ about: where its next plans start. */
 export function KitchenWays({
@@ -119,6 +120,7 @@ export function KitchenWays({
           />
         </div>
       </section>
+      <WholeKitchen kitchen={kitchen} units={shown} />
     </div>
   )
 }

@@ -1,7 +1,7 @@
 'use client'
 import { useEffect, useState } from 'react'
 import type { Units } from '@/words/units'
-import { saidOf, send, sendPicture } from '../shell/client'
+import { saidOf, send, sendBytes } from '../shell/client'
 
 export interface ShownPhoto {
   readonly id: string
@@ -57,7 +57,7 @@ export function Photos({
     setSaid('One moment …')
     const picture = await shrunk(file)
     if (!picture) return setSaid('This device cannot open that file as a picture: choose a JPEG, PNG or WebP.')
-    const kept = await sendPicture<ShownPhoto>(`${address}?item=${encodeURIComponent(item)}`, picture)
+    const kept = await sendBytes<ShownPhoto>(`${address}?item=${encodeURIComponent(item)}`, picture, picture.type)
     if (!kept.ok) return setSaid(`Not kept; the picture is still on this device. ${saidOf(kept, units)}`)
     setPhotos((last) => [...last.filter(({ id }) => id !== kept.value.id), kept.value])
     setSaid('')

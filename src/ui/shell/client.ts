@@ -27,21 +27,30 @@ export const send = <Value>(
   address: string,
   method: 'GET' | 'POST' | 'PUT' | 'DELETE',
   body?: unknown,
+  limit_ms = LIMIT_MS,
 ): Promise<Answered<Value>> =>
-  answered(address, {
-    method,
-    headers: body === undefined ? {} : { 'content-type': 'application/json' },
-    ...(body === undefined ? {} : { body: body instanceof JsonText ? body.text : JSON.stringify(body) }),
-  })
+  answered(
+    address,
+    {
+      method,
+      headers: body === undefined ? {} : { 'content-type': 'application/json' },
+      ...(body === undefined ? {} : { body: body instanceof JsonText ? body.text : JSON.stringify(body) }),
+    },
+    limit_ms,
+  )
 
-/** Sends a picture as it is. */
-export const sendPicture = <Value>(address: string, picture: Blob): Promise<Answered<Value>> =>
-  answered(address, { method: 'POST', headers: { 'content-type': picture.type }, body: picture })
+/** Sends a picture as it is, or a part of a file. */
+export const sendBytes = <Value>(
+  address: string,
+  bytes: Blob,
+  type = 'application/octet-stream',
+): Promise<Answered<Value>> =>
+  answered(address, { method: 'POST', headers: { 'content-type': type }, body: bytes }, LIMIT_MS)
 
-async function answered<Value>(address: string, request: RequestInit): Promise<Answered<Value>> {
+async function answered<Value>(address: string, request: RequestInit, limit_ms: number): Promise<Answered<Value>> {
   let response: Response
   try {
-    response = await fetch(address, { ...request, signal: AbortSignal.timeout(LIMIT_MS) })
+    response = await fetch(address, { ...request, signal: AbortSignal.timeout(limit_ms) })
   } catch {
     return { ok: false, status: undefined, problems: [], body: undefined }
   }

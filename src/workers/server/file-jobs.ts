@@ -1,0 +1,3 @@
+/** Work on whole files, each a job that crosses to a thread and back as plain data. */
+export { takeWhole } from './whole-in'
+export { writeWhole } from './whole-out'
