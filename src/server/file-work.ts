@@ -1,7 +1,7 @@
 import { existsSync } from 'node:fs'
 import { join } from 'node:path'
 import { Piscina } from 'piscina'
-import { fail, type Outcome } from '@/domain/problem/problem'
+import { fail, type Outcome, succeed } from '@/domain/problem/problem'
 import type * as jobs from '@/workers/server/file-jobs'
 import { FILES, RETRY_AFTER_S } from './limits'
 
@@ -36,15 +36,14 @@ export async function onFiles<Name extends JobName>(
   name: Name,
   input: Parameters<Jobs[Name]>[0],
   deadline_ms: number = FILES.deadline_ms,
-): Promise<Answer<Name>> {
+): Promise<Outcome<Answer<Name>>> {
   const deadline = AbortSignal.timeout(deadline_ms)
-  const refused = (refusal: Outcome<never>) => refusal as Answer<Name>
   try {
-    return (await pool().run(input, { name, signal: deadline })) as Answer<Name>
+    return succeed((await pool().run(input, { name, signal: deadline })) as Answer<Name>)
   } catch (problem) {
-    if (deadline.aborted) return refused(fail({ code: 'out_of_time', path: [], limit_s: deadline_ms / 1000 }))
+    if (deadline.aborted) return fail({ code: 'out_of_time', path: [], limit_s: deadline_ms / 1000 })
     if (problem instanceof Error && /queue/i.test(problem.message))
-      return refused(fail({ code: 'too_busy', path: [], retry_s: RETRY_AFTER_S }))
+      return fail({ code: 'too_busy', path: [], retry_s: RETRY_AFTER_S })
     throw problem
   }
 }

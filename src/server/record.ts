@@ -8,6 +8,7 @@ import type { KitchenRow, KitchenScope } from '@/db/repositories'
 import type { CookStory } from '@/domain/cook/story/story'
 import { parseWith } from '@/domain/problem/parse'
 import { fail, type Outcome, succeed } from '@/domain/problem/problem'
+import { kitchenDay } from '@/domain/record/day'
 import {
   brokenAt,
   type ChainedEntry,
@@ -22,8 +23,12 @@ import {
   rowsOf,
 } from '@/domain/record/record'
 import { cutAsCooked } from '@/domain/roast/resolve'
+import { limitWords, RECORD_NAMES, readWords, standsWords } from '@/words/record-words'
+import { clock, day as dayWords, kitchenUnits } from '@/words/units'
 import { nowSeconds } from './environment'
+import { onFiles } from './file-work'
 import { database, inKitchen } from './kitchen'
+import { FILES } from './limits'
 
 /** The use cases of the food-safety record. */
 
@@ -212,3 +217,57 @@ export const recordCsv = (slug: string): Promise<Outcome<string>> =>
       ),
     )
   })
+
+/** A day of the record as a sheet to print and sign. */
+export async function daySheet(slug: string, said: string | undefined): Promise<Outcome<Uint8Array>> {
+  const there = await inKitchen(slug, async (scope) => succeed(scope.kitchen))
+  if (!there.ok) return there
+  const day = kitchenDay(said, nowSeconds(), there.value.timeZone)
+  const found = await dayOfRecord(slug, day.from_s, day.before_s)
+  if (!found.ok) return found
+  const { kitchen, rows, open, length, last, broken } = found.value
+  const units = kitchenUnits(kitchen)
+  return onFiles(
+    'sheetPdf',
+    {
+      title: 'Food-safety record',
+      under: `${kitchen.name}, ${dayWords(day.from_s + 12 * 3600, units)} ${day.iso.slice(0, 4)}`,
+      columns: SHEET_COLUMNS,
+      rows: rows.map((row) => ({
+        strong: isOpen(row),
+        cells: [
+          String(row.seq),
+          clock(Date.parse(row.entry.at) / 1000, units),
+          `${RECORD_NAMES[row.entry.kind]}: ${row.entry.what}`,
+          readWords(row.entry, units),
+          limitWords(row.entry.limit, units),
+          standsWords(row),
+          `${row.entry.by}${row.entry.source === 'board' ? ', from its probes' : ''}`,
+        ],
+      })),
+      foot: [
+        rows.length === 0 ? 'Nothing was entered on this day.' : '',
+        open > 0 ? `${open} not met, and nobody said what was done.` : '',
+        broken
+          ? `Entry ${broken.seq} is not as it was when it was kept: the record was changed outside the application.`
+          : '',
+        last
+          ? `${length} entries in all, each bound to the one before it. Last seal ${last}: signed with this sheet it fixes everything up to here.`
+          : '',
+        'Your local food code decides what must be recorded, how often and how long it is kept.',
+      ].filter((line) => line !== ''),
+      sign: ['Checked and signed', 'Date'],
+      made: new Date(nowSeconds() * 1000).toISOString(),
+    },
+    FILES.page_ms,
+  )
+}
+const SHEET_COLUMNS = [
+  { name: 'No.', share: 4 },
+  { name: 'At', share: 6 },
+  { name: 'What', share: 28 },
+  { name: 'Read', share: 14 },
+  { name: 'Limit', share: 16 },
+  { name: 'Stands', share: 22 },
+  { name: 'By', share: 10 },
+]

@@ -36,7 +36,8 @@ export const wholeFile = async (
   if (!there.ok) return there
   const path = join(await tidied(), `out-${randomUUID()}.zip`)
   const made = new Date(nowSeconds() * 1000).toISOString()
-  const written = await onFiles('writeWhole', { slug, path, made })
+  const done = await onFiles('writeWhole', { slug, path, made })
+  const written = done.ok ? done.value : done
   if (!written.ok) {
     await rm(path, { force: true })
     return written
@@ -92,7 +93,8 @@ export async function takeFile(slug: string, value: unknown): Promise<Outcome<Wh
   const path = await broughtAt(slug, asked.value.file)
   if (!(await stat(path).catch(() => undefined)))
     return fail({ code: 'not_found', path: ['file'], what: asked.value.file })
-  const taken = await onFiles('takeWhole', { slug, path, take: asked.value.take })
+  const done = await onFiles('takeWhole', { slug, path, take: asked.value.take })
+  const taken = done.ok ? done.value : done
   if (taken.ok && asked.value.take) await rm(path, { force: true })
   return taken
 }

@@ -1,4 +1,4 @@
-import type { Limit, RecordKind, RecordRow } from '@/domain/record/record'
+import type { Limit, RecordEntry, RecordKind, RecordRow } from '@/domain/record/record'
 import { duration, temperature, type Units } from './units'
 
 /** The food-safety record, in words. */
@@ -36,6 +36,12 @@ export function limitWords({ most_c, least_c, within_min }: Limit, units: Units)
   if (least_c !== null) return `at least ${temperature(least_c, units)}${within}`
   return within === '' ? 'no limit' : within.trim()
 }
+
+/** What was read, and after how long. */
+export const readWords = ({ value_c, minutes }: Pick<RecordEntry, 'value_c' | 'minutes'>, units: Units): string =>
+  [value_c === null ? '' : temperature(value_c, units, 1), minutes === null ? '' : `after ${minutes} min`]
+    .filter((part) => part !== '')
+    .join(' ')
 
 /** How a row stands. */
 export const standsWords = (row: RecordRow): string =>

@@ -12,8 +12,9 @@ import {
   type RecordPlan,
   type RecordRow,
 } from '@/domain/record/record'
-import { limitWords, RECORD_ASKS, RECORD_NAMES, standsWords } from '@/words/record-words'
+import { limitWords, RECORD_ASKS, RECORD_NAMES, readWords, standsWords } from '@/words/record-words'
 import { clock, day as dayWords, degreesOf, temperature, type Units } from '@/words/units'
+import { instantOfLocal } from '../controls/local-time'
 import { saidOf, send } from '../shell/client'
 import { PrintButton } from '../shell/print-button'
 import { useHydrated } from '../shell/use-hydrated'
@@ -24,7 +25,7 @@ interface RecordViewProps {
   readonly slug: string
   readonly name: string
   readonly plan: RecordPlan | null
-  readonly day: { readonly at_s: number; readonly before: string; readonly after: string | null }
+  readonly day: { readonly iso: string; readonly at_s: number; readonly before: string; readonly after: string | null }
   readonly record: {
     readonly rows: readonly RecordRow[]
     readonly open: number
@@ -72,6 +73,9 @@ export function RecordView({ slug, name, plan, day, record, units }: RecordViewP
               The day after
             </Link>
           )}
+          <a className={quiet} href={`/api/k/${slug}/record/sheet?day=${day.iso}`}>
+            Sheet as PDF
+          </a>
           <PrintButton />
         </nav>
       </div>
@@ -105,7 +109,16 @@ export function RecordView({ slug, name, plan, day, record, units }: RecordViewP
           </button>
         </div>
       ) : (
-        <NewEntry plan={plan} by={by} setBy={setBy} units={units} ready={ready} keep={keep} />
+        <NewEntry
+          key={day.iso}
+          plan={plan}
+          earlier={day.after === null ? undefined : day.iso}
+          by={by}
+          setBy={setBy}
+          units={units}
+          ready={ready}
+          keep={keep}
+        />
       )}
       <section className="mt-6">
         <h2 className="font-display text-2xl font-semibold">
@@ -173,6 +186,7 @@ type Keep = (entry: object) => Promise<boolean>
 /** A thermometer in one hand: what, how warm, kept. */
 function NewEntry({
   plan,
+  earlier,
   by,
   setBy,
   units,
@@ -180,6 +194,8 @@ function NewEntry({
   keep,
 }: {
   readonly plan: RecordPlan
+  /** The day that is looked at, where that is not today: then it is said at what time. */
+  readonly earlier: string | undefined
   readonly by: string
   readonly setBy: (by: string) => void
   readonly units: Units
@@ -191,13 +207,20 @@ function NewEntry({
   const [read, setRead] = useState('')
   const [minutes, setMinutes] = useState('')
   const [action, setAction] = useState('')
+  const [time, setTime] = useState('12:00')
   const limit = limitOf(plan, kind)
   const number = Number(read.replace(',', '.'))
   const degrees = degreesOf(units)
   const value_c = read.trim() === '' || !Number.isFinite(number) ? null : degrees.celsius(number)
   const took = minutes.trim() === '' ? null : Number(minutes)
   const measured = value_c !== null && keepsLimit({ value_c, minutes: took, limit })
-  const whole = what.trim() !== '' && value_c !== null && by.trim() !== '' && (took === null || Number.isFinite(took))
+  const at = earlier === undefined ? undefined : instantOfLocal(`${earlier}T${time}`, units.timeZone)
+  const whole =
+    (earlier === undefined || at !== undefined) &&
+    what.trim() !== '' &&
+    value_c !== null &&
+    by.trim() !== '' &&
+    (took === null || Number.isFinite(took))
   const field = 'said min-h-12 text-xl'
   return (
     <form
@@ -213,6 +236,7 @@ function NewEntry({
           minutes: took,
           action,
           limit,
+          ...(at === undefined ? {} : { at }),
         }).then((kept) => {
           if (!kept) return
           setRead('')
@@ -254,6 +278,18 @@ function NewEntry({
           />
           {degrees.unit}
         </label>
+        {earlier !== undefined && (
+          <label className="inline-flex items-baseline gap-2">
+            at
+            <input
+              aria-label="When it was measured"
+              type="time"
+              className={`${field} w-32`}
+              value={time}
+              onChange={(event) => setTime(event.target.value)}
+            />
+          </label>
+        )}
         {limit.within_min !== null && (
           <label className="inline-flex items-baseline gap-2">
             after
@@ -350,43 +386,36 @@ function Row({
         <td>
           <span className="text-base text-soft">{RECORD_NAMES[entry.kind]}</span> {entry.what}
         </td>
-        <td className={!row.kept && !gone ? 'font-semibold text-wattle' : ''}>
-          {entry.value_c === null ? '' : temperature(entry.value_c, units, 1)}
-          {entry.minutes !== null && ` after ${entry.minutes} min`}
-        </td>
+        <td className={!row.kept && !gone ? 'font-semibold text-wattle' : ''}>{readWords(entry, units)}</td>
         <td className="text-base text-soft">{limitWords(entry.limit, units)}</td>
         <td className={open ? 'text-wattle' : ''}>{standsWords(row)}</td>
         <td className="text-base text-soft">
           {entry.by}
           {entry.source === 'board' && ', from its probes'}
+          {!gone && ready && entry.source === 'hand' && doing === undefined && (
+            <button
+              type="button"
+              className="no-print ml-3 min-h-11 underline underline-offset-4"
+              aria-label={`Correct number ${seq}`}
+              onClick={() => setDoing('correction')}
+            >
+              Correct
+            </button>
+          )}
         </td>
       </tr>
-      {!gone && ready && (
+      {!gone && ready && (open || doing !== undefined) && (
         <tr className="no-print">
           <td />
           <td colSpan={6} className="pb-1">
             {doing === undefined ? (
-              <span className="flex flex-wrap gap-x-4 text-base">
-                {open && (
-                  <button
-                    type="button"
-                    className="min-h-9 text-wattle underline underline-offset-4"
-                    onClick={() => setDoing('release')}
-                  >
-                    Say what was done
-                  </button>
-                )}
-                {entry.source === 'hand' && (
-                  <button
-                    type="button"
-                    className="min-h-9 text-soft underline underline-offset-4"
-                    aria-label={`Correct number ${seq}`}
-                    onClick={() => setDoing('correction')}
-                  >
-                    Correct
-                  </button>
-                )}
-              </span>
+              <button
+                type="button"
+                className="min-h-11 text-base text-wattle underline underline-offset-4"
+                onClick={() => setDoing('release')}
+              >
+                Say what was done
+              </button>
             ) : (
               <form
                 className="flex flex-wrap items-baseline gap-3"

@@ -34,7 +34,7 @@ export default async function RecordPage({ params, searchParams }: Props) {
           slug={slug}
           name={kitchen.name}
           plan={kitchen.recordPlan}
-          day={{ at_s: day.from_s + 12 * 3600, before: day.before, after: day.after }}
+          day={{ iso: day.iso, at_s: day.from_s + 12 * 3600, before: day.before, after: day.after }}
           record={record}
           units={units}
         />
