@@ -2,6 +2,7 @@ import { sql } from 'drizzle-orm'
 import { openDatabase } from '@/db/connection'
 import { ensureKitchen, openKitchen } from '@/db/repositories'
 import { cookStories, cooks } from '@/db/schema'
+import { thinNext } from '@/db/thinning'
 import { glanceOf } from '@/domain/cook/story/glance'
 import { storyOf } from '@/domain/cook/story/story'
 import { cookOf, logOf, PAST_COOKS, type PastLog } from '@/stand-ins/demo/seasons'
@@ -9,11 +10,14 @@ import seasons from '@/stand-ins/demo/seasons.json'
 import { benchServer, quantileOf } from './server'
 
 /**
- * A house with so many cooks in its logbook: how long it takes to list, narrow, look for, open and compare them.
+ * A house with so many cooks in its logbook and so many readings of its probes: how long it takes to list, narrow, look
+ * for, open and compare them, and what thinning leaves.
  *
- * LOGBOOK_COOKS=5000 npm run bench:logbook
+ * LOGBOOK_COOKS=5000 LOGBOOK_READINGS=20000000 npm run bench:logbook
  */
 const COOKS = Number(process.env.LOGBOOK_COOKS ?? 5000)
+const READINGS = Number(process.env.LOGBOOK_READINGS ?? 20_000_000)
+const DEVICES = 8
 const LOADS = 30
 const GOAL_MS = 200
 const NOW_S = Math.round(Date.now() / 1000)
@@ -48,7 +52,34 @@ for (let from = 0; from < COOKS; from += 250) {
   await db.insert(cooks).values(some.map(({ cook }) => cook))
   await db.insert(cookStories).values(some.map(({ story }) => story))
 }
+/** Two channels of each device read once a second, the newest yesterday, so far back as the number takes. */
+const seconds = Math.ceil(READINGS / DEVICES / 2)
+const seeded = performance.now()
+for (let d = 0; d < DEVICES; d++) {
+  const id = `dev_bench${d}`
+  await db.execute(
+    sql`insert into devices (id, kitchen_id, name, token_hash) values (${id}, ${kitchenId}, ${id}, ${`hash ${d}`})`,
+  )
+  await db.execute(sql`
+    insert into readings (kitchen_id, device_id, session, channel, seq, at, device_at, value_c)
+    select ${kitchenId}, ${id}, '-', c, s, t, t, 20 + 40 * abs(sin(s / 4000.0 + c))
+    from generate_series(0, 1) c, generate_series(1, ${seconds}::int) s,
+      lateral (select to_timestamp(${NOW_S - 86_400 * 450} + s + (s / 14400) * 864000) as t) at`)
+}
+const sizeOf = async () =>
+  Number(
+    (
+      await db.execute<{ bytes: string }>(
+        sql`select sum(pg_total_relation_size(inhrelid)) as bytes from pg_inherits where inhparent = 'readings'::regclass`,
+      )
+    )[0]?.bytes ?? 0,
+  ) / 1e6
+const countOf = async () =>
+  Number((await db.execute<{ count: string }>(sql`select count(*) as count from readings`))[0]?.count ?? 0)
 await db.execute(sql`analyze`)
+console.log(
+  `${(await countOf()).toLocaleString('en')} readings laid in ${((performance.now() - seeded) / 1000).toFixed(0)} s, ${(await sizeOf()).toFixed(0)} MB`,
+)
 const asked: readonly (readonly [string, (i: number) => string])[] = [
   ['list', (i) => `/k/book/logbook?page=${1 + (i % 40)}`],
   ['look for', (i) => `/k/book/logbook?words=${['rib', 'salt', 'hollis loin', 'storm'][i % 4]}`],
@@ -71,6 +102,19 @@ for (const [name, of] of asked) {
   }
   console.log(
     `${name.padEnd(9)} p50 ${quantileOf(times, 0.5).toFixed(0)} ms, p95 ${quantileOf(times, 0.95).toFixed(0)} ms${quantileOf(times, 0.95) > GOAL_MS ? ', over the goal' : ''}`,
+  )
+}
+if (READINGS > 0) {
+  // What is due goes piece by piece; each is timed.
+  const pieces: number[] = []
+  for (;;) {
+    const began = performance.now()
+    if ((await thinNext(db, new Date())) === undefined) break
+    pieces.push(performance.now() - began)
+  }
+  await db.execute(sql`vacuum full readings`)
+  console.log(
+    `thinned in ${pieces.length} pieces, p50 ${quantileOf(pieces, 0.5).toFixed(0)} ms, p95 ${quantileOf(pieces, 0.95).toFixed(0)} ms; ${(await countOf()).toLocaleString('en')} readings are left, ${(await sizeOf()).toFixed(0)} MB`,
   )
 }
 await close()

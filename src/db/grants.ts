@@ -19,6 +19,7 @@ export async function grantToApplication(ownerUrl: string): Promise<void> {
       await tx`grant select, insert, update, delete on all tables in schema public to ${app}`
       for (const table of APPENDED) await tx`revoke update, delete on ${tx(table)} from ${app}`
       await tx`grant update (settled_at) on plan_versions to ${app}`
+      await tx`grant execute on function thin_readings(text, timestamptz, timestamptz, int) to ${app}`
       // What was put aside is looked at, not touched.
       await tx`revoke insert, update, delete on readings_aside from ${app}`
     })

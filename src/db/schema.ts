@@ -281,6 +281,9 @@ export const devices = pgTable(
     /** When its token was taken back: it opens nothing any more. */
     revokedAt: at('revoked_at'),
     createdAt: at('created_at').notNull().defaultNow(),
+    /** Up to here its readings are thinned to a few a minute; and to a few in five. */
+    thinnedTo: at('thinned_to'),
+    thinnedFarTo: at('thinned_far_to'),
   },
   (table) => [
     index('devices_kitchen').on(table.kitchenId),

@@ -119,6 +119,7 @@ export function Picture({
   return (
     <a href={address} target="_blank" rel="noreferrer">
       {/* biome-ignore lint/performance/noImgElement: it is kept small already, and served by ourselves */}
+      {/* eslint-disable-next-line @next/next/no-img-element */}
       <img
         src={address}
         alt={`${title}, as it came out`}

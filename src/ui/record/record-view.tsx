@@ -13,7 +13,7 @@ import {
   type RecordRow,
 } from '@/domain/record/record'
 import { limitWords, RECORD_ASKS, RECORD_NAMES, readWords, standsWords } from '@/words/record-words'
-import { clock, day as dayWords, degreesOf, temperature, type Units } from '@/words/units'
+import { clock, day as dayWords, degreesOf, type Units } from '@/words/units'
 import { instantOfLocal } from '../controls/local-time'
 import { saidOf, send } from '../shell/client'
 import { PrintButton } from '../shell/print-button'
