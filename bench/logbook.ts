@@ -64,7 +64,7 @@ for (let d = 0; d < DEVICES; d++) {
     insert into readings (kitchen_id, device_id, session, channel, seq, at, device_at, value_c)
     select ${kitchenId}, ${id}, '-', c, s, t, t, 20 + 40 * abs(sin(s / 4000.0 + c))
     from generate_series(0, 1) c, generate_series(1, ${seconds}::int) s,
-      lateral (select to_timestamp(${NOW_S - 86_400 * 450} + s + (s / 14400) * 864000) as t) at`)
+      lateral (select to_timestamp(${NOW_S - 86_400 * 450} + s + (s / 14400) * 432000) as t) at`)
 }
 const sizeOf = async () =>
   Number(
