@@ -29,6 +29,8 @@ export interface Untold {
   readonly lastSeq: number
 }
 
+/** So many of each are narrowed to. */
+const MOST_FACETS = 60
 /** More than this is no longer called on time, minutes. */
 const LATE_MIN = 10
 
@@ -75,12 +77,6 @@ export function storyShelf(db: Database, kitchen: KitchenRow): StoryShelf {
         : undefined,
     )
   }
-  const facet = async (column: SQL): Promise<Facet[]> =>
-    (
-      await db.execute<{ name: string; count: number }>(
-        sql`select name, count(*)::int as count from ${cookStories}, unnest(${column}) as name where ${mine} and ${shown} and name <> '' group by name order by 2 desc, 1 limit 60`,
-      )
-    ).map(({ name, count: many }) => ({ name, count: many }))
   return {
     list: async (filter, { limit, offset }) => {
       const which = whichOf(filter)
@@ -115,12 +111,21 @@ export function storyShelf(db: Database, kitchen: KitchenRow): StoryShelf {
             .from(cookStories)
             .where(and(mine, inArray(cookStories.cookId, [...cookIds]))),
     facets: async () => {
-      const [cuts, schools, ovens, suppliers] = await Promise.all(
-        [cookStories.cuts, cookStories.schools, cookStories.ovens, cookStories.suppliers].map((column) =>
-          facet(sql`${column}`),
-        ),
-      )
-      return { cuts: cuts ?? [], schools: schools ?? [], ovens: ovens ?? [], suppliers: suppliers ?? [] }
+      // All in one look over the stories.
+      const rows = await db.execute<{ what: keyof Facets; name: string; count: number }>(sql`
+        select what, name, count(*)::int as count from ${cookStories}, lateral (
+          select 'cuts' as what, unnest(${cookStories.cuts}) as name
+          union all select 'schools', unnest(${cookStories.schools})
+          union all select 'ovens', unnest(${cookStories.ovens})
+          union all select 'suppliers', unnest(${cookStories.suppliers})
+        ) as each
+        where ${mine} and ${shown} and name <> '' group by what, name order by 3 desc, 2`)
+      const of = (what: keyof Facets): Facet[] =>
+        rows
+          .filter((row) => row.what === what)
+          .slice(0, MOST_FACETS)
+          .map(({ name, count: many }) => ({ name, count: many }))
+      return { cuts: of('cuts'), schools: of('schools'), ovens: of('ovens'), suppliers: of('suppliers') }
     },
     days: async (from, before) =>
       (
