@@ -33,8 +33,11 @@ export async function thinNext(db: Database, now: Date): Promise<number | undefi
           least(${until}::timestamptz, first.at + make_interval(days => ${PIECE_DAYS})) as ends
         from devices d,
           lateral (
-            select min(r.at) as at from readings r
-            where r.device_id = d.id and r.at >= coalesce(d.${name}, '-infinity') and r.at < ${until}::timestamptz
+            select min(oldest.at) as at from generate_series(0, 63) as every(channel), lateral (
+              select r.at from readings r
+              where r.device_id = d.id and r.channel = every.channel and r.at >= coalesce(d.${name}, '-infinity') and r.at < ${until}::timestamptz
+              order by r.at limit 1
+            ) oldest
           ) first
         where first.at is not null and coalesce(d.${name}, '-infinity') < ${until}::timestamptz - interval '1 day'
         order by first.at limit 1`)

@@ -56,7 +56,10 @@ export function standardValue({ name, value, option, set_c }: HouseStandard, uni
 
 /** What a house item is, and what it says, for the list of changes. */
 export function houseItemWords(document: HouseItemDocument, units: Units): { what: string; says: string } {
-  if (document.kind === 'standard') return { what: standardName(document.name), says: standardValue(document, units) }
+  if (document.kind === 'standard') {
+    const says = standardValue(document, units)
+    return { what: standardName(document.name), says: document.reason ? `${says}, because ${document.reason}` : says }
+  }
   if (document.kind === 'way') {
     const way = wayWords(units)[document.name as WayId]
     return { what: way.about.toLowerCase(), says: way.options[document.option]?.name ?? document.option }

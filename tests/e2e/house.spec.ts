@@ -14,7 +14,7 @@ test('a head cook’s standards begin every plan: desk, sheet and board alike, a
   await page.goto(`/k/${kitchen}/ways`)
   const standards = page.getByTestId('standards')
   await standards.getByLabel('Set by').fill('Marit')
-  await standards.getByText('Beef, veal, lamb and venison').click()
+  await standards.getByText('Beef, veal, lamb and venison', { exact: true }).click()
   await standards.getByLabel('medium-rare is served at').fill('56')
   await expect(standards.getByRole('status')).toContainText('56 °C. Plans made from now on begin so.')
   // Past its band it would be another degree: it is not taken.
@@ -52,7 +52,7 @@ test('a head cook’s standards begin every plan: desk, sheet and board alike, a
 
   // Taken back it is as everywhere again.
   await page.goto(`/k/${kitchen}/ways`)
-  await page.getByTestId('standards').getByText('Beef, veal, lamb and venison').click()
+  await page.getByTestId('standards').getByText('Beef, veal, lamb and venison', { exact: true }).click()
   await page.getByRole('button', { name: /^medium-rare, .*as everywhere/ }).click()
   await expect(page.getByTestId('standards').getByRole('status')).toContainText('as everywhere again')
   await planByLine(page, 'beef rib 3 kg, medium rare, eat thursday 19:00', kitchen)
