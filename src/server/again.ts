@@ -10,7 +10,7 @@ import { fail, type Outcome, succeed } from '@/domain/problem/problem'
 import { instant } from '@/domain/schema/scalars'
 import { nowSeconds } from './environment'
 import { database } from './kitchen'
-import { taughtPlan } from './learned'
+import { taughtMeal, taughtPlan } from './learned'
 import { cookLike } from './logbook'
 import { type AddedLine, addStanding, type Standing } from './standing'
 
@@ -36,7 +36,7 @@ async function documentAgain(
     ? secondsOf(promise)
     : (yearly ? sameDateAgain : sameDayAgain)(then_s, nowSeconds(), scope.kitchen.timeZone)
   const meal = mealAgain(document, told?.story, promise_s)
-  if (meal) return succeed<Standing>({ kind: 'meal', document: meal })
+  if (meal) return succeed<Standing>({ kind: 'meal', document: await taughtMeal(scope, meal) })
   const plan = planAgain(document, told?.story, promise_s)
   return plan
     ? succeed<Standing>({ kind: 'plan', document: await taughtPlan(scope, plan) })

@@ -2,7 +2,8 @@ import { z } from 'zod'
 import { findCut } from '@/core/reference/cuts'
 import type { KitchenRow, KitchenScope } from '@/db/repositories'
 import { storyShelf } from '@/db/stories'
-import { asIfUntaught, type LearnedThing, learnedFrom, withLearned } from '@/domain/learn/learned'
+import { asIfUntaught, type LearnedThing, learnedFrom, mealWithLearned, withLearned } from '@/domain/learn/learned'
+import type { MealDocument } from '@/domain/meal/meal-document'
 import { parseWith } from '@/domain/problem/parse'
 import { fail, type Outcome, succeed } from '@/domain/problem/problem'
 import type { PlanDocument } from '@/domain/roast/roast-document'
@@ -48,6 +49,18 @@ export const switchLearning = (slug: string, value: unknown): Promise<Outcome<{ 
     await scope.setLearning(key, on)
     return succeed({ kept: true })
   })
+
+/** A meal with what this kitchen's cooks taught in its ovens and pieces. */
+export async function taughtMeal(scope: KitchenScope, document: MealDocument): Promise<MealDocument> {
+  const off = new Set(scope.kitchen.learningOff)
+  const taught = mealWithLearned(
+    document,
+    (await thingsOf(scope)).filter(({ key }) => !off.has(key)),
+  )
+  if (taught.learned.length === 0) return document
+  // What cannot be planned with it is planned without.
+  return (await compute('meal', taught)).ok ? taught : document
+}
 
 /** A plan with what this kitchen's cooks taught in it, each with what it did to the put-in. */
 export async function taughtPlan(scope: KitchenScope, document: PlanDocument): Promise<PlanDocument> {

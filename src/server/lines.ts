@@ -5,7 +5,7 @@ import { fail, type Outcome, succeed } from '@/domain/problem/problem'
 import { cookAgainLike } from './again'
 import { nowSeconds } from './environment'
 import { lineContextOf } from './kitchen'
-import { taughtPlan } from './learned'
+import { taughtMeal, taughtPlan } from './learned'
 import { equipmentOf } from './meals'
 import { type AddedLine, addStanding } from './standing'
 
@@ -19,6 +19,10 @@ export async function addFromLine(slug: string, line: string): Promise<Outcome<A
     if (!read.ok) return read
     const stands = documentFromLine(read.value, now_s, equipmentOf(scope))
     if (!stands) return fail(NO_CUT)
-    return succeed(stands.kind === 'plan' ? { ...stands, document: await taughtPlan(scope, stands.document) } : stands)
+    return succeed(
+      stands.kind === 'plan'
+        ? { ...stands, document: await taughtPlan(scope, stands.document) }
+        : { ...stands, document: await taughtMeal(scope, stands.document) },
+    )
   })
 }

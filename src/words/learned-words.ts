@@ -47,9 +47,11 @@ export function usedSentence(part: LearnedPart, units: Units): string {
       ? `${name === '' ? 'the oven' : name} runs ${rise(Math.abs(value), units)} ${value < 0 ? 'colder' : 'hotter'} than its dial`
       : `${name} comes ${percent(value - 1)} ${value > 1 ? 'thicker' : 'thinner'} than its weight says`
   const did =
-    later_min === null || later_min === 0
-      ? ', which moves nothing'
-      : `, so it goes in ${Math.abs(later_min)} min ${later_min > 0 ? 'later' : 'earlier'}`
+    later_min === null
+      ? ''
+      : later_min === 0
+        ? ', which moves nothing'
+        : `, so it goes in ${Math.abs(later_min)} min ${later_min > 0 ? 'later' : 'earlier'}`
   return `${capital(what)}: learned from ${cooksWords(cooks)}${did}.`
 }
 

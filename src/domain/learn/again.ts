@@ -7,6 +7,8 @@ import type { CookStory, StoryItem } from '../cook/story/story'
 import type { MealDocument } from '../meal/meal-document'
 import { type PlanDocument, planDocument } from '../roast/roast-document'
 
+import { mealWithout } from './learned'
+
 /** A cook cooked again: the same roast, for another day, with what was said of it. */
 
 /** Over or under on the plate is met with so much, K. */
@@ -89,11 +91,13 @@ export function mealAgain(
   if (!meal) return undefined
   const first_s = Math.min(...meal.servings.map(({ at }) => secondsOf(at)))
   const moved = (at: string) => new Date((secondsOf(at) + promise_s - first_s) * 1000).toISOString()
+  // What was taught then is taught anew.
+  const plain = meal.learned.reduce(mealWithout, meal)
   return {
-    ...meal,
+    ...plain,
     servings: meal.servings.map((serving) => ({ ...serving, at: moved(serving.at) })),
     placed: null,
-    roasts: meal.roasts.map((roast) => {
+    roasts: plain.roasts.map((roast) => {
       const item = document.items.find(({ id }) => id === roast.id)
       const told = story?.items.find(({ id }) => id === roast.id)
       if (!item || !told || verdictOf(told.ate) === undefined) return roast

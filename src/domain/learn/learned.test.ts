@@ -1,9 +1,19 @@
 import { describe, expect, it } from 'vitest'
 import { NATURES } from '@/core/estimate/learning'
+import { mealDocument } from '../meal/meal-document'
 import { makePlan } from '../plan/make-plan'
 import { planDocument } from '../roast/roast-document'
 import { sameDayAgain } from './again'
-import { asIfUntaught, doWithout, learnedFrom, type TaughtItem, unlearned, withLearned } from './learned'
+import {
+  asIfUntaught,
+  doWithout,
+  learnedFrom,
+  mealWithLearned,
+  mealWithout,
+  type TaughtItem,
+  unlearned,
+  withLearned,
+} from './learned'
 
 const NOW_S = Date.parse('2026-11-25T09:00:00Z') / 1000
 const plan = planDocument.parse({
@@ -116,5 +126,32 @@ describe('the same day again', () => {
     expect(new Date(again * 1000).toISOString()).toBe('2026-03-29T12:00:00.000Z')
     // On the day itself it is a week ahead.
     expect(sameDayAgain(sunday, sunday - 3600, 'UTC')).toBe(sunday + 7 * 86_400)
+  })
+
+  it('goes into a meal’s ovens and pieces, and comes out again without touching what a hand said', () => {
+    const meal = mealDocument.parse({
+      kitchen: {
+        ovens: [
+          { id: 'a', name: 'The oven' },
+          { id: 'b', name: 'Left oven', offset_k: 4 },
+        ],
+      },
+      servings: [{ id: 's', title: 'Dinner', at: '2026-11-29T19:00:00Z' }],
+      roasts: [
+        { id: 'loin', title: 'Loin', serving: 's', roast: { cut: 'pork-loin', mass_kg: 2, supplier: 'Hollis' } },
+        { id: 'other', title: 'Other', serving: 's', roast: { cut: 'pork-loin', mass_kg: 2, thickness_mm: 80 } },
+        { id: 'rib', title: 'Rib', serving: 's', roast: { cut: 'beef-rib-bone-in', mass_kg: 3 } },
+      ],
+    })
+    const knows = mealWithLearned(meal, things)
+    expect(knows.learned.map(({ of }) => of)).toEqual(['oven', 'supplier'])
+    expect(knows.kitchen.ovens[0]?.offset_k).toBeLessThan(-5)
+    expect(knows.kitchen.ovens[1]?.offset_k).toBe(4)
+    expect(knows.roasts[0]?.roast.thickness_mm).toBeGreaterThan(60)
+    expect(knows.roasts[1]?.roast.thickness_mm).toBe(80)
+    expect(knows.roasts[2]).toEqual(meal.roasts[2])
+    expect(mealDocument.parse(knows)).toEqual(knows)
+    expect(knows.learned.reduce(mealWithout, knows)).toEqual(meal)
+    expect(mealWithLearned(meal, [])).toBe(meal)
   })
 })

@@ -3,6 +3,7 @@ import { HEAT_PARAMETERS } from '@/core/heat/parameters'
 import { usualThickness } from '@/core/heat/piece'
 import { secondsOf } from '../cook/entry/time'
 import type { StoryItem } from '../cook/story/story'
+import type { MealDocument } from '../meal/meal-document'
 import { cutAsCooked, thicknessRange } from '../roast/resolve'
 import type { LearnedPart, PlanDocument } from '../roast/roast-document'
 
@@ -110,36 +111,91 @@ export function withLearned(
 ): { readonly document: PlanDocument; readonly used: readonly LearnedPart[] } {
   const used: LearnedPart[] = []
   let { roast, oven: heat } = document
-  const thing = (key: string) => things.find((each) => each.key === key)
-  const own = thing(ovenKey(oven))
-  if (own && heat.offset_k === 0 && Math.abs(own.mean) >= WORTH.oven) {
-    const value = Math.round(own.mean)
-    heat = { ...heat, offset_k: value, doubt_k: Math.max(0.5, tenth(own.next)) }
-    used.push({ of: 'oven', name: oven, value, spread: tenth(own.next), cooks: own.cooks, later_min: null })
+  const own = ovenLearned(heat, oven, things)
+  if (own) {
+    heat = { ...heat, ...own.part }
+    used.push(own.used)
   }
-  const cut = cutAsCooked(document)
-  const piece = thing(supplierKey(roast.cut, roast.supplier)) ?? thing(cutKey(roast.cut))
-  if (
-    cut &&
-    piece &&
-    roast.thickness_mm === null &&
-    roast.house?.thickness_mm === undefined &&
-    Math.abs(piece.mean) >= WORTH.thickness
-  ) {
-    const usual_mm = usualThickness(cut, roast.mass_kg, HEAT_PARAMETERS) * 1000
-    const { low, high } = thicknessRange(cut, roast.mass_kg)
-    const thickness_mm = Math.round(Math.min(high, Math.max(low, usual_mm * Math.exp(piece.mean))))
-    roast = { ...roast, thickness_mm, thickness_doubt: Math.max(0.03, hundredth(piece.next)) }
-    used.push({
-      of: piece.of,
-      name: piece.of === 'supplier' ? roast.supplier : cut.name,
-      value: hundredth(thickness_mm / usual_mm),
-      spread: hundredth(piece.next),
-      cooks: piece.cooks,
-      later_min: null,
-    })
+  const piece = pieceLearned(document, things)
+  if (piece) {
+    roast = { ...roast, ...piece.part }
+    used.push(piece.used)
   }
   return { document: { ...document, roast, oven: heat, learned: used }, used }
+}
+
+/** What was learned of an oven of which nobody said anything. */
+function ovenLearned(heat: { readonly offset_k: number }, name: string, things: readonly LearnedThing[]) {
+  const own = things.find(({ key }) => key.toLowerCase() === ovenKey(name).toLowerCase())
+  if (!own || heat.offset_k !== 0 || Math.abs(own.mean) < WORTH.oven) return undefined
+  const value = Math.round(own.mean)
+  const used: LearnedPart = { of: 'oven', name, value, spread: tenth(own.next), cooks: own.cooks, later_min: null }
+  return { part: { offset_k: value, doubt_k: Math.max(0.5, tenth(own.next)) }, used }
+}
+
+/** What was learned of pieces like one that was not measured. */
+function pieceLearned(document: Pick<PlanDocument, 'roast' | 'program'>, things: readonly LearnedThing[]) {
+  const { roast } = document
+  const cut = cutAsCooked(document)
+  const thing = (key: string) => things.find((each) => each.key === key)
+  const piece = thing(supplierKey(roast.cut, roast.supplier)) ?? thing(cutKey(roast.cut))
+  if (!cut || !piece || roast.thickness_mm !== null || roast.house?.thickness_mm !== undefined) return undefined
+  if (Math.abs(piece.mean) < WORTH.thickness) return undefined
+  const usual_mm = usualThickness(cut, roast.mass_kg, HEAT_PARAMETERS) * 1000
+  const { low, high } = thicknessRange(cut, roast.mass_kg)
+  const thickness_mm = Math.round(Math.min(high, Math.max(low, usual_mm * Math.exp(piece.mean))))
+  const used: LearnedPart = {
+    of: piece.of,
+    name: piece.of === 'supplier' ? roast.supplier : cut.name,
+    value: hundredth(thickness_mm / usual_mm),
+    spread: hundredth(piece.next),
+    cooks: piece.cooks,
+    later_min: null,
+  }
+  return { part: { thickness_mm, thickness_doubt: Math.max(0.03, hundredth(piece.next)) }, used }
+}
+
+/** A meal with what was learned laid into its ovens and pieces of which nobody said otherwise. */
+export function mealWithLearned(meal: MealDocument, things: readonly LearnedThing[]): MealDocument {
+  const used = new Map<string, LearnedPart>()
+  const use = (part: LearnedPart) => used.set(`${part.of} ${part.name}`, part)
+  const ovens = meal.kitchen.ovens.map((oven) => {
+    const own = ovenLearned(oven, oven.name, things)
+    if (own) use(own.used)
+    return own ? { ...oven, ...own.part } : oven
+  })
+  const roasts = meal.roasts.map((roast) => {
+    const piece = pieceLearned(roast, things)
+    if (piece) use(piece.used)
+    return piece ? { ...roast, roast: { ...roast.roast, ...piece.part } } : roast
+  })
+  return used.size === 0
+    ? meal
+    : { ...meal, kitchen: { ...meal.kitchen, ovens }, roasts, learned: [...used.values()].slice(0, MOST_OF_MEAL) }
+}
+const MOST_OF_MEAL = 24
+
+/** A meal that does without one lesson: what it laid in goes with it; what a hand changed since stays. */
+export function mealWithout(meal: MealDocument, part: LearnedPart): MealDocument {
+  const plain = ({ doubt_k, ...oven }: MealDocument['kitchen']['ovens'][number]) => ({ ...oven, offset_k: 0 })
+  const bare = ({ thickness_doubt, ...roast }: PlanDocument['roast']) => ({ ...roast, thickness_mm: null })
+  const isOf = (roast: MealDocument['roasts'][number]) =>
+    part.of === 'supplier' ? roast.roast.supplier === part.name : cutAsCooked(roast)?.name === part.name
+  return {
+    ...meal,
+    learned: meal.learned.filter((each) => each.of !== part.of || each.name !== part.name),
+    kitchen: {
+      ...meal.kitchen,
+      ovens: meal.kitchen.ovens.map((oven) =>
+        part.of === 'oven' && oven.name === part.name && oven.doubt_k !== undefined ? plain(oven) : oven,
+      ),
+    },
+    roasts: meal.roasts.map((roast) =>
+      part.of !== 'oven' && roast.roast.thickness_doubt !== undefined && isOf(roast)
+        ? { ...roast, roast: bare(roast.roast) }
+        : roast,
+    ),
+  }
 }
 const tenth = (value: number) => Math.round(10 * value) / 10
 const hundredth = (value: number) => Math.round(100 * value) / 100

@@ -2,6 +2,7 @@ import { z } from 'zod'
 import {
   altitudePart,
   frozenPart,
+  learnedPart,
   notesPart,
   ovenPart,
   PREPARATIONS,
@@ -114,6 +115,7 @@ export const mealDocument = z
     roasts: z.array(mealRoast).max(40).default([]),
     sides: z.array(mealSide).max(40).default([]),
     gravy: z.boolean().default(true),
+    learned: z.array(learnedPart).max(24).default([]).describe('What earlier cooks taught its ovens and pieces'),
     day_start: instant
       .nullable()
       .default(null)

@@ -121,7 +121,14 @@ function OneRoast({
       </div>
       <Photos kitchen={kitchen} cookId={cookId} item={item.id} title={item.title} units={units} />
       {Number(said('left')) > 0 && (
-        <Cooling board={board} now_s={now_s} kitchen={kitchen} units={units} left_kg={Number(said('left'))} />
+        <Cooling
+          board={board}
+          now_s={now_s}
+          kitchen={kitchen}
+          cookId={cookId}
+          units={units}
+          left_kg={Number(said('left'))}
+        />
       )}
     </div>
   )
@@ -132,12 +139,14 @@ function Cooling({
   board: { item, entries },
   now_s,
   kitchen,
+  cookId,
   units,
   left_kg,
 }: {
   readonly board: BoardItem
   readonly now_s: number
   readonly kitchen: string
+  readonly cookId: string
   readonly units: Units
   readonly left_kg: number
 }) {
@@ -164,6 +173,9 @@ function Cooling({
             : ''}
         <Link href={`/k/${kitchen}/record`} prefetch={false} className="underline underline-offset-4">
           Enter its cooling in the record
+        </Link>{' '}
+        <Link href={`/k/${kitchen}/cooks/${cookId}/label`} prefetch={false} className="underline underline-offset-4">
+          A label for it
         </Link>
       </p>
     </div>

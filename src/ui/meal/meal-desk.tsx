@@ -4,6 +4,7 @@ import Link from 'next/link'
 import { useCallback, useEffect, useState } from 'react'
 import type { LivingCook } from '@/domain/cook/living-plan'
 import type { HouseItem } from '@/domain/house/house-item'
+import { mealWithout } from '@/domain/learn/learned'
 import { type MealPlan, placedOf } from '@/domain/meal/make-meal'
 import type { MealDocument } from '@/domain/meal/meal-document'
 import type { Problem } from '@/domain/problem/problem'
@@ -17,6 +18,7 @@ import { KeptBeside, type SetAside } from '../document-desk/kept-beside'
 import { SaveLine } from '../document-desk/save-state'
 import { useDraft, useSaving } from '../document-desk/use-saving'
 import { CookingNow, CooksOfPlan } from '../kitchen/cooking-now'
+import { LearnedCard } from '../plan/learned-card'
 import { send } from '../shell/client'
 import { ProblemList } from '../shell/problem-list'
 import { useEvents } from '../shell/use-events'
@@ -266,6 +268,12 @@ export function MealDesk({
           <section aria-label="Ovens" className="rounded-2xl border border-line bg-sheet p-3">
             <Lanes plan={plan} units={units} selected={selected} onSelect={setSelected} onMove={move} />
           </section>
+          <LearnedCard
+            learned={document.learned}
+            kitchen={kitchen}
+            units={units}
+            without={(part) => change((last) => ({ ...mealWithout(last, part), placed: null }))}
+          />
           <div className="grid grid-cols-[minmax(0,1fr)] gap-4 lg:grid-cols-[minmax(0,1.2fr)_minmax(0,1fr)]">
             <div className="space-y-4">
               <AddToMeal

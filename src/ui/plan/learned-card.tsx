@@ -1,24 +1,22 @@
 'use client'
 import Link from 'next/link'
-import { doWithout } from '@/domain/learn/learned'
-import type { LearnedPart, PlanDocument } from '@/domain/roast/roast-document'
+import type { LearnedPart } from '@/domain/roast/roast-document'
 import { usedSentence } from '@/words/learned-words'
 import type { Units } from '@/words/units'
 
-/** What earlier cooks taught this plan, and what that did to its times; each can be done without. */
+/** What earlier cooks taught a plan or a meal, and what that did to its times; each can be done without. */
 export function LearnedCard({
-  document,
+  learned,
   kitchen,
   units,
-  change,
+  without,
 }: {
-  readonly document: PlanDocument
+  readonly learned: readonly LearnedPart[]
   readonly kitchen: string
   readonly units: Units
-  readonly change: (apply: (last: PlanDocument) => PlanDocument) => void
+  readonly without: (part: LearnedPart) => void
 }) {
-  if (document.learned.length === 0) return null
-  const without = (part: LearnedPart) => change((last) => doWithout(last, [part.of]))
+  if (learned.length === 0) return null
   return (
     <section className="rounded-2xl border border-line bg-sheet px-4 py-3 sm:px-5" data-testid="learned">
       <div className="flex flex-wrap items-baseline justify-between gap-x-6">
@@ -32,7 +30,7 @@ export function LearnedCard({
         </Link>
       </div>
       <ul className="divide-y divide-line text-lg">
-        {document.learned.map((part) => (
+        {learned.map((part) => (
           <li key={`${part.of}${part.name}`} className="flex flex-wrap items-baseline justify-between gap-x-6 py-1.5">
             <span className="min-w-0 flex-1 basis-80">{usedSentence(part, units)}</span>
             <button

@@ -10,6 +10,7 @@ import { WEIGHTS, type Weight } from '@/core/safety/weight'
 import type { Plan } from '@/core/schedule/plan'
 import { type LivingCook, livingTasks } from '@/domain/cook/living-plan'
 import type { HouseItem } from '@/domain/house/house-item'
+import { doWithout } from '@/domain/learn/learned'
 import { cutAsCooked, stagesOfDocument, withProgram } from '@/domain/roast/resolve'
 import type { PlanDocument } from '@/domain/roast/roast-document'
 import { withRoles } from '@/domain/roast/stages'
@@ -169,7 +170,12 @@ export function PlanDesk({
         </p>
       )}
 
-      <LearnedCard document={document} kitchen={kitchen} units={units} change={change} />
+      <LearnedCard
+        learned={document.learned}
+        kitchen={kitchen}
+        units={units}
+        without={(part) => change((last) => doWithout(last, [part.of]))}
+      />
 
       <div className="grid grid-cols-[minmax(0,1fr)] items-start gap-3 lg:grid-cols-2">
         <Particulars document={document} heads={platesOf(plan.yield)} change={change} />
