@@ -1,6 +1,7 @@
 import type { KitchenRow, KitchenScope, MealRow, MealVersionRow, Page } from '@/db/repositories'
 import type { Unreadable } from '@/db/stored'
 import type { LivingCook } from '@/domain/cook/living-plan'
+import { standardsOf } from '@/domain/house/standards'
 import { readLine } from '@/domain/line/reading'
 import { mealFromLine } from '@/domain/meal/from-line'
 import { mealFromWords, readMealWords } from '@/domain/meal/from-words'
@@ -12,6 +13,7 @@ import { fail, type Outcome, type Problem, succeed } from '@/domain/problem/prob
 import { compute } from './compute'
 import { nowSeconds } from './environment'
 import { inKitchen, lineContextOf } from './kitchen'
+import { taughtMeal } from './learned'
 import { type CookOfPlan, cooksOfSources } from './living'
 import { PASSING } from './passing'
 import { cooksFollow, promisesOfMeal } from './promise'
@@ -101,7 +103,8 @@ export const addMealFromWords = (slug: string, line: string): Promise<Outcome<Me
         promise: new Date(words.value.at_s * 1000).toISOString(),
         now: new Date(nowSeconds() * 1000).toISOString(),
       })
-    return succeed(await scope.meals.add(mealFromWords(words.value, equipmentOf(scope))))
+    const meal = mealFromWords(words.value, equipmentOf(scope), undefined, standardsOf(await scope.listHouseItems()))
+    return succeed(await scope.meals.add(await taughtMeal(scope, meal)))
   })
 
 /** A document from outside with the plan it makes, or what is wrong with it. */

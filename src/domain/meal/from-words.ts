@@ -1,5 +1,6 @@
 import { buyFor } from '@/core/portions/buy'
 import { findCut } from '@/core/reference/cuts'
+import { cutByStandards, type HouseStandards, standardsFor } from '../house/standards'
 import { LONGEST_MOMENT, readMoment } from '../line/moment'
 import { SIDES, type SideKind } from '../line/sides'
 import { LONGEST_LINE } from '../line/tokens'
@@ -53,9 +54,12 @@ export function mealFromWords(
   words: MealWords,
   kitchen: MealDocument['kitchen'],
   cutId = 'beef-rib-bone-in',
+  standards: HouseStandards = new Map(),
 ): MealDocument {
-  const cut = findCut(cutId)
-  if (!cut) throw new RangeError(`no cut ${cutId}`)
+  const found = findCut(cutId)
+  if (!found) throw new RangeError(`no cut ${cutId}`)
+  const cut = cutByStandards(found, standards)
+  const held = standardsFor(found, standards)
   const { mass_kg, pieces } = buyFor(cut, words.guests, undefined)
   return mealDocument.parse({
     title: `${words.guests} at the table`,
@@ -67,7 +71,7 @@ export function mealFromWords(
       title: pieces === 1 ? cut.name : `${cut.name} ${i + 1}`,
       serving: 'serving',
       heads: Math.round(words.guests / pieces),
-      roast: { cut: cut.id, mass_kg, temper_min: 30, surface: 'dry_salted' },
+      roast: { cut: cut.id, mass_kg, temper_min: 30, surface: 'dry_salted', ...(held ? { standards: held } : {}) },
       program: { school: 'steady', set_c: 150 },
     })),
     sides: USUAL_SIDES.slice(0, 2).map((side, i) => ({ ...side, id: `side-${i + 1}`, serving: 'serving' })),

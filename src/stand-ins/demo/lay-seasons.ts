@@ -11,6 +11,7 @@ import { storyShelf } from '@/db/stories'
 import { cookDocument } from '@/domain/cook/cook-document'
 import { glanceOf } from '@/domain/cook/story/glance'
 import { storyOf } from '@/domain/cook/story/story'
+import type { HouseStandard } from '@/domain/house/house-item'
 import { limitOf, type RecordEntry, type RecordKind, recordEntry } from '@/domain/record/record'
 import { cookOf, logOf, PAST_COOKS, type PastCook, type PastLog } from './seasons'
 import seasons from './seasons.json'
@@ -49,7 +50,10 @@ export async function laySeasons(db: Database, world: World): Promise<void> {
     const shelf = cookShelf(db, scope.kitchen)
     if ((await shelf.list({ limit: 1, offset: 0 })).total > 0) continue
     const stories = storyShelf(db, scope.kitchen)
-    if (slug === 'tern-point') await layRecord(db, scope, world)
+    if (slug === 'tern-point') {
+      await layRecord(db, scope, world)
+      await layStandards(scope)
+    }
     // A token that nobody has: what it sent is what is kept.
     const device = await shelf.addDevice(
       'Probe station, earlier seasons',
@@ -86,6 +90,16 @@ export async function laySeasons(db: Database, world: World): Promise<void> {
       await stories.keep({ cookId: row.id, seq: entries.length, story, ...glanceOf(story) })
     }
   }
+}
+
+/** What Tern Point's head cook settled on, one of it after a first try. */
+async function layStandards(scope: KitchenScope): Promise<void> {
+  const set = (name: string, part: Partial<HouseStandard>, by: string) =>
+    scope.putHouseItem({ kind: 'standard', name, value: null, option: null, reason: '', ...part }, by)
+  await set('serve.red.medium-rare', { value: 54 }, 'Jory')
+  await set('rest.duck', { value: 20 }, 'Maren')
+  await set('serve.red.medium-rare', { value: 56 }, 'Maren')
+  await set('school.pork', { option: 'kick-start', reason: 'the crackling is what they come back for' }, 'Maren')
 }
 
 /** Two days of Tern Point's food-safety record: a fridge that was too warm, and what was done; one that is still open. */
