@@ -55,6 +55,7 @@ async function tell(scope: KitchenScope, id: string): Promise<void> {
   }
   const { story, glance } = made.value
   await stories.keep({ cookId: id, seq: entries.at(-1)?.seq ?? 0, story, ...glance })
+  counted.delete(scope.kitchen.id)
   await recordCook(scope, row, story)
 }
 
@@ -149,6 +150,21 @@ const filterOf = ({ words, cut, school, oven, supplier, result, season, guests, 
   before: year ? new Date(Date.UTC(year + 1, 0, 1)) : undefined,
 })
 
+/** What a logbook is narrowed by is counted once in a while, and anew when a story is told here. */
+const FACETS_MS = 30_000
+const MOST_COUNTED = 500
+const counted = new Map<string, { readonly until_ms: number; readonly facets: Promise<Facets> }>()
+function facetsOf(scope: KitchenScope): Promise<Facets> {
+  const { id } = scope.kitchen
+  const known = counted.get(id)
+  if (known && known.until_ms > Date.now()) return known.facets
+  if (counted.size >= MOST_COUNTED) counted.clear()
+  const facets = shelfOf(scope).facets()
+  counted.set(id, { until_ms: Date.now() + FACETS_MS, facets })
+  facets.catch(() => counted.delete(id))
+  return facets
+}
+
 export interface Logbook {
   readonly kitchen: KitchenRow
   readonly stories: readonly ListedStory[]
@@ -164,7 +180,7 @@ export const logbookOf = (slug: string, query: LogbookQuery, now_s: number): Pro
     const year = query.year ?? new Date(now_s * 1000).getUTCFullYear()
     const [listed, facets, days] = await Promise.all([
       stories.list(filterOf(query), { limit: LOGBOOK_PAGE, offset: (query.page - 1) * LOGBOOK_PAGE }),
-      stories.facets(),
+      facetsOf(scope),
       stories.days(new Date(Date.UTC(year, 0, 1)), new Date(Date.UTC(year + 1, 0, 1))),
     ])
     return succeed({ kitchen: scope.kitchen, ...listed, facets, days })

@@ -16,6 +16,12 @@ export function learnedSentence(thing: Pick<LearnedThing, 'of' | 'name' | 'mean'
       return Math.abs(mean) < 0.5
         ? `${capital(name)} keeps to its dial`
         : `${capital(name)} runs ${rise(Math.abs(mean), units)} ${mean < 0 ? 'colder' : 'hotter'} than its dial`
+    case 'preheat':
+      return `${capital(name)} warms ${percent(Math.exp(mean) - 1)} ${mean < 0 ? 'slower' : 'faster'} than most`
+    case 'door':
+      return `${capital(name)} loses ${percent(Math.exp(mean) - 1)} ${mean < 0 ? 'less' : 'more'} at an opened door than most`
+    case 'swing':
+      return `${capital(name)}’s thermostat swings ${percent(Math.exp(mean) - 1)} ${mean < 0 ? 'less' : 'more'} than most`
     case 'cut':
     case 'supplier':
       return Math.abs(mean) < 0.005
@@ -32,7 +38,7 @@ export function learnedInterval(
   units: Units,
 ): string {
   const [low, high] = [mean - P10_DEVIATIONS * spread, mean + P10_DEVIATIONS * spread]
-  if (of === 'cut' || of === 'supplier') {
+  if (of !== 'oven') {
     const of100 = (value: number) => `${Math.round(100 * (Math.exp(value) - 1))}`
     return `${signed(of100(low))} to ${signed(of100(high))} %`
   }
@@ -45,7 +51,13 @@ export function usedSentence(part: LearnedPart, units: Units): string {
   const what =
     of === 'oven'
       ? `${name === '' ? 'the oven' : name} runs ${rise(Math.abs(value), units)} ${value < 0 ? 'colder' : 'hotter'} than its dial`
-      : `${name} comes ${percent(value - 1)} ${value > 1 ? 'thicker' : 'thinner'} than its weight says`
+      : of === 'preheat'
+        ? `${name} warms by ${rise(value, units)} a minute`
+        : of === 'door'
+          ? `${name} loses ${percent(value)} of its heat when it is opened`
+          : of === 'swing'
+            ? `${name}’s thermostat swings ${rise(value, units)} either way`
+            : `${name} comes ${percent(value - 1)} ${value > 1 ? 'thicker' : 'thinner'} than its weight says`
   const did =
     later_min === null
       ? ''

@@ -33,6 +33,10 @@ export const NATURES = {
   cut: { prior: 0.06, drift: 0.02, scatter: 0.05 },
   /** A butcher's pieces beside all of their cut. */
   supplier: { prior: 0.05, drift: 0.02, scatter: 0.05 },
+  /** How fast an oven warms, what an opened door costs and how far it swings, over the usual one, as logarithms. */
+  preheat: { prior: 0.35, drift: 0.05, scatter: 0.1 },
+  door: { prior: 0.35, drift: 0.05, scatter: 0.25 },
+  swing: { prior: 0.5, drift: 0.1, scatter: 0.25 },
 } as const satisfies Readonly<Record<string, Nature>>
 
 export interface Learned {

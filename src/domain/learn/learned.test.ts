@@ -154,4 +154,27 @@ describe('the same day again', () => {
     expect(knows.learned.reduce(mealWithout, knows)).toEqual(meal)
     expect(mealWithLearned(meal, [])).toBe(meal)
   })
+
+  it('how an oven heats is learned of its air, goes into plans, and comes out again', () => {
+    const slow = [10, 30, 60].map((days) => {
+      const each = taught(days, -9, 0.06)
+      return { ...each, taught: each.taught && { ...each.taught, preheat: -0.5, swing: 0.6, door: 0.01 } }
+    })
+    const known = learnedFrom(slow, () => 'Pork loin', NOW_S)
+    expect(known.map(({ of }) => of)).toEqual(['oven', 'preheat', 'door', 'swing', 'cut', 'supplier'])
+    const { document, used } = withLearned(plan, known)
+    // A door like any other is left as it is.
+    expect(used.map(({ of }) => of)).toEqual(['oven', 'preheat', 'swing', 'supplier'])
+    expect(document.oven.preheat_k_per_min).toBeLessThan(9)
+    expect(document.oven.swing_k).toBeGreaterThan(6)
+    expect(planDocument.parse(document)).toEqual(document)
+    const before = makePlan(plan, NOW_S)
+    const after = makePlan(doWithout(document, ['oven', 'supplier']), NOW_S)
+    const lit = (made: typeof before) =>
+      made.ok &&
+      made.value.plan.putIn -
+        Math.min(...made.value.plan.tasks.filter(({ kind }) => kind === 'heat_up').map(({ at }) => at))
+    expect(lit(after)).toBeGreaterThan(Number(lit(before)))
+    expect(doWithout(document, ['oven', 'preheat', 'swing', 'supplier'])).toEqual(plan)
+  })
 })

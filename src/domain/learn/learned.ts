@@ -1,11 +1,12 @@
 import { type Learned, type Lesson, learn, NATURES } from '@/core/estimate/learning'
+import { DOMESTIC_OVEN } from '@/core/heat/oven'
 import { HEAT_PARAMETERS } from '@/core/heat/parameters'
 import { usualThickness } from '@/core/heat/piece'
 import { secondsOf } from '../cook/entry/time'
 import type { StoryItem } from '../cook/story/story'
 import type { MealDocument } from '../meal/meal-document'
 import { cutAsCooked, thicknessRange } from '../roast/resolve'
-import type { LearnedPart, PlanDocument } from '../roast/roast-document'
+import { LEARNED_OF, type LearnedPart, type PlanDocument } from '../roast/roast-document'
 
 /** What a kitchen's cooks have taught of its ovens and its butchers. */
 
@@ -25,6 +26,21 @@ const COOK_ERROR = 0.09
 const MEASURED_ERROR = 0.06
 /** A probe in the air is within this of the oven's own mean, K. */
 const AIR_ERROR_K = 2.5
+
+/** How an oven heats, beside where it settles: what a document holds of it, and how surely one cook tells. */
+const OVEN_WAYS = [
+  {
+    of: 'preheat',
+    field: 'preheat_k_per_min',
+    usual: DOMESTIC_OVEN.preheat_k_per_s * 60,
+    low: 1,
+    high: 120,
+    error: 0.12,
+  },
+  { of: 'door', field: 'door_loss', usual: DOMESTIC_OVEN.door_loss, low: 0.02, high: 0.85, error: 0.3 },
+  { of: 'swing', field: 'swing_k', usual: DOMESTIC_OVEN.swing_k, low: 0, high: 40, error: 0.25 },
+] as const
+const isWay = (of: LearnedPart['of']) => OVEN_WAYS.some((way) => way.of === of)
 
 const ovenKey = (oven: string) => `oven:${oven}`
 const cutKey = (cut: string) => `cut:${cut}`
@@ -50,9 +66,18 @@ export function lessonsFrom(items: readonly TaughtItem[]): Lesson[] {
       ? [{ at_s, value: told_thicker, error: MEASURED_ERROR, of: pieces.map((key) => ({ key, by: 1 })) }]
       : []
     // What tells most of it says whether it is another.
+    const ways = OVEN_WAYS.flatMap(({ of, error }): Lesson[] => {
+      const value = taught[of] ?? null
+      return value === null ? [] : [{ at_s, value, error, of: [{ key: `${of}:${oven}`, by: 1 }] }]
+    })
     return air_k === null
-      ? [{ ...time, mayChange }, ...piece]
-      : [{ at_s, value: air_k, error: AIR_ERROR_K, of: [{ key: ovenKey(oven), by: 1 }], mayChange }, time, ...piece]
+      ? [{ ...time, mayChange }, ...piece, ...ways]
+      : [
+          { at_s, value: air_k, error: AIR_ERROR_K, of: [{ key: ovenKey(oven), by: 1 }], mayChange },
+          time,
+          ...piece,
+          ...ways,
+        ]
   })
 }
 
@@ -71,7 +96,7 @@ export function learnedFrom(
   const things = [...known].flatMap(([key, learned]): LearnedThing[] => {
     const [of, name = '', supplier = ''] = key.split(':') as [LearnedThing['of'], string?, string?]
     if (learned.cooks === 0) return []
-    if (of === 'oven') return [{ of, key, name: key.slice('oven:'.length), ...learned }]
+    if (of === 'oven' || isWay(of)) return [{ of, key, name: key.slice(of.length + 1), ...learned }]
     if (of === 'cut') return [{ of, key, name: cutName(name), ...learned }]
     // A supplier's pieces are as those of their cut are, and a little otherwise.
     const all = known.get(cutKey(name))
@@ -89,14 +114,14 @@ export function learnedFrom(
       },
     ]
   })
-  const order = ['oven', 'cut', 'supplier']
+  const order: readonly string[] = LEARNED_OF
   return things.sort(
     (a, b) => order.indexOf(a.of) - order.indexOf(b.of) || b.cooks - a.cooks || (a.key < b.key ? -1 : 1),
   )
 }
 
 /** Of an oven a plan says at least so much, K; of a thickness, as a share: less is left as it is. */
-const WORTH = { oven: 1, thickness: 0.015 } as const
+const WORTH = { oven: 1, thickness: 0.015, way: 0.1 } as const
 
 /**
  * A plan with what was learned laid into what nobody said: an oven without an offset, a piece that was not measured. a
@@ -111,11 +136,11 @@ export function withLearned(
 ): { readonly document: PlanDocument; readonly used: readonly LearnedPart[] } {
   const used: LearnedPart[] = []
   let { roast, oven: heat } = document
-  const own = ovenLearned(heat, oven, things)
-  if (own) {
-    heat = { ...heat, ...own.part }
-    used.push(own.used)
-  }
+  for (const own of [ovenLearned(heat, oven, things), ...waysLearned(heat, oven, things)])
+    if (own) {
+      heat = { ...heat, ...own.part }
+      used.push(own.used)
+    }
   const piece = pieceLearned(document, things)
   if (piece) {
     roast = { ...roast, ...piece.part }
@@ -131,6 +156,18 @@ function ovenLearned(heat: { readonly offset_k: number }, name: string, things: 
   const value = Math.round(own.mean)
   const used: LearnedPart = { of: 'oven', name, value, spread: tenth(own.next), cooks: own.cooks, later_min: null }
   return { part: { offset_k: value, doubt_k: Math.max(0.5, tenth(own.next)) }, used }
+}
+
+/** How an oven of which nobody said so heats. */
+function waysLearned(heat: Partial<PlanDocument['oven']>, name: string, things: readonly LearnedThing[]) {
+  return OVEN_WAYS.flatMap(({ of, field, usual, low, high }) => {
+    const own = things.find(({ key }) => key.toLowerCase() === `${of}:${name}`.toLowerCase())
+    if (!own || heat[field] !== undefined || Math.abs(own.mean) < WORTH.way) return []
+    const value = hundredth(Math.min(high, Math.max(low, usual * Math.exp(own.mean))))
+    const spread = hundredth(value * own.next)
+    const used: LearnedPart = { of, name, value, spread, cooks: own.cooks, later_min: null }
+    return [{ part: { [field]: value }, used }]
+  })
 }
 
 /** What was learned of pieces like one that was not measured. */
@@ -160,9 +197,13 @@ export function mealWithLearned(meal: MealDocument, things: readonly LearnedThin
   const used = new Map<string, LearnedPart>()
   const use = (part: LearnedPart) => used.set(`${part.of} ${part.name}`, part)
   const ovens = meal.kitchen.ovens.map((oven) => {
-    const own = ovenLearned(oven, oven.name, things)
-    if (own) use(own.used)
-    return own ? { ...oven, ...own.part } : oven
+    let heats = oven
+    for (const own of [ovenLearned(oven, oven.name, things), ...waysLearned(oven, oven.name, things)])
+      if (own) {
+        use(own.used)
+        heats = { ...heats, ...own.part }
+      }
+    return heats
   })
   const roasts = meal.roasts.map((roast) => {
     const piece = pieceLearned(roast, things)
@@ -177,7 +218,13 @@ const MOST_OF_MEAL = 24
 
 /** A meal that does without one lesson: what it laid in goes with it; what a hand changed since stays. */
 export function mealWithout(meal: MealDocument, part: LearnedPart): MealDocument {
-  const plain = ({ doubt_k, ...oven }: MealDocument['kitchen']['ovens'][number]) => ({ ...oven, offset_k: 0 })
+  type Oven = MealDocument['kitchen']['ovens'][number]
+  const plain = (oven: Oven): Oven =>
+    part.of === 'oven'
+      ? oven.doubt_k === undefined
+        ? oven
+        : withoutFields({ ...oven, offset_k: 0 }, ['doubt_k'])
+      : withoutFields(oven, fieldsOf([part.of]))
   const bare = ({ thickness_doubt, ...roast }: PlanDocument['roast']) => ({ ...roast, thickness_mm: null })
   const isOf = (roast: MealDocument['roasts'][number]) =>
     part.of === 'supplier' ? roast.roast.supplier === part.name : cutAsCooked(roast)?.name === part.name
@@ -187,11 +234,11 @@ export function mealWithout(meal: MealDocument, part: LearnedPart): MealDocument
     kitchen: {
       ...meal.kitchen,
       ovens: meal.kitchen.ovens.map((oven) =>
-        part.of === 'oven' && oven.name === part.name && oven.doubt_k !== undefined ? plain(oven) : oven,
+        (part.of === 'oven' || isWay(part.of)) && oven.name === part.name ? plain(oven) : oven,
       ),
     },
     roasts: meal.roasts.map((roast) =>
-      part.of !== 'oven' && roast.roast.thickness_doubt !== undefined && isOf(roast)
+      (part.of === 'cut' || part.of === 'supplier') && roast.roast.thickness_doubt !== undefined && isOf(roast)
         ? { ...roast, roast: bare(roast.roast) }
         : roast,
     ),
@@ -220,6 +267,12 @@ export function unlearned(document: PlanDocument, of: readonly LearnedPart['of']
   }
 }
 
+/** What of an oven some lessons laid into a document, besides its offset. */
+const fieldsOf = (of: readonly LearnedPart['of'][]) =>
+  OVEN_WAYS.filter((way) => of.includes(way.of)).map(({ field }) => field)
+const withoutFields = <Part extends object>(part: Part, fields: readonly (keyof Part)[]): Part =>
+  Object.fromEntries(Object.entries(part).filter(([name]) => !fields.includes(name as keyof Part))) as Part
+
 /** The same plan as if no cook had taught anything: for saying what learning did to its times. */
 export function asIfUntaught(document: PlanDocument): PlanDocument {
   const of = new Set(document.learned.map((each) => each.of))
@@ -230,7 +283,7 @@ export function asIfUntaught(document: PlanDocument): PlanDocument {
       ...plain.roast,
       ...(of.has('cut') || of.has('supplier') ? { thickness_mm: null } : {}),
     },
-    oven: of.has('oven') ? { ...plain.oven, offset_k: 0 } : plain.oven,
+    oven: withoutFields(of.has('oven') ? { ...plain.oven, offset_k: 0 } : plain.oven, fieldsOf([...of])),
   }
 }
 

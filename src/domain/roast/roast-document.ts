@@ -185,11 +185,11 @@ export const simulateDocument = z.strictObject({
 export type SimulateDocument = z.output<typeof simulateDocument>
 
 /** What earlier cooks taught that a plan goes by. */
-export const LEARNED_OF = ['oven', 'cut', 'supplier'] as const
+export const LEARNED_OF = ['oven', 'preheat', 'door', 'swing', 'cut', 'supplier'] as const
 export const learnedPart = z.strictObject({
   of: z.enum(LEARNED_OF),
   name: text(120).describe('Which oven, cut or supplier'),
-  value: finite.describe('Oven: K; thickness: as a factor'),
+  value: finite.describe('Oven: K; warm-up: K a minute; door: share of its heat; swing: K; thickness: as a factor'),
   spread: finite.describe('Deviation of the next cook, in the same unit'),
   cooks: z.int().min(1),
   later_min: finite.nullable().default(null).describe('By how much the put-in is later for it, minutes'),

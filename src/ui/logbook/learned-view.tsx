@@ -9,11 +9,11 @@ import { shortDay, type Units } from '@/words/units'
 import { saidOf, send } from '../shell/client'
 import { useHydrated } from '../shell/use-hydrated'
 
-const GROUPS = [
-  ['oven', 'Ovens'],
-  ['cut', 'Pieces'],
-  ['supplier', 'Butchers'],
-] as const
+const GROUPS: readonly (readonly [readonly LearnedThing['of'][], string])[] = [
+  [['oven', 'preheat', 'door', 'swing'], 'Ovens'],
+  [['cut'], 'Pieces'],
+  [['supplier'], 'Butchers'],
+]
 
 /** What cooks taught: each thing with how sure it is and how many cooks it rests on, and whether plans go by it. */
 export function LearnedView({
@@ -55,10 +55,10 @@ export function LearnedView({
         </p>
       )}
       {GROUPS.map(([of, title]) => {
-        const own = things.filter((thing) => thing.of === of)
+        const own = things.filter((thing) => of.includes(thing.of))
         return (
           own.length > 0 && (
-            <section key={of} className="mt-8">
+            <section key={title} className="mt-8">
               <h2 className="font-display text-2xl font-semibold">{title}</h2>
               <ul className="mt-2 divide-y divide-line">
                 {own.map((thing) => (
@@ -104,7 +104,14 @@ export function LearnedView({
 }
 
 /** The whole of the bar, in each thing's own unit. */
-const WIDEST = { oven: 20, cut: 0.2, supplier: 0.2 } as const
+const WIDEST: Readonly<Record<LearnedThing['of'], number>> = {
+  oven: 20,
+  cut: 0.2,
+  supplier: 0.2,
+  preheat: 1,
+  door: 1,
+  swing: 1,
+}
 
 /** Nothing in the middle; the interval and its mean. */
 function Bar({ thing: { of, mean, spread } }: { readonly thing: LearnedThing }) {

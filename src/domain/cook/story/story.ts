@@ -2,6 +2,7 @@ import { z } from 'zod'
 import { CAUSES, causesOf } from '@/core/estimate/causes'
 import { foresee } from '@/core/estimate/estimate'
 import { paceLesson } from '@/core/estimate/lesson'
+import { ovenWays } from '@/core/estimate/oven-air'
 import { usualThickness } from '@/core/heat/piece'
 import { answerRoast } from '@/core/roast/answer'
 import { cutAsCooked } from '../../roast/resolve'
@@ -33,6 +34,10 @@ const taught = z.object({
   told_thicker: finite,
   /** The thickness was measured: then it was no guess, and says what such pieces are like. */
   measured: z.boolean(),
+  /** How its oven heats, over the usual one, as logarithms; where a probe in the air told. */
+  preheat: finite.nullable().optional(),
+  door: finite.nullable().optional(),
+  swing: finite.nullable().optional(),
 })
 
 export const storyItem = z.object({
@@ -168,10 +173,40 @@ function lessonOf(
           told_k: item.oven.offset_k,
           told_thicker: thousandth(Math.log(setup.thickness_m / usual_m)),
           measured: item.roast.thickness_mm !== null && item.roast.thickness_doubt === undefined,
+          ...waysOfOven(entries, readings, last.board, in_s, last.at_s),
         }
       : null,
   }
 }
+
+/** What the probes in its air said of the oven, from before it went in. */
+function waysOfOven(
+  entries: readonly CookEntry[],
+  readings: readonly ProbeReading[],
+  { item, settings }: BoardItem,
+  in_s: number,
+  out_s: number,
+) {
+  const own = entries.filter((entry) => entry.item === item.id)
+  const probe = own.find(({ kind, point }) => kind === 'assign' && point === 'air')
+  const set_c = settings.at(-1)?.set_c ?? settingOf(item)
+  // One setting: what changes is read as a swing else.
+  const steady = settings.length <= 1 && set_c !== undefined
+  const air = readings.filter(({ device, channel }) => device === probe?.device && channel === probe?.channel)
+  const found =
+    probe && steady
+      ? ovenWays(air, {
+          in_s,
+          out_s,
+          set_c,
+          doors_s: own.filter(({ kind }) => OPENS.has(kind)).map(({ at }) => secondsOf(at)),
+        })
+      : undefined
+  const kept = (value: number | undefined) => (value === undefined ? null : thousandth(value))
+  return { preheat: kept(found?.preheat), door: kept(found?.door), swing: kept(found?.swing) }
+}
+/** What is done with the door open. */
+const OPENS: ReadonlySet<CookEntry['kind']> = new Set(['door', 'turned', 'basted', 'glazed', 'covered', 'uncovered'])
 
 /** The oven's first stretch says how it warms, not where it settles, s. */
 const SETTLES_S = 1500
