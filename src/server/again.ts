@@ -4,6 +4,7 @@ import type { KitchenScope } from '@/db/repositories'
 import { storyShelf } from '@/db/stories'
 import { secondsOf } from '@/domain/cook/entry/time'
 import { mealAgain, planAgain, sameDateAgain, sameDayAgain } from '@/domain/learn/again'
+import { easterAgain } from '@/domain/learn/feasts'
 import type { LikeBefore } from '@/domain/line/like'
 import { parseWith } from '@/domain/problem/parse'
 import { fail, type Outcome, succeed } from '@/domain/problem/problem'
@@ -25,7 +26,7 @@ async function documentAgain(
   scope: KitchenScope,
   id: string,
   promise: string | undefined,
-  yearly = false,
+  comes: 'weekly' | 'yearly' | 'easter' = 'weekly',
 ): Promise<Outcome<Standing>> {
   const row = await cookShelf(database(), scope.kitchen).find(id)
   if (!row) return fail({ code: 'not_found', path: ['cook'], what: id })
@@ -34,7 +35,8 @@ async function documentAgain(
   const then_s = Math.min(...document.items.map((item) => secondsOf(item.promise)))
   const promise_s = promise
     ? secondsOf(promise)
-    : (yearly ? sameDateAgain : sameDayAgain)(then_s, nowSeconds(), scope.kitchen.timeZone)
+    : ((comes === 'easter' ? easterAgain(then_s, nowSeconds(), scope.kitchen.timeZone) : undefined) ??
+      (comes === 'weekly' ? sameDayAgain : sameDateAgain)(then_s, nowSeconds(), scope.kitchen.timeZone))
   const meal = mealAgain(document, told?.story, promise_s)
   if (meal) return succeed<Standing>({ kind: 'meal', document: await taughtMeal(scope, meal) })
   const plan = planAgain(document, told?.story, promise_s)
@@ -55,5 +57,5 @@ export const cookAgainLike = (slug: string, { words, yearly }: LikeBefore): Prom
     const id = await cookLike(scope, words)
     return id === undefined
       ? fail({ code: 'not_found', path: ['cook'], what: `like “${words}”` })
-      : documentAgain(scope, id, undefined, yearly)
+      : documentAgain(scope, id, undefined, /\beaster\b/.test(words) ? 'easter' : yearly ? 'yearly' : 'weekly')
   })

@@ -7,6 +7,7 @@ import { type CookEntry, cookTime } from '@/domain/cook/cook-document'
 import { secondsOf } from '@/domain/cook/entry/time'
 import type { Facets, ListedStory, ServedDay } from '@/domain/cook/story/found'
 import type { CookStory } from '@/domain/cook/story/story'
+import { feastDays } from '@/domain/learn/feasts'
 import { fail, type Outcome, succeed } from '@/domain/problem/problem'
 import { text } from '@/domain/schema/scalars'
 import { compute } from './compute'
@@ -233,16 +234,15 @@ export async function curveCsv(slug: string, id: string): Promise<Outcome<string
   return succeed(Papa.unparse(rows, { escapeFormulae: true }))
 }
 
-/** The newest cook that is found by some words; of Christmas, also by its days. */
+/** The newest cook that is found by some words; of a feast, also by its days. */
 export async function cookLike(scope: KitchenScope, words: string): Promise<string | undefined> {
   await toldUp(scope)
   const stories = shelfOf(scope)
   const first = { limit: 1, offset: 0 }
   const named = (await stories.list({ words }, first)).stories[0]
-  if (named || words !== 'christmas') return named?.cookId
-  const year = new Date(nowPrecisely() * 1000).getUTCFullYear()
-  for (const each of [year, year - 1, year - 2]) {
-    const days = { from: new Date(Date.UTC(each, 11, 24)), before: new Date(Date.UTC(each, 11, 27)) }
+  if (named) return named.cookId
+  for (const { from_s, before_s } of feastDays(words, nowPrecisely(), scope.kitchen.timeZone)) {
+    const days = { from: new Date(from_s * 1000), before: new Date(before_s * 1000) }
     const found = (await stories.list(days, first)).stories[0]
     if (found) return found.cookId
   }

@@ -54,6 +54,15 @@ export function standardValue({ name, value, option, set_c }: HouseStandard, uni
   return `${value} min`
 }
 
+/** The same in a few words, beside its meat. */
+export function standardShort(standard: HouseStandard, units: Units): string {
+  const [what, , degree] = standard.name.split('.')
+  const says = standardValue(standard, units)
+  if (what === 'serve') return `${donenessName(degree ?? '')} ${says}`
+  if (what === 'rest') return `rests ${says} at least`
+  return what === 'usual' ? `${says} where nobody says` : says
+}
+
 /** What a house item is, and what it says, for the list of changes. */
 export function houseItemWords(document: HouseItemDocument, units: Units): { what: string; says: string } {
   if (document.kind === 'standard') {

@@ -225,7 +225,7 @@ export function mealWithout(meal: MealDocument, part: LearnedPart): MealDocument
         ? oven
         : withoutFields({ ...oven, offset_k: 0 }, ['doubt_k'])
       : withoutFields(oven, fieldsOf([part.of]))
-  const bare = ({ thickness_doubt, ...roast }: PlanDocument['roast']) => ({ ...roast, thickness_mm: null })
+  const bare = (roast: PlanDocument['roast']) => withoutFields({ ...roast, thickness_mm: null }, ['thickness_doubt'])
   const isOf = (roast: MealDocument['roasts'][number]) =>
     part.of === 'supplier' ? roast.roast.supplier === part.name : cutAsCooked(roast)?.name === part.name
   return {

@@ -8,8 +8,8 @@ export interface LikeBefore {
 
 const LIKE =
   /^\s*(?:cook\s+)?(?:the\s+)?(?:like|same\s+as|same|again)\s+(?:as\s+)?(?:(?:the\s+)?last\s+|our\s+|the\s+)?(.{2,80}?)[\s.!]*$/iu
-/** Feasts that keep to their date; Easter keeps to its Sunday. */
-const YEARLY = /\b(?:christmas|xmas|new\s+year|boxing\s+day|birthday|st\.?\s+\p{L}+)\b/iu
+/** Feasts that come once a year, on their date or, as Easter, on the day that moves. */
+const YEARLY = /\b(?:easter|christmas|xmas|new\s+year|boxing\s+day|birthday|st\.?\s+\p{L}+)\b/iu
 const SPELT: readonly (readonly [RegExp, string])[] = [
   [/\bxmas\b/giu, 'christmas'],
   [/['’]s\b/gu, ''],

@@ -171,16 +171,19 @@ function Cooling({
           : left_s > -SOON_S
             ? `The two hours are over: what is not at ${temperature(COOLING.middle_c, units)} is thrown away. `
             : ''}
-        <Link href={`/k/${kitchen}/record`} prefetch={false} className="underline underline-offset-4">
-          Enter its cooling in the record
-        </Link>{' '}
-        <Link href={`/k/${kitchen}/cooks/${cookId}/label`} prefetch={false} className="underline underline-offset-4">
+      </p>
+      <p className="flex flex-wrap gap-x-6">
+        <Link href={`/k/${kitchen}/cooks/${cookId}/label`} prefetch={false} className={LINK}>
           A label for it
+        </Link>
+        <Link href={`/k/${kitchen}/record`} prefetch={false} className={LINK}>
+          Enter its cooling in the record
         </Link>
       </p>
     </div>
   )
 }
+const LINK = 'inline-flex min-h-11 items-center underline underline-offset-4'
 /** Less than this is no piece that was cut for a roast, kg. */
 const LEAST_KG = 0.3
 /** What was left that long ago is no news, s. */

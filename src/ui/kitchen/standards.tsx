@@ -5,7 +5,7 @@ import { SCHOOLS } from '@/core/program/schools'
 import { DONENESS_SCALES, type DonenessScale, servedWithin } from '@/core/reference/doneness'
 import type { HouseItem, HouseItemDocument, HouseStandard } from '@/domain/house/house-item'
 import { STANDARD_NUMBERS, standardsOf } from '@/domain/house/standards'
-import { houseItemWords, MEATS, standardName, standardValue } from '@/words/standards'
+import { houseItemWords, MEATS, standardName, standardShort, standardValue } from '@/words/standards'
 import { clock, shortDay, temperature, type Units } from '@/words/units'
 import { donenessName } from '@/words/words'
 import { SaidHeat, SaidMass, SaidNumber } from '../controls/said-number'
@@ -90,13 +90,13 @@ export function Standards({
         Every plan made from now on begins with these, by line, desk, meal and board alike; one that is made keeps what
         it began with. A degree stays within its own band, and a bird never goes below its floor.
       </p>
-      <div className="mt-3 grid gap-x-10 gap-y-1 text-lg sm:grid-cols-3">
+      <div className="mt-3 grid gap-x-6 gap-y-1 text-lg sm:grid-cols-2 lg:grid-cols-3">
         <Held name="portion" title="Portions" {...own}>
           <SaidNumber
             label="Portions, percent of the usual"
             value={100 * number('portion', 1)}
             step={5}
-            suffix="% of the usual"
+            suffix="% of usual"
             least={100 * STANDARD_NUMBERS.portion.low}
             most={100 * STANDARD_NUMBERS.portion.high}
             onChange={(value) => void put({ name: 'portion', value: Number((value / 100).toFixed(3)) })}
@@ -159,7 +159,7 @@ function Held({
   const set = held(name) !== undefined
   return (
     <div className="flex min-h-12 flex-wrap items-baseline gap-x-3">
-      <span className={`min-w-28 text-base ${set ? 'font-semibold' : 'text-soft'}`}>{title}</span>
+      <span className={`min-w-24 text-base ${set ? 'font-semibold' : 'text-soft'}`}>{title}</span>
       <span className={set ? '' : 'text-soft'}>{children}</span>
       {set && (
         <button
@@ -189,9 +189,7 @@ function Meat({ scale, ...own }: Own & { readonly scale: DonenessScale }) {
       <summary className="min-h-12 cursor-pointer py-2.5 text-lg">
         <span className="font-semibold">{MEATS[scale.id]}</span>{' '}
         <span className="text-base text-soft">
-          {set.length === 0
-            ? 'as everywhere'
-            : set.map((each) => `${standardName(each.name).split(',')[0]} ${standardValue(each, units)}`).join('; ')}
+          {set.length === 0 ? 'as everywhere' : set.map((each) => standardShort(each, units)).join('; ')}
         </span>
       </summary>
       <div className="grid gap-x-10 gap-y-1 pb-4 pl-1 text-lg sm:grid-cols-2">
@@ -211,7 +209,7 @@ function Meat({ scale, ...own }: Own & { readonly scale: DonenessScale }) {
                   onChange={(value) => void put({ name, value: Number(value.toFixed(1)) })}
                 />
                 <span className="ml-2 text-base text-soft">
-                  {temperature(range.low, units)}–{temperature(range.high, units)}
+                  of {temperature(range.low, units).replace(/ .*/, '')}–{temperature(range.high, units)}
                 </span>
               </Held>
             )
@@ -307,11 +305,11 @@ function Changes({ changes, units }: { readonly changes: readonly ShownChange[];
           const from = before && houseItemWords(before, units).says
           const to = after && houseItemWords(after, units).says
           return (
-            <li key={id} className="flex flex-wrap items-baseline gap-x-3 py-1.5">
-              <span className="w-36 text-base text-soft tabular-nums">
+            <li key={id} className="grid items-baseline gap-x-4 py-1.5 sm:grid-cols-[9.5rem_7rem_minmax(0,1fr)]">
+              <span className="text-base text-soft tabular-nums">
                 {shortDay(at_s, units)} {clock(at_s, units)}
               </span>
-              <span className="w-28">{by || 'someone'}</span>
+              <span>{by || 'someone'}</span>
               <span>
                 {what}: {from && <s className="text-soft">{from}</s>} {to ?? 'as everywhere'}
               </span>

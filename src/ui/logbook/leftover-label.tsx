@@ -25,7 +25,7 @@ export function LeftoverLabel({
         Eat by {day(served_s + STANDARDS.leftoversKeep.value, units)}
       </p>
       <p className="mt-2 text-lg">
-        Into the fridge by {clock(served_s + COOLING.first_s, units)}; cold was at ____ with ____.
+        Into the fridge by {clock(served_s + COOLING.first_s, units)}; at {temperature(COOLING.to_c, units)} by ______.
         <br />
         Reheat until its middle reads {temperature(STANDARDS.reheatTo.value, units)}, once.
       </p>

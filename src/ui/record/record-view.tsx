@@ -137,6 +137,9 @@ export function RecordView({ slug, name, plan, day, record, units }: RecordViewP
                   <th>Limit</th>
                   <th>Stands</th>
                   <th>By</th>
+                  <th className="no-print">
+                    <span className="sr-only">Correct</span>
+                  </th>
                 </tr>
               </thead>
               <tbody>
@@ -392,10 +395,12 @@ function Row({
         <td className="text-base text-soft">
           {entry.by}
           {entry.source === 'board' && ', from its probes'}
+        </td>
+        <td className="no-print text-base text-soft">
           {!gone && ready && entry.source === 'hand' && doing === undefined && (
             <button
               type="button"
-              className="no-print ml-3 min-h-11 underline underline-offset-4"
+              className="min-h-9 underline underline-offset-4"
               aria-label={`Correct number ${seq}`}
               onClick={() => setDoing('correction')}
             >
@@ -407,7 +412,7 @@ function Row({
       {!gone && ready && (open || doing !== undefined) && (
         <tr className="no-print">
           <td />
-          <td colSpan={6} className="pb-1">
+          <td colSpan={7} className="pb-1">
             {doing === undefined ? (
               <button
                 type="button"
