@@ -62,6 +62,8 @@ export interface CookShelf {
     added: readonly CookEntry[],
   ) => Promise<{ readonly kept: readonly KeptEntry[]; readonly reused: readonly string[] }>
   readonly entriesSince: (id: string, seq: number) => Promise<readonly KeptEntry[]>
+  /** Every time a probe of the kitchen was checked, the newest first. */
+  readonly checks: (most: number) => Promise<readonly CookEntry[]>
   readonly devices: () => Promise<DeviceRow[]>
   /** Takes a device’s token back; its readings stay. False where there is none to take. */
   readonly revokeDevice: (id: string) => Promise<boolean>
@@ -202,6 +204,15 @@ export function cookShelf(db: Database, kitchen: KitchenRow): CookShelf {
           .orderBy(asc(entries.seq))
           .limit(5000)
       ).map(kept),
+    checks: async (most) =>
+      (
+        await db
+          .select()
+          .from(entries)
+          .where(and(eq(entries.kitchenId, kitchen.id), sql`(${entries.entry} ->> 'kind') = 'calibrate'`))
+          .orderBy(desc(entries.receivedAt))
+          .limit(most)
+      ).map((row) => kept(row).entry),
     devices: () =>
       db
         .select({ id: devices.id, name: devices.name, battery: devices.battery, seenAt: devices.seenAt })

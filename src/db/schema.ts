@@ -260,6 +260,7 @@ export const entries = pgTable(
       foreignColumns: [cooks.kitchenId, cooks.id],
     }).onDelete('cascade'),
     primaryKey({ name: 'entries_place', columns: [table.cookId, table.seq] }),
+    index('entries_checks').on(table.kitchenId, table.receivedAt).where(sql`(${table.entry} ->> 'kind') = 'calibrate'`),
     unique('entries_once').on(table.cookId, table.id),
     check('entries_seq_positive', sql`${table.seq} > 0`),
   ],

@@ -13,6 +13,7 @@ import {
 import type { KitchenRow, KitchenScope } from '@/db/repositories'
 import type { Unreadable } from '@/db/stored'
 import {
+  type CookDocument,
   type CookEntry,
   cookEntry,
   cookTime,
@@ -28,6 +29,7 @@ import { finite, ident, text } from '@/domain/schema/scalars'
 import { compute } from './compute'
 import { nowPrecisely, nowSeconds } from './environment'
 import { database, inKitchen, withDatabase } from './kitchen'
+import { offsetsFor } from './learned'
 import { livingCook } from './living'
 import { tellSoon } from './logbook'
 import { planFollows } from './promise'
@@ -43,6 +45,18 @@ const beginning = z.strictObject({
   speed: finite.min(1).max(120).default(1),
 })
 
+/** A cook as it begins: with what its probes are known to read too much. A rehearsal has probes of its own. */
+async function begun(
+  scope: KitchenScope,
+  document: CookDocument,
+  source: NonNullable<CookDocument['source']>,
+): Promise<Outcome<CookRow>> {
+  const row = await shelf(scope).begin({ ...document, source })
+  const offsets = document.clock.speed === 1 ? await offsetsFor(scope) : []
+  if (offsets.length > 0) await shelf(scope).add(row.id, offsets)
+  return succeed(row)
+}
+
 /** Begins a cook from a plan or a meal. */
 export const beginCook = (slug: string, value: unknown): Promise<Outcome<CookRow>> =>
   inKitchen(slug, async (scope) => {
@@ -53,15 +67,13 @@ export const beginCook = (slug: string, value: unknown): Promise<Outcome<CookRow
       const row = await scope.plans.find(plan)
       if (!row) return fail({ code: 'not_found', path: ['plan'], what: plan })
       const made = await compute('beginPlan', { document: row.document, now_s: nowSeconds(), speed })
-      const source = { kind: 'plan' as const, id: plan, version: row.version }
-      return made.ok ? succeed(await shelf(scope).begin({ ...made.value, source })) : made
+      return made.ok ? begun(scope, made.value, { kind: 'plan', id: plan, version: row.version }) : made
     }
     if (meal !== undefined) {
       const row = await scope.meals.find(meal)
       if (!row) return fail({ code: 'not_found', path: ['meal'], what: meal })
       const made = await compute('beginMeal', { document: row.document, now_s: nowSeconds(), speed })
-      const source = { kind: 'meal' as const, id: meal, version: row.version }
-      return made.ok ? succeed(await shelf(scope).begin({ ...made.value, source })) : made
+      return made.ok ? begun(scope, made.value, { kind: 'meal', id: meal, version: row.version }) : made
     }
     return fail({ code: 'malformed', path: [], detail: 'say which plan or meal is cooked' })
   })

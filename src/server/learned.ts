@@ -1,8 +1,12 @@
+import { randomUUID } from 'node:crypto'
 import { z } from 'zod'
 import { findCut } from '@/core/reference/cuts'
+import { cookShelf } from '@/db/cooks'
 import type { KitchenRow, KitchenScope } from '@/db/repositories'
 import { storyShelf } from '@/db/stories'
+import type { CookEntry } from '@/domain/cook/cook-document'
 import { asIfUntaught, type LearnedThing, learnedFrom, mealWithLearned, withLearned } from '@/domain/learn/learned'
+import { type LearnedProbe, offsetsToBegin, probesFrom } from '@/domain/learn/probes'
 import type { MealDocument } from '@/domain/meal/meal-document'
 import { parseWith } from '@/domain/problem/parse'
 import { fail, type Outcome, succeed } from '@/domain/problem/problem'
@@ -29,10 +33,28 @@ async function thingsOf(scope: KitchenScope): Promise<readonly LearnedThing[]> {
   return learnedFrom(taught, (cut) => findCut(cut)?.name ?? cut, nowSeconds())
 }
 
+/** So many of the newest checks of probes are asked. */
+const CHECKS = 500
+
+/** What each of a kitchen's probes reads too much. */
+async function probesOf(scope: KitchenScope): Promise<readonly LearnedProbe[]> {
+  const shelf = cookShelf(database(), scope.kitchen)
+  const [checks, devices] = await Promise.all([shelf.checks(CHECKS), shelf.devices()])
+  if (checks.length === 0) return []
+  return probesFrom(checks, (id) => devices.find((each) => each.id === id)?.name, nowSeconds())
+}
+
+/** What a cook that begins now takes over of that. */
+export async function offsetsFor(scope: KitchenScope): Promise<readonly CookEntry[]> {
+  const off = new Set(scope.kitchen.learningOff)
+  const probes = (await probesOf(scope)).filter(({ key }) => !off.has(key))
+  return offsetsToBegin(probes, new Date(nowSeconds() * 1000).toISOString(), () => `learned-${randomUUID()}`)
+}
+
 export const learnedInKitchen = (slug: string): Promise<Outcome<LearnedInKitchen>> =>
   inKitchen(slug, async (scope) => {
     const off = new Set(scope.kitchen.learningOff)
-    const things = await thingsOf(scope)
+    const things = [...(await thingsOf(scope)), ...(await probesOf(scope))]
     return succeed({ kitchen: scope.kitchen, things: things.map((thing) => ({ ...thing, on: !off.has(thing.key) })) })
   })
 

@@ -16,6 +16,10 @@ export function learnedSentence(thing: Pick<LearnedThing, 'of' | 'name' | 'mean'
       return Math.abs(mean) < 0.5
         ? `${capital(name)} keeps to its dial`
         : `${capital(name)} runs ${rise(Math.abs(mean), units)} ${mean < 0 ? 'colder' : 'hotter'} than its dial`
+    case 'probe':
+      return Math.abs(mean) < 0.15
+        ? `${name} reads true`
+        : `${name} reads ${rise(Math.abs(mean), units)} ${mean > 0 ? 'high' : 'low'}`
     case 'preheat':
       return `${capital(name)} warms ${percent(Math.exp(mean) - 1)} ${mean < 0 ? 'slower' : 'faster'} than most`
     case 'door':
@@ -38,7 +42,7 @@ export function learnedInterval(
   units: Units,
 ): string {
   const [low, high] = [mean - P10_DEVIATIONS * spread, mean + P10_DEVIATIONS * spread]
-  if (of !== 'oven') {
+  if (of !== 'oven' && of !== 'probe') {
     const of100 = (value: number) => `${Math.round(100 * (Math.exp(value) - 1))}`
     return `${signed(of100(low))} to ${signed(of100(high))} %`
   }

@@ -5,10 +5,11 @@ import { cookShelf } from '@/db/cooks'
 import { recordShelf } from '@/db/record'
 import { openKitchen } from '@/db/repositories'
 import { storyShelf } from '@/db/stories'
-import { cookDocument } from '@/domain/cook/cook-document'
+import { cookDocument, cookEntry } from '@/domain/cook/cook-document'
 import { glanceOf } from '@/domain/cook/story/glance'
 import type { CookStory } from '@/domain/cook/story/story'
 import { brokenAt, limitOf, recordEntry } from '@/domain/record/record'
+import { planDocument } from '@/domain/roast/roast-document'
 import { freshKitchen, openTestDatabase } from './kitchen'
 
 const { db, close } = openTestDatabase()
@@ -183,5 +184,53 @@ describe('the record', () => {
     chain[1] = { ...second, entry: { ...second.entry, value_c: 3.9 } }
     expect(brokenAt(chain, sha256)).toEqual({ seq: 2, why: 'changed' })
     expect(await openKitchen(db, kitchen.slug)).toBeDefined()
+  })
+})
+
+describe('probes that were checked', () => {
+  it('the next cook begins with what they read too much, unless that is switched off', async () => {
+    process.env.DATABASE_URL = process.env.TEST_DATABASE_URL
+    const { beginCook, cookInKitchen } = await import('@/server/cooks')
+    const { switchLearning, learnedInKitchen } = await import('@/server/learned')
+    const scope = await freshKitchen(db)
+    const { slug } = scope.kitchen
+    const shelf = cookShelf(db, scope.kitchen)
+    const plan = await scope.plans.add(
+      planDocument.parse({
+        roast: { cut: 'pork-loin', mass_kg: 1.8 },
+        promise: new Date(Date.now() + 8 * 3600_000).toISOString(),
+      }),
+    )
+    const begin = async () => {
+      const begun = await beginCook(slug, { plan: plan.id })
+      if (!begun.ok) throw new Error(JSON.stringify(begun.problems))
+      const state = await cookInKitchen(slug, begun.value.id, 0)
+      return { id: begun.value.id, entries: state.ok ? state.value.entries.map(({ entry }) => entry) : [] }
+    }
+    const first = await begin()
+    expect(first.entries).toEqual([])
+    const device = await shelf.addDevice('Blue station', sha256(`${slug} probes`))
+    await shelf.add(
+      first.id,
+      [1.3, 1.2].map((value_c, i) =>
+        cookEntry.parse({
+          id: `in-the-ice-${i}`,
+          kind: 'calibrate',
+          at: new Date(Date.now() - 60_000 * (i + 1)).toISOString(),
+          device: device.id,
+          channel: 0,
+          point: 'ice',
+          value_c,
+        }),
+      ),
+    )
+    const [offset] = (await begin()).entries
+    expect(offset).toMatchObject({ kind: 'calibrate', point: 'learned', device: device.id, channel: 0 })
+    expect(offset?.value_c).toBeGreaterThan(0.9)
+    const learned = await learnedInKitchen(slug)
+    const probe = learned.ok ? learned.value.things.find(({ of }) => of === 'probe') : undefined
+    expect(probe?.name).toBe('Probe 1 of Blue station')
+    await switchLearning(slug, { key: probe?.key, on: false })
+    expect((await begin()).entries).toEqual([])
   })
 })

@@ -36,6 +36,8 @@ export const NATURES = {
   /** How fast an oven warms, what an opened door costs and how far it swings, over the usual one, as logarithms. */
   preheat: { prior: 0.35, drift: 0.05, scatter: 0.1 },
   door: { prior: 0.35, drift: 0.05, scatter: 0.25 },
+  /** What a probe reads too much, K. */
+  probe: { prior: 1, drift: 0.4, scatter: 0.3 },
   swing: { prior: 0.5, drift: 0.1, scatter: 0.25 },
 } as const satisfies Readonly<Record<string, Nature>>
 

@@ -14,8 +14,8 @@ import { LEARNED_OF, type LearnedPart, type PlanDocument } from '../roast/roast-
 export type TaughtItem = Pick<StoryItem, 'cut' | 'supplier' | 'oven' | 'taught'> & { readonly served: string }
 
 export interface LearnedThing extends Learned {
-  readonly of: LearnedPart['of']
-  /** Oven, cut or supplier and cut, as it is switched on and off. */
+  readonly of: LearnedPart['of'] | 'probe'
+  /** Oven, cut, supplier and cut, or probe, as it is switched on and off. */
   readonly key: string
   readonly name: string
 }
@@ -40,7 +40,7 @@ const OVEN_WAYS = [
   { of: 'door', field: 'door_loss', usual: DOMESTIC_OVEN.door_loss, low: 0.02, high: 0.85, error: 0.3 },
   { of: 'swing', field: 'swing_k', usual: DOMESTIC_OVEN.swing_k, low: 0, high: 40, error: 0.25 },
 ] as const
-const isWay = (of: LearnedPart['of']) => OVEN_WAYS.some((way) => way.of === of)
+const isWay = (of: LearnedThing['of']) => OVEN_WAYS.some((way) => way.of === of)
 
 const ovenKey = (oven: string) => `oven:${oven}`
 const cutKey = (cut: string) => `cut:${cut}`
@@ -94,7 +94,7 @@ export function learnedFrom(
 ): readonly LearnedThing[] {
   const known = learn(lessonsFrom(items), natureOf, now_s)
   const things = [...known].flatMap(([key, learned]): LearnedThing[] => {
-    const [of, name = '', supplier = ''] = key.split(':') as [LearnedThing['of'], string?, string?]
+    const [of, name = '', supplier = ''] = key.split(':') as [LearnedPart['of'], string?, string?]
     if (learned.cooks === 0) return []
     if (of === 'oven' || isWay(of)) return [{ of, key, name: key.slice(of.length + 1), ...learned }]
     if (of === 'cut') return [{ of, key, name: cutName(name), ...learned }]
@@ -176,7 +176,8 @@ function pieceLearned(document: Pick<PlanDocument, 'roast' | 'program'>, things:
   const cut = cutAsCooked(document)
   const thing = (key: string) => things.find((each) => each.key === key)
   const piece = thing(supplierKey(roast.cut, roast.supplier)) ?? thing(cutKey(roast.cut))
-  if (!cut || !piece || roast.thickness_mm !== null || roast.house?.thickness_mm !== undefined) return undefined
+  if (!cut || !piece || piece.of === 'probe' || roast.thickness_mm !== null || roast.house?.thickness_mm !== undefined)
+    return undefined
   if (Math.abs(piece.mean) < WORTH.thickness) return undefined
   const usual_mm = usualThickness(cut, roast.mass_kg, HEAT_PARAMETERS) * 1000
   const { low, high } = thicknessRange(cut, roast.mass_kg)

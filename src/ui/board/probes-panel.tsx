@@ -67,7 +67,7 @@ export function ProbesPanel({
             />{' '}
             m
           </label>
-          ) and tap; its error is taken out from then on, for this cook.
+          ) and tap; its error is taken out from then on, and remembered for the next cook.
         </p>
       )}
       <ul className="flex flex-wrap gap-2">

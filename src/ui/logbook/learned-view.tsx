@@ -13,6 +13,7 @@ const GROUPS: readonly (readonly [readonly LearnedThing['of'][], string])[] = [
   [['oven', 'preheat', 'door', 'swing'], 'Ovens'],
   [['cut'], 'Pieces'],
   [['supplier'], 'Butchers'],
+  [['probe'], 'Probes'],
 ]
 
 /** What cooks taught: each thing with how sure it is and how many cooks it rests on, and whether plans go by it. */
@@ -72,7 +73,14 @@ export function LearnedView({
                         {learnedSentence(thing, units)}
                       </p>
                       <p className="text-base text-soft">
-                        {learnedInterval(thing, units)}, from {thing.cooks} {thing.cooks === 1 ? 'cook' : 'cooks'}
+                        {learnedInterval(thing, units)}, from {thing.cooks}{' '}
+                        {thing.of === 'probe'
+                          ? thing.cooks === 1
+                            ? 'check'
+                            : 'checks'
+                          : thing.cooks === 1
+                            ? 'cook'
+                            : 'cooks'}
                         {thing.changed_s !== undefined && (
                           <span className="text-copper">
                             {' '}
@@ -111,6 +119,7 @@ const WIDEST: Readonly<Record<LearnedThing['of'], number>> = {
   preheat: 1,
   door: 1,
   swing: 1,
+  probe: 3,
 }
 
 /** Nothing in the middle; the interval and its mean. */

@@ -1,0 +1,1 @@
+CREATE INDEX "entries_checks" ON "entries" USING btree ("kitchen_id","received_at") WHERE ("entries"."entry" ->> 'kind') = 'calibrate';
