@@ -54,6 +54,9 @@ test('a cook served, rated, found again and cooked again; its record exported an
   await ate.getByLabel(/^What to change/).fill('less salt')
   await expect(ate.getByTestId('leftovers')).toContainText(/In the fridge by .* Eaten by/)
   await ate.getByLabel(/^What to change/).blur()
+  await ate.getByLabel('What is left reads').fill('30')
+  await ate.getByRole('button', { name: 'Keep it' }).click()
+  await expect(ate.getByTestId('leftovers')).toContainText(/Left over, it reads 30 °C after/)
   await expect(page.getByTestId('connection')).toHaveText('All kept')
   await expect(ate.getByRole('button', { name: 'overdone' })).toHaveAttribute('aria-pressed', 'true')
 

@@ -10,7 +10,8 @@ import type { BoardItem } from '@/domain/cook/board'
 import { questionOfItem } from '@/domain/cook/forecast'
 import { coolingWords } from '@/words/after-words'
 import { ASPECT_NAMES, ateName } from '@/words/story-words'
-import { duration, temperature, type Units } from '@/words/units'
+import { degreesOf, duration, temperature, type Units } from '@/words/units'
+import { typedDegrees } from '../controls/typed-degrees'
 import { Photos } from '../photos/photos'
 import { blank, type LiveCook } from './use-cook'
 
@@ -123,6 +124,7 @@ function OneRoast({
       {Number(said('left')) > 0 && (
         <Cooling
           board={board}
+          add={add}
           now_s={now_s}
           kitchen={kitchen}
           cookId={cookId}
@@ -137,6 +139,7 @@ function OneRoast({
 /** What becomes of what is left: how it is cooled in time, by when, and how long it keeps. */
 function Cooling({
   board: { item, entries },
+  add,
   now_s,
   kitchen,
   cookId,
@@ -144,6 +147,7 @@ function Cooling({
   left_kg,
 }: {
   readonly board: BoardItem
+  readonly add: LiveCook['add']
   readonly now_s: number
   readonly kitchen: string
   readonly cookId: string
@@ -172,6 +176,12 @@ function Cooling({
             ? `The two hours are over: what is not at ${temperature(COOLING.middle_c, units)} is thrown away. `
             : ''}
       </p>
+      <CoolingRead
+        last={entries.findLast(({ kind, text }) => kind === 'note' && text?.startsWith(COLD_NOTE))?.text ?? undefined}
+        minutes={Math.max(0, Math.round((now_s - served_s) / 60))}
+        units={units}
+        keep={(text) => add(blank({ kind: 'note', item: item.id, text }))}
+      />
       <p className="flex flex-wrap gap-x-6">
         <Link href={`/k/${kitchen}/cooks/${cookId}/label`} prefetch={false} className={LINK}>
           A label for it
@@ -183,6 +193,62 @@ function Cooling({
     </div>
   )
 }
+/** What a reading of leftovers begins with in the log. */
+const COLD_NOTE = 'Left over, it reads'
+
+/** What is left, read as it cools: kept in the log, and said to be in time or not. */
+function CoolingRead({
+  last,
+  minutes,
+  units,
+  keep,
+}: {
+  readonly last: string | undefined
+  readonly minutes: number
+  readonly units: Units
+  readonly keep: (text: string) => void
+}) {
+  const [typed, setTyped] = useState('')
+  const degrees = degreesOf(units)
+  const number = typedDegrees(typed)
+  const value_c = number === undefined ? undefined : degrees.celsius(number)
+  const late =
+    value_c !== undefined &&
+    ((minutes * 60 > COOLING.first_s && value_c > COOLING.middle_c) ||
+      (minutes * 60 > COOLING.whole_s && value_c > COOLING.to_c))
+  return (
+    <div className="flex flex-wrap items-baseline gap-x-4">
+      <label className="inline-flex items-baseline gap-2">
+        It reads
+        <input
+          inputMode="decimal"
+          className="said min-h-11 w-20"
+          aria-label="What is left reads"
+          value={typed}
+          onChange={(event) => setTyped(event.target.value)}
+        />
+        {degrees.unit}
+      </label>
+      <button
+        type="button"
+        disabled={value_c === undefined}
+        className="min-h-11 rounded-full border-2 border-line px-4 disabled:opacity-60 hover:border-copper"
+        onClick={() => {
+          if (value_c === undefined) return
+          keep(
+            `${COLD_NOTE} ${temperature(value_c, units)} after ${duration(minutes * 60)}${late ? ': too warm for so long, thrown away' : ''}`,
+          )
+          setTyped('')
+        }}
+      >
+        Keep it
+      </button>
+      {late && <span className="text-wattle">Too warm for so long: it is thrown away.</span>}
+      {last && !late && <span className="text-base text-soft">{last}.</span>}
+    </div>
+  )
+}
+
 const LINK = 'inline-flex min-h-11 items-center underline underline-offset-4'
 /** Less than this is no piece that was cut for a roast, kg. */
 const LEAST_KG = 0.3
