@@ -1,8 +1,11 @@
 import { watchDatabase } from './server/availability'
 import { openStreams } from './server/changes'
+import { warmUp } from './server/compute'
 import { environment } from './server/environment'
 import { watchLoop } from './server/loop-watch'
 import { keepThinning } from './server/thinning'
+
+const WARM_UP_MS = 2000
 
 /** Checks the environment before the first request, and lets go of open streams when told to stop. */
 export function start(): void {
@@ -10,6 +13,8 @@ export function start(): void {
   watchDatabase()
   watchLoop()
   keepThinning()
+  // When the rest has got going; where it is not built, as in development, the first question builds it.
+  setTimeout(() => void warmUp().catch(() => {}), WARM_UP_MS).unref()
   for (const signal of ['SIGTERM', 'SIGINT'] as const)
     process.once(signal, () => {
       for (const end of [...openStreams]) end()

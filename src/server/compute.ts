@@ -3,7 +3,9 @@ import { existsSync, readFileSync } from 'node:fs'
 import { join } from 'node:path'
 import { Piscina } from 'piscina'
 import { fail, type Outcome } from '@/domain/problem/problem'
+import { planDocument } from '@/domain/roast/roast-document'
 import type * as jobs from '@/workers/server/jobs'
+import { nowSeconds } from './environment'
 import { DEADLINE_MS, POOLS, RETRY_AFTER_S } from './limits'
 
 /** The pool: nothing that takes long runs on the thread that answers boards. */
@@ -86,3 +88,16 @@ export async function compute<Name extends JobName>(
 }
 
 const isFull = (problem: unknown) => problem instanceof Error && /queue is at limit|queue.*full/i.test(problem.message)
+
+/** Has each of the kitchen's threads plan something, so that the first who asks does not wait for it to get going. */
+export async function warmUp(): Promise<void> {
+  const now_s = nowSeconds()
+  const document = planDocument.parse({
+    roast: { cut: 'pork-loin', mass_kg: 2 },
+    promise: new Date((now_s + 8 * 3600) * 1000).toISOString(),
+  })
+  const threads = Array.from({ length: POOLS.kitchen.threads }, () =>
+    poolOf('kitchen').run({ document, now_s }, { name: 'plan' }),
+  )
+  await Promise.allSettled(threads)
+}

@@ -16,20 +16,40 @@ interface Hear {
   readonly lost?: () => void
 }
 
-/** Hears a kitchen's changes for as long as the screen is there; the browser opens a lost stream again by itself. */
+/** A browser gives a stream up for good when it is answered by an error: then it is opened anew after so long, ms. */
+const AGAIN_MS = { first: 1000, most: 8000 } as const
+
+/** Hears a kitchen's changes for as long as the screen is there; a stream that is lost or refused is opened again. */
 export function useEvents(kitchen: string, hear: Hear): void {
   const newest = useRef(hear)
   useEffect(() => {
     newest.current = hear
   }, [hear])
   useEffect(() => {
-    const events = new EventSource(`/api/k/${kitchen}/events`)
-    events.onopen = () => newest.current.opened?.()
-    events.onerror = () => newest.current.lost?.()
-    events.onmessage = (event) => {
-      const told = parseJson(event.data)
-      if (told.ok) newest.current.told(told.value as Told)
+    let events: EventSource
+    let again: ReturnType<typeof setTimeout> | undefined
+    let wait_ms: number = AGAIN_MS.first
+    const open = () => {
+      events = new EventSource(`/api/k/${kitchen}/events`)
+      events.onopen = () => {
+        wait_ms = AGAIN_MS.first
+        newest.current.opened?.()
+      }
+      events.onerror = () => {
+        newest.current.lost?.()
+        if (events.readyState !== EventSource.CLOSED) return
+        again = setTimeout(open, wait_ms)
+        wait_ms = Math.min(AGAIN_MS.most, 2 * wait_ms)
+      }
+      events.onmessage = (event) => {
+        const told = parseJson(event.data)
+        if (told.ok) newest.current.told(told.value as Told)
+      }
     }
-    return () => events.close()
+    open()
+    return () => {
+      clearTimeout(again)
+      events.close()
+    }
   }, [kitchen])
 }
