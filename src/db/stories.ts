@@ -80,6 +80,15 @@ export function storyShelf(db: Database, kitchen: KitchenRow): StoryShelf {
   return {
     list: async (filter, { limit, offset }) => {
       const which = whichOf(filter)
+      const order = [desc(cookStories.servedAt), asc(cookStories.cookId)]
+      // The page first: of a thousand stories only those that are shown are opened.
+      const page = db
+        .select({ id: cookStories.cookId })
+        .from(cookStories)
+        .where(which)
+        .orderBy(...order)
+        .limit(limit)
+        .offset(offset)
       const [rows, [counted]] = await Promise.all([
         db
           .select({
@@ -95,10 +104,8 @@ export function storyShelf(db: Database, kitchen: KitchenRow): StoryShelf {
               from jsonb_array_elements(${cookStories.story} -> 'items') as item)`,
           })
           .from(cookStories)
-          .where(which)
-          .orderBy(desc(cookStories.servedAt), asc(cookStories.cookId))
-          .limit(limit)
-          .offset(offset),
+          .where(and(mine, inArray(cookStories.cookId, page)))
+          .orderBy(...order),
         db.select({ many: count() }).from(cookStories).where(which),
       ])
       return { stories: rows, total: counted?.many ?? 0 }
