@@ -159,6 +159,9 @@ const MEALS: Kind<MealDocument> = {
   promiseOf: ({ servings }) => new Date(Math.min(...servings.map(({ at }) => Date.parse(at)))),
 }
 
+/** How each kind of plan is read, and when it is promised; by its name in the table. */
+export const PLAN_KINDS = { roast: ROASTS, meal: MEALS } as const
+
 function shelfOf<Document extends PlanDocument | MealDocument>(
   db: Database,
   kitchen: KitchenRow,

@@ -1,11 +1,8 @@
-import { and, asc, count, eq, gt, inArray, sql } from 'drizzle-orm'
-import type { CookDocument, CookEntry } from '@/domain/cook/cook-document'
-import type { MealDocument } from '@/domain/meal/meal-document'
+import { and, asc, count, eq, gt, sql } from 'drizzle-orm'
+import type { CookEntry } from '@/domain/cook/cook-document'
 import type { ChainedEntry } from '@/domain/record/record'
-import type { PlanDocument } from '@/domain/roast/roast-document'
 import type { ReadingRow } from '@/domain/whole/whole'
 import type { Database } from './connection'
-import { newId } from './ids'
 import type { KitchenRow } from './repositories'
 import { cooks, devices, entries, photos, plans, planVersions, readings, recordEntries } from './schema'
 
@@ -129,13 +126,8 @@ export function intake(tx: Transaction, kitchen: KitchenRow, derived: (id: strin
   }
   return {
     place,
-    planThere: async (id: string) =>
-      (
-        await tx
-          .select()
-          .from(plans)
-          .where(and(eq(plans.id, id)))
-      )[0],
+    planVersion: async (id: string) =>
+      (await tx.select({ version: plans.version }).from(plans).where(eq(plans.id, id)))[0]?.version,
     addPlan: async (
       row: typeof plans.$inferInsert,
       versions: readonly Omit<typeof planVersions.$inferInsert, 'kitchenId' | 'planId'>[],
@@ -215,21 +207,5 @@ export function intake(tx: Transaction, kitchen: KitchenRow, derived: (id: strin
           })),
         )
     },
-    /** Which of some cooks are here. */
-    cooksThere: async (ids: readonly string[]) =>
-      new Set(
-        ids.length === 0
-          ? []
-          : (
-              await tx
-                .select({ id: cooks.id })
-                .from(cooks)
-                .where(and(eq(cooks.kitchenId, kitchen.id), inArray(cooks.id, [...ids])))
-            ).map(({ id }) => id),
-      ),
-    newId,
   }
 }
-
-export type AnyPlanDocument = PlanDocument | MealDocument
-export type { CookDocument }

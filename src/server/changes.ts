@@ -1,4 +1,5 @@
 import postgres from 'postgres'
+import { RECONNECT } from '@/db/connection'
 import { CHANNEL } from '@/db/repositories'
 import { succeed } from '@/domain/problem/problem'
 import { environment } from './environment'
@@ -27,8 +28,7 @@ const start = () =>
   (hub.started ??= postgres(environment().DATABASE_URL, {
     max: 1,
     onnotice: () => {},
-    connect_timeout: 2,
-    backoff: () => 0.25,
+    ...RECONNECT,
   })
     .listen(
       CHANNEL,

@@ -1,12 +1,12 @@
 import { createHash } from 'node:crypto'
-import { existsSync, readFileSync } from 'node:fs'
-import { join } from 'node:path'
-import { Piscina } from 'piscina'
+import { readFileSync } from 'node:fs'
+import type { Piscina } from 'piscina'
 import { fail, type Outcome } from '@/domain/problem/problem'
 import { planDocument } from '@/domain/roast/roast-document'
 import type * as jobs from '@/workers/server/jobs'
 import { nowSeconds } from './environment'
 import { DEADLINE_MS, POOLS, RETRY_AFTER_S } from './limits'
+import { isFull, threadPool, threadProgram } from './threads'
 
 /** The pool: nothing that takes long runs on the thread that answers boards. */
 
@@ -31,12 +31,7 @@ const PLACES: Readonly<Record<JobName, JobPlace>> = {
   schedule: { pool: 'headless', deadline_ms: DEADLINE_MS.plan },
 }
 
-/** Built by bin/setup/compute.mjs, beside the application. */
-const program = (): string => {
-  const file = process.env.PHEASANT_COMPUTE ?? join(process.cwd(), '.next', 'compute', 'worker.mjs')
-  if (!existsSync(file)) throw new Error(`${file} is missing: run npm run build`)
-  return file
-}
+const program = (): string => threadProgram('worker', process.env.PHEASANT_COMPUTE)
 
 let stamp: string | undefined
 /** Which code computes: what was computed by another is computed again. */
@@ -49,15 +44,10 @@ const pools = held.pheasantPools
 
 function poolOf(name: keyof typeof POOLS): Piscina {
   const { threads, waiting, niceness } = POOLS[name]
-  pools[name] ??= new Piscina({
-    filename: program(),
+  pools[name] ??= threadPool(program(), niceness, {
     minThreads: threads,
     maxThreads: threads,
     maxQueue: waiting,
-    concurrentTasksPerWorker: 1,
-    idleTimeout: 60_000,
-    recordTiming: false,
-    workerData: { niceness },
     resourceLimits: { maxOldGenerationSizeMb: 512, maxYoungGenerationSizeMb: 32 },
   })
   return pools[name]
@@ -86,8 +76,6 @@ export async function compute<Name extends JobName>(
     throw problem
   }
 }
-
-const isFull = (problem: unknown) => problem instanceof Error && /queue is at limit|queue.*full/i.test(problem.message)
 
 /** Has each of the kitchen's threads plan something, so that the first who asks does not wait for it to get going. */
 export async function warmUp(): Promise<void> {

@@ -27,6 +27,12 @@ export interface LearnedInKitchen {
   readonly things: readonly (LearnedThing & { readonly on: boolean })[]
 }
 
+/** Lessons that are not switched off. */
+function inUse<Thing extends LearnedThing>({ kitchen }: KitchenScope, things: readonly Thing[]): readonly Thing[] {
+  const off = new Set(kitchen.learningOff)
+  return things.filter(({ key }) => !off.has(key))
+}
+
 /** Everything the cooks of a kitchen taught. */
 async function thingsOf(scope: KitchenScope): Promise<readonly LearnedThing[]> {
   const taught = await storyShelf(database(), scope.kitchen).taught(ASKED)
@@ -46,9 +52,11 @@ async function probesOf(scope: KitchenScope): Promise<readonly LearnedProbe[]> {
 
 /** What a cook that begins now takes over of that. */
 export async function offsetsFor(scope: KitchenScope): Promise<readonly CookEntry[]> {
-  const off = new Set(scope.kitchen.learningOff)
-  const probes = (await probesOf(scope)).filter(({ key }) => !off.has(key))
-  return offsetsToBegin(probes, new Date(nowSeconds() * 1000).toISOString(), () => `learned-${randomUUID()}`)
+  return offsetsToBegin(
+    inUse(scope, await probesOf(scope)),
+    new Date(nowSeconds() * 1000).toISOString(),
+    () => `learned-${randomUUID()}`,
+  )
 }
 
 export const learnedInKitchen = (slug: string): Promise<Outcome<LearnedInKitchen>> =>
@@ -74,11 +82,7 @@ export const switchLearning = (slug: string, value: unknown): Promise<Outcome<{ 
 
 /** A meal with what this kitchen's cooks taught in its ovens and pieces. */
 export async function taughtMeal(scope: KitchenScope, document: MealDocument): Promise<MealDocument> {
-  const off = new Set(scope.kitchen.learningOff)
-  const taught = mealWithLearned(
-    document,
-    (await thingsOf(scope)).filter(({ key }) => !off.has(key)),
-  )
+  const taught = mealWithLearned(document, inUse(scope, await thingsOf(scope)))
   if (taught.learned.length === 0) return document
   // What cannot be planned with it is planned without.
   return (await compute('meal', taught)).ok ? taught : document
@@ -86,9 +90,7 @@ export async function taughtMeal(scope: KitchenScope, document: MealDocument): P
 
 /** A plan with what this kitchen's cooks taught in it, each with what it did to the put-in. */
 export async function taughtPlan(scope: KitchenScope, document: PlanDocument): Promise<PlanDocument> {
-  const off = new Set(scope.kitchen.learningOff)
-  const things = (await thingsOf(scope)).filter(({ key }) => !off.has(key))
-  const { document: taught, used } = withLearned(document, things)
+  const { document: taught, used } = withLearned(document, inUse(scope, await thingsOf(scope)))
   if (used.length === 0) return document
   const now_s = nowSeconds()
   const putIn = async (of: PlanDocument) => {

@@ -190,6 +190,7 @@ describe('a whole kitchen', () => {
     await taken(to, await write(from, 'once.zip'), true)
     const twice = await taken(to, await write(from, 'twice.zip'), true)
     expect(Object.values(twice.adds).every((count) => count === 0)).toBe(true)
+    expect(twice.left).toEqual([])
     expect(twice.there).toMatchObject({ plans: 1, cooks: 1, entries: 2, readings: 300, photos: 1, record: 2 })
     const shelf = cookShelf(db, from.kitchen)
     const cook = (await shelf.list({ limit: 1, offset: 0 })).rows[0]

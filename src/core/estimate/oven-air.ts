@@ -25,7 +25,8 @@ const TO_SHARE = 0.8
 const BEFORE_S = 180
 const AFTER_S = 240
 const AFTER_DOOR_S = 900
-const SETTLES_S = 1500
+/** The oven's first stretch says how it warms, not where it settles, s. */
+export const SETTLES_S = 1500
 /** Ratios beyond this are a probe that moved or a door left open, as a logarithm. */
 const MOST = 1.6
 

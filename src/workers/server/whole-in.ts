@@ -1,9 +1,10 @@
 import { createHash, randomBytes } from 'node:crypto'
+import { isDeepStrictEqual } from 'node:util'
 import Papa from 'papaparse'
 import { type Entry, openPromise, type ZipFile } from 'yauzl'
 import type { z } from 'zod'
 import { openDatabase } from '@/db/connection'
-import { type KitchenScope, openKitchen } from '@/db/repositories'
+import { type KitchenScope, openKitchen, PLAN_KINDS } from '@/db/repositories'
 import { intake } from '@/db/whole'
 import { houseItemDocument } from '@/domain/house/house-item'
 import { parseJson, parseWith } from '@/domain/problem/parse'
@@ -184,8 +185,8 @@ async function takeParts(parts: Parts, scope: KitchenScope, into: Intake): Promi
   for (const path of under('plans')) {
     const file = await jsonOf(path, planFile)
     if (!file) continue
-    const stored = file.kind === 'roast' ? STORED.roast : STORED.meal
-    const document = readStored<unknown>(stored, file.document)
+    const kind = PLAN_KINDS[file.kind]
+    const document = readStored<unknown>(kind.stored, file.document)
     if (!document.ok) {
       leave(path, 'this release cannot read its document')
       continue
@@ -195,28 +196,24 @@ async function takeParts(parts: Parts, scope: KitchenScope, into: Intake): Promi
     const what = file.kind === 'roast' ? 'plans' : 'meals'
     count(what, !place.there)
     if (place.there) {
-      const here = await into.planThere(place.id)
-      if (here && here.version !== file.version)
-        leave(path, `it is here in version ${here.version}, and stays so; the file has version ${file.version}`)
+      const here = await into.planVersion(place.id)
+      if (here !== undefined && here !== file.version)
+        leave(path, `it is here in version ${here}, and stays so; the file has version ${file.version}`)
       continue
     }
-    const servings = 'servings' in (document.value as object)
-    const promise = servings
-      ? Math.min(...(document.value as { servings: { at: string }[] }).servings.map((each) => Date.parse(each.at)))
-      : Date.parse((document.value as { promise: string }).promise)
     await into.addPlan(
       {
         id: place.id,
         kitchenId: scope.kitchen.id,
         kind: file.kind,
         version: file.version,
-        promiseAt: new Date(promise),
+        promiseAt: kind.promiseOf(document.value as never),
         document: document.value as never,
         createdAt: at(file.created_at),
         archivedAt: maybe(file.archived_at),
       },
       file.versions.flatMap((version) => {
-        const read = readStored<unknown>(stored, version.document)
+        const read = readStored<unknown>(kind.stored, version.document)
         return read.ok
           ? [
               {
@@ -309,13 +306,13 @@ async function takeSettings(file: z.output<typeof kitchenFile>, scope: KitchenSc
   if (file.equipment !== null && file.equipment !== undefined) {
     const equipment = readStored(STORED.equipment, file.equipment)
     if (kitchen.equipment !== null) {
-      if (JSON.stringify(kitchen.equipment) !== JSON.stringify(equipment.ok ? equipment.value : undefined))
+      if (!isDeepStrictEqual(kitchen.equipment, equipment.ok ? equipment.value : undefined))
         leave('ovens and cooks', 'this kitchen has its own, and they stay')
     } else if (equipment.ok) await scope.setEquipment(equipment.value)
     else leave('ovens and cooks', 'this release cannot read them')
   }
   if (file.record_plan && kitchen.recordPlan === null) await scope.setRecordPlan(file.record_plan)
-  else if (file.record_plan && JSON.stringify(file.record_plan) !== JSON.stringify(kitchen.recordPlan))
+  else if (file.record_plan && !isDeepStrictEqual(file.record_plan, kitchen.recordPlan))
     leave('food-safety plan', 'this kitchen has its own, and it stays')
   for (const key of file.learning_off) if (!kitchen.learningOff.includes(key)) await scope.setLearning(key, false)
 }
@@ -332,7 +329,7 @@ async function takeHouse(items: readonly unknown[], scope: KitchenScope, count: 
     const here = own.find((each) => each.document.kind === kind && each.document.name === name)
     count('house', !here)
     if (!here) await scope.putHouseItem(document.value, 'a whole kitchen taken in')
-    else if (JSON.stringify(here.document) !== JSON.stringify(document.value))
+    else if (!isDeepStrictEqual(here.document, document.value))
       leave(`${kind} “${name}”`, 'this kitchen has one of that name, and it stays')
   }
 }

@@ -2,7 +2,7 @@ import { z } from 'zod'
 import { CAUSES, causesOf } from '@/core/estimate/causes'
 import { foresee } from '@/core/estimate/estimate'
 import { paceLesson } from '@/core/estimate/lesson'
-import { ovenWays } from '@/core/estimate/oven-air'
+import { ovenWays, SETTLES_S } from '@/core/estimate/oven-air'
 import { usualThickness } from '@/core/heat/piece'
 import { answerRoast } from '@/core/roast/answer'
 import { cutAsCooked } from '../../roast/resolve'
@@ -208,8 +208,6 @@ function waysOfOven(
 /** What is done with the door open. */
 const OPENS: ReadonlySet<CookEntry['kind']> = new Set(['door', 'turned', 'basted', 'glazed', 'covered', 'uncovered'])
 
-/** The oven's first stretch says how it warms, not where it settles, s. */
-const SETTLES_S = 1500
 /** What the air was off the dial, K, where it was measured long enough. */
 function airOffset(board: BoardItem): number | undefined {
   const set_c = board.settings.at(-1)?.set_c ?? settingOf(board.item)
