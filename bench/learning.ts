@@ -13,10 +13,13 @@ import { KitchenHeat, KitchenRoast } from '@/stand-ins/kitchen/kitchen'
  * or thin, by other physics than the planner's. Prints, by how many cooks a plan had behind it, how far its time was
  * off and how wide its band was, with what was learned and without; and how well each foretold the next cook.
  *
- * npm run bench:learning -- [first kitchen] [how many]
+ * npm run bench:learning -- [first kitchen] [how many] [tilt]
+ *
+ * With a tilt each oven is off by another amount at another setting, up to so many K for each 100 K; with FLAT=1 the
+ * learner is not told how an oven was set, for comparison.
  */
 
-const [first = 301, many = 40] = process.argv.slice(2).map(Number).filter(Number.isFinite)
+const [first = 301, many = 40, tilt = 0] = process.argv.slice(2).map(Number).filter(Number.isFinite)
 const COOKS = 12
 const DAY_S = 86_400
 const START_S = Date.parse('2025-01-05T12:00:00Z') / 1000
@@ -60,6 +63,7 @@ const planOf = (document: PlanDocument) => {
 for (let kitchen = first; kitchen < first + many; kitchen++) {
   const random = seededRandom(kitchen * 4409 + 17)
   const offset_k = 9 * (2 * random() - 1)
+  const tilts_k = tilt * (2 * seededRandom(kitchen * 31 + 5)() - 1)
   const butcher = 1 + 0.09 * (2 * random() - 1)
   const family = random() < 0.5 ? ('drying' as const) : ('plateau' as const)
   const taught: TaughtItem[] = []
@@ -86,8 +90,9 @@ for (let kitchen = first; kitchen < first + many; kitchen++) {
       start_c: 5,
       family,
     })
-    const oven = new KitchenHeat(offset_k)
-    oven.set('set_c' in plain.program ? plain.program.set_c : 160)
+    const set_c = 'set_c' in plain.program ? (plain.program.set_c ?? 160) : 160
+    const oven = new KitchenHeat(offset_k + (tilts_k * (set_c - 150)) / 100)
+    oven.set(set_c)
     for (let i = 0; i < 1800; i += 15) oven.advance(15)
     piece.put(oven)
     let took_s = 0
@@ -141,7 +146,16 @@ for (let kitchen = first; kitchen < first + many; kitchen++) {
       cut: kind.cut,
       supplier: 'the butcher',
       oven: 'the oven',
-      taught: lesson ? { ...lesson, air_k: null, told_k: 0, told_thicker: 0, measured: false } : null,
+      taught: lesson
+        ? {
+            ...lesson,
+            air_k: null,
+            told_k: 0,
+            told_thicker: 0,
+            measured: false,
+            set_c: process.env.FLAT ? null : set_c,
+          }
+        : null,
     })
   }
 }

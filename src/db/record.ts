@@ -16,6 +16,8 @@ export interface RecordShelf {
   readonly all: () => Promise<readonly ChainedEntry[]>
   /** The newest, in the order of the chain. */
   readonly newest: (most: number) => Promise<readonly ChainedEntry[]>
+  /** What was read of one kind since then, °C, newest first. */
+  readonly readOf: (kind: RecordEntry['kind'], since: Date, most: number) => Promise<readonly number[]>
   readonly find: (id: string) => Promise<ChainedEntry | undefined>
 }
 
@@ -96,6 +98,15 @@ export function recordShelf(db: Database, kitchen: KitchenRow): RecordShelf {
     all: async () => db.select(CHAINED).from(recordEntries).where(mine).orderBy(asc(recordEntries.seq)),
     newest: async (most) =>
       (await db.select(CHAINED).from(recordEntries).where(mine).orderBy(desc(recordEntries.seq)).limit(most)).reverse(),
+    readOf: async (kind, since, most) =>
+      (
+        await db
+          .select({ entry: recordEntries.entry })
+          .from(recordEntries)
+          .where(and(mine, gte(recordEntries.at, since), eq(sql`${recordEntries.entry} ->> 'kind'`, kind)))
+          .orderBy(desc(recordEntries.at))
+          .limit(most)
+      ).flatMap(({ entry }) => entry.value_c ?? []),
     find: async (id) =>
       (
         await db

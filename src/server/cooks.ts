@@ -12,6 +12,7 @@ import {
 } from '@/db/cooks'
 import type { KitchenRow, KitchenScope } from '@/db/repositories'
 import type { Unreadable } from '@/db/stored'
+import { LEFT_POINT } from '@/domain/cook/ate'
 import {
   type CookDocument,
   type CookEntry,
@@ -33,6 +34,7 @@ import { offsetsFor } from './learned'
 import { livingCook } from './living'
 import { tellSoon } from './logbook'
 import { planFollows } from './promise'
+import { recordLeftovers } from './record'
 
 /** The use cases around cooks: begin, look, enter, read probes. */
 
@@ -191,6 +193,13 @@ export const addEntries = (slug: string, id: string, value: unknown): Promise<Ou
       if (state !== row.state) await own.setState(id, state)
       if (state === 'done') tellSoon(scope, row)
     } else if (kept.length > 0 && row.state === 'done') tellSoon(scope, row)
+    if (kept.some(({ entry: { point } }) => point === LEFT_POINT))
+      await recordLeftovers(
+        scope,
+        row,
+        (await own.entriesSince(id, 0)).map(({ entry }) => entry),
+        kept.map(({ entry }) => entry),
+      )
     return succeed({ kept, refused })
   })
 

@@ -1,7 +1,7 @@
 import type { KitchenRow, KitchenScope, MealRow, MealVersionRow, Page } from '@/db/repositories'
 import type { Unreadable } from '@/db/stored'
 import type { LivingCook } from '@/domain/cook/living-plan'
-import { standardsOf } from '@/domain/house/standards'
+import { type HouseStandards, standardsOf, withStandards } from '@/domain/house/standards'
 import { readLine } from '@/domain/line/reading'
 import { mealFromLine } from '@/domain/meal/from-line'
 import { mealFromWords, readMealWords } from '@/domain/meal/from-words'
@@ -91,7 +91,7 @@ export const addMealFromWords = (slug: string, line: string): Promise<Outcome<Me
     const now_s = nowSeconds()
     const whole = readLine(line, await lineContextOf(scope, now_s))
     if (whole.ok && whole.value.roasts.length > 0) {
-      const checked = await checkedMeal(mealFromLine(whole.value, now_s, equipmentOf(scope)))
+      const checked = await checkedMeal(await taughtMeal(scope, mealFromLine(whole.value, now_s, equipmentOf(scope))))
       return checked.ok ? succeed(await scope.meals.add(checked.value.document)) : checked
     }
     const words = readMealWords(line, nowSeconds(), scope.kitchen.timeZone)
@@ -103,28 +103,35 @@ export const addMealFromWords = (slug: string, line: string): Promise<Outcome<Me
         promise: new Date(words.value.at_s * 1000).toISOString(),
         now: new Date(nowSeconds() * 1000).toISOString(),
       })
-    const meal = mealFromWords(words.value, equipmentOf(scope), undefined, standardsOf(await scope.listHouseItems()))
+    const meal = mealFromWords(words.value, equipmentOf(scope), undefined, await houseStandards(scope))
     return succeed(await scope.meals.add(await taughtMeal(scope, meal)))
   })
 
-/** A document from outside with the plan it makes, or what is wrong with it. */
-async function checkedMeal(value: unknown): Promise<Outcome<{ document: MealDocument; plan: MealPlan }>> {
+/** A document from outside with the plan it makes, or what is wrong with it; `standards` go under what is new here. */
+async function checkedMeal(
+  value: unknown,
+  standards: HouseStandards = new Map(),
+): Promise<Outcome<{ document: MealDocument; plan: MealPlan }>> {
   const document = parseWith(mealDocument, value)
   if (!document.ok) return document
-  const made = await compute('meal', document.value)
-  return made.ok ? succeed({ document: document.value, plan: made.value }) : made
+  const roasts = document.value.roasts.map((each) => ({ ...each, roast: withStandards(each.roast, standards) }))
+  const meal = { ...document.value, roasts }
+  const made = await compute('meal', meal)
+  return made.ok ? succeed({ document: meal, plan: made.value }) : made
 }
+const houseStandards = async (scope: KitchenScope) => standardsOf(await scope.listHouseItems())
 
 /** What an imported document would be, without keeping it. */
 export const previewMeal = (
   slug: string,
   value: unknown,
-): Promise<Outcome<{ document: MealDocument; plan: MealPlan }>> => inKitchen(slug, async () => checkedMeal(value))
+): Promise<Outcome<{ document: MealDocument; plan: MealPlan }>> =>
+  inKitchen(slug, async (scope) => checkedMeal(value, await houseStandards(scope)))
 
 /** Adds a meal from a document, whole or not at all. */
 export const addMealFromDocument = (slug: string, value: unknown): Promise<Outcome<MealRow>> =>
   inKitchen(slug, async (scope) => {
-    const checked = await checkedMeal(value)
+    const checked = await checkedMeal(value, await houseStandards(scope))
     return checked.ok ? succeed(await scope.meals.add(checked.value.document)) : checked
   })
 

@@ -2,6 +2,7 @@ import type { Plan } from '@/core/schedule/plan'
 import type { KitchenRow, KitchenScope, Page, PlanRow, PlanVersionRow } from '@/db/repositories'
 import type { Unreadable } from '@/db/stored'
 import type { LivingCook } from '@/domain/cook/living-plan'
+import { standardsOf, withStandards } from '@/domain/house/standards'
 import { NO_CUT, readLine } from '@/domain/line/reading'
 import { isMeal } from '@/domain/meal/from-line'
 import { planFromLine } from '@/domain/plan/from-line'
@@ -12,7 +13,8 @@ import { fail, type Outcome, succeed } from '@/domain/problem/problem'
 import { type PlanDocument, planDocument } from '@/domain/roast/roast-document'
 import { compute, modelStamp } from './compute'
 import { nowSeconds } from './environment'
-import { inKitchen } from './kitchen'
+import { inKitchen, lineContextOf } from './kitchen'
+import { taughtPlan } from './learned'
 import { type CookOfPlan, cooksOfSources } from './living'
 import { log, problemOf } from './log'
 import { PASSING } from './passing'
@@ -114,11 +116,12 @@ export const planInKitchen = (slug: string, id: string, gone?: AbortSignal): Pro
 export const addPlanFromLine = (slug: string, line: string): Promise<Outcome<PlanRow>> =>
   inKitchen(slug, async (scope) => {
     const now_s = nowSeconds()
-    const read = readLine(line, { now_s, timeZone: scope.kitchen.timeZone })
+    const read = readLine(line, await lineContextOf(scope, now_s))
     if (!read.ok) return read
     if (read.value.roasts.length === 0) return fail(NO_CUT)
     if (isMeal(read.value)) return fail({ code: 'line_of_a_meal', path: ['line'] })
-    return addChecked(scope, { ...planFromLine(read.value, now_s), altitude_m: altitudeOf(scope) })
+    const document = { ...planFromLine(read.value, now_s), altitude_m: altitudeOf(scope) }
+    return addChecked(scope, await taughtPlan(scope, document))
   })
 
 /** Adds a plan from a document. */
@@ -127,7 +130,9 @@ export const addPlanFromDocument = (slug: string, value: unknown): Promise<Outco
     // A document that does not say how high it is cooked is cooked in this kitchen.
     const here = typeof value === 'object' && value !== null ? { altitude_m: altitudeOf(scope), ...value } : value
     const document = parseWith(planDocument, here)
-    return document.ok ? addChecked(scope, document.value) : document
+    if (!document.ok) return document
+    const roast = withStandards(document.value.roast, standardsOf(await scope.listHouseItems()))
+    return addChecked(scope, { ...document.value, roast })
   })
 
 const altitudeOf = ({ kitchen }: KitchenScope): number => kitchen.equipment?.altitude_m ?? 0

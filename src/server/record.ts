@@ -5,9 +5,13 @@ import { safetyLeast } from '@/core/safety/least'
 import type { CookRow } from '@/db/cooks'
 import { recordShelf } from '@/db/record'
 import type { KitchenRow, KitchenScope } from '@/db/repositories'
+import { LEFT_POINT } from '@/domain/cook/ate'
+import type { CookEntry } from '@/domain/cook/cook-document'
+import { standing } from '@/domain/cook/entry/fold'
 import type { CookStory } from '@/domain/cook/story/story'
 import { parseWith } from '@/domain/problem/parse'
 import { fail, type Outcome, succeed } from '@/domain/problem/problem'
+import { fridgeFrom, settledBy } from '@/domain/record/cooling'
 import { kitchenDay } from '@/domain/record/day'
 import {
   brokenAt,
@@ -145,6 +149,62 @@ export async function recordCook(
     ]
   })
   if (entries.length > 0) await recordShelf(database(), scope.kitchen).add(entries, sha256)
+}
+
+/** Readings of what is left over enter the record of a kitchen that keeps one, where they settle a limit. */
+export async function recordLeftovers(
+  scope: KitchenScope,
+  { id, document }: Pick<CookRow, 'id' | 'document'>,
+  log: readonly CookEntry[],
+  kept: readonly CookEntry[],
+): Promise<void> {
+  const plan = scope.kitchen.recordPlan
+  const read = kept.filter(({ kind, point, value_c }) => kind === 'note' && point === LEFT_POINT && value_c !== null)
+  if (!plan?.on || read.length === 0) return
+  const shelf = shelfOf(scope)
+  const first = limitOf(plan, 'cooling')
+  const stand = standing(log)
+  for (const entry of read) {
+    const served = stand.findLast((each) => each.kind === 'served' && each.item === entry.item)
+    const item = document.items.find((each) => each.id === entry.item)
+    if (!served || !item || entry.value_c === null) continue
+    const minutes = Math.round((Date.parse(entry.at) - Date.parse(served.at)) / 60_000)
+    const idOf = (which: 'first' | 'second') => `board-left-${which}-${id}-${item.id}`.slice(0, 64)
+    const [one, two] = await Promise.all([shelf.find(idOf('first')), shelf.find(idOf('second'))])
+    const sofar = two || (one && !keepsLimit(one.entry)) ? 'over' : one ? 'first_met' : 'nothing'
+    const limit = minutes < 0 ? undefined : settledBy(first, sofar, entry.value_c, minutes)
+    if (!limit) continue
+    await shelf.add(
+      [
+        recordEntry.parse({
+          id: idOf(sofar === 'nothing' ? 'first' : 'second'),
+          kind: 'cooling',
+          at: entry.at,
+          what: `${item.title}: what is left of it`,
+          value_c: entry.value_c,
+          minutes,
+          limit,
+          by: entry.by || 'the board',
+          source: 'board',
+        }),
+      ],
+      sha256,
+    )
+  }
+}
+
+/** So long is a fridge as it was read, s; and of so many readings. */
+const FRIDGE_S = 90 * 86_400
+const FRIDGE_READ = 21
+
+/** What a kitchen's cold store stands at, as its record has it, °C; undefined where it was not read of late. */
+export async function fridgeOf(slug: string): Promise<number | undefined> {
+  const found = await inKitchen(slug, async (scope) =>
+    succeed(
+      fridgeFrom(await shelfOf(scope).readOf('storage', new Date((nowSeconds() - FRIDGE_S) * 1000), FRIDGE_READ)),
+    ),
+  )
+  return found.ok ? found.value : undefined
 }
 
 const planning = z.strictObject({

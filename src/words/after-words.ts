@@ -15,13 +15,19 @@ export const gravyWords = (gravy: Gravy, guests: number): string =>
 export const SALTY_GRAVY = 'It is wet-brined, so its juice is salty: unsalted stock, taste before salting.'
 
 /** How leftovers are cooled and by when, and how long they keep. */
-export function coolingWords(cooling: CoolingAdvice, served_s: number, units: Units): string {
+export function coolingWords(cooling: CoolingAdvice, served_s: number, units: Units, fridge_c?: number): string {
+  const read =
+    fridge_c === undefined
+      ? ''
+      : fridge_c > COOLING.to_c - 0.5
+        ? ` Your fridge was last read at ${temperature(fridge_c, units)}, which cannot bring it to ${temperature(COOLING.to_c, units)} in time: set it colder.`
+        : ` That is in your fridge, at ${temperature(fridge_c, units)} as it was last read.`
   const how = cooling.whole.inTime
     ? 'Left whole it cools in time in the fridge'
     : cooling.slab_m !== undefined
       ? `Whole it cools too slowly: sliced, or in pieces no thicker than ${length(cooling.slab_m, units)}, side by side on a cold tray`
       : 'Sliced thin and spread on a cold tray'
-  return `${how}. ${keepingWords(served_s, units)}`
+  return `${how}.${read} ${keepingWords(served_s, units)}`
 }
 
 /** By when leftovers are in the fridge and cold, and how long they keep. */

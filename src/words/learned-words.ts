@@ -1,7 +1,7 @@
 import { P10_DEVIATIONS } from '@/core/estimate/random'
-import type { LearnedThing } from '@/domain/learn/learned'
+import { type LearnedThing, TILT_AT_C } from '@/domain/learn/learned'
 import type { LearnedPart } from '@/domain/roast/roast-document'
-import { rise, type Units } from './units'
+import { duration, rise, temperature, type Units } from './units'
 
 /** What cooks taught, in words. */
 
@@ -9,13 +9,19 @@ const cooksWords = (cooks: number) => (cooks === 1 ? 'one cook' : `${cooks} cook
 const percent = (share: number) => `${Math.abs(Math.round(100 * share))} %`
 
 /** What a thing was found to be, as a sentence. */
-export function learnedSentence(thing: Pick<LearnedThing, 'of' | 'name' | 'mean'>, units: Units): string {
+export function learnedSentence(thing: Pick<LearnedThing, 'of' | 'name' | 'mean' | 'tilt'>, units: Units): string {
   const { of, name, mean } = thing
   switch (of) {
-    case 'oven':
-      return Math.abs(mean) < 0.5
-        ? `${capital(name)} keeps to its dial`
-        : `${capital(name)} runs ${rise(Math.abs(mean), units)} ${mean < 0 ? 'colder' : 'hotter'} than its dial`
+    case 'oven': {
+      const off =
+        Math.abs(mean) < 0.5
+          ? `${capital(name)} keeps to its dial`
+          : `${capital(name)} runs ${rise(Math.abs(mean), units)} ${mean < 0 ? 'colder' : 'hotter'} than its dial`
+      const tilt = thing.tilt ?? 0
+      return Math.abs(tilt) < 1
+        ? off
+        : `${off} at ${temperature(TILT_AT_C, units)}, and ${rise(Math.abs(tilt), units)} ${tilt < 0 ? 'less' : 'more'} for each ${rise(100, units)} hotter`
+    }
     case 'probe':
       return Math.abs(mean) < 0.15
         ? `${name} reads true`
@@ -26,6 +32,8 @@ export function learnedSentence(thing: Pick<LearnedThing, 'of' | 'name' | 'mean'
       return `${capital(name)} loses ${percent(Math.exp(mean) - 1)} ${mean < 0 ? 'less' : 'more'} at an opened door than most`
     case 'swing':
       return `${capital(name)}’s thermostat swings ${percent(Math.exp(mean) - 1)} ${mean < 0 ? 'less' : 'more'} than most`
+    case 'decay':
+      return `${capital(name)} cools ${percent(Math.exp(mean) - 1)} ${mean < 0 ? 'faster' : 'slower'} than most with the heat off`
     case 'cut':
     case 'supplier':
       return Math.abs(mean) < 0.005
@@ -61,7 +69,9 @@ export function usedSentence(part: LearnedPart, units: Units): string {
           ? `${name} loses ${percent(value)} of its heat when it is opened`
           : of === 'swing'
             ? `${name}’s thermostat swings ${rise(value, units)} either way`
-            : `${name} comes ${percent(value - 1)} ${value > 1 ? 'thicker' : 'thinner'} than its weight says`
+            : of === 'decay'
+              ? `${name} takes ${duration(value * 60)} to lose two thirds of its heat once it is off`
+              : `${name} comes ${percent(value - 1)} ${value > 1 ? 'thicker' : 'thinner'} than its weight says`
   const did =
     later_min === null
       ? ''

@@ -57,6 +57,9 @@ test('a cook served, rated, found again and cooked again; its record exported an
   await ate.getByLabel('What is left reads').fill('30')
   await ate.getByRole('button', { name: 'Keep it' }).click()
   await expect(ate.getByTestId('leftovers')).toContainText(/Left over, it reads 30 °C after/)
+  await ate.getByLabel('What is left reads').fill('18')
+  await ate.getByRole('button', { name: 'Keep it' }).click()
+  await expect(ate.getByTestId('leftovers')).toContainText(/Left over, it reads 18 °C after/)
   await expect(page.getByTestId('connection')).toHaveText('All kept')
   await expect(ate.getByRole('button', { name: 'overdone' })).toHaveAttribute('aria-pressed', 'true')
 
@@ -91,6 +94,8 @@ test('a cook served, rated, found again and cooked again; its record exported an
   const record = page.getByTestId('record')
   await expect(record).toContainText('highest at its core')
   await expect(record).toContainText('from its probes')
+  // On its way and in time nothing is settled; cold enough in time is, and is entered by itself.
+  await expect(record.getByText('what is left of it')).toHaveCount(1)
   await page.getByLabel('Measured by').fill('Ines')
   await page.getByRole('radio', { name: 'Cold storage' }).click()
   await page.getByLabel('What was measured').fill('Walk-in')
@@ -107,10 +112,15 @@ test('a cook served, rated, found again and cooked again; its record exported an
   const exported = await (await request.get(`/api/k/${kitchen}/record/export`)).text()
   const verify = (text: string) =>
     execFileSync(process.execPath, [join(root, 'bin/pheasant.mjs'), 'verify'], { input: text, encoding: 'utf8' })
-  expect(JSON.parse(verify(exported))).toMatchObject({ holds: true, entries: 3 })
+  expect(JSON.parse(verify(exported))).toMatchObject({ holds: true, entries: 4 })
   expect(() => verify(exported.replace('8.5', '4.5'))).toThrow()
   const csv = await (await request.get(`/api/k/${kitchen}/record/csv`)).text()
-  expect(csv.split('\n')).toHaveLength(4)
+  expect(csv.split('\n')).toHaveLength(5)
+  // What is left is cooled in this fridge, as it was read.
+  await openBoard(page, `/k/${kitchen}/cooks/${cook}`)
+  await expect(page.getByTestId('leftovers')).toContainText(
+    'Your fridge was last read at 8.5 °C, which cannot bring it',
+  )
   expect(info.project.name).not.toBe('')
 })
 

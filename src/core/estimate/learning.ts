@@ -29,6 +29,8 @@ export interface Nature {
 export const NATURES = {
   /** Air less dial, K; what is odd in a kitchen's heat is taken for it. */
   oven: { prior: 8, drift: 3, scatter: 2.5 },
+  /** By how much more it is off its dial for each 100 K that it is set hotter, K. */
+  tilt: { prior: 4, drift: 1.5, scatter: 0 },
   /** Thickness over what weight says, as a logarithm. */
   cut: { prior: 0.06, drift: 0.02, scatter: 0.05 },
   /** A butcher's pieces beside all of their cut. */
@@ -39,6 +41,8 @@ export const NATURES = {
   /** What a probe reads too much, K. */
   probe: { prior: 1, drift: 0.4, scatter: 0.3 },
   swing: { prior: 0.5, drift: 0.1, scatter: 0.25 },
+  /** How slowly it cools with the heat off, over the usual one, as a logarithm. */
+  decay: { prior: 0.4, drift: 0.05, scatter: 0.1 },
 } as const satisfies Readonly<Record<string, Nature>>
 
 export interface Learned {

@@ -42,7 +42,25 @@ describe('what a probe in the air says of an oven', () => {
       preheat: undefined,
       door: undefined,
       swing: undefined,
+      decay: undefined,
     })
     expect(ovenWays(airOf().slice(0, 3), { in_s: 5, out_s: 4, set_c: 0, doors_s: DOORS }).swing).toBeUndefined()
+  })
+
+  it('tells how slowly it cools once it is off and shut, and says nothing where it was opened or stays on', () => {
+    const off = (decay_min: number, more = (_s: number) => 0) =>
+      Array.from({ length: 120 }, (_, i) => {
+        const since_s = i * 30
+        return {
+          at_s: OUT_S + 600 + since_s + 1,
+          value_c: 21 + 150 * Math.exp(-since_s / (60 * decay_min)) + more(since_s),
+        }
+      })
+    const asked = (air: ReturnType<typeof off>) =>
+      ovenWays(air, { in_s: IN_S, out_s: OUT_S, set_c: 180, doors_s: [] }).decay
+    for (const minutes of [30, 55, 90]) expect(asked(off(minutes))).toBeCloseTo(Math.log(minutes / 55), 1)
+    expect(asked(off(55, (s) => (s > 1200 ? -30 : 0)))).toBeUndefined()
+    expect(asked(off(1e6))).toBeUndefined()
+    expect(asked(off(6))).toBeUndefined()
   })
 })

@@ -3,12 +3,13 @@ import { ROOM_C } from '../reference/standards'
 
 /**
  * What a probe in the air of an oven says of how that oven heats: how fast it warms, what an opened door costs, how far
- * its thermostat swings. Each as the logarithm over the usual domestic oven, so that nothing is nothing.
+ * its thermostat swings, how slowly it cools once it is off. Each as the logarithm over the usual domestic oven, so that nothing is nothing.
  */
 export interface OvenWays {
   readonly preheat: number | undefined
   readonly door: number | undefined
   readonly swing: number | undefined
+  readonly decay: number | undefined
 }
 
 interface Reading {
@@ -27,6 +28,12 @@ const AFTER_S = 240
 const AFTER_DOOR_S = 900
 /** The oven's first stretch says how it warms, not where it settles, s. */
 export const SETTLES_S = 1500
+/** Cooling is read so long after the pull, when the door is shut again, s; over so long, and so much, K. */
+const SHUT_S = 600
+const COOLS_S = 1200
+const COOLS_K = 25
+/** An oven that is off falls as one curve: what strays from it by more, K, was opened or is on. */
+const STRAYS_K = 3
 /** Ratios beyond this are a probe that moved or a door left open, as a logarithm. */
 const MOST = 1.6
 
@@ -53,7 +60,12 @@ export function ovenWays(
   air: readonly Reading[],
   cook: { readonly in_s: number; readonly out_s: number; readonly set_c: number; readonly doors_s: readonly number[] },
 ): OvenWays {
-  return { preheat: preheatOf(air, cook), door: doorOf(air, cook), swing: swingOf(air, cook) }
+  return {
+    preheat: preheatOf(air, cook),
+    door: doorOf(air, cook),
+    swing: swingOf(air, cook),
+    decay: decayOf(air, cook),
+  }
 }
 type Cook = Parameters<typeof ovenWays>[1]
 
@@ -98,4 +110,22 @@ function swingOf(air: readonly Reading[], { in_s, out_s, doors_s }: Cook): numbe
   if (settled.length < 30) return undefined
   const at = (share: number) => settled[Math.floor(share * (settled.length - 1))] as number
   return ratio(Math.max(0.5, (at(0.95) - at(0.05)) / 2), DOMESTIC_OVEN.swing_k)
+}
+
+/** After the pull nothing draws on it: an oven that falls by itself is off, and shut. */
+function decayOf(air: readonly Reading[], { out_s, set_c }: Cook): number | undefined {
+  const falling = air.filter(({ at_s, value_c }) => at_s > out_s + SHUT_S && value_c > COLD_C && value_c < set_c)
+  const [first, last] = [falling[0], falling.at(-1)]
+  if (!first || !last || falling.length < 10) return undefined
+  if (last.at_s - first.at_s < COOLS_S || first.value_c - last.value_c < COOLS_K) return undefined
+  const times = falling.map(({ at_s }) => at_s - first.at_s)
+  const logs = falling.map(({ value_c }) => Math.log(value_c - ROOM_C))
+  const [time, log] = [mean(times), mean(logs)]
+  const slope =
+    times.reduce((sum, each, i) => sum + (each - time) * ((logs[i] as number) - log), 0) /
+    times.reduce((sum, each) => sum + (each - time) ** 2, 0)
+  const strays = falling.some(
+    ({ value_c }, i) => Math.abs(ROOM_C + Math.exp(log + slope * ((times[i] as number) - time)) - value_c) > STRAYS_K,
+  )
+  return slope >= 0 || strays ? undefined : ratio(-1 / slope, DOMESTIC_OVEN.decay_s)
 }

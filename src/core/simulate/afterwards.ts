@@ -42,11 +42,11 @@ export interface Cooling {
 
 const COOL_STEP_S = 120
 
-function cooled(kernel: RoastKernel, parameters: HeatParameters): Cooling {
+function cooled(kernel: RoastKernel, parameters: HeatParameters, fridge_c: number): Cooling {
   const around = newSurroundings()
   setSurroundings(around, 'fridge', 'still', 'bare', parameters)
-  around.air_c = STANDARDS.coldFridge.value
-  around.wall_c = STANDARDS.coldFridge.value
+  around.air_c = fridge_c
+  around.wall_c = fridge_c
   // In a dish under its lid little evaporates.
   around.evaporation = 0.2
   let time = 0
@@ -73,17 +73,25 @@ const SLABS_M = [0.1, 0.09, 0.08, 0.07, 0.06, 0.05, 0.04, 0.03, 0.02] as const
 const SLAB_FACE_M2 = 0.02
 
 /**
- * Cooling of what is left, whole and cut, in a refrigerator at 3 °C, from 57 °C at the middle.
+ * Cooling of what is left, whole and cut, in a refrigerator at 3 °C or as it was read, from 57 °C at the middle.
  * @example coolingOf(bodiesOf({ cut: findCut('turkey'), mass_kg: 6 }, HEAT_PARAMETERS)[0], HEAT_PARAMETERS).slab_m // 0.03
  */
-export function coolingOf(body: PieceBody, parameters: HeatParameters): CoolingAdvice {
-  const whole = cooled(new RoastKernel({ ...body, exposure: 1 }, parameters, COOLING.from_c, 14), parameters)
+export function coolingOf(
+  body: PieceBody,
+  parameters: HeatParameters,
+  fridge_c: number = STANDARDS.coldFridge.value,
+): CoolingAdvice {
+  const whole = cooled(new RoastKernel({ ...body, exposure: 1 }, parameters, COOLING.from_c, 14), parameters, fridge_c)
   let slab = whole
   for (const thickness of SLABS_M) {
     const half = thickness / 2
     const mass_kg = thickness * SLAB_FACE_M2 * parameters.density_kg_per_m3
     const ball = equivalentBall(plate(half, SLAB_FACE_M2))
-    slab = cooled(new RoastKernel({ ...body, ball, mass_kg, exposure: 1 }, parameters, COOLING.from_c, 14), parameters)
+    slab = cooled(
+      new RoastKernel({ ...body, ball, mass_kg, exposure: 1 }, parameters, COOLING.from_c, 14),
+      parameters,
+      fridge_c,
+    )
     if (slab.inTime) return { whole, slab_m: thickness, slab }
   }
   return { whole, slab_m: undefined, slab }

@@ -45,3 +45,6 @@ export function ateProblem(aspect: string, text: string): string | undefined {
  */
 export const verdictOf = (ate: Ate): 'under' | 'as_wanted' | 'over' | undefined =>
   ATE_WORDS.plate.find((word) => word === ate.plate)
+
+/** The point of a reading of what is left over, as it cools. */
+export const LEFT_POINT = 'left'

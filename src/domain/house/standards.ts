@@ -1,5 +1,5 @@
 import { findSchool } from '@/core/program/schools'
-import type { Cut } from '@/core/reference/cuts'
+import { type Cut, findCut } from '@/core/reference/cuts'
 import { DONENESS_SCALES, type DonenessScaleId, donenessScale, servedWithin } from '@/core/reference/doneness'
 import { standardCut } from '@/core/reference/house-cut'
 import { asCutStandards } from '../roast/resolve'
@@ -89,6 +89,20 @@ export function standardsFor(cut: Cut, standards: HouseStandards): StandardsPart
 export function cutByStandards(cut: Cut, standards: HouseStandards | undefined): Cut {
   const part = standards && standardsFor(cut, standards)
   return part ? standardCut(cut, asCutStandards(part)) : cut
+}
+
+/**
+ * A roast of a document with its kitchen's standards under it; one that brings its own keeps them.
+ * @example withStandards({ cut: 'turkey' }, new Map()).standards // undefined
+ */
+export function withStandards<Roast extends { readonly cut: string; readonly standards?: StandardsPart | undefined }>(
+  roast: Roast,
+  standards: HouseStandards,
+): Roast {
+  if (roast.standards !== undefined) return roast
+  const cut = findCut(roast.cut)
+  const held = cut && standardsFor(cut, standards)
+  return held ? { ...roast, standards: held } : roast
 }
 
 /** The school a kitchen cooks a cut in where a line says nothing of how, with why; undefined: it has none that suits. */

@@ -67,6 +67,29 @@ describe('what a kitchen learns', () => {
     expect(share(after.value.plan)).toBeLessThan(share(before.value.plan))
   })
 
+  it('learns that an oven is off by another amount at another setting, and plans by the setting', () => {
+    const at = (days: number, set_c: number, oven_k: number) => {
+      const one = taught(days, oven_k, 0)
+      return { ...one, taught: { ...(one.taught as NonNullable<TaughtItem['taught']>), set_c, decay: Math.log(1.5) } }
+    }
+    const seen = learnedFrom(
+      [10, 40, 70, 100, 130, 160, 190, 220].map((days, i) => (i % 2 ? at(days, 120, -2) : at(days, 220, -12))),
+      () => 'Pork loin',
+      NOW_S,
+    )
+    const oven = seen.find(({ of }) => of === 'oven')
+    expect(oven?.tilt).toBeLessThan(-5)
+    expect(seen.find(({ of }) => of === 'decay')?.mean).toBeGreaterThan(0.3)
+    const offset = (set_c: number) =>
+      withLearned({ ...plan, program: { school: 'steady', set_c } }, seen).document.oven.offset_k
+    expect(offset(120)).toBeGreaterThan(offset(160))
+    expect(offset(160)).toBeGreaterThan(offset(220))
+    expect(offset(220)).toBeLessThan(-8)
+    expect(withLearned(plan, seen).document.oven.decay_min).toBeGreaterThan(70)
+    // Nothing seen of its settings: one offset for all of them, as before.
+    expect(learnedFrom(cold, () => '', NOW_S).find(({ of }) => of === 'oven')?.tilt).toBe(0)
+  })
+
   it('is not unlearned by a plan that knew it already and was right, and learns from what was measured', () => {
     const right = { longer: 0, per_k: -0.011, per_thickness: 1.7, air_k: null, measured: false }
     const after = learnedFrom(

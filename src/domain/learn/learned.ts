@@ -5,8 +5,9 @@ import { usualThickness } from '@/core/heat/piece'
 import { secondsOf } from '../cook/entry/time'
 import type { StoryItem } from '../cook/story/story'
 import type { MealDocument } from '../meal/meal-document'
-import { cutAsCooked, thicknessRange } from '../roast/resolve'
-import { LEARNED_OF, type LearnedPart, type PlanDocument } from '../roast/roast-document'
+import { cutAsCooked, stagesOfDocument, thicknessRange } from '../roast/resolve'
+import { LEARNED_OF, type LearnedPart, ovenPart, type PlanDocument } from '../roast/roast-document'
+import { mainStage } from '../roast/stages'
 
 /** What a kitchen's cooks have taught of its ovens and its butchers. */
 
@@ -18,6 +19,8 @@ export interface LearnedThing extends Learned {
   /** Oven, cut, supplier and cut, or probe, as it is switched on and off. */
   readonly key: string
   readonly name: string
+  /** Of an oven: by how much more it is off for each 100 K that it is set over `TILT_AT_C`, K. */
+  readonly tilt?: number
 }
 
 /** One cook's time is off the model's by so much besides its oven and its piece, as a logarithm. */
@@ -38,10 +41,24 @@ const OVEN_WAYS = [
     error: 0.12,
   },
   { of: 'door', field: 'door_loss', usual: DOMESTIC_OVEN.door_loss, low: 0.02, high: 0.85, error: 0.3 },
+  {
+    of: 'decay',
+    field: 'decay_min',
+    usual: DOMESTIC_OVEN.decay_s / 60,
+    low: 5,
+    high: 600,
+    error: 0.12,
+  },
   { of: 'swing', field: 'swing_k', usual: DOMESTIC_OVEN.swing_k, low: 0, high: 40, error: 0.25 },
 ] as const
 const isWay = (of: LearnedThing['of']) => OVEN_WAYS.some((way) => way.of === of)
 
+/** An oven's offset is said at this setting, °C; hotter and colder it may be another. */
+export const TILT_AT_C = 170
+/** Settings over that in hundreds of kelvins; nobody said how it was set: no more is known than the mean. */
+const overUsual = (set_c: number | null | undefined) => (set_c == null ? 0 : (set_c - TILT_AT_C) / 100)
+
+const tiltKey = (oven: string) => `tilt:${oven}`
 const ovenKey = (oven: string) => `oven:${oven}`
 const cutKey = (cut: string) => `cut:${cut}`
 const supplierKey = (cut: string, supplier: string) => `supplier:${cut}:${supplier}`
@@ -56,11 +73,16 @@ export function lessonsFrom(items: readonly TaughtItem[]): Lesson[] {
     const pieces = [cutKey(cut), ...(supplier === '' ? [] : [supplierKey(cut, supplier)])]
     // Against the plain dial and the usual piece: what a plan knew already is not unlearned by being right.
     const { longer, per_k, per_thickness, told_k, told_thicker, measured, air_k } = taught
+    const over = overUsual(taught.set_c)
+    const dial = (by: number) => [
+      { key: ovenKey(oven), by },
+      ...(over === 0 ? [] : [{ key: tiltKey(oven), by: by * over }]),
+    ]
     const time: Lesson = {
       at_s,
       value: longer + per_k * told_k + (measured ? 0 : per_thickness * told_thicker),
       error: COOK_ERROR,
-      of: [{ key: ovenKey(oven), by: per_k }, ...(measured ? [] : pieces.map((key) => ({ key, by: per_thickness })))],
+      of: [...dial(per_k), ...(measured ? [] : pieces.map((key) => ({ key, by: per_thickness })))],
     }
     const piece: Lesson[] = measured
       ? [{ at_s, value: told_thicker, error: MEASURED_ERROR, of: pieces.map((key) => ({ key, by: 1 })) }]
@@ -72,12 +94,7 @@ export function lessonsFrom(items: readonly TaughtItem[]): Lesson[] {
     })
     return air_k === null
       ? [{ ...time, mayChange }, ...piece, ...ways]
-      : [
-          { at_s, value: air_k, error: AIR_ERROR_K, of: [{ key: ovenKey(oven), by: 1 }], mayChange },
-          time,
-          ...piece,
-          ...ways,
-        ]
+      : [{ at_s, value: air_k, error: AIR_ERROR_K, of: dial(1), mayChange }, time, ...piece, ...ways]
   })
 }
 
@@ -96,7 +113,10 @@ export function learnedFrom(
   const things = [...known].flatMap(([key, learned]): LearnedThing[] => {
     const [of, name = '', supplier = ''] = key.split(':') as [LearnedPart['of'], string?, string?]
     if (learned.cooks === 0) return []
-    if (of === 'oven' || isWay(of)) return [{ of, key, name: key.slice(of.length + 1), ...learned }]
+    if (key.startsWith('tilt:')) return []
+    if (of === 'oven')
+      return [{ of, key, name: key.slice(5), ...learned, tilt: known.get(tiltKey(key.slice(5)))?.mean ?? 0 }]
+    if (isWay(of)) return [{ of, key, name: key.slice(of.length + 1), ...learned }]
     if (of === 'cut') return [{ of, key, name: cutName(name), ...learned }]
     // A supplier's pieces are as those of their cut are, and a little otherwise.
     const all = known.get(cutKey(name))
@@ -136,7 +156,7 @@ export function withLearned(
 ): { readonly document: PlanDocument; readonly used: readonly LearnedPart[] } {
   const used: LearnedPart[] = []
   let { roast, oven: heat } = document
-  for (const own of [ovenLearned(heat, oven, things), ...waysLearned(heat, oven, things)])
+  for (const own of [ovenLearned(heat, oven, things, mainSetting(document)), ...waysLearned(heat, oven, things)])
     if (own) {
       heat = { ...heat, ...own.part }
       used.push(own.used)
@@ -150,12 +170,28 @@ export function withLearned(
 }
 
 /** What was learned of an oven of which nobody said anything. */
-function ovenLearned(heat: { readonly offset_k: number }, name: string, things: readonly LearnedThing[]) {
+function ovenLearned(
+  heat: { readonly offset_k: number },
+  name: string,
+  things: readonly LearnedThing[],
+  set_c: number | undefined,
+) {
   const own = things.find(({ key }) => key.toLowerCase() === ovenKey(name).toLowerCase())
-  if (!own || heat.offset_k !== 0 || Math.abs(own.mean) < WORTH.oven) return undefined
-  const value = Math.round(own.mean)
+  if (!own || heat.offset_k !== 0) return undefined
+  const off_k = own.mean + (own.tilt ?? 0) * overUsual(set_c)
+  if (Math.abs(off_k) < WORTH.oven) return undefined
+  const value = Math.round(off_k)
   const used: LearnedPart = { of: 'oven', name, value, spread: tenth(own.next), cooks: own.cooks, later_min: null }
   return { part: { offset_k: value, doubt_k: Math.max(0.5, tenth(own.next)) }, used }
+}
+
+const PLAIN_OVEN = ovenPart.parse({})
+
+/** What a roast's oven is set to for the most of it, °C; undefined where it is in none, or cannot be planned. */
+function mainSetting(document: Parameters<typeof stagesOfDocument>[0]): number | undefined {
+  const stages = stagesOfDocument(document)
+  const environment = stages[mainStage(stages)]?.environment
+  return environment?.kind === 'oven' ? (environment.set_c ?? undefined) : undefined
 }
 
 /** How an oven of which nobody said so heats. */
@@ -199,7 +235,9 @@ export function mealWithLearned(meal: MealDocument, things: readonly LearnedThin
   const use = (part: LearnedPart) => used.set(`${part.of} ${part.name}`, part)
   const ovens = meal.kitchen.ovens.map((oven) => {
     let heats = oven
-    for (const own of [ovenLearned(oven, oven.name, things), ...waysLearned(oven, oven.name, things)])
+    const hottest = meal.roasts.flatMap((roast) => mainSetting({ ...roast, oven: PLAIN_OVEN }) ?? [])
+    const usual_c = hottest.length === 0 ? undefined : hottest.reduce((sum, each) => sum + each, 0) / hottest.length
+    for (const own of [ovenLearned(oven, oven.name, things, usual_c), ...waysLearned(oven, oven.name, things)])
       if (own) {
         use(own.used)
         heats = { ...heats, ...own.part }

@@ -185,11 +185,13 @@ export const simulateDocument = z.strictObject({
 export type SimulateDocument = z.output<typeof simulateDocument>
 
 /** What earlier cooks taught that a plan goes by. */
-export const LEARNED_OF = ['oven', 'preheat', 'door', 'swing', 'cut', 'supplier'] as const
+export const LEARNED_OF = ['oven', 'preheat', 'door', 'swing', 'decay', 'cut', 'supplier'] as const
 export const learnedPart = z.strictObject({
   of: z.enum(LEARNED_OF),
   name: text(120).describe('Which oven, cut or supplier'),
-  value: finite.describe('Oven: K; warm-up: K a minute; door: share of its heat; swing: K; thickness: as a factor'),
+  value: finite.describe(
+    'Oven: K; warm-up: K a minute; door: share of its heat; swing: K; cooling: minutes; thickness: as a factor',
+  ),
   spread: finite.describe('Deviation of the next cook, in the same unit'),
   cooks: z.int().min(1),
   later_min: finite.nullable().default(null).describe('By how much the put-in is later for it, minutes'),
@@ -216,7 +218,7 @@ export const planDocument = z.strictObject({
   preparation: z.enum(PREPARATIONS).nullable().default(null).describe('null: as the surface says'),
   frozen: frozenPart,
   notes: notesPart,
-  learned: z.array(learnedPart).max(8).default([]).describe('What earlier cooks taught it'),
+  learned: z.array(learnedPart).max(10).default([]).describe('What earlier cooks taught it'),
   gravy: z.boolean().default(false).describe('Gravy is made of its juices'),
   price_per_kg: finite.min(0).max(10_000).nullable().default(null).describe("In the kitchen's own money"),
 })

@@ -25,7 +25,11 @@ import { blank, type CookStart, lookedAt, useCook } from './use-cook'
 const MANY = 4
 
 /** Cook mode: what is next and when; then what is off plan, and the ways out. */
-export function Board({ units, ...start }: CookStart & { readonly units: Units }) {
+export function Board({
+  units,
+  fridge_c,
+  ...start
+}: CookStart & { readonly units: Units; readonly fridge_c?: number | undefined }) {
   const [by, setBy] = useKept('pheasant-name', '')
   const [keys, setKeys] = useKept('pheasant-letter-keys', 'on')
   const cook = useCook(start, by)
@@ -164,7 +168,15 @@ export function Board({ units, ...start }: CookStart & { readonly units: Units }
         </section>
       )}
       {!next && (
-        <HowItAte items={items} kitchen={start.kitchen} cookId={start.cookId} now_s={now_s} units={units} add={add} />
+        <HowItAte
+          items={items}
+          kitchen={start.kitchen}
+          cookId={start.cookId}
+          now_s={now_s}
+          units={units}
+          add={add}
+          fridge_c={fridge_c}
+        />
       )}
       {actions.length > 1 && (
         <AfterThat

@@ -5,7 +5,7 @@ import { COOLING } from '@/core/reference/standards'
 import { prepareRoast } from '@/core/roast/prepare'
 import { coolingOf } from '@/core/simulate/afterwards'
 import { POUND_KG } from '@/core/units'
-import { ATE_ASPECTS, ATE_WORDS, type AteAspect, type AteSaid } from '@/domain/cook/ate'
+import { ATE_ASPECTS, ATE_WORDS, type AteAspect, type AteSaid, LEFT_POINT } from '@/domain/cook/ate'
 import type { BoardItem } from '@/domain/cook/board'
 import { questionOfItem } from '@/domain/cook/forecast'
 import { coolingWords } from '@/words/after-words'
@@ -23,7 +23,9 @@ export function HowItAte({
   now_s,
   units,
   add,
+  fridge_c,
 }: {
+  readonly fridge_c: number | undefined
   readonly items: readonly BoardItem[]
   readonly kitchen: string
   readonly cookId: string
@@ -56,6 +58,7 @@ export function HowItAte({
             now_s={now_s}
             units={units}
             add={add}
+            fridge_c={fridge_c}
           />
         ))}
       </div>
@@ -71,7 +74,9 @@ function OneRoast({
   now_s,
   units,
   add,
+  fridge_c,
 }: {
+  readonly fridge_c: number | undefined
   readonly board: BoardItem
   readonly alone: boolean
   readonly kitchen: string
@@ -123,6 +128,7 @@ function OneRoast({
       <Photos kitchen={kitchen} cookId={cookId} item={item.id} title={item.title} units={units} />
       {Number(said('left')) > 0 && (
         <Cooling
+          fridge_c={fridge_c}
           board={board}
           add={add}
           now_s={now_s}
@@ -145,7 +151,10 @@ function Cooling({
   cookId,
   units,
   left_kg,
+  fridge_c,
 }: {
+  /** What this kitchen's cold store was last read at, °C. */
+  readonly fridge_c: number | undefined
   readonly board: BoardItem
   readonly add: LiveCook['add']
   readonly now_s: number
@@ -161,14 +170,14 @@ function Cooling({
     const whole = asked.ok ? asked : questionOfItem(item)
     if (!whole.ok) return undefined
     const { bodies, parameters } = prepareRoast(whole.value.question)
-    return bodies[0] && coolingOf(bodies[0], parameters)
-  }, [item, left_kg])
+    return bodies[0] && coolingOf(bodies[0], parameters, fridge_c)
+  }, [item, left_kg, fridge_c])
   if (!served || !advice) return null
   const served_s = Date.parse(served.at) / 1000
   const left_s = served_s + COOLING.first_s - now_s
   return (
     <div className="mt-3 rounded-lg border-l-4 border-moss px-3 py-1 text-lg" data-testid="leftovers">
-      <p>{coolingWords(advice, served_s, units)}</p>
+      <p>{coolingWords(advice, served_s, units, fridge_c)}</p>
       <p className={left_s > 0 || left_s < -SOON_S ? 'text-soft' : 'text-wattle'}>
         {left_s > 0
           ? `${duration(left_s)} until it must be at ${temperature(COOLING.middle_c, units)}. `
@@ -180,14 +189,14 @@ function Cooling({
         last={entries.findLast(({ kind, text }) => kind === 'note' && text?.startsWith(COLD_NOTE))?.text ?? undefined}
         minutes={Math.max(0, Math.round((now_s - served_s) / 60))}
         units={units}
-        keep={(text) => add(blank({ kind: 'note', item: item.id, text }))}
+        keep={(value_c, text) => add(blank({ kind: 'note', item: item.id, point: LEFT_POINT, value_c, text }))}
       />
       <p className="flex flex-wrap gap-x-6">
         <Link href={`/k/${kitchen}/cooks/${cookId}/label`} prefetch={false} className={LINK}>
           A label for it
         </Link>
         <Link href={`/k/${kitchen}/record`} prefetch={false} className={LINK}>
-          Enter its cooling in the record
+          The food-safety record
         </Link>
       </p>
     </div>
@@ -206,7 +215,7 @@ function CoolingRead({
   readonly last: string | undefined
   readonly minutes: number
   readonly units: Units
-  readonly keep: (text: string) => void
+  readonly keep: (value_c: number, text: string) => void
 }) {
   const [typed, setTyped] = useState('')
   const degrees = degreesOf(units)
@@ -236,6 +245,7 @@ function CoolingRead({
         onClick={() => {
           if (value_c === undefined) return
           keep(
+            value_c,
             `${COLD_NOTE} ${temperature(value_c, units)} after ${duration(minutes * 60)}${late ? ': too warm for so long, thrown away' : ''}`,
           )
           setTyped('')

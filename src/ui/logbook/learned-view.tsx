@@ -10,7 +10,7 @@ import { saidOf, send } from '../shell/client'
 import { useHydrated } from '../shell/use-hydrated'
 
 const GROUPS: readonly (readonly [readonly LearnedThing['of'][], string])[] = [
-  [['oven', 'preheat', 'door', 'swing'], 'Ovens'],
+  [['oven', 'preheat', 'door', 'swing', 'decay'], 'Ovens'],
   [['cut'], 'Pieces'],
   [['supplier'], 'Butchers'],
   [['probe'], 'Probes'],
@@ -118,6 +118,7 @@ const WIDEST: Readonly<Record<LearnedThing['of'], number>> = {
   supplier: 0.2,
   preheat: 1,
   door: 1,
+  decay: 1,
   swing: 1,
   probe: 3,
 }

@@ -38,6 +38,9 @@ const taught = z.object({
   preheat: finite.nullable().optional(),
   door: finite.nullable().optional(),
   swing: finite.nullable().optional(),
+  decay: finite.nullable().optional(),
+  /** What its oven was set to, °C: an oven may be off by another amount at another setting. */
+  set_c: finite.nullable().optional(),
 })
 
 export const storyItem = z.object({
@@ -173,6 +176,7 @@ function lessonOf(
           told_k: item.oven.offset_k,
           told_thicker: thousandth(Math.log(setup.thickness_m / usual_m)),
           measured: item.roast.thickness_mm !== null && item.roast.thickness_doubt === undefined,
+          set_c: last.board.settings.at(-1)?.set_c ?? settingOf(item) ?? null,
           ...waysOfOven(entries, readings, last.board, in_s, last.at_s),
         }
       : null,
@@ -203,7 +207,12 @@ function waysOfOven(
         })
       : undefined
   const kept = (value: number | undefined) => (value === undefined ? null : thousandth(value))
-  return { preheat: kept(found?.preheat), door: kept(found?.door), swing: kept(found?.swing) }
+  return {
+    preheat: kept(found?.preheat),
+    door: kept(found?.door),
+    swing: kept(found?.swing),
+    decay: kept(found?.decay),
+  }
 }
 /** What is done with the door open. */
 const OPENS: ReadonlySet<CookEntry['kind']> = new Set(['door', 'turned', 'basted', 'glazed', 'covered', 'uncovered'])

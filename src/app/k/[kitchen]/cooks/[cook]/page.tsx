@@ -3,6 +3,7 @@ import { unitsOf } from '@/app/reader'
 import { Refused } from '@/app/refused'
 import { cookInKitchen } from '@/server/cooks'
 import { kitchensOfHouse } from '@/server/kitchen'
+import { fridgeOf } from '@/server/record'
 import { Board } from '@/ui/board/board'
 import { Header } from '@/ui/shell/header'
 
@@ -28,6 +29,7 @@ export default async function CookPage({ params }: { params: Promise<{ kitchen: 
           now_s={now_s}
           devices={devices.map(({ id, name }) => ({ id, name }))}
           units={units}
+          fridge_c={await fridgeOf(slug)}
         />
       </main>
     </>
