@@ -8,6 +8,8 @@ export default defineConfig({
     environment: 'node',
     expect: { requireAssertions: true },
     globalSetup: ['tests/integration/database.ts'],
+    // Outside a request the house itself acts: who may do what is asked in access.test.ts, as everybody.
+    env: { PHEASANT_ACT: 'house' },
     testTimeout: 60_000,
     hookTimeout: 60_000,
   },

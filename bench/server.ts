@@ -32,21 +32,17 @@ export async function benchServer(
   const address = `http://127.0.0.1:${port}`
   let server: ChildProcess | undefined
   const start = async () => {
-    server = spawn(
-      process.execPath,
-      [join(root, 'node_modules/next/dist/bin/next'), 'start', '-H', '127.0.0.1', '-p', String(port)],
-      {
-        cwd: root,
-        stdio: ['ignore', 'ignore', process.env.SHOW ? 'inherit' : 'ignore'],
-        env: {
-          ...process.env,
-          NODE_ENV: 'production',
-          DATABASE_URL: data.url('pheasant'),
-          PHEASANT_LOG: 'warn',
-          NEXT_TELEMETRY_DISABLED: '1',
-        },
+    server = spawn(process.execPath, [join(root, 'bin/serve.mjs'), '--port', String(port)], {
+      cwd: root,
+      stdio: ['ignore', 'ignore', process.env.SHOW ? 'inherit' : 'ignore'],
+      env: {
+        ...process.env,
+        NODE_ENV: 'production',
+        DATABASE_URL: data.url('pheasant'),
+        PHEASANT_LOG: 'warn',
+        NEXT_TELEMETRY_DISABLED: '1',
       },
-    )
+    })
     for (let i = 0; i < 300; i++) {
       const ready = await fetch(`${address}/api/ready`).catch(() => undefined)
       if (ready?.ok) return

@@ -1,6 +1,9 @@
+import { rmSync, writeFileSync } from 'node:fs'
 import { openDatabase } from '@/db/connection'
 import { grantToApplication } from '@/db/grants'
 import { migrateDatabase } from '@/db/migrate'
+import { isClaimed, makeClaim } from '@/db/people'
+import { hashOf, newSecret } from '@/server/access/secrets'
 import { environment, nowSeconds } from '@/server/environment'
 import { layDemoCook } from '@/stand-ins/demo/demo-cook'
 import { layDemo } from '@/stand-ins/demo/lay-demo'
@@ -26,6 +29,24 @@ async function prepare(): Promise<void> {
     if (laid) await laySeasons(db, { timeZone: PHEASANT_TIME_ZONE, now_s: nowSeconds() })
     const orders = process.env.PHEASANT_STATION
     if (laid && orders) await layDemoCook(db, nowSeconds(), orders)
+    await close()
+  }
+  const file = process.env.PHEASANT_CLAIM
+  if (file) await makeClaimable(DATABASE_URL, file)
+}
+
+const CLAIM_DAYS = 30
+
+/** A new one-time address for the first owner, while there is none; its secret goes into a file that only we may read. */
+async function makeClaimable(url: string, file: string): Promise<void> {
+  rmSync(file, { force: true })
+  const { db, close } = openDatabase(url)
+  try {
+    if (await isClaimed(db)) return
+    const secret = newSecret()
+    await makeClaim(db, hashOf(secret), new Date(Date.now() + CLAIM_DAYS * 86_400_000))
+    writeFileSync(file, `${secret}\n`, { mode: 0o600 })
+  } finally {
     await close()
   }
 }

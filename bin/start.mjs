@@ -16,6 +16,9 @@ import { ensureSystemPackages } from './setup/system.mjs'
 
 const dev = process.argv.includes('--dev')
 const host = '127.0.0.1'
+/** Where it listens on the kitchen's network; undefined: not at all. */
+const network = process.env.PHEASANT_HOST || (process.argv.includes('--lan') ? '0.0.0.0' : undefined)
+const securePort = Number(process.env.PHEASANT_HTTPS_PORT ?? 3143)
 const firstPort = Number(process.env.PORT ?? 3140)
 const LOG_BYTES = 10_000_000
 
@@ -99,6 +102,9 @@ async function main() {
   // The simulated probe station goes with the demo: it gets its orders from a file and is a process of its own.
   const stationOrders = join(dataFolder(), 'probe-station.json')
   process.env.PHEASANT_STATION = stationOrders
+  // Whoever has the secret in it becomes the first owner: it is only read here, and printed.
+  const claimFile = join(dataFolder(), 'claim')
+  process.env.PHEASANT_CLAIM = claimFile
   prepareDatabase(house.ownerUrl('pheasant'), { demo: true, again: process.argv.includes('--demo') })
   if (dev) await buildCompute()
   else await ensureBuild()
@@ -106,6 +112,30 @@ async function main() {
   const log = join(dataFolder(), 'pheasant.log')
   if (existsSync(log) && statSync(log).size > LOG_BYTES) renameSync(log, `${log}.1`)
   const told = dev ? 'inherit' : openSync(log, 'a')
+
+  const servedBy = (on) => [
+    join(root, 'bin/serve.mjs'),
+    '--port',
+    String(on),
+    ...(network ? ['--host', network, '--secure-port', String(securePort), '--tls', join(dataFolder(), 'tls')] : []),
+  ]
+  const { fingerprintOf, ownNames } = await import('./setup/certificate.mjs')
+  /** Where a tablet reaches it, and how the first owner claims it. */
+  function tellDoors(on) {
+    const claim = existsSync(claimFile) ? readFileSync(claimFile, 'utf8').trim() : ''
+    if (network) {
+      const { addresses } = ownNames()
+      for (const each of addresses.filter((address) => !address.includes(':')))
+        console.log(
+          `On the network:    https://${each}:${securePort}   (how a tablet is told to trust it: /trust there)`,
+        )
+      const authority = join(dataFolder(), 'tls', 'authority.pem')
+      if (existsSync(authority) && !process.env.PHEASANT_TLS_CERT)
+        console.log(`Its certificate’s authority: ${fingerprintOf(authority)}`)
+    }
+    if (claim !== '')
+      console.log(`Nobody owns it yet: http://${host}:${on}/claim/${claim}   makes you its first owner, once`)
+  }
 
   const begin = (name, words, env) => () => {
     const child = spawn(process.execPath, words, {
@@ -119,7 +149,7 @@ async function main() {
   }
   const server = keepAlive(
     'the application',
-    begin('server', [nextProgram, dev ? 'dev' : 'start', '-H', host, '-p', String(port)], {
+    begin('server', dev ? [nextProgram, 'dev', '-H', host, '-p', String(port)] : servedBy(port), {
       NODE_ENV: dev ? 'development' : 'production',
       DATABASE_URL: house.url('pheasant'),
       PHEASANT_CHECKOUT: root,
@@ -189,6 +219,7 @@ async function main() {
   for (let i = 0; i < 240 && !stopping; i++) {
     if (isOurs(await health(port))) {
       console.log(`Pheasant is ready: http://${host}:${port}   (Ctrl-C stops it; what goes wrong stands in ${log})`)
+      tellDoors(port)
       startStation()
       return
     }

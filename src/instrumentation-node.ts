@@ -1,5 +1,6 @@
+import { forgetDevices } from './server/access/devices'
 import { watchDatabase } from './server/availability'
-import { openStreams } from './server/changes'
+import { hearEverything, openStreams } from './server/changes'
 import { warmUp } from './server/compute'
 import { environment } from './server/environment'
 import { watchLoop } from './server/loop-watch'
@@ -13,6 +14,10 @@ export function start(): void {
   watchDatabase()
   watchLoop()
   keepThinning()
+  // A token that is taken back on one server opens nothing on any.
+  void hearEverything(({ what }) => {
+    if (what === 'access') forgetDevices()
+  }).catch(() => {})
   // When the rest has got going; where it is not built, as in development, the first question builds it.
   setTimeout(() => void warmUp().catch(() => {}), WARM_UP_MS).unref()
   for (const signal of ['SIGTERM', 'SIGINT'] as const)

@@ -1,4 +1,5 @@
 import { type NextRequest, NextResponse } from 'next/server'
+import { isSecure } from './server/access/door'
 import { databaseIsAway } from './server/availability'
 import { allowedHost, isOwnHost } from './server/hosts'
 import { MOST_BYTES, RETRY_AFTER_S } from './server/limits'
@@ -12,8 +13,8 @@ const ALWAYS: ReadonlySet<string> = new Set(['/api/health', '/api/ready'])
 
 const isApi = (path: string) => path.startsWith('/api/') || path.startsWith('/calendar/')
 
-const isTrusted = (request: NextRequest) =>
-  request.nextUrl.protocol === 'https:' || isOwnHost(request.headers.get('host'))
+const isEncrypted = (request: NextRequest) => isSecure(request.headers, process.env.PHEASANT_PROXY === 'yes')
+const isTrusted = (request: NextRequest) => isEncrypted(request) || isOwnHost(request.headers.get('host'))
 
 interface Refusal {
   readonly status: number
@@ -150,6 +151,7 @@ export function proxy(request: NextRequest): NextResponse {
   response.headers.set('x-request-id', id)
   for (const [name, value] of Object.entries(COMMON)) response.headers.set(name, value)
   // A browser takes it only from an address it trusts, and complains of it from any other.
+  if (isEncrypted(request)) response.headers.set('strict-transport-security', 'max-age=31536000')
   if (isTrusted(request)) response.headers.set('cross-origin-opener-policy', 'same-origin')
   return response
 }

@@ -1,4 +1,4 @@
-import { notFound } from 'next/navigation'
+import { notFound, redirect } from 'next/navigation'
 import type { Problem } from '@/domain/problem/problem'
 import { Trouble } from '@/ui/shell/trouble'
 import { problemSentence } from '@/words/problems'
@@ -8,5 +8,6 @@ import { PLAIN_UNITS } from '@/words/units'
 export function Refused({ problems }: { readonly problems: readonly Problem[] }) {
   const [first] = problems
   if (!first || first.code === 'not_found') notFound()
+  if (first.code === 'not_signed_in') redirect('/sign-in')
   return <Trouble sentence={problemSentence(first, PLAIN_UNITS)} />
 }

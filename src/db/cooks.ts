@@ -7,6 +7,7 @@ import { newId } from './ids'
 import { type KitchenRow, notice } from './repositories'
 import { cooks, devices, entries, readings } from './schema'
 import { type Listed, typedRow, typedRows } from './stored'
+import { within } from './within'
 
 export type CookRow = typeof cooks.$inferSelect
 type EntryRow = typeof entries.$inferSelect
@@ -60,11 +61,15 @@ export interface CookShelf {
   readonly add: (
     id: string,
     added: readonly CookEntry[],
+    /** Who sent them. */
+    who?: string,
   ) => Promise<{ readonly kept: readonly KeptEntry[]; readonly reused: readonly string[] }>
   readonly entriesSince: (id: string, seq: number) => Promise<readonly KeptEntry[]>
   /** Every time a probe of the kitchen was checked, the newest first. */
   readonly checks: (most: number) => Promise<readonly CookEntry[]>
   readonly devices: () => Promise<DeviceRow[]>
+  /** Those whose tokens were not taken back. */
+  readonly openDevices: () => Promise<DeviceRow[]>
   /** Takes a device’s token back; its readings stay. False where there is none to take. */
   readonly revokeDevice: (id: string) => Promise<boolean>
   readonly addDevice: (name: string, tokenHash: string) => Promise<DeviceRow>
@@ -72,7 +77,8 @@ export interface CookShelf {
   readonly readings: (from: Date, to: Date, step_s: number) => Promise<ProbeReading[]>
 }
 
-export function cookShelf(db: Database, kitchen: KitchenRow): CookShelf {
+export function cookShelf(whole: Database, kitchen: KitchenRow): CookShelf {
+  const db = within(whole, kitchen.id)
   const mine = eq(cooks.kitchenId, kitchen.id)
   const kept = (row: { seq: number; id: string; entry: unknown; receivedAt: Date }): KeptEntry => {
     const received_at = row.receivedAt.toISOString()
@@ -161,7 +167,7 @@ export function cookShelf(db: Database, kitchen: KitchenRow): CookShelf {
         .set({ state })
         .where(and(mine, eq(cooks.id, id)))
     },
-    add: (id, added) =>
+    add: (id, added, who = '') =>
       db.transaction(async (tx) => {
         const own = and(mine, eq(cooks.id, id))
         // Under this lock places are given and kept one writer after another: a reader that has seen a place has seen all before it.
@@ -186,7 +192,7 @@ export function cookShelf(db: Database, kitchen: KitchenRow): CookShelf {
           let seq = cook.lastSeq
           const rows = [...fresh.values()].map((entry) => {
             seq += 1
-            return { seq, id: entry.id, kitchenId: kitchen.id, cookId: id, entry }
+            return { seq, id: entry.id, kitchenId: kitchen.id, cookId: id, entry, who }
           })
           await tx.insert(entries).values(rows)
           await tx.update(cooks).set({ lastSeq: seq }).where(own)
@@ -219,12 +225,20 @@ export function cookShelf(db: Database, kitchen: KitchenRow): CookShelf {
         .from(devices)
         .where(eq(devices.kitchenId, kitchen.id))
         .orderBy(asc(devices.createdAt)),
+    openDevices: () =>
+      db
+        .select({ id: devices.id, name: devices.name, battery: devices.battery, seenAt: devices.seenAt })
+        .from(devices)
+        .where(and(eq(devices.kitchenId, kitchen.id), isNull(devices.revokedAt)))
+        .orderBy(asc(devices.createdAt)),
     revokeDevice: async (id) => {
       const rows = await db
         .update(devices)
         .set({ revokedAt: sql`now()` })
         .where(and(eq(devices.kitchenId, kitchen.id), eq(devices.id, id), isNull(devices.revokedAt)))
         .returning({ id: devices.id })
+      if (rows.length > 0)
+        await db.execute(sql`select ${notice({ kitchen: kitchen.id, what: 'access', id, version: 0 })}`)
       return rows.length > 0
     },
     addDevice: async (name, tokenHash) => {
@@ -282,11 +296,8 @@ export async function deviceByToken(
   db: Database,
   tokenHash: string,
 ): Promise<{ id: string; kitchenId: string } | undefined> {
-  const [row] = await db
-    .select({ id: devices.id, kitchenId: devices.kitchenId })
-    .from(devices)
-    .where(and(eq(devices.tokenHash, tokenHash), isNull(devices.revokedAt)))
-  return row
+  const [row] = await db.execute<{ id: string; kitchen_id: string }>(sql`select * from device_of_token(${tokenHash})`)
+  return row && { id: row.id, kitchenId: row.kitchen_id }
 }
 
 export interface NewReading {
@@ -315,7 +326,7 @@ export async function keepReadings(
     if (!last || last.at < reading.at) newest.set(reading.channel, reading)
   }
   const latest = [...newest.values()].map(({ channel, at, valueC }) => [channel, at.getTime() / 1000, valueC])
-  const rows = await db.execute(sql`
+  const rows = await within(db, device.kitchenId).execute(sql`
     with given as (
       select * from jsonb_to_recordset(${JSON.stringify(
         added.map(({ channel, seq, at, deviceAt, valueC }) => ({

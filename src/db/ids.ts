@@ -3,5 +3,6 @@ import { customAlphabet } from 'nanoid'
 const suffix = customAlphabet('23456789abcdefghjkmnpqrstuvwxyz', 14)
 
 /** A new id with the prefix of its kind, such as `pln_…`. */
-export const newId = (kind: 'kit' | 'pln' | 'pvr' | 'hse' | 'cok' | 'dev' | 'ent' | 'chg' | 'pho'): string =>
-  `${kind}_${suffix()}`
+export const newId = (
+  kind: 'kit' | 'pln' | 'pvr' | 'hse' | 'cok' | 'dev' | 'ent' | 'chg' | 'pho' | 'inv' | 'tab' | 'adr' | 'per',
+): string => `${kind}_${suffix()}`

@@ -3,6 +3,7 @@ import type { Database } from './connection'
 import { newId } from './ids'
 import type { KitchenRow } from './repositories'
 import { photos } from './schema'
+import { within } from './within'
 
 type Row = typeof photos.$inferSelect
 /** A picture without its bytes. */
@@ -29,7 +30,8 @@ const SHOWN = {
   hash: photos.hash,
 }
 
-export function photoShelf(db: Database, kitchen: KitchenRow): PhotoShelf {
+export function photoShelf(whole: Database, kitchen: KitchenRow): PhotoShelf {
+  const db = within(whole, kitchen.id)
   const mine = eq(photos.kitchenId, kitchen.id)
   return {
     list: (cookId) =>

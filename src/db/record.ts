@@ -3,6 +3,7 @@ import { type ChainedEntry, FIRST_PREV, hashedText, type RecordEntry } from '@/d
 import type { Database } from './connection'
 import type { KitchenRow } from './repositories'
 import { recordEntries } from './schema'
+import { within } from './within'
 
 /** The food-safety record of one kitchen. */
 export interface RecordShelf {
@@ -10,6 +11,8 @@ export interface RecordShelf {
   readonly add: (
     entries: readonly RecordEntry[],
     sha256: (text: string) => string,
+    /** Who entered them. */
+    who?: string,
   ) => Promise<{ readonly kept: readonly ChainedEntry[]; readonly reused: readonly string[] }>
   /** Entries of a span, with everything said of them, in the order of the chain. */
   readonly span: (from: Date, before: Date) => Promise<readonly ChainedEntry[]>
@@ -28,10 +31,11 @@ const CHAINED = {
   hash: recordEntries.hash,
 }
 
-export function recordShelf(db: Database, kitchen: KitchenRow): RecordShelf {
+export function recordShelf(whole: Database, kitchen: KitchenRow): RecordShelf {
+  const db = within(whole, kitchen.id)
   const mine = eq(recordEntries.kitchenId, kitchen.id)
   return {
-    add: (entries, sha256) =>
+    add: (entries, sha256, who = '') =>
       db.transaction(async (tx) => {
         // One at a time: each is bound to the one before it.
         await tx.execute(sql`select pg_advisory_xact_lock(hashtextextended(${`record ${kitchen.id}`}, 0))`)
@@ -67,7 +71,9 @@ export function recordShelf(db: Database, kitchen: KitchenRow): RecordShelf {
           }
           seq++
           const row = { seq, entry, prev: hash, hash: sha256(hashedText(seq, hash, entry)) }
-          await tx.insert(recordEntries).values({ ...row, id: entry.id, kitchenId: kitchen.id, at: new Date(entry.at) })
+          await tx
+            .insert(recordEntries)
+            .values({ ...row, id: entry.id, kitchenId: kitchen.id, at: new Date(entry.at), who })
           hash = row.hash
           kept.push(row)
         }

@@ -1,5 +1,6 @@
 import { isDeepStrictEqual } from 'node:util'
 import { and, asc, desc, eq, getTableColumns, gte, inArray, isNotNull, isNull, lt, type SQL, sql } from 'drizzle-orm'
+import type { AnyPgColumn } from 'drizzle-orm/pg-core'
 import type { Customs } from '@/domain/house/customs'
 import type { HouseItem, HouseItemDocument } from '@/domain/house/house-item'
 import type { Equipment, MealDocument } from '@/domain/meal/meal-document'
@@ -9,12 +10,13 @@ import type { PlanDocument } from '@/domain/roast/roast-document'
 import { readStored, STORED, type StoredKind } from '@/domain/stored/stored'
 import type { Database } from './connection'
 import { newId } from './ids'
-import { houseChanges, houseItems, kitchens, planSummaries, plans, planVersions } from './schema'
+import { addresses, invitations, members, tablets } from './people-schema'
+import { cooks, devices, houseChanges, houseItems, kitchens, planSummaries, plans, planVersions } from './schema'
 import { type Listed, typedRow, typedRows } from './stored'
+import { within } from './within'
 
-/** A kitchen as everyone may see it: its secrets are asked for by name. */
-export type KitchenRow = Omit<typeof kitchens.$inferSelect, 'calendarToken'>
-const { calendarToken: SECRET, ...KITCHEN } = getTableColumns(kitchens)
+export type KitchenRow = typeof kitchens.$inferSelect
+const KITCHEN = getTableColumns(kitchens)
 type AnyPlanRow = typeof plans.$inferSelect
 type AnyVersionRow = typeof planVersions.$inferSelect
 export type HouseChange = typeof houseChanges.$inferSelect
@@ -26,9 +28,30 @@ export type PlanVersionRow = With<AnyVersionRow, PlanDocument>
 export type MealRow = With<AnyPlanRow, MealDocument>
 export type MealVersionRow = With<AnyVersionRow, MealDocument>
 
-/** The kitchens of this house, oldest first. */
-export const listKitchens = (db: Database): Promise<KitchenRow[]> =>
-  db.select(KITCHEN).from(kitchens).orderBy(asc(kitchens.createdAt), asc(kitchens.id))
+/**
+ * The kitchens of this house, oldest first.
+ * @param closed also those that were given up
+ */
+export const listKitchens = (db: Database, closed = false): Promise<KitchenRow[]> =>
+  db
+    .select(KITCHEN)
+    .from(kitchens)
+    .where(closed ? undefined : isNull(kitchens.closedAt))
+    .orderBy(asc(kitchens.createdAt), asc(kitchens.id))
+
+/** A kitchen is given up: what is in it goes, and every way into it; what its record holds stays. */
+export const closeKitchen = (db: Database, kitchen: KitchenRow): Promise<void> =>
+  within(db, kitchen.id).transaction(async (tx) => {
+    const mine = <Table extends { kitchenId: AnyPgColumn }>(table: Table) => eq(table.kitchenId, kitchen.id)
+    for (const table of [members, invitations, tablets, addresses, cooks, plans, houseItems] as const)
+      await tx.delete(table).where(mine(table))
+    await tx.update(devices).set({ revokedAt: sql`now()` }).where(mine(devices))
+    await tx
+      .update(kitchens)
+      .set({ closedAt: sql`now()`, slug: `${kitchen.slug}-closed-${kitchen.id}` })
+      .where(eq(kitchens.id, kitchen.id))
+    await tx.execute(sql`select ${notice({ kitchen: kitchen.id, what: 'access', id: '', version: 0 })}`)
+  })
 
 /** Adds a kitchen unless its slug is taken; answers the row either way. */
 export async function ensureKitchen(
@@ -79,20 +102,29 @@ export interface Shelf<Document> {
   readonly remove: (id: string) => Promise<boolean>
 }
 
+/** Who does it: what is kept says so. */
+export interface Who {
+  /** A person's id, a tablet's, or what else it is that does it. */
+  readonly id: string
+  readonly name: string
+}
+/** The house itself: its demo, its jobs. */
+export const NOBODY: Who = { id: 'house', name: '' }
+
 /** Everything one kitchen may see and change. There is no other way to a kitchen's rows. */
 export interface KitchenScope {
   readonly kitchen: KitchenRow
+  readonly who: Who
   readonly plans: Shelf<PlanDocument>
   readonly meals: Shelf<MealDocument>
   readonly setEquipment: (equipment: Equipment) => Promise<void>
   readonly setCustoms: (customs: Customs) => Promise<void>
+  /** Whether shared tablets ask for a number. */
+  readonly setPins: (on: boolean) => Promise<void>
   /** Its food-safety plan. */
   readonly setRecordPlan: (plan: RecordPlan) => Promise<void>
   /** Plans go by a lesson of its cooks, or do without it. */
   readonly setLearning: (key: string, on: boolean) => Promise<void>
-  /** The secret of the kitchen's calendar address, and another in its place. */
-  readonly calendarToken: () => Promise<string>
-  readonly renewCalendar: () => Promise<string>
   /** Summaries of plans as they now stand, by id; those of another version or model are not among them. */
   readonly summaries: (
     rows: readonly Pick<AnyPlanRow, 'id' | 'version'>[],
@@ -120,15 +152,12 @@ const readKitchen = (row: KitchenRow): KitchenRow => {
 }
 
 /** Opens the scope of one kitchen; undefined when there is no such kitchen. */
-export async function openKitchen(db: Database, slug: string): Promise<KitchenScope | undefined> {
-  const [kitchen] = await db.select(KITCHEN).from(kitchens).where(eq(kitchens.slug, slug))
-  return kitchen && scopeOf(db, readKitchen(kitchen))
-}
-
-/** The kitchen whose calendar a token opens. */
-export async function kitchenByCalendar(db: Database, token: string): Promise<KitchenScope | undefined> {
-  const [kitchen] = await db.select(KITCHEN).from(kitchens).where(eq(kitchens.calendarToken, token))
-  return kitchen && scopeOf(db, readKitchen(kitchen))
+export async function openKitchen(db: Database, slug: string, who: Who = NOBODY): Promise<KitchenScope | undefined> {
+  const [kitchen] = await db
+    .select(KITCHEN)
+    .from(kitchens)
+    .where(and(eq(kitchens.slug, slug), isNull(kitchens.closedAt)))
+  return kitchen && scopeOf(db, readKitchen(kitchen), who)
 }
 
 /** Tells every listener of the kitchen that something was saved: who listens asks again. */
@@ -165,6 +194,7 @@ export const PLAN_KINDS = { roast: ROASTS, meal: MEALS } as const
 function shelfOf<Document extends PlanDocument | MealDocument>(
   db: Database,
   kitchen: KitchenRow,
+  who: Who,
   { kind, stored, promiseOf }: Kind<Document>,
 ): Shelf<Document> {
   const mine = and(eq(plans.kitchenId, kitchen.id), eq(plans.kind, kind))
@@ -179,7 +209,7 @@ function shelfOf<Document extends PlanDocument | MealDocument>(
   ) =>
     tx
       .insert(planVersions)
-      .values({ id: newId('pvr'), kitchenId: kitchen.id, planId, version: number, state, document })
+      .values({ id: newId('pvr'), kitchenId: kitchen.id, planId, version: number, state, document, who: who.id })
       .returning()
   const tell = (tx: Pick<Database, 'execute'>, planId: string, number: number) =>
     tx.execute(sql`select ${notice({ kitchen: kitchen.id, what: kind, id: planId, version: number })}`)
@@ -273,7 +303,8 @@ function shelfOf<Document extends PlanDocument | MealDocument>(
   }
 }
 
-function scopeOf(db: Database, kitchen: KitchenRow): KitchenScope {
+function scopeOf(whole: Database, kitchen: KitchenRow, who: Who): KitchenScope {
+  const db = within(whole, kitchen.id)
   const changed = (
     tx: Pick<Database, 'insert'>,
     by: string,
@@ -281,12 +312,18 @@ function scopeOf(db: Database, kitchen: KitchenRow): KitchenScope {
     after: HouseItemDocument | undefined,
   ) => {
     const { kind, name } = (after ?? before) as HouseItemDocument
-    return tx.insert(houseChanges).values({ id: newId('chg'), kitchenId: kitchen.id, by, kind, name, before, after })
+    return tx
+      .insert(houseChanges)
+      .values({ id: newId('chg'), kitchenId: kitchen.id, by, who: who.id, kind, name, before, after })
   }
   return {
     kitchen,
-    plans: shelfOf(db, kitchen, ROASTS),
-    meals: shelfOf(db, kitchen, MEALS),
+    who,
+    plans: shelfOf(db, kitchen, who, ROASTS),
+    meals: shelfOf(db, kitchen, who, MEALS),
+    setPins: async (on) => {
+      await db.update(kitchens).set({ pins: on }).where(eq(kitchens.id, kitchen.id))
+    },
     setRecordPlan: async (plan) => {
       await db.update(kitchens).set({ recordPlan: plan }).where(eq(kitchens.id, kitchen.id))
     },
@@ -305,20 +342,6 @@ function scopeOf(db: Database, kitchen: KitchenRow): KitchenScope {
     },
     setEquipment: async (equipment) => {
       await db.update(kitchens).set({ equipment }).where(eq(kitchens.id, kitchen.id))
-    },
-    calendarToken: async () => {
-      const [row] = await db.select({ token: SECRET }).from(kitchens).where(eq(kitchens.id, kitchen.id))
-      if (!row) throw new Error('a kitchen that was open is gone')
-      return row.token
-    },
-    renewCalendar: async () => {
-      const [row] = await db
-        .update(kitchens)
-        .set({ calendarToken: sql`default` })
-        .where(eq(kitchens.id, kitchen.id))
-        .returning({ token: kitchens.calendarToken })
-      if (!row) throw new Error('a kitchen that was open is gone')
-      return row.token
     },
     summaries: async (rows, model) => {
       if (rows.length === 0) return new Map()

@@ -1,6 +1,7 @@
 import { sql } from 'drizzle-orm'
 import {
   bigint,
+  boolean,
   check,
   customType,
   foreignKey,
@@ -26,9 +27,6 @@ import type { PlanDocument } from '@/domain/roast/roast-document'
 /** Every table hangs from a kitchen; every query goes through one kitchen's scope (repositories.ts). */
 
 const at = (name: string) => timestamp(name, { withTimezone: true, mode: 'date' })
-
-/** 244 bits from the database's own strong source. */
-const STRONG = sql`replace(gen_random_uuid()::text || gen_random_uuid()::text, '-', '')`
 
 export const kitchens = pgTable(
   'kitchens',
@@ -56,8 +54,10 @@ export const kitchens = pgTable(
     recordPlan: jsonb('record_plan').$type<RecordPlan>(),
     /** What of its cooks' lessons plans do without, by their keys. */
     learningOff: text('learning_off').array().notNull().default(sql`'{}'::text[]`),
-    /** Whoever has it may read the kitchen's tasks as a calendar. */
-    calendarToken: text('calendar_token').notNull().default(STRONG),
+    /** Who looks at a shared tablet says who they are by a number of their own. */
+    pins: boolean('pins').notNull().default(false),
+    /** Closed: nobody's any more, kept for its record. */
+    closedAt: at('closed_at'),
     createdAt: at('created_at').notNull().defaultNow(),
   },
   (table) => [
@@ -146,6 +146,8 @@ export const houseChanges = pgTable(
     at: at('at').notNull().defaultNow(),
     /** As they say they are called; empty where they did not. */
     by: text('by').notNull(),
+    /** The person or tablet that was signed in. */
+    who: text('who').notNull().default(''),
     kind: text('kind').notNull(),
     name: text('name').notNull(),
     /** null: there was none, or there is none any more. */
@@ -251,6 +253,8 @@ export const entries = pgTable(
     kitchenId: text('kitchen_id').notNull(),
     cookId: text('cook_id').notNull(),
     entry: jsonb('entry').$type<CookEntry>().notNull(),
+    /** The person or tablet that sent it. */
+    who: text('who').notNull().default(''),
     receivedAt: at('received_at').notNull().defaultNow(),
   },
   (table) => [
@@ -328,6 +332,8 @@ export const planVersions = pgTable(
     version: integer('version').notNull(),
     state: text('state', { enum: ['saved', 'set_aside'] }).notNull(),
     document: jsonb('document').$type<PlanDocument | MealDocument>().notNull(),
+    /** The person or tablet that saved it. */
+    who: text('who').notNull().default(''),
     createdAt: at('created_at').notNull().defaultNow(),
     /** When a version set aside was looked at and taken or let go. */
     settledAt: at('settled_at'),
@@ -355,6 +361,8 @@ export const recordEntries = pgTable(
     id: text('id').notNull(),
     at: at('at').notNull(),
     entry: jsonb('entry').$type<RecordEntry>().notNull(),
+    /** The person or tablet that entered it: beside the chain, which says who measured. */
+    who: text('who').notNull().default(''),
     prev: text('prev').notNull(),
     hash: text('hash').notNull(),
     receivedAt: at('received_at').notNull().defaultNow(),

@@ -5,6 +5,7 @@ import type { TaughtItem } from '@/domain/learn/learned'
 import type { Database } from './connection'
 import type { KitchenRow } from './repositories'
 import { cookStories, cooks } from './schema'
+import { within } from './within'
 
 type StoryRow = typeof cookStories.$inferSelect
 /** What a list of stories is narrowed to. */
@@ -50,7 +51,8 @@ export interface StoryShelf {
   readonly keep: (row: Omit<StoryRow, 'kitchenId'>) => Promise<void>
 }
 
-export function storyShelf(db: Database, kitchen: KitchenRow): StoryShelf {
+export function storyShelf(whole: Database, kitchen: KitchenRow): StoryShelf {
+  const db = within(whole, kitchen.id)
   const mine = eq(cookStories.kitchenId, kitchen.id)
   const shown = sql`exists (select 1 from ${cooks} where ${cooks.id} = ${cookStories.cookId} and ${cooks.archivedAt} is null)`
   const local = sql`(${cookStories.servedAt} at time zone ${kitchen.timeZone})`

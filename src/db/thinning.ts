@@ -1,5 +1,6 @@
 import { sql } from 'drizzle-orm'
 import type { Database } from './connection'
+import { KITCHEN_SETTING } from './within'
 
 /** Old readings thinned: what a curve and a record need stays, and a disk is not filled by probes that read each second. */
 
@@ -28,23 +29,14 @@ export async function thinNext(db: Database, now: Date): Promise<number | undefi
     for (const { column, olderThan_days, every_s } of THINNING) {
       const name = sql.identifier(column)
       const until = new Date(now.getTime() - olderThan_days * 86_400_000).toISOString()
-      const [due] = await tx.execute<{ id: string; begins: string; ends: string }>(sql`
-        select d.id, first.at as begins,
-          least(${until}::timestamptz, first.at + make_interval(days => ${PIECE_DAYS})) as ends
-        from devices d,
-          lateral (
-            select min(oldest.at) as at from generate_series(0, 63) as every(channel), lateral (
-              select r.at from readings r
-              where r.device_id = d.id and r.channel = every.channel and r.at >= coalesce(d.${name}, '-infinity') and r.at < ${until}::timestamptz
-              order by r.at limit 1
-            ) oldest
-          ) first
-        where first.at is not null and coalesce(d.${name}, '-infinity') < ${until}::timestamptz - interval '1 day'
-        order by first.at limit 1`)
+      const [due] = await tx.execute<{ id: string; kitchen_id: string; begins: string; ends: string }>(
+        sql`select * from thinning_due(${column === 'thinned_far_to'}, ${until}::timestamptz, ${PIECE_DAYS})`,
+      )
       if (!due) continue
       const [gone] = await tx.execute<{ gone: string }>(
         sql`select thin_readings(${due.id}, ${due.begins}::timestamptz, ${due.ends}::timestamptz, ${every_s}) as gone`,
       )
+      await tx.execute(sql`select set_config(${KITCHEN_SETTING}, ${due.kitchen_id}, true)`)
       await tx.execute(sql`update devices set ${name} = ${due.ends}::timestamptz where id = ${due.id}`)
       return Number(gone?.gone ?? 0)
     }

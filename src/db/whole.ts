@@ -105,7 +105,7 @@ export interface Place {
   readonly there: boolean
 }
 
-const NAMED = { plan: plans, version: planVersions, cook: cooks, device: devices, photo: photos } as const
+type Held = 'plan' | 'version' | 'cook' | 'device' | 'photo'
 
 /**
  * Takes parts of another kitchen in.
@@ -114,12 +114,11 @@ const NAMED = { plan: plans, version: planVersions, cook: cooks, device: devices
  */
 export function intake(tx: Transaction, kitchen: KitchenRow, derived: (id: string) => string) {
   const own = { kitchenId: kitchen.id }
-  const holder = async (what: keyof typeof NAMED, id: string) => {
-    const table = NAMED[what]
-    const [row] = await tx.select({ kitchenId: table.kitchenId }).from(table).where(eq(table.id, id))
-    return row?.kitchenId
+  const holder = async (what: Held, id: string) => {
+    const [row] = await tx.execute<{ holder: string | null }>(sql`select holder_of(${what}, ${id}) as holder`)
+    return row?.holder ?? undefined
   }
-  const place = async (what: keyof typeof NAMED, id: string): Promise<Place> => {
+  const place = async (what: Held, id: string): Promise<Place> => {
     const held = await holder(what, id)
     if (held === undefined || held === kitchen.id) return { id, there: held !== undefined }
     return { id: derived(id), there: (await holder(what, derived(id))) !== undefined }

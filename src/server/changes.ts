@@ -16,12 +16,14 @@ type Hear = (change: Change) => void
 
 interface Hub {
   readonly listeners: Map<string, Set<Hear>>
+  /** Who hears of every kitchen: what this server remembers of them. */
+  readonly everything: Set<Hear>
   readonly ends: Set<() => void>
   started: Promise<unknown> | undefined
 }
 /** One connection to the database hears for everyone, over hot reloads too. */
 const world = globalThis as { pheasantHub?: Hub }
-world.pheasantHub ??= { listeners: new Map(), ends: new Set(), started: undefined }
+world.pheasantHub ??= { listeners: new Map(), everything: new Set(), ends: new Set(), started: undefined }
 const hub = world.pheasantHub
 
 const start = () =>
@@ -34,6 +36,7 @@ const start = () =>
       CHANNEL,
       (message) => {
         const change = JSON.parse(message) as Change
+        for (const hear of hub.everything) hear(change)
         for (const hear of hub.listeners.get(change.kitchen) ?? []) hear(change)
       },
       // After a lost connection it listens again by itself: what was missed is asked for.
@@ -47,9 +50,15 @@ const start = () =>
       throw error
     }))
 
+/** Hears the changes of every kitchen, for as long as the process lives. */
+export async function hearEverything(hear: Hear): Promise<void> {
+  hub.everything.add(hear)
+  await start()
+}
+
 /** Hears the changes of one kitchen until the answer is called. */
 export async function hearChanges(slug: string, hear: Hear): Promise<(() => void) | undefined> {
-  const found = await inKitchen(slug, async (scope) => succeed(scope.kitchen.id))
+  const found = await inKitchen(slug, 'read', async (scope) => succeed(scope.kitchen.id))
   if (!found.ok) return undefined
   const id = found.value
   const hears = hub.listeners.get(id) ?? new Set()

@@ -1,15 +1,6 @@
-import { createHash, randomBytes } from 'node:crypto'
 import { z } from 'zod'
 import { fahrenheitToCelsius } from '@/core/units'
-import {
-  type CookPage,
-  type CookRow,
-  cookShelf,
-  type DeviceRow,
-  deviceByToken,
-  type KeptEntry,
-  keepReadings,
-} from '@/db/cooks'
+import { type CookPage, type CookRow, cookShelf, type DeviceRow, type KeptEntry, keepReadings } from '@/db/cooks'
 import type { KitchenRow, KitchenScope } from '@/db/repositories'
 import type { Unreadable } from '@/db/stored'
 import { LEFT_POINT } from '@/domain/cook/ate'
@@ -27,6 +18,10 @@ import { isOver } from '@/domain/cook/run'
 import { parseWith } from '@/domain/problem/parse'
 import { fail, type Outcome, type Problem, succeed } from '@/domain/problem/problem'
 import { finite, ident, text } from '@/domain/schema/scalars'
+import { deviceOf } from './access/devices'
+import { within } from './access/limiter'
+import { hashOf, newSecret } from './access/secrets'
+import { keepTrail, signedAs } from './access/trail'
 import { compute } from './compute'
 import { nowPrecisely, nowSeconds } from './environment'
 import { database, inKitchen, withDatabase } from './kitchen'
@@ -61,7 +56,7 @@ async function begun(
 
 /** Begins a cook from a plan or a meal. */
 export const beginCook = (slug: string, value: unknown): Promise<Outcome<CookRow>> =>
-  inKitchen(slug, async (scope) => {
+  inKitchen(slug, 'cook', async (scope) => {
     const asked = parseWith(beginning, value)
     if (!asked.ok) return asked
     const { plan, meal, speed } = asked.value
@@ -96,7 +91,7 @@ const STEP_S = 20
 const AFTER_S = 4 * 3600
 
 export const cookInKitchen = (slug: string, id: string, since: number): Promise<Outcome<CookState>> =>
-  inKitchen(slug, async (scope) => {
+  inKitchen(slug, 'read', async (scope) => {
     const own = shelf(scope)
     const row = await own.find(id)
     if (!row) return noCook(id)
@@ -119,14 +114,14 @@ export const cooksOfKitchen = (
   slug: string,
   page: CookPage,
 ): Promise<Outcome<{ cooks: readonly CookRow[]; unreadable: readonly Unreadable[]; total: number }>> =>
-  inKitchen(slug, async (scope) => {
+  inKitchen(slug, 'read', async (scope) => {
     const { rows, unreadable, total } = await shelf(scope).list(page)
     return succeed({ cooks: rows, unreadable, total })
   })
 
 /** How each of these cooks stands: what is next on its board, and when. */
 export async function boardsNow(slug: string, rows: readonly CookRow[]): Promise<readonly LivingCook[]> {
-  const found = await inKitchen(slug, async (scope) =>
+  const found = await inKitchen(slug, 'read', async (scope) =>
     succeed(await Promise.all(rows.map((row) => livingCook(scope, row)))),
   )
   return found.ok ? found.value : []
@@ -158,7 +153,7 @@ const idOf = (value: unknown): string | null => {
 
 /** Keeps entries, each once and each on its own: what is answered as kept is safe, what is refused says why and takes no other with it. */
 export const addEntries = (slug: string, id: string, value: unknown): Promise<Outcome<AddedEntries>> =>
-  inKitchen(slug, async (scope) => {
+  inKitchen(slug, 'cook', async (scope, actor) => {
     const asked = parseWith(entryList, value)
     if (!asked.ok) return asked
     const own = shelf(scope)
@@ -175,9 +170,9 @@ export const addEntries = (slug: string, id: string, value: unknown): Promise<Ou
           id: entry.value.id,
           problems: [{ code: 'not_found', path: ['item'], what: entry.value.item }],
         })
-      else added.push(entry.value)
+      else added.push({ ...entry.value, by: signedAs(actor, entry.value.by) })
     }
-    const { kept, reused } = added.length > 0 ? await own.add(id, added) : { kept: [], reused: [] }
+    const { kept, reused } = added.length > 0 ? await own.add(id, added, scope.who.id) : { kept: [], reused: [] }
     for (const twice of reused) refused.push({ id: twice, problems: [{ code: 'id_reused', path: ['id'], id: twice }] })
     // What is done to a roast may end the cook, or take its end back: the log is folded for that.
     if (kept.some(({ entry: { kind } }) => ENDING.has(kind) || kind === 'promise')) {
@@ -203,15 +198,19 @@ export const addEntries = (slug: string, id: string, value: unknown): Promise<Ou
     return succeed({ kept, refused })
   })
 
-const hashOf = (token: string) => createHash('sha256').update(token).digest('hex')
+/** The probe stations whose tokens open something. */
+export const devicesOf = (slug: string): Promise<Outcome<readonly DeviceRow[]>> =>
+  inKitchen(slug, 'share', async (scope) => succeed(await shelf(scope).openDevices()))
 
 /** Adds a probe station; its token is shown this once. */
 export const addDevice = (slug: string, value: unknown): Promise<Outcome<{ device: DeviceRow; token: string }>> =>
-  inKitchen(slug, async (scope) => {
+  inKitchen(slug, 'share', async (scope) => {
     const asked = parseWith(z.strictObject({ name: text(60).trim().min(1) }), value)
     if (!asked.ok) return asked
-    const token = randomBytes(24).toString('base64url')
-    return succeed({ device: await shelf(scope).addDevice(asked.value.name, hashOf(token)), token })
+    const token = newSecret()
+    const device = await shelf(scope).addDevice(asked.value.name, hashOf(token))
+    await keepTrail(scope, 'probe_in', device.id, { name: asked.value.name })
+    return succeed({ device, token })
   })
 
 /**
@@ -219,25 +218,17 @@ export const addDevice = (slug: string, value: unknown): Promise<Outcome<{ devic
  * again gets the same times and is known again.
  */
 const SKEW_STEP_S = 5
-/** A device that was known a moment ago is not asked for again: a token that is taken back works so long and no longer, ms. */
-const KNOWN_MS = 2000
-const known = new Map<string, { id: string; kitchenId: string; until_ms: number }>()
-
-async function deviceOf(hash: string): Promise<{ id: string; kitchenId: string } | undefined> {
-  const met = known.get(hash)
-  if (met && met.until_ms > performance.now()) return met
-  const found = await deviceByToken(database(), hash)
-  if (found) known.set(hash, { ...found, until_ms: performance.now() + KNOWN_MS })
-  else known.delete(hash)
-  return found
+/** Every server forgets what it knew of it at once. */
+async function takenBack(scope: KitchenScope, id: string): Promise<boolean> {
+  if (!(await shelf(scope).revokeDevice(id))) return false
+  await keepTrail(scope, 'probe_out', id)
+  return true
 }
 
 /** Takes a device’s token back: what it sent stays. */
 export const revokeDevice = (slug: string, id: string): Promise<Outcome<{ removed: true }>> =>
-  inKitchen<{ removed: true }>(slug, async (scope) =>
-    (await shelf(scope).revokeDevice(id))
-      ? succeed({ removed: true })
-      : fail({ code: 'not_found', path: ['device'], what: id }),
+  inKitchen<{ removed: true }>(slug, 'share', async (scope) =>
+    (await takenBack(scope, id)) ? succeed({ removed: true }) : fail({ code: 'not_found', path: ['device'], what: id }),
   )
 
 export interface TakenReadings {
@@ -259,6 +250,8 @@ export const takeReadings = (token: string, value: unknown): Promise<Outcome<Tak
     const hash = hashOf(token)
     const device = await deviceOf(hash)
     if (!device) return fail({ code: 'not_found', path: ['authorization'], what: 'device' })
+    const often = await within('readings', device.id)
+    if (!often.ok) return often
     const asked = parseWith(readingsBatch, value)
     if (!asked.ok) return asked
     const { sent_at, unit, battery, session } = asked.value
@@ -296,10 +289,12 @@ export const takeReadings = (token: string, value: unknown): Promise<Outcome<Tak
 
 /** Puts a cook away, or takes it out again. */
 export const archiveCook = (slug: string, id: string, away: boolean): Promise<Outcome<{ archived: boolean }>> =>
-  inKitchen(slug, async (scope) => ((await shelf(scope).archive(id, away)) ? succeed({ archived: away }) : noCook(id)))
+  inKitchen(slug, 'plan', async (scope) =>
+    (await shelf(scope).archive(id, away)) ? succeed({ archived: away }) : noCook(id),
+  )
 
 /** Takes a cook away with its log. The readings are the kitchen's, and stay. */
 export const removeCook = (slug: string, id: string): Promise<Outcome<{ removed: true }>> =>
-  inKitchen<{ removed: true }>(slug, async (scope) =>
+  inKitchen<{ removed: true }>(slug, 'plan', async (scope) =>
     (await shelf(scope).remove(id)) ? succeed({ removed: true }) : noCook(id),
   )

@@ -16,6 +16,10 @@ const environmentSchema = z.object({
     .default(() => Intl.DateTimeFormat().resolvedOptions().timeZone),
   /** The present, for tests and screenshots: an ISO instant at which the clock starts. */
   PHEASANT_NOW: z.preprocess((value) => (value === '' ? undefined : value), z.iso.datetime().optional()),
+  /** Whether a proxy stands in front: only then is what it adds to a request believed. */
+  PHEASANT_PROXY: z.enum(['yes', 'no']).default('no'),
+  /** Open as the demo whatever the door, while nobody has claimed it: for tests. */
+  PHEASANT_OPEN: z.enum(['demo', 'no']).default('no'),
 })
 export type Environment = z.output<typeof environmentSchema>
 
@@ -35,6 +39,9 @@ export function environment(): Environment {
 }
 
 const started_ms = Date.now()
+
+/** Where this installation is reached from the kitchen’s network; undefined: from its own machine only. */
+export const networkAddress = (): string | undefined => process.env.PHEASANT_ADDRESS || undefined
 
 /** Now, by the clock or from the instant the environment sets, s since 1970 with its fraction: boards set their clocks by it. */
 export function nowPrecisely(): number {

@@ -1,6 +1,6 @@
 import icalendar, { ICalCalendarMethod } from 'ical-generator'
 import Papa from 'papaparse'
-import { type KitchenRow, kitchenByCalendar, type MealRow } from '@/db/repositories'
+import type { KitchenRow, KitchenScope, MealRow } from '@/db/repositories'
 import { livingMeal, livingTasks } from '@/domain/cook/living-plan'
 import type { MealPlan } from '@/domain/meal/make-meal'
 import type { MealDocument } from '@/domain/meal/meal-document'
@@ -12,7 +12,6 @@ import { taskTitle } from '@/words/tasks'
 import { kitchenUnits, type Units } from '@/words/units'
 import { compute } from './compute'
 import { nowSeconds } from './environment'
-import { database, inKitchen, withDatabase } from './kitchen'
 import { cooksOfSources } from './living'
 import { mealInKitchen, mealRowInKitchen, savedMeal } from './meals'
 
@@ -86,61 +85,50 @@ export async function mealCalendar(slug: string, id: string): Promise<Outcome<st
 /** A calendar shows what was promised in the last days, and so many of what is ahead. */
 const CALENDAR = { days: 7, most: 100 } as const
 
-/** Everything ahead in a kitchen, for whoever has its calendar address. */
-export const kitchenCalendar = (token: string): Promise<Outcome<string>> =>
-  withDatabase(async () => {
-    const scope = await kitchenByCalendar(database(), token)
-    if (!scope) return fail({ code: 'not_found', path: ['calendar'], what: 'of that address' })
-    const page = {
-      from: new Date((nowSeconds() - CALENDAR.days * 86_400) * 1000),
-      limit: CALENDAR.most,
-      offset: 0,
-    }
-    const entries: CalendarEntry[] = []
-    const meals = (await scope.meals.list(page)).rows
-    const plans = (await scope.plans.list(page)).rows
-    const cooking = await cooksOfSources(
-      scope,
-      [...meals, ...plans].map(({ id }) => id),
-    )
-    for (const row of meals) {
-      const saved = await savedMeal(scope.kitchen, row)
-      if (!saved.ok) return saved
-      const living = cooking.get(row.id)?.living
-      const plan = saved.value.plan && living ? livingMeal(saved.value.plan, living.run) : saved.value.plan
-      if (plan)
-        entries.push(
-          ...entriesOf(row.id, row.document, plan, kitchenUnits(scope.kitchen)).map((entry) => ({
-            ...entry,
-            text: `${row.document.title}: ${entry.text}`,
-          })),
-        )
-    }
-    for (const row of plans) {
-      const made = await compute('plan', { document: row.document, now_s: nowSeconds() })
-      if (!made.ok) continue
-      const living = cooking.get(row.id)?.living
-      const tasks = living ? livingTasks(made.value.tasks, living.run) : made.value.tasks
-      const cut = cutOf(row.document.roast)
+/** Everything ahead in a kitchen, for whoever has an address of its calendar (access/addresses.ts). */
+export async function calendarOfKitchen(scope: KitchenScope): Promise<Outcome<string>> {
+  const page = {
+    from: new Date((nowSeconds() - CALENDAR.days * 86_400) * 1000),
+    limit: CALENDAR.most,
+    offset: 0,
+  }
+  const entries: CalendarEntry[] = []
+  const meals = (await scope.meals.list(page)).rows
+  const plans = (await scope.plans.list(page)).rows
+  const cooking = await cooksOfSources(
+    scope,
+    [...meals, ...plans].map(({ id }) => id),
+  )
+  for (const row of meals) {
+    const saved = await savedMeal(scope.kitchen, row)
+    if (!saved.ok) return saved
+    const living = cooking.get(row.id)?.living
+    const plan = saved.value.plan && living ? livingMeal(saved.value.plan, living.run) : saved.value.plan
+    if (plan)
       entries.push(
-        ...tasks.map((task, i) => ({
-          id: `${row.id}-${task.kind}-${nth(tasks, i)}@pheasant`,
-          at_s: task.at,
-          minutes: 5,
-          text: `${row.document.title}: ${taskTitle(task, { cut }, kitchenUnits(scope.kitchen))}`,
+        ...entriesOf(row.id, row.document, plan, kitchenUnits(scope.kitchen)).map((entry) => ({
+          ...entry,
+          text: `${row.document.title}: ${entry.text}`,
         })),
       )
-    }
-    return succeed(calendarOf(scope.kitchen.name, entries))
-  })
-
-/** The secret of a kitchen's calendar address. */
-export const calendarTokenOf = (slug: string): Promise<Outcome<string>> =>
-  inKitchen(slug, async (scope) => succeed(await scope.calendarToken()))
-
-/** Another secret in its place: the old address opens nothing any more. */
-export const renewCalendar = (slug: string): Promise<Outcome<{ token: string }>> =>
-  inKitchen(slug, async (scope) => succeed({ token: await scope.renewCalendar() }))
+  }
+  for (const row of plans) {
+    const made = await compute('plan', { document: row.document, now_s: nowSeconds() })
+    if (!made.ok) continue
+    const living = cooking.get(row.id)?.living
+    const tasks = living ? livingTasks(made.value.tasks, living.run) : made.value.tasks
+    const cut = cutOf(row.document.roast)
+    entries.push(
+      ...tasks.map((task, i) => ({
+        id: `${row.id}-${task.kind}-${nth(tasks, i)}@pheasant`,
+        at_s: task.at,
+        minutes: 5,
+        text: `${row.document.title}: ${taskTitle(task, { cut }, kitchenUnits(scope.kitchen))}`,
+      })),
+    )
+  }
+  return succeed(calendarOf(scope.kitchen.name, entries))
+}
 
 /** A cell that a spreadsheet would run as a formula is text in ours. */
 const DEFUSED = { escapeFormulae: true } as const

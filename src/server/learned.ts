@@ -12,6 +12,7 @@ import { parseWith } from '@/domain/problem/parse'
 import { fail, type Outcome, succeed } from '@/domain/problem/problem'
 import type { PlanDocument } from '@/domain/roast/roast-document'
 import { text } from '@/domain/schema/scalars'
+import { keepTrail } from './access/trail'
 import { compute } from './compute'
 import { nowSeconds } from './environment'
 import { database, inKitchen } from './kitchen'
@@ -60,7 +61,7 @@ export async function offsetsFor(scope: KitchenScope): Promise<readonly CookEntr
 }
 
 export const learnedInKitchen = (slug: string): Promise<Outcome<LearnedInKitchen>> =>
-  inKitchen(slug, async (scope) => {
+  inKitchen(slug, 'read', async (scope) => {
     const off = new Set(scope.kitchen.learningOff)
     const things = [...(await thingsOf(scope)), ...(await probesOf(scope))]
     return succeed({ kitchen: scope.kitchen, things: things.map((thing) => ({ ...thing, on: !off.has(thing.key) })) })
@@ -70,13 +71,14 @@ const switching = z.strictObject({ key: text(260), on: z.boolean() })
 
 /** Has plans go by one lesson, or do without it. */
 export const switchLearning = (slug: string, value: unknown): Promise<Outcome<{ kept: true }>> =>
-  inKitchen<{ kept: true }>(slug, async (scope) => {
+  inKitchen<{ kept: true }>(slug, 'house', async (scope) => {
     const asked = parseWith(switching, value)
     if (!asked.ok) return asked
     const { key, on } = asked.value
     if (!on && scope.kitchen.learningOff.length >= MOST_OFF)
       return fail({ code: 'malformed', path: ['key'], detail: `no more than ${MOST_OFF} lessons are left out` })
     await scope.setLearning(key, on)
+    await keepTrail(scope, 'setting', `whether plans go by ${key}`.slice(0, 200))
     return succeed({ kept: true })
   })
 

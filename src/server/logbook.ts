@@ -175,7 +175,7 @@ export interface Logbook {
 }
 
 export const logbookOf = (slug: string, query: LogbookQuery, now_s: number): Promise<Outcome<Logbook>> =>
-  inKitchen(slug, async (scope) => {
+  inKitchen(slug, 'read', async (scope) => {
     await toldUp(scope)
     const stories = shelfOf(scope)
     const year = query.year ?? new Date(now_s * 1000).getUTCFullYear()
@@ -202,7 +202,7 @@ export const storiesOf = (
   slug: string,
   ids: readonly string[],
 ): Promise<Outcome<{ readonly kitchen: KitchenRow; readonly cooks: readonly ToldCook[] }>> =>
-  inKitchen(slug, async (scope) => {
+  inKitchen(slug, 'read', async (scope) => {
     const asked = [...new Set(ids)].filter((id) => COOK_ID.test(id)).slice(0, MOST_COMPARED)
     const stories = shelfOf(scope)
     const untold = asked.length > 0 ? await stories.untold(MOST_COMPARED, asked) : []

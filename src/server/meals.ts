@@ -10,6 +10,7 @@ import { equipmentPart, type MealDocument, mealDocument } from '@/domain/meal/me
 import { PLAIN_KITCHEN } from '@/domain/meal/meal-problem'
 import { parseWith } from '@/domain/problem/parse'
 import { fail, type Outcome, type Problem, succeed } from '@/domain/problem/problem'
+import { keepTrail } from './access/trail'
 import { compute } from './compute'
 import { nowSeconds } from './environment'
 import { inKitchen, lineContextOf } from './kitchen'
@@ -46,7 +47,7 @@ export interface MealList {
 }
 
 export const mealsOfKitchen = (slug: string, page: Page): Promise<Outcome<MealList>> =>
-  inKitchen(slug, async (scope) => {
+  inKitchen(slug, 'read', async (scope) => {
     const { rows, unreadable, total } = await scope.meals.list(page)
     return succeed({ kitchen: scope.kitchen, meals: rows, unreadable, total })
   })
@@ -62,13 +63,13 @@ export async function savedMeal(kitchen: KitchenRow, row: MealRow, gone?: AbortS
 
 /** A meal's row alone: nothing is planned for it. */
 export const mealRowInKitchen = (slug: string, id: string): Promise<Outcome<MealRow>> =>
-  inKitchen(slug, async (scope) => {
+  inKitchen(slug, 'read', async (scope) => {
     const row = await scope.meals.find(id)
     return row ? succeed(row) : noMeal(id)
   })
 
 export const mealInKitchen = (slug: string, id: string, gone?: AbortSignal): Promise<Outcome<MealOnDesk>> =>
-  inKitchen(slug, async (scope) => {
+  inKitchen(slug, 'read', async (scope) => {
     const row = await scope.meals.find(id)
     if (!row) return noMeal(id)
     const saved = await savedMeal(scope.kitchen, row, gone)
@@ -87,7 +88,7 @@ export const equipmentOf = (scope: KitchenScope): MealDocument['kitchen'] => sco
 
 /** Adds a meal said in words: "38 people on Saturday at 19:30", or with all that is eaten. */
 export const addMealFromWords = (slug: string, line: string): Promise<Outcome<MealRow>> =>
-  inKitchen(slug, async (scope) => {
+  inKitchen(slug, 'plan', async (scope) => {
     const now_s = nowSeconds()
     const whole = readLine(line, await lineContextOf(scope, now_s))
     if (whole.ok && whole.value.roasts.length > 0) {
@@ -126,11 +127,11 @@ export const previewMeal = (
   slug: string,
   value: unknown,
 ): Promise<Outcome<{ document: MealDocument; plan: MealPlan }>> =>
-  inKitchen(slug, async (scope) => checkedMeal(value, await houseStandards(scope)))
+  inKitchen(slug, 'plan', async (scope) => checkedMeal(value, await houseStandards(scope)))
 
 /** Adds a meal from a document, whole or not at all. */
 export const addMealFromDocument = (slug: string, value: unknown): Promise<Outcome<MealRow>> =>
-  inKitchen(slug, async (scope) => {
+  inKitchen(slug, 'plan', async (scope) => {
     const checked = await checkedMeal(value, await houseStandards(scope))
     return checked.ok ? succeed(await scope.meals.add(checked.value.document)) : checked
   })
@@ -145,7 +146,7 @@ export const saveMeal = (
   baseVersion: number,
   value: unknown,
 ): Promise<Outcome<MealSaveAnswer>> =>
-  inKitchen<MealSaveAnswer>(slug, async (scope) => {
+  inKitchen<MealSaveAnswer>(slug, 'plan', async (scope) => {
     const checked = await checkedMeal(value)
     if (!checked.ok) return checked
     const result = await scope.meals.save(id, baseVersion, checked.value.document)
@@ -166,9 +167,10 @@ export const saveMeal = (
 
 /** Keeps a meal's ovens and hands as what the kitchen's next meals start from: only when it is asked for. */
 export const keepEquipment = (slug: string, value: unknown): Promise<Outcome<{ kept: true }>> =>
-  inKitchen<{ kept: true }>(slug, async (scope) => {
+  inKitchen<{ kept: true }>(slug, 'house', async (scope) => {
     const equipment = parseWith(equipmentPart, value)
     if (!equipment.ok) return equipment
     await scope.setEquipment(equipment.value)
+    await keepTrail(scope, 'setting', 'ovens, cooks and the rest of the equipment')
     return succeed({ kept: true })
   })

@@ -11,11 +11,11 @@ import { pictureOf } from './picture'
 const shelfOf = (scope: KitchenScope) => photoShelf(database(), scope.kitchen)
 
 export const photosOf = (slug: string, cook: string): Promise<Outcome<readonly PhotoRow[]>> =>
-  inKitchen(slug, async (scope) => succeed(await shelfOf(scope).list(cook)))
+  inKitchen(slug, 'read', async (scope) => succeed(await shelfOf(scope).list(cook)))
 
 /** Keeps a picture of one roast of a cook: made anew, a few at most. */
 export const addPhoto = (slug: string, cook: string, item: string, sent: Buffer): Promise<Outcome<PhotoRow>> =>
-  inKitchen(slug, async (scope) => {
+  inKitchen(slug, 'cook', async (scope) => {
     const row = await cookShelf(database(), scope.kitchen).find(cook)
     if (!row) return fail({ code: 'not_found', path: ['cook'], what: cook })
     if (!row.document.items.some(({ id }) => id === item))
@@ -30,13 +30,13 @@ export const addPhoto = (slug: string, cook: string, item: string, sent: Buffer)
   })
 
 export const photoBytes = (slug: string, id: string): Promise<Outcome<Buffer>> =>
-  inKitchen(slug, async (scope) => {
+  inKitchen(slug, 'read', async (scope) => {
     const found = await shelfOf(scope).find(id)
     return found ? succeed(found) : fail({ code: 'not_found', path: ['photo'], what: id })
   })
 
 export const removePhoto = (slug: string, id: string): Promise<Outcome<{ removed: true }>> =>
-  inKitchen<{ removed: true }>(slug, async (scope) =>
+  inKitchen<{ removed: true }>(slug, 'cook', async (scope) =>
     (await shelfOf(scope).remove(id))
       ? succeed({ removed: true })
       : fail({ code: 'not_found', path: ['photo'], what: id }),

@@ -44,7 +44,7 @@ export interface PlanList {
 }
 
 export const plansOfKitchen = (slug: string, page: Page): Promise<Outcome<PlanList>> =>
-  inKitchen(slug, async (scope) => {
+  inKitchen(slug, 'read', async (scope) => {
     const { rows, unreadable, total } = await scope.plans.list(page)
     return succeed({ kitchen: scope.kitchen, plans: rows, unreadable, total })
   })
@@ -71,7 +71,7 @@ export const listedPlans = (
   slug: string,
   page: Page,
 ): Promise<Outcome<{ rows: readonly ListedPlan[]; unreadable: readonly Unreadable[]; total: number }>> =>
-  inKitchen(slug, async (scope) => {
+  inKitchen(slug, 'read', async (scope) => {
     const { rows, unreadable, total } = await scope.plans.list(page)
     const kept = await scope.summaries(rows, modelStamp())
     const cooking = await cooksOfSources(
@@ -96,7 +96,7 @@ function summariseSoon(scope: KitchenScope, row: PlanRow): void {
 }
 
 export const planInKitchen = (slug: string, id: string, gone?: AbortSignal): Promise<Outcome<SavedPlan>> =>
-  inKitchen(slug, async (scope) => {
+  inKitchen(slug, 'read', async (scope) => {
     const row = await scope.plans.find(id)
     if (!row) return noPlan(id)
     const made = await compute('plan', { document: row.document, now_s: nowSeconds() }, gone)
@@ -114,7 +114,7 @@ export const planInKitchen = (slug: string, id: string, gone?: AbortSignal): Pro
 
 /** Adds a plan from a typed line about one roast. */
 export const addPlanFromLine = (slug: string, line: string): Promise<Outcome<PlanRow>> =>
-  inKitchen(slug, async (scope) => {
+  inKitchen(slug, 'plan', async (scope) => {
     const now_s = nowSeconds()
     const read = readLine(line, await lineContextOf(scope, now_s))
     if (!read.ok) return read
@@ -126,7 +126,7 @@ export const addPlanFromLine = (slug: string, line: string): Promise<Outcome<Pla
 
 /** Adds a plan from a document. */
 export const addPlanFromDocument = (slug: string, value: unknown): Promise<Outcome<PlanRow>> =>
-  inKitchen(slug, async (scope) => {
+  inKitchen(slug, 'plan', async (scope) => {
     // A document that does not say how high it is cooked is cooked in this kitchen.
     const here = typeof value === 'object' && value !== null ? { altitude_m: altitudeOf(scope), ...value } : value
     const document = parseWith(planDocument, here)
@@ -154,7 +154,7 @@ export type SaveAnswer =
 
 /** Saves a changed document over the version it started from. */
 export const savePlan = (slug: string, id: string, baseVersion: number, value: unknown): Promise<Outcome<SaveAnswer>> =>
-  inKitchen<SaveAnswer>(slug, async (scope) => {
+  inKitchen<SaveAnswer>(slug, 'plan', async (scope) => {
     const document = parseWith(planDocument, value)
     if (!document.ok) return document
     const checked = checkPlan(document.value, nowSeconds())
@@ -176,7 +176,7 @@ export const savePlan = (slug: string, id: string, baseVersion: number, value: u
 
 /** Deals with a version that was set aside: the cook has taken it over or let it go. */
 export const settleSetAside = (slug: string, id: string, versionId: string): Promise<Outcome<{ settled: boolean }>> =>
-  inKitchen(slug, async (scope) => succeed({ settled: await scope.settle(id, versionId) }))
+  inKitchen(slug, 'plan', async (scope) => succeed({ settled: await scope.settle(id, versionId) }))
 
 const shelfOf = (scope: KitchenScope, kind: 'plan' | 'meal') => (kind === 'plan' ? scope.plans : scope.meals)
 const notThere = (kind: 'plan' | 'meal', id: string) => fail({ code: 'not_found', path: [kind], what: id })
@@ -188,12 +188,12 @@ export const archiveDocument = (
   id: string,
   away: boolean,
 ): Promise<Outcome<{ archived: boolean }>> =>
-  inKitchen(slug, async (scope) =>
+  inKitchen(slug, 'plan', async (scope) =>
     (await shelfOf(scope, kind).archive(id, away)) ? succeed({ archived: away }) : notThere(kind, id),
   )
 
 /** Takes a plan or a meal away with every version it has had. */
 export const removeDocument = (slug: string, kind: 'plan' | 'meal', id: string): Promise<Outcome<{ removed: true }>> =>
-  inKitchen<{ removed: true }>(slug, async (scope) =>
+  inKitchen<{ removed: true }>(slug, 'plan', async (scope) =>
     (await shelfOf(scope, kind).remove(id)) ? succeed({ removed: true }) : notThere(kind, id),
   )

@@ -29,6 +29,7 @@ import {
 import { cutAsCooked } from '@/domain/roast/resolve'
 import { limitWords, RECORD_NAMES, readWords, standsWords } from '@/words/record-words'
 import { clock, day as dayWords, kitchenUnits } from '@/words/units'
+import { keepTrail, signedAs } from './access/trail'
 import { nowSeconds } from './environment'
 import { onFiles } from './file-work'
 import { database, inKitchen } from './kitchen'
@@ -55,7 +56,7 @@ export interface DayOfRecord {
 
 /** The record of one span, a day as the kitchen's clock counts it. */
 export const dayOfRecord = (slug: string, from_s: number, before_s: number): Promise<Outcome<DayOfRecord>> =>
-  inKitchen(slug, async (scope) => {
+  inKitchen(slug, 'read', async (scope) => {
     const shelf = shelfOf(scope)
     const [span, newest] = await Promise.all([
       shelf.span(new Date(from_s * 1000), new Date(before_s * 1000)),
@@ -83,7 +84,7 @@ export const enterRecord = (
   slug: string,
   value: unknown,
 ): Promise<Outcome<{ readonly kept: readonly ChainedEntry[] }>> =>
-  inKitchen(slug, async (scope) => {
+  inKitchen(slug, 'record', async (scope, actor) => {
     const asked = parseWith(entering, value)
     if (!asked.ok) return asked
     const { recordPlan } = scope.kitchen
@@ -96,6 +97,7 @@ export const enterRecord = (
             // When it was, by the server's clock where nobody says otherwise: a tablet's may be off.
             at: new Date(nowSeconds() * 1000).toISOString(),
             ...kind.value,
+            by: signedAs(actor, typeof kind.value.by === 'string' ? kind.value.by : ''),
             limit: limitOf(recordPlan, kind.value.kind),
             source: 'hand',
           })
@@ -111,7 +113,7 @@ export const enterRecord = (
         return fail({ code: 'malformed', path: ['entries', i, 'at'], detail: 'what is recorded has happened already' })
       entries.push(entry.value)
     }
-    const { kept, reused } = await shelf.add(entries, sha256)
+    const { kept, reused } = await shelf.add(entries, sha256, scope.who.id)
     return reused.length > 0
       ? fail(...reused.map((id) => ({ code: 'id_reused' as const, path: ['entries'], id })))
       : succeed({ kept })
@@ -199,7 +201,7 @@ const FRIDGE_READ = 21
 
 /** What a kitchen's cold store stands at, as its record has it, °C; undefined where it was not read of late. */
 export async function fridgeOf(slug: string): Promise<number | undefined> {
-  const found = await inKitchen(slug, async (scope) =>
+  const found = await inKitchen(slug, 'read', async (scope) =>
     succeed(
       fridgeFrom(await shelfOf(scope).readOf('storage', new Date((nowSeconds() - FRIDGE_S) * 1000), FRIDGE_READ)),
     ),
@@ -214,10 +216,11 @@ const planning = z.strictObject({
 
 /** The kitchen's own plan: whether it keeps a record, and the limits it sets itself. */
 export const planRecord = (slug: string, value: unknown): Promise<Outcome<{ kept: true }>> =>
-  inKitchen<{ kept: true }>(slug, async (scope) => {
+  inKitchen<{ kept: true }>(slug, 'record', async (scope) => {
     const asked = parseWith(planning, value)
     if (!asked.ok) return asked
     await scope.setRecordPlan(asked.value)
+    await keepTrail(scope, 'setting', 'the record’s limits')
     return succeed({ kept: true })
   })
 
@@ -232,8 +235,9 @@ export interface ExportedRecord {
 
 /** The whole record, as it can be verified without us. */
 export const exportRecord = (slug: string): Promise<Outcome<ExportedRecord>> =>
-  inKitchen(slug, async (scope) =>
-    succeed({
+  inKitchen(slug, 'record', async (scope) => {
+    await keepTrail(scope, 'exported', '', { name: 'the record' })
+    return succeed({
       format: 'pheasant food-safety record',
       version: 1,
       kitchen: scope.kitchen.name,
@@ -241,12 +245,12 @@ export const exportRecord = (slug: string): Promise<Outcome<ExportedRecord>> =>
       hashing:
         'SHA-256 of the UTF-8 of {"entry":…,"prev":…,"seq":…}, names of every object in order, no spaces; prev of the first is 64 zeros',
       chain: await shelfOf(scope).all(),
-    }),
-  )
+    })
+  })
 
 /** The whole record as CSV, times in the kitchen's zone. */
 export const recordCsv = (slug: string): Promise<Outcome<string>> =>
-  inKitchen(slug, async (scope) => {
+  inKitchen(slug, 'record', async (scope) => {
     const local = new Intl.DateTimeFormat('sv-SE', {
       timeZone: scope.kitchen.timeZone,
       dateStyle: 'short',
@@ -280,7 +284,7 @@ export const recordCsv = (slug: string): Promise<Outcome<string>> =>
 
 /** A day of the record as a sheet to print and sign. */
 export async function daySheet(slug: string, said: string | undefined): Promise<Outcome<Uint8Array>> {
-  const there = await inKitchen(slug, async (scope) => succeed(scope.kitchen))
+  const there = await inKitchen(slug, 'read', async (scope) => succeed(scope.kitchen))
   if (!there.ok) return there
   const day = kitchenDay(said, nowSeconds(), there.value.timeZone)
   const found = await dayOfRecord(slug, day.from_s, day.before_s)

@@ -22,7 +22,7 @@ export async function addStanding(
   slug: string,
   documentOf: (scope: KitchenScope) => Promise<Outcome<Standing>>,
 ): Promise<Outcome<AddedLine>> {
-  const made = await inKitchen(slug, documentOf)
+  const made = await inKitchen(slug, 'plan', documentOf)
   if (!made.ok) return made
   const { kind, document } = made.value
   const row = kind === 'plan' ? await addPlanFromDocument(slug, document) : await addMealFromDocument(slug, document)

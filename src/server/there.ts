@@ -11,10 +11,10 @@ interface There {
 export type Kind = 'plan' | 'meal' | 'cook'
 
 export const kitchenIsThere = (slug: string): Promise<Outcome<There>> =>
-  inKitchen<There>(slug, async () => succeed({ there: true }))
+  inKitchen<There>(slug, 'read', async () => succeed({ there: true }))
 
 export const isThere = (slug: string, kind: Kind, id: string): Promise<Outcome<There>> =>
-  inKitchen<There>(slug, async (scope) => {
+  inKitchen<There>(slug, 'read', async (scope) => {
     const shelf = { plan: scope.plans, meal: scope.meals, cook: cookShelf(database(), scope.kitchen) }[kind]
     return (await shelf.has(id)) ? succeed({ there: true }) : fail({ code: 'not_found', path: [kind], what: id })
   })

@@ -7,6 +7,7 @@ import { parseWith } from '@/domain/problem/parse'
 import { fail, type Outcome, succeed } from '@/domain/problem/problem'
 import { ident } from '@/domain/schema/scalars'
 import type { WholeReport } from '@/domain/whole/whole'
+import { keepTrail } from './access/trail'
 import { nowSeconds } from './environment'
 import { onFiles } from './file-work'
 import { inKitchen } from './kitchen'
@@ -32,7 +33,10 @@ async function tidied(): Promise<string> {
 export const wholeFile = async (
   slug: string,
 ): Promise<Outcome<{ readonly stream: ReadableStream<Uint8Array>; readonly bytes: number; readonly name: string }>> => {
-  const there = await inKitchen(slug, async (scope) => succeed(scope.kitchen))
+  const there = await inKitchen(slug, 'whole', async (scope) => {
+    await keepTrail(scope, 'exported', '', { name: 'the whole kitchen' })
+    return succeed(scope.kitchen)
+  })
   if (!there.ok) return there
   const path = join(await tidied(), `out-${randomUUID()}.zip`)
   const made = new Date(nowSeconds() * 1000).toISOString()
@@ -69,7 +73,7 @@ const broughtAt = async (slug: string, file: string) =>
 
 /** Keeps one part of a file that is brought in; sent again from an earlier place it is kept from there. */
 export const bringPart = (slug: string, query: unknown, part: Buffer): Promise<Outcome<{ readonly bytes: number }>> =>
-  inKitchen(slug, async () => {
+  inKitchen(slug, 'whole', async () => {
     const asked = parseWith(partQuery, query)
     if (!asked.ok) return asked
     const { file, from } = asked.value
@@ -87,9 +91,12 @@ const takeQuery = z.strictObject({ file: ident(40, 8), take: z.boolean() })
 /** Says what taking a file in would do, or takes it in. */
 export async function takeFile(slug: string, value: unknown): Promise<Outcome<WholeReport>> {
   const asked = parseWith(takeQuery, value)
-  if (!asked.ok) return asked
-  const there = await inKitchen(slug, async () => succeed(true))
+  const there = await inKitchen(slug, 'whole', async (scope) => {
+    if (asked.ok && asked.value.take) await keepTrail(scope, 'brought_in', '')
+    return succeed(true)
+  })
   if (!there.ok) return there
+  if (!asked.ok) return asked
   const path = await broughtAt(slug, asked.value.file)
   if (!(await stat(path).catch(() => undefined)))
     return fail({ code: 'not_found', path: ['file'], what: asked.value.file })

@@ -2,6 +2,7 @@ import { findSchool } from '@/core/program/schools'
 import { findCut } from '@/core/reference/cuts'
 import type { Problem } from '@/domain/problem/problem'
 import { hindranceWords } from './cautions'
+import { ROLE_WORDS } from './people'
 import { clock, length, mass, shortDay, temperature, type Units } from './units'
 
 const list = (words: readonly string[]) =>
@@ -13,6 +14,8 @@ const list = (words: readonly string[]) =>
 const plain = (id: string) => id.replaceAll('-', ' ')
 const nearest = (words: readonly string[]) => (words.length > 0 ? ` Did you mean ${list(words.map(plain))}?` : '')
 
+const a = (word: string) => `${/^[aeiou]/.test(word) ? 'an' : 'a'} ${word}`
+const capital = (text: string) => `${text.charAt(0).toUpperCase()}${text.slice(1)}`
 const WHAT: Readonly<Record<string, string>> = {
   mass_kg: 'weight',
   thickness_mm: 'thickness',
@@ -117,6 +120,12 @@ export function problemSentence(problem: Problem, units: Units): string {
       return `The kitchen’s computer is busy. Try again in ${problem.retry_s} s.`
     case 'reckoning_stopped':
       return 'This device stopped reckoning. Nothing is lost: change anything, and it is reckoned again.'
+    case 'not_signed_in':
+      return 'Sign in first: nobody has said who this is.'
+    case 'not_allowed':
+      return `${capital(a(ROLE_WORDS[problem.role]))} may not do that here: it takes ${a(ROLE_WORDS[problem.least])}. Ask an owner of the kitchen.`
+    case 'too_often':
+      return `That was asked too often. Try again in ${problem.retry_s < 90 ? `${Math.max(1, Math.ceil(problem.retry_s))} seconds` : `${Math.ceil(problem.retry_s / 60)} minutes`}.`
     case 'unavailable':
       return `The kitchen’s records do not answer. Nothing is lost; try again in ${problem.retry_s} s.`
     case 'id_reused':

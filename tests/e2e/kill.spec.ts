@@ -14,22 +14,18 @@ const address = `http://127.0.0.1:${PORT}`
 const data = cluster({ name: 'postgres-kill', firstPort: 54480, databases: ['pheasant'], durable: true })
 
 async function serve(): Promise<ChildProcess> {
-  const server = spawn(
-    process.execPath,
-    [join(root, 'node_modules/next/dist/bin/next'), 'start', '-H', '127.0.0.1', '-p', String(PORT)],
-    {
-      cwd: root,
-      stdio: 'ignore',
-      env: {
-        ...process.env,
-        NODE_ENV: 'production',
-        DATABASE_URL: data.url('pheasant'),
-        PHEASANT_NOW: '',
-        NEXT_TELEMETRY_DISABLED: '1',
-      },
-      detached: true,
+  const server = spawn(process.execPath, [join(root, 'bin/serve.mjs'), '--port', String(PORT)], {
+    cwd: root,
+    stdio: 'ignore',
+    env: {
+      ...process.env,
+      NODE_ENV: 'production',
+      DATABASE_URL: data.url('pheasant'),
+      PHEASANT_NOW: '',
+      NEXT_TELEMETRY_DISABLED: '1',
     },
-  )
+    detached: true,
+  })
   await expect
     .poll(async () => (await fetch(`${address}/api/health`).catch(() => undefined))?.ok ?? false, { timeout: 60_000 })
     .toBe(true)

@@ -2,6 +2,7 @@ import { createHash } from 'node:crypto'
 import { sql } from 'drizzle-orm'
 import { afterAll, describe, expect, it } from 'vitest'
 import { cookShelf, deviceByToken, keepReadings } from '@/db/cooks'
+import { within } from '@/db/within'
 import { cookDocument, cookEntry } from '@/domain/cook/cook-document'
 import { freshKitchen, openTestDatabase } from './kitchen'
 
@@ -113,15 +114,16 @@ describe('probe readings', () => {
   })
 
   it('a board’s question is answered from its own devices’ partitions, by their index alone', async () => {
-    const { device } = await station()
+    const { device, kitchen } = await station()
+    const own = within(db, kitchen.id)
     await keepReadings(db, device, [reading(1)], undefined)
-    const where = await db.execute<{ part: string }>(
+    const where = await own.execute<{ part: string }>(
       sql`select tableoid::regclass::text as part from readings where device_id = ${device.id}`,
     )
     const [{ part } = { part: '' }] = [...where]
     expect(part).toMatch(/^readings_\d\d$/)
     // A table of a few rows is quicker read whole: whether there is an index to use is asked, not what is cheapest now.
-    const plan = await db.transaction(async (tx) => {
+    const plan = await own.transaction(async (tx) => {
       await tx.execute(sql`set local enable_seqscan = off`)
       return tx.execute(
         sql`explain (costs off) select value_c from readings where device_id = ${device.id} and channel = 0 and at >= ${at} and at < '2026-12-26'`,
@@ -136,7 +138,7 @@ describe('probe readings', () => {
   it('what no probe can read is kept by no table, whoever asks', async () => {
     const { device, kitchen } = await station()
     const insert = (value: string) =>
-      db.execute(
+      within(db, kitchen.id).execute(
         sql`insert into readings (kitchen_id, device_id, channel, seq, at, device_at, value_c) values (${kitchen.id}, ${device.id}, 0, 1, now(), now(), ${value}::real)`,
       )
     for (const value of ['NaN', 'Infinity', '-Infinity', '501', '-61'])
@@ -150,7 +152,7 @@ describe('what the application may do to its own tables', () => {
       sql`select rolsuper or rolcreaterole or rolcreatedb as rolsuper from pg_roles where rolname = current_user`,
     )
     expect(role?.rolsuper).toBe(false)
-    const { shelf } = await station()
+    const { shelf, kitchen } = await station()
     const cook = await shelf.begin(document)
     await shelf.add(cook.id, [entry(1)])
     for (const wrong of [
@@ -162,7 +164,7 @@ describe('what the application may do to its own tables', () => {
       sql`create table mine (id int)`,
       sql`copy entries to program 'true'`,
     ])
-      await expect(db.execute(wrong)).rejects.toThrow()
+      await expect(within(db, kitchen.id).execute(wrong)).rejects.toThrow()
     expect(await shelf.entriesSince(cook.id, 0)).toHaveLength(1)
     // With what they belong to they go.
     expect(await shelf.remove(cook.id)).toBe(true)
@@ -186,7 +188,7 @@ describe('a reader’s place in a log', () => {
         began = done
       })
       // One tablet's transaction is held open after it has taken its place; another's comes meanwhile.
-      const first = other.db.transaction(async (tx) => {
+      const first = within(other.db, kitchen.id).transaction(async (tx) => {
         await cookShelf(tx as unknown as typeof db, kitchen).add(cook.id, [entry(1)])
         began()
         await held

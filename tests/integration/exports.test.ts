@@ -1,5 +1,7 @@
+import { eq } from 'drizzle-orm'
 import Papa from 'papaparse'
 import { afterAll, describe, expect, it } from 'vitest'
+import { addresses } from '@/db/people-schema'
 import { houseItemDocument } from '@/domain/house/house-item'
 import { mealDocument } from '@/domain/meal/meal-document'
 import { reunion } from '@/stand-ins/demo/meals'
@@ -32,19 +34,31 @@ describe('the ways out', () => {
   })
 
   it('a subscription opens by its token alone, and shows only its own kitchen', async () => {
-    const { kitchenCalendar } = await exported()
-    const { scope } = await supper()
+    const { calendarAt, share, unshare } = await import('@/server/access/addresses')
+    const { scope, slug } = await supper()
     const other = await freshKitchen(db)
-    const mine = await kitchenCalendar(await scope.calendarToken())
+    const asked = { of: 'calendar', name: 'Calendar', days: 30 }
+    const [made, another] = [await share(slug, asked), await share(other.kitchen.slug, asked)]
+    if (!made.ok || !another.ok) throw new Error('no address')
+    const secret = ({ path }: { path: string }) => path.replace('/calendar/', '')
+    expect(secret(made.value).length).toBeGreaterThanOrEqual(32)
+    const mine = await calendarAt(secret(made.value))
     expect(mine.ok && mine.value).toContain('Keepers’ reunion supper')
-    const theirs = await kitchenCalendar(await other.calendarToken())
+    const theirs = await calendarAt(secret(another.value))
     expect(theirs.ok && theirs.value).not.toContain('Keepers’')
-    expect((await kitchenCalendar('guessed')).ok).toBe(false)
-    const before = await scope.calendarToken()
-    const renewed = await scope.renewCalendar()
-    expect(renewed).toMatch(/^[0-9a-f]{64}$/)
-    expect((await kitchenCalendar(before)).ok).toBe(false)
-    expect((await kitchenCalendar(renewed)).ok).toBe(true)
+    expect((await calendarAt('guessed')).ok).toBe(false)
+    const listed = await db.select().from(addresses).where(eq(addresses.kitchenId, scope.kitchen.id))
+    expect(listed).toHaveLength(1)
+    expect(listed[0]).toMatchObject({ uses: 1 })
+    expect(listed[0]?.tokenHash).not.toContain(secret(made.value))
+    expect((await unshare(other.kitchen.slug, made.value.id)).ok).toBe(false)
+    expect((await unshare(slug, made.value.id)).ok).toBe(true)
+    expect((await calendarAt(secret(made.value))).ok).toBe(false)
+    await db
+      .update(addresses)
+      .set({ expiresAt: new Date(0) })
+      .where(eq(addresses.kitchenId, other.kitchen.id))
+    expect((await calendarAt(secret(another.value))).ok).toBe(false)
   })
 
   it('tasks and shopping as CSV are read back by a CSV reader', async () => {

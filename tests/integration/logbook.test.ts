@@ -5,6 +5,7 @@ import { cookShelf } from '@/db/cooks'
 import { recordShelf } from '@/db/record'
 import { openKitchen } from '@/db/repositories'
 import { storyShelf } from '@/db/stories'
+import { within } from '@/db/within'
 import { cookDocument, cookEntry } from '@/domain/cook/cook-document'
 import { glanceOf } from '@/domain/cook/story/glance'
 import type { CookStory } from '@/domain/cook/story/story'
@@ -127,7 +128,7 @@ describe('the logbook', () => {
   it('tells what is over and not told, and what was said since; an older telling never wins', async () => {
     const { kitchen, cooks, stories, told } = await book()
     const id = await told(story('Loin', '2026-05-01T18:00:00Z'), 3)
-    await db.execute(sql`update cooks set last_seq = 5 where id = ${id}`)
+    await within(db, kitchen.id).execute(sql`update cooks set last_seq = 5 where id = ${id}`)
     expect(await stories.untold(10)).toEqual([{ id, lastSeq: 5 }])
     const later = story('Loin', '2026-05-01T18:00:00Z', { ate: { plate: 'under' } })
     await stories.keep({ cookId: id, seq: 5, story: later, ...glanceOf(later) })

@@ -3,6 +3,7 @@ import { sql } from 'drizzle-orm'
 import { afterAll, describe, expect, it } from 'vitest'
 import { cookShelf, keepReadings } from '@/db/cooks'
 import { thinNext } from '@/db/thinning'
+import { within } from '@/db/within'
 import { freshKitchen, openTestDatabase } from './kitchen'
 
 const { db, close } = openTestDatabase()
@@ -23,7 +24,7 @@ async function read(days: number) {
     await keepReadings(db, { id: device.id, kitchenId: scope.kitchen.id }, rows.slice(i, i + 3600), undefined)
   const left = async () =>
     (
-      await db.execute<{ count: number; top: number; first: string; last: string }>(
+      await within(db, scope.kitchen.id).execute<{ count: number; top: number; first: string; last: string }>(
         sql`select count(*)::int as count, max(value_c) as top, min(seq) as first, max(seq) as last from readings where device_id = ${device.id}`,
       )
     )[0]

@@ -9,7 +9,10 @@ import { archivedAnswer, savedAnswer, staleAnswer } from '@/server/wire/answers'
 const STATUS: Partial<Record<Problem['code'], number>> = {
   malformed_json: 400,
   malformed: 400,
+  not_signed_in: 401,
+  not_allowed: 403,
   not_found: 404,
+  too_often: 429,
   unreadable: 410,
   stale_version: 409,
   id_reused: 409,
@@ -21,13 +24,17 @@ const STATUS: Partial<Record<Problem['code'], number>> = {
   unavailable: 503,
 }
 
+const retryAfter = (first: Problem | undefined, status: number): Record<string, string> =>
+  first?.code === 'too_often'
+    ? { 'retry-after': String(Math.max(1, Math.ceil(first.retry_s))) }
+    : status === 503
+      ? { 'retry-after': String(RETRY_AFTER_S) }
+      : {}
+
 /** A problem list as a response: its first code decides the status; one that may go over says when to try again. */
 export function refuse(problems: readonly Problem[], status?: number): Response {
   const decided = status ?? STATUS[problems[0]?.code ?? 'malformed'] ?? 422
-  return Response.json(
-    { errors: problems },
-    { status: decided, headers: decided === 503 ? { 'retry-after': String(RETRY_AFTER_S) } : {} },
-  )
+  return Response.json({ errors: problems }, { status: decided, headers: retryAfter(problems[0], decided) })
 }
 
 /** What an answer is made from: as its schema takes it, and not to be changed. */

@@ -1,4 +1,5 @@
 import type { Hindrance } from '@/core/simulate/hindrance'
+import type { Role } from '../people/roles'
 
 /**
  * Something wrong with what was asked, as data: a code, where it is, and the numbers behind it.
@@ -78,6 +79,11 @@ export type Problem =
   /** A thread of the device's own died while it computed. */
   | { readonly code: 'reckoning_stopped'; readonly path: Path }
   | { readonly code: 'unavailable'; readonly path: Path; readonly retry_s: number }
+  /** Nobody has said who they are. */
+  | { readonly code: 'not_signed_in'; readonly path: Path }
+  /** They may see it, and not do that: what they are, and the least that may. */
+  | { readonly code: 'not_allowed'; readonly path: Path; readonly role: Role; readonly least: Role }
+  | { readonly code: 'too_often'; readonly path: Path; readonly retry_s: number }
   | { readonly code: 'id_reused'; readonly path: Path; readonly id: string }
   | { readonly code: 'sequence_reused'; readonly path: Path; readonly channel: number; readonly seq: number }
 

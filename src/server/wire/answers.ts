@@ -96,8 +96,14 @@ export const houseListAnswer = z.array(houseItemAnswer)
 export const removedAnswer = z.object({ removed: z.literal(true) })
 export const archivedAnswer = z.object({ archived: z.boolean() })
 export const equipmentAnswer = z.object({ kept: z.literal(true) })
-/** The new secret of the calendar address, shown to whoever renewed it. */
-export const calendarAnswer = z.object({ token: z.string() })
+/** A secret that was handed out, shown this once. */
+export const handedAnswer = z.object({ id, token: z.string() })
+/** An address that was made, shown this once. */
+export const addressAnswer = z.object({ id, path: z.string(), ends: z.string() })
+/** Where whoever was let in goes on. */
+export const welcomeAnswer = z.object({ kitchen: z.string() })
+export const kitchenAnswer = z.object({ slug: z.string() })
+export const stoveAnswer = z.object({ name: z.string() })
 export const readyAnswer = z.object({ ready: z.literal(true) })
 
 export const healthAnswer = z.object({

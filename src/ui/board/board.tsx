@@ -10,6 +10,7 @@ import { rise, type Units } from '@/words/units'
 import { IconButton } from '../controls/icon-button'
 import { useHydrated } from '../shell/use-hydrated'
 import { useKept } from '../shell/use-kept'
+import { AtTheStove } from './at-the-stove'
 import { BoardRow } from './board-row'
 import { HowItAte } from './how-it-ate'
 import { HowItWentView } from './how-it-went'
@@ -107,18 +108,7 @@ export function Board({
             {cook.refused === 1 ? 'One entry was refused' : `${cook.refused} entries were refused`}: look
           </Link>
         )}
-        <label className="inline-flex items-baseline gap-2 text-base text-soft">
-          At the stove
-          <input
-            aria-label="Who is at the stove"
-            className="said min-h-11 placeholder:font-normal placeholder:text-soft placeholder:opacity-100"
-            style={{ width: `${Math.max(10, by.length + 1)}ch` }}
-            placeholder="your name"
-            maxLength={80}
-            value={by}
-            onChange={(event) => setBy(event.target.value)}
-          />
-        </label>
+        <AtTheStove kitchen={start.kitchen} by={by} setBy={setBy} units={units} />
         <div className="ml-auto flex items-center gap-1">
           <IconButton
             large

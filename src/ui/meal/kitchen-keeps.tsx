@@ -32,39 +32,3 @@ export function KeepEquipment({
     </p>
   )
 }
-
-/** The kitchen's calendar address, and another in its place where somebody has it who should not. */
-export function CalendarAddress({
-  slug,
-  address,
-  units,
-}: {
-  readonly slug: string
-  readonly address: string
-  readonly units: Units
-}) {
-  const [now, setNow] = useState(address)
-  const [said, setSaid] = useState('')
-  const renew = async () => {
-    const renewed = await send<{ token: string }>(`/api/k/${slug}/calendar`, 'POST')
-    if (!renewed.ok) return setSaid(saidOf(renewed, units))
-    setNow(`${address.slice(0, address.lastIndexOf('/'))}/${renewed.value.token}`)
-    setSaid('The old address opens nothing any more: subscribe to this one.')
-  }
-  return (
-    <div className="space-y-2 text-base">
-      <p>
-        Subscribe a calendar to <code className="break-all rounded bg-moss-ground px-1">{now}</code>. Whoever has this
-        address can read the kitchen’s tasks.
-      </p>
-      <p className="flex flex-wrap items-center gap-3">
-        <button type="button" className={button} onClick={() => void renew()}>
-          Another address
-        </button>
-        <span role="status" className="text-soft">
-          {said}
-        </span>
-      </p>
-    </div>
-  )
-}

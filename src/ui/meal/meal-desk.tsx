@@ -42,7 +42,6 @@ interface DeskProps {
   readonly problems: readonly Problem[]
   readonly units: Units
   readonly now_s: number
-  readonly calendar: string
   /** Saves that came too late and wait to be looked at. */
   readonly setAside: readonly SetAside<MealDocument>[]
   /** What is cooking of it now. */
@@ -64,7 +63,6 @@ export function MealDesk({
   problems,
   units,
   now_s,
-  calendar,
   setAside,
   living,
   cooks,
@@ -302,15 +300,7 @@ export function MealDesk({
       {view === 'crew' && plan && <CrewView plan={plan} document={document} units={units} />}
       {view === 'days' && plan && <DaysView plan={plan} document={document} units={units} />}
       {view === 'shopping' && plan && (
-        <ShoppingView
-          plan={plan}
-          document={document}
-          units={units}
-          kitchen={kitchen}
-          mealId={mealId}
-          calendar={calendar}
-          change={change}
-        />
+        <ShoppingView plan={plan} document={document} units={units} kitchen={kitchen} mealId={mealId} change={change} />
       )}
       {view === 'kitchen' && (
         <KitchenPanel slug={kitchen} document={document} units={units} now_s={now_s} change={change} />

@@ -5,7 +5,7 @@ import { totalOf } from '@/domain/meal/quantities'
 import { gravyWords } from '@/words/after-words'
 import { itemTitle } from '@/words/meal-words'
 import { mass, type Units } from '@/words/units'
-import { CalendarAddress } from './kitchen-keeps'
+import { ShareAddress } from '../people/share'
 
 /** What to buy, what it costs a head, what the fridge must take, and the ways out of the application. */
 export function ShoppingView({
@@ -14,7 +14,6 @@ export function ShoppingView({
   units,
   kitchen,
   mealId,
-  calendar,
   change,
 }: {
   readonly plan: MealPlan
@@ -22,7 +21,6 @@ export function ShoppingView({
   readonly units: Units
   readonly kitchen: string
   readonly mealId: string
-  readonly calendar: string
   readonly change: (apply: (last: MealDocument) => MealDocument) => void
 }) {
   const total = plan.purchases.reduce((sum, { purchase }) => sum + (purchase.price ?? 0), 0)
@@ -121,7 +119,14 @@ export function ShoppingView({
             The whole plan as JSON
           </a>
         </p>
-        <CalendarAddress slug={kitchen} address={calendar} units={units} />
+        <ShareAddress
+          slug={kitchen}
+          of="calendar"
+          thing={null}
+          name="Calendar of the kitchen"
+          action="An address for a calendar"
+          units={units}
+        />
       </section>
     </div>
   )

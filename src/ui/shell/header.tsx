@@ -4,6 +4,7 @@ import Link from 'next/link'
 import { useRouter } from 'next/navigation'
 import { DropdownMenu } from 'radix-ui'
 import type { Units } from '@/words/units'
+import { WhoMenu } from '../people/who-menu'
 
 interface HeaderProps {
   readonly kitchen: { readonly slug: string; readonly name: string }
@@ -55,7 +56,8 @@ export function Header({ kitchen, kitchens, units }: HeaderProps) {
             </DropdownMenu.Content>
           </DropdownMenu.Portal>
         </DropdownMenu.Root>
-        <div className="ml-auto flex items-center gap-2">
+        <div className="ml-auto flex min-w-0 items-center gap-1 sm:gap-2">
+          <WhoMenu slug={kitchen.slug} />
           <button
             type="button"
             onClick={toggleUnits}

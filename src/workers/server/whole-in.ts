@@ -6,6 +6,7 @@ import type { z } from 'zod'
 import { openDatabase } from '@/db/connection'
 import { type KitchenScope, openKitchen, PLAN_KINDS } from '@/db/repositories'
 import { intake } from '@/db/whole'
+import { within } from '@/db/within'
 import { houseItemDocument } from '@/domain/house/house-item'
 import { parseJson, parseWith } from '@/domain/problem/parse'
 import { fail, type Outcome, succeed } from '@/domain/problem/problem'
@@ -68,7 +69,7 @@ export async function takeWhole({ slug, path, take }: Asked): Promise<Outcome<Wh
     if (!scope) return fail({ code: 'not_found', path: ['kitchen'], what: slug })
     let report: WholeReport | undefined
     try {
-      await db.transaction(async (tx) => {
+      await within(db, scope.kitchen.id).transaction(async (tx) => {
         const inside = await openKitchen(tx as unknown as typeof db, slug)
         report = await takeParts(parts.value, inside ?? scope, intake(tx, scope.kitchen, derivedFor(scope.kitchen.id)))
         if (!take) throw new OnlyLooked()

@@ -9,6 +9,7 @@ import { recordShelf } from '@/db/record'
 import { openKitchen } from '@/db/repositories'
 import { storyShelf } from '@/db/stories'
 import { wholeKitchen } from '@/db/whole'
+import { within } from '@/db/within'
 import { fail, type Outcome, succeed } from '@/domain/problem/problem'
 import { type CookFile, type Manifest, type PlanFile, WHOLE_FORMAT } from '@/domain/whole/whole'
 
@@ -88,7 +89,7 @@ export async function writeWhole({
     const scope = await openKitchen(db, slug)
     if (!scope) return fail({ code: 'not_found', path: ['kitchen'], what: slug })
     const { kitchen } = scope
-    const whole = wholeKitchen(db, kitchen)
+    const whole = wholeKitchen(within(db, kitchen.id), kitchen)
     const { zip, files, add, stream } = hashedZip()
     const written = pipeline(zip.outputStream, createWriteStream(path))
     written.catch(() => {})

@@ -1,9 +1,12 @@
 import { estimateAnswer } from '@/domain/cook/estimate-document'
+import { mayCompute } from '@/server/access/computing'
 import { compute } from '@/server/compute'
 import { BODY } from '@/server/limits'
-import { bodyTextOf, respond } from '../respond'
+import { bodyTextOf, refuse, respond } from '../respond'
 
 export async function POST(request: Request): Promise<Response> {
+  const asker = await mayCompute()
+  if (!asker.ok) return refuse(asker.problems)
   const text = await bodyTextOf(request, BODY.estimate)
   return respond(estimateAnswer, text.ok ? await compute('estimate', text.value, request.signal) : text)
 }

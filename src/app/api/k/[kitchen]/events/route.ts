@@ -22,9 +22,11 @@ export async function GET(request: Request, { params }: { params: Promise<{ kitc
           end()
         }
       }
-      const stop = await hearChanges(kitchen, (change) =>
-        send(`data: ${JSON.stringify(changeAnswer.parse(change))}\n\n`),
-      )
+      const stop = await hearChanges(kitchen, (change) => {
+        // Somebody’s way in is another: who listens asks again, and is told where it is no longer theirs.
+        if (change.what === 'access') return end()
+        send(`data: ${JSON.stringify(changeAnswer.parse(change))}\n\n`)
+      })
       const beat = setInterval(() => send(': beat\n\n'), BEAT_MS)
       end = () => {
         if (!openStreams.delete(end)) return

@@ -1,9 +1,7 @@
 import type { Metadata } from 'next'
-import { headers } from 'next/headers'
 import { unitsOf } from '@/app/reader'
 import { Refused } from '@/app/refused'
 import { nowSeconds } from '@/server/environment'
-import { calendarTokenOf } from '@/server/exports'
 import { houseItemsOf } from '@/server/house'
 import { kitchensOfHouse } from '@/server/kitchen'
 import { mealInKitchen } from '@/server/meals'
@@ -19,8 +17,6 @@ export default async function MealPage({ params }: { params: Promise<{ kitchen: 
   const { kitchen, row, plan, problems, setAside, living, cooks } = found.value
   const units = await unitsOf(kitchen)
   const house = await houseItemsOf(slug)
-  const secret = await calendarTokenOf(slug)
-  const host = (await headers()).get('host') ?? '127.0.0.1'
   return (
     <>
       <Header kitchen={kitchen} kitchens={await kitchensOfHouse()} units={units} />
@@ -43,7 +39,6 @@ export default async function MealPage({ params }: { params: Promise<{ kitchen: 
           living={living}
           house={house.ok ? house.value : []}
           cooks={cooks}
-          calendar={secret.ok ? `http://${host}/calendar/${secret.value}` : ''}
         />
       </main>
     </>

@@ -6,6 +6,7 @@ import { livingMeal } from '@/domain/cook/living-plan'
 import { mealInKitchen } from '@/server/meals'
 import { CookNews } from '@/ui/kitchen/cooking-now'
 import { MealSheets, SHEETS, type SheetKind } from '@/ui/meal/meal-sheets'
+import { ShareAddress } from '@/ui/people/share'
 import { PrintButton } from '@/ui/shell/print-button'
 
 export const metadata: Metadata = { title: 'Run sheets' }
@@ -46,6 +47,16 @@ export default async function SheetsPage({ params, searchParams }: Props) {
         <PrintButton />
         {living && <CookNews kitchen={slug} cooks={[living.cookId]} />}
       </nav>
+      <div className="no-print mb-6">
+        <ShareAddress
+          slug={slug}
+          of="sheet"
+          thing={id}
+          name={`Run sheets: ${row.document.title}`}
+          action="An address for these sheets"
+          units={await unitsOf(kitchen)}
+        />
+      </div>
       <MealSheets
         kind={kind}
         kitchen={kitchen.name}

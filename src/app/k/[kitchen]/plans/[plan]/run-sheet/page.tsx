@@ -5,6 +5,7 @@ import { Refused } from '@/app/refused'
 import { livingTasks } from '@/domain/cook/living-plan'
 import { planInKitchen } from '@/server/plans'
 import { CookNews } from '@/ui/kitchen/cooking-now'
+import { ShareAddress } from '@/ui/people/share'
 import { PlanSheet } from '@/ui/plan/plan-sheet'
 import { PrintButton } from '@/ui/shell/print-button'
 
@@ -29,6 +30,16 @@ export default async function PlanSheetPage({ params }: { params: Promise<{ kitc
         <PrintButton />
         {living && <CookNews kitchen={slug} cooks={[living.cookId]} />}
       </nav>
+      <div className="no-print mb-6">
+        <ShareAddress
+          slug={slug}
+          of="sheet"
+          thing={id}
+          name={`Run sheet: ${row.document.title}`}
+          action="An address for this sheet"
+          units={units}
+        />
+      </div>
       <PlanSheet kitchen={kitchen.name} document={row.document} plan={plan} units={units} version={row.version} />
     </main>
   )

@@ -1,0 +1,35 @@
+'use client'
+import { createContext, type ReactNode, useContext } from 'react'
+import type { Actor } from '@/domain/people/actor'
+import { type Action, mayDo, type Role } from '@/domain/people/roles'
+
+/** Who looks at this kitchen, and as what: said once, by its layout. */
+export interface WhoHere {
+  readonly kind: Actor['kind']
+  readonly name: string
+  readonly role: Role
+  /** Who may stand at the stove, where many use one screen. */
+  readonly names: readonly { readonly personId: string; readonly name: string; readonly pin: boolean }[]
+  /** Whether each says a number of their own first. */
+  readonly pins: boolean
+  /** Where this installation is reached from the kitchen's network; undefined: from its own machine only. */
+  readonly base: string | undefined
+}
+
+const Here = createContext<WhoHere | undefined>(undefined)
+
+export const WhoProvider = ({ who, children }: { readonly who: WhoHere; readonly children: ReactNode }) => (
+  <Here value={who}>{children}</Here>
+)
+
+export const useWho = (): WhoHere | undefined => useContext(Here)
+
+/** Whether whoever looks may do something; outside a kitchen nobody is held back, and the server still says no. */
+export const useMay = (action: Action): boolean => {
+  const who = useContext(Here)
+  return who === undefined || mayDo(who.role, action)
+}
+
+/** What only some may do is not shown to the others. */
+export const For = ({ action, children }: { readonly action: Action; readonly children: ReactNode }) =>
+  useMay(action) ? children : null
