@@ -5,7 +5,7 @@ const config: NextConfig = {
   poweredByHeader: false,
   allowedDevOrigins: ['127.0.0.1', 'localhost'],
   devIndicators: false,
-  serverExternalPackages: ['highs', 'piscina', 'pino', 'sharp'],
+  serverExternalPackages: ['rate-limiter-flexible', 'highs', 'piscina', 'pino', 'sharp'],
   experimental: { proxyClientMaxBodySize: '2mb' },
   // The door (proxy.ts) sees pages and answers; files are sent past it and carry these.
   headers: async () => [{ source: '/(.*)', headers: [{ key: 'X-Content-Type-Options', value: 'nosniff' }] }],

@@ -9,6 +9,9 @@ import { layDemoCook } from '@/stand-ins/demo/demo-cook'
 import { layDemo } from '@/stand-ins/demo/lay-demo'
 import { laySeasons } from '@/stand-ins/demo/lay-seasons'
 
+/** The address for the first owner is good for so long. */
+const CLAIM_DAYS = 30
+
 // Run as the tables' owner: migrates, says what the application may do, and lays the demo where there is nothing yet.
 try {
   await prepare()
@@ -34,8 +37,6 @@ async function prepare(): Promise<void> {
   const file = process.env.PHEASANT_CLAIM
   if (file) await makeClaimable(DATABASE_URL, file)
 }
-
-const CLAIM_DAYS = 30
 
 /** A new one-time address for the first owner, while there is none; its secret goes into a file that only we may read. */
 async function makeClaimable(url: string, file: string): Promise<void> {

@@ -114,7 +114,7 @@ export async function openInvitation(
 }
 
 /** Takes a way in: once, whoever is first. */
-export async function useInvitation(tx: Session, tokenHash: string, by: string): Promise<InvitationRow | undefined> {
+export async function takeInvitation(tx: Session, tokenHash: string, by: string): Promise<InvitationRow | undefined> {
   const [row] = await tx
     .update(invitations)
     .set({ usedAt: sql`now()`, usedBy: by })
@@ -335,7 +335,7 @@ export const addTablet = (
 ): Promise<TabletRow | undefined> =>
   db.transaction(async (tx) => {
     const id = newId('tab')
-    const used = await useInvitation(tx, invitationHash, id)
+    const used = await takeInvitation(tx, invitationHash, id)
     if (used?.of !== 'tablet' || used.kitchenId === null) return undefined
     const [row] = await tx
       .insert(tablets)

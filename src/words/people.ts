@@ -18,7 +18,7 @@ export const ROLE_LINES: Readonly<Record<Role, string>> = {
 export const ACTION_WORDS: Readonly<Record<Action, string>> = {
   read: 'look',
   cook: 'work the board',
-  plan: 'plan',
+  plan: 'change plans',
   house: 'change how the house does it',
   record: 'keep the record',
   share: 'add probes and addresses',

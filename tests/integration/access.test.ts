@@ -61,7 +61,7 @@ const RULES: Readonly<
   'POST /api/k/[kitchen]/addresses': { least: 'share' },
   'DELETE /api/k/[kitchen]/addresses/[address]': { least: 'share' },
   'POST /api/k/[kitchen]/cooks/[cook]/again': { least: 'plan' },
-  'PUT /api/k/[kitchen]/cooks/[cook]/archive': { least: 'plan', body: { archived: false } },
+  'POST /api/k/[kitchen]/cooks/[cook]/archive': { least: 'plan', body: { archived: false } },
   'GET /api/k/[kitchen]/cooks/[cook]/curve': { least: 'read' },
   'POST /api/k/[kitchen]/cooks/[cook]/entries': { least: 'cook' },
   'GET /api/k/[kitchen]/cooks/[cook]/photos': { least: 'read' },
@@ -77,20 +77,18 @@ const RULES: Readonly<
   'GET /api/k/[kitchen]/events': { least: 'read' },
   'DELETE /api/k/[kitchen]/house/[item]': { least: 'house' },
   'GET /api/k/[kitchen]/house': { least: 'read' },
-  'PUT /api/k/[kitchen]/house': { least: 'house' },
   'POST /api/k/[kitchen]/house': { least: 'house' },
   'DELETE /api/k/[kitchen]/invitations/[invitation]': { least: 'people' },
   'POST /api/k/[kitchen]/invitations': { least: 'people', body: { of: 'person' } },
   'PUT /api/k/[kitchen]/learning': { least: 'house' },
   'POST /api/k/[kitchen]/lines': { least: 'plan', body: LINE },
-  'PUT /api/k/[kitchen]/meals/[meal]/archive': { least: 'plan', body: { archived: false } },
+  'POST /api/k/[kitchen]/meals/[meal]/archive': { least: 'plan', body: { archived: false } },
   'GET /api/k/[kitchen]/meals/[meal]/calendar': { least: 'read' },
   'GET /api/k/[kitchen]/meals/[meal]/document': { least: 'read' },
   'GET /api/k/[kitchen]/meals/[meal]': { least: 'read' },
   'PUT /api/k/[kitchen]/meals/[meal]': { least: 'plan', body: { base_version: 1, document: {} } },
   'DELETE /api/k/[kitchen]/meals/[meal]': { least: 'plan' },
   'POST /api/k/[kitchen]/meals/[meal]/set-aside/[version]': { least: 'plan' },
-  'DELETE /api/k/[kitchen]/meals/[meal]/set-aside/[version]': { least: 'plan' },
   'GET /api/k/[kitchen]/meals/[meal]/shopping': { least: 'read' },
   'GET /api/k/[kitchen]/meals/[meal]/tasks': { least: 'read' },
   'POST /api/k/[kitchen]/meals/preview': { least: 'plan' },
@@ -102,11 +100,11 @@ const RULES: Readonly<
   'DELETE /api/k/[kitchen]/photos/[photo]': { least: 'cook' },
   'PUT /api/k/[kitchen]/pins': { least: 'people' },
   'POST /api/k/[kitchen]/pins': { least: 'read' },
-  'PUT /api/k/[kitchen]/plans/[plan]/archive': { least: 'plan', body: { archived: false } },
+  'POST /api/k/[kitchen]/plans/[plan]/archive': { least: 'plan', body: { archived: false } },
   'GET /api/k/[kitchen]/plans/[plan]': { least: 'read' },
   'PUT /api/k/[kitchen]/plans/[plan]': { least: 'plan', body: { base_version: 1, document: {} } },
   'DELETE /api/k/[kitchen]/plans/[plan]': { least: 'plan' },
-  'DELETE /api/k/[kitchen]/plans/[plan]/set-aside/[version]': { least: 'plan' },
+  'POST /api/k/[kitchen]/plans/[plan]/set-aside/[version]': { least: 'plan' },
   'GET /api/k/[kitchen]/plans': { least: 'read' },
   'POST /api/k/[kitchen]/plans': { least: 'plan', body: LINE },
   'GET /api/k/[kitchen]/record/csv': { least: 'record' },
@@ -174,7 +172,7 @@ async function ask(
   kitchen: string,
 ): Promise<{ status: number; code: string }> {
   const { actAs } = await import('@/server/access/actor')
-  const module = (await import(join(app, path))) as Record<
+  const handlers = (await import(join(app, path))) as Record<
     Method,
     (request: Request, context: unknown) => Promise<Response>
   >
@@ -190,7 +188,7 @@ async function ask(
     signal: gone.signal,
     ...(method === 'GET' ? {} : { headers: { 'content-type': 'application/json' }, body: JSON.stringify(body) }),
   })
-  const response = await actAs(actor, () => module[method](request, { params: Promise.resolve(params) }))
+  const response = await actAs(actor, () => handlers[method](request, { params: Promise.resolve(params) }))
   const text = response.headers.get('content-type')?.startsWith('application/json') ? await response.json() : undefined
   gone.abort()
   await response.body?.cancel().catch(() => {})

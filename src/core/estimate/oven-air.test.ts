@@ -48,7 +48,7 @@ describe('what a probe in the air says of an oven', () => {
   })
 
   it('tells how slowly it cools once it is off and shut, and says nothing where it was opened or stays on', () => {
-    const off = (decay_min: number, more = (_s: number) => 0) =>
+    const off = (decay_min: number, more: (s: number) => number = () => 0) =>
       Array.from({ length: 120 }, (_, i) => {
         const since_s = i * 30
         return {

@@ -14,7 +14,7 @@ import {
   sessionsOf,
   setMember,
   soleOwnerOf,
-  useInvitation,
+  takeInvitation,
 } from '@/db/people'
 import { closeKitchen, ensureKitchen, type KitchenRow, type KitchenScope, listKitchens } from '@/db/repositories'
 import { type Actor, whoOf } from '@/domain/people/actor'
@@ -134,7 +134,7 @@ export const claim = (value: unknown): Promise<Outcome<Welcome>> =>
     if (!found.ok) return found
     if (found.value.invitation.of !== 'claim' || (await isClaimed(database()))) return INVITATION_GONE
     const { given } = await from()
-    const used = await useInvitation(database(), hashOf(asked.value.token), 'owner')
+    const used = await takeInvitation(database(), hashOf(asked.value.token), 'owner')
     if (!used) return INVITATION_GONE
     const made = await makePerson(given, asked.value)
     if (made === 'taken') return takenName()
@@ -173,7 +173,7 @@ export const join = (value: unknown): Promise<Outcome<Welcome>> =>
     const actor = await actorNow()
     if (!('username' in asked.value) && actor.kind !== 'person') return fail({ code: 'not_signed_in', path: [] })
     if ('username' in asked.value && (await isTaken(given, asked.value.username))) return takenName()
-    const used = await useInvitation(database(), hashOf(asked.value.token), actor.kind === 'person' ? actor.id : 'new')
+    const used = await takeInvitation(database(), hashOf(asked.value.token), actor.kind === 'person' ? actor.id : 'new')
     if (!used) return INVITATION_GONE
     let who = whoOf(actor)
     let cookies: readonly string[] = []

@@ -1,6 +1,7 @@
 'use client'
 import { useRouter } from 'next/navigation'
 import { useState } from 'react'
+import { useMay } from '../people/who'
 import { send } from '../shell/client'
 
 /** A rehearsal of an afternoon takes some minutes. */
@@ -17,6 +18,7 @@ export function BeginCook({
   readonly meal?: string
 }) {
   const router = useRouter()
+  const may = useMay('cook')
   const [failed, setFailed] = useState(false)
   const begin = async (speed = 1) => {
     const begun = await send<{ id: string }>(
@@ -27,6 +29,7 @@ export function BeginCook({
     if (!begun.ok) return setFailed(true)
     router.push(`/k/${kitchen}/cooks/${begun.value.id}`)
   }
+  if (!may) return null
   return (
     <>
       <button

@@ -5,9 +5,12 @@ import { useEffect, useState } from 'react'
 import { nextActions } from '@/domain/cook/board'
 import { standing } from '@/domain/cook/entry/fold'
 import { ENTRY_WORDS } from '@/words/cook-words'
+import { problemSentence } from '@/words/problems'
 import { coolingRule } from '@/words/tasks'
 import { rise, type Units } from '@/words/units'
 import { IconButton } from '../controls/icon-button'
+import { ShareAddress } from '../people/share'
+import { Locked } from '../people/who'
 import { useHydrated } from '../shell/use-hydrated'
 import { useKept } from '../shell/use-kept'
 import { AtTheStove } from './at-the-stove'
@@ -76,179 +79,200 @@ export function Board({
   })
 
   return (
-    <div
-      className={`mx-auto max-w-[96rem] space-y-4 px-4 py-4 sm:px-6 ${big ? 'text-[1.35rem]' : ''}`}
-      data-testid="board"
-      data-connected={cook.connected}
-      data-waiting={cook.waiting}
-      data-now={Math.floor(now_s)}
-      data-ready={hydrated}
-    >
-      <div className="flex flex-wrap items-center gap-x-4 gap-y-2">
-        <p className="text-lg text-soft">{start.document.title}</p>
-        {start.document.clock.speed > 1 && (
-          <p className="rounded-full bg-copper-ground px-3 py-1 text-base">
-            rehearsal, {start.document.clock.speed} times as fast
-          </p>
-        )}
-        <p role="status" className="text-base" data-testid="connection">
-          {cook.connected
-            ? cook.waiting > 0
-              ? `Sending ${cook.waiting}…`
-              : 'All kept'
-            : `No connection. The board goes on; ${cook.waiting === 0 ? 'entries wait on this device' : `${cook.waiting} ${cook.waiting === 1 ? 'entry waits' : 'entries wait'} on this device`}.`}
-          {cook.unkept > 0 && ` The device is full: ${cook.unkept} only in this page, leave it open.`}
-        </p>
-        {cook.refused > 0 && (
-          <Link
-            href="/waiting"
-            className="inline-flex min-h-11 items-center text-base font-semibold text-wattle underline underline-offset-4"
-            data-testid="refused"
-          >
-            {cook.refused === 1 ? 'One entry was refused' : `${cook.refused} entries were refused`}: look
-          </Link>
-        )}
-        <AtTheStove kitchen={start.kitchen} by={by} setBy={setBy} units={units} />
-        <div className="ml-auto flex items-center gap-1">
-          <IconButton
-            large
-            label="Letter keys: U takes the last entry back, D says the door was opened"
-            pressed={keys === 'on'}
-            onClick={() => setKeys(keys === 'on' ? 'off' : 'on')}
-          >
-            {keys === 'on' ? (
-              <Keyboard className="size-6" aria-hidden />
-            ) : (
-              <KeyboardOff className="size-6" aria-hidden />
-            )}
-          </IconButton>
-          <IconButton large label="Large type" pressed={big} onClick={() => setBig(!big)}>
-            <Eye className="size-6" aria-hidden />
-          </IconButton>
-          <IconButton large label="Sounds and a screen that stays awake" pressed={alarms.on} onClick={alarms.toggle}>
-            {alarms.on ? <Bell className="size-6" aria-hidden /> : <BellOff className="size-6" aria-hidden />}
-          </IconButton>
-          <button
-            type="button"
-            className="inline-flex min-h-12 items-center gap-2 rounded-full px-4 font-semibold hover:bg-moss-ground disabled:opacity-40"
-            disabled={!undoable}
-            onClick={() => undoable && cook.add(blank({ kind: 'undo', of: undoable.id, item: undoable.item }))}
-          >
-            <Undo2 className="size-5" aria-hidden /> Undo{undoable ? ` “${ENTRY_WORDS[undoable.kind]}”` : ''}
-          </button>
-        </div>
-      </div>
-
-      {next ? (
-        <NextStep
-          action={next}
-          document={planned}
-          now_s={now_s}
-          units={units}
-          pull_c={pullOf(nextItem ?? null)}
-          hands={hands}
-          looked={() => nextItem && looked(nextItem)}
-        />
-      ) : (
-        <section className="rounded-3xl bg-bottle p-6 text-white" data-testid="next">
-          <p className="font-display text-4xl font-bold">
-            {items.some(({ state }) => state === 'served') ? 'Everything is on the table.' : 'This cook was given up.'}
-          </p>
-          <p className="mt-2 text-lg">{coolingRule(units)}</p>
-        </section>
-      )}
-      {!next && (
-        <HowItAte
-          items={items}
-          kitchen={start.kitchen}
-          cookId={start.cookId}
-          now_s={now_s}
-          units={units}
-          add={add}
-          fridge_c={fridge_c}
-        />
-      )}
-      {actions.length > 1 && (
-        <AfterThat
-          actions={actions.slice(1, 4)}
-          document={planned}
-          now_s={now_s}
-          units={units}
-          hands={hands}
-          pullOf={pullOf}
-        />
-      )}
-      {alarms.ringing.map((alarm) => (
-        <p
-          key={alarm.key}
-          role="alert"
-          className="flex items-center gap-4 rounded-2xl border-2 border-wattle bg-wattle-ground px-4 py-3 text-xl font-semibold"
-        >
-          <span className="flex-1">{alarm.text(units)}</span>
-          <button
-            type="button"
-            className="min-h-12 rounded-full border-2 border-ink px-5"
-            onClick={() => alarms.hush(alarm.key)}
-          >
-            Heard
-          </button>
-        </p>
-      ))}
-
+    <Locked action="cook">
       <div
-        className={`grid grid-cols-[minmax(0,1fr)] items-start gap-4 ${items.length > MANY ? 'md:grid-cols-2 xl:grid-cols-3' : items.length > 1 ? 'xl:grid-cols-2' : ''}`}
+        className={`mx-auto max-w-[96rem] space-y-4 px-4 py-4 sm:px-6 ${big ? 'text-[1.35rem]' : ''}`}
+        data-testid="board"
+        data-connected={cook.connected}
+        data-waiting={cook.waiting}
+        data-now={Math.floor(now_s)}
+        data-ready={hydrated}
       >
-        {items.map((board) => (
-          <BoardRow
-            key={board.item.id}
-            board={board}
-            forecast={forecasts[board.item.id]}
-            peak={peaks[board.item.id]}
-            units={units}
-            cook={cook}
-            run={run}
-            compact={items.length > MANY}
-          />
-        ))}
-      </div>
-      {next ? (
-        <PlanAgain cook={cook} units={units} />
-      ) : (
-        <HowItWentView items={items} entries={cook.entries} units={units} />
-      )}
-      <RunList run={run} document={planned} units={units} hands={hands} pullOf={pullOf} />
-      <div className="grid grid-cols-[minmax(0,1fr)] gap-4 lg:grid-cols-2">
-        <Log entries={cook.entries} items={items} document={planned} units={units} add={cook.add} />
-        <section className="rounded-2xl border border-line bg-sheet p-4 text-base text-soft">
-          <p>
-            Keys: <kbd>Enter</kbd> the next step is done
-            {keys === 'on' ? (
-              <>
-                , <kbd>d</kbd> door opened, <kbd>u</kbd> undo
-              </>
-            ) : (
-              '; letter keys are off'
-            )}
-            .
+        <div className="flex flex-wrap items-center gap-x-4 gap-y-2">
+          <p className="text-lg text-soft">{start.document.title}</p>
+          {start.document.clock.speed > 1 && (
+            <p className="rounded-full bg-copper-ground px-3 py-1 text-base">
+              rehearsal, {start.document.clock.speed} times as fast
+            </p>
+          )}
+          <p role="status" className="text-base" data-testid="connection">
+            {cook.connected
+              ? cook.waiting > 0
+                ? `Sending ${cook.waiting}…`
+                : 'All kept'
+              : cook.shut
+                ? `This device is no longer let in. ${problemSentence(cook.shut, units)} ${cook.waiting === 0 ? 'Nothing waits on it.' : `${cook.waiting} ${cook.waiting === 1 ? 'entry stays' : 'entries stay'} on this device and ${cook.waiting === 1 ? 'is' : 'are'} sent when it is let in again.`}`
+                : `No connection. The board goes on; ${cook.waiting === 0 ? 'entries wait on this device' : `${cook.waiting} ${cook.waiting === 1 ? 'entry waits' : 'entries wait'} on this device`}.`}
+            {cook.unkept > 0 && ` The device is full: ${cook.unkept} only in this page, leave it open.`}
           </p>
-          <p className="mt-1">
-            Alarm <strong className="text-ink">{rise(alarms.early_k, units)}</strong> before the pull{' '}
+          {cook.shut && cook.waiting > 0 && (
+            <Link href="/waiting" className="inline-flex min-h-11 items-center text-base underline underline-offset-4">
+              Look at them
+            </Link>
+          )}
+          {cook.refused > 0 && (
+            <Link
+              href="/waiting"
+              className="inline-flex min-h-11 items-center text-base font-semibold text-wattle underline underline-offset-4"
+              data-testid="refused"
+            >
+              {cook.refused === 1 ? 'One entry was refused' : `${cook.refused} entries were refused`}: look
+            </Link>
+          )}
+          <AtTheStove kitchen={start.kitchen} by={by} setBy={setBy} units={units} />
+          <div className="ml-auto flex items-center gap-1">
+            <IconButton
+              large
+              label="Letter keys: U takes the last entry back, D says the door was opened"
+              pressed={keys === 'on'}
+              onClick={() => setKeys(keys === 'on' ? 'off' : 'on')}
+            >
+              {keys === 'on' ? (
+                <Keyboard className="size-6" aria-hidden />
+              ) : (
+                <KeyboardOff className="size-6" aria-hidden />
+              )}
+            </IconButton>
+            <IconButton large label="Large type" pressed={big} onClick={() => setBig(!big)}>
+              <Eye className="size-6" aria-hidden />
+            </IconButton>
+            <IconButton large label="Sounds and a screen that stays awake" pressed={alarms.on} onClick={alarms.toggle}>
+              {alarms.on ? <Bell className="size-6" aria-hidden /> : <BellOff className="size-6" aria-hidden />}
+            </IconButton>
             <button
               type="button"
-              className="min-h-9 underline underline-offset-4"
-              onClick={() => alarms.setEarly(alarms.early_k === 2 ? 4 : alarms.early_k === 4 ? 6 : 2)}
+              className="inline-flex min-h-12 items-center gap-2 rounded-full px-4 font-semibold hover:bg-moss-ground disabled:opacity-40"
+              disabled={!undoable}
+              onClick={() => undoable && cook.add(blank({ kind: 'undo', of: undoable.id, item: undoable.item }))}
             >
-              change
+              <Undo2 className="size-5" aria-hidden /> Undo{undoable ? ` “${ENTRY_WORDS[undoable.kind]}”` : ''}
             </button>
-            . Your local food code comes before this board.
+          </div>
+        </div>
+
+        {next ? (
+          <NextStep
+            action={next}
+            document={planned}
+            now_s={now_s}
+            units={units}
+            pull_c={pullOf(nextItem ?? null)}
+            hands={hands}
+            looked={() => nextItem && looked(nextItem)}
+          />
+        ) : (
+          <section className="rounded-3xl bg-bottle p-6 text-white" data-testid="next">
+            <p className="font-display text-4xl font-bold">
+              {items.some(({ state }) => state === 'served')
+                ? 'Everything is on the table.'
+                : 'This cook was given up.'}
+            </p>
+            <p className="mt-2 text-lg">{coolingRule(units)}</p>
+          </section>
+        )}
+        {!next && (
+          <HowItAte
+            items={items}
+            kitchen={start.kitchen}
+            cookId={start.cookId}
+            now_s={now_s}
+            units={units}
+            add={add}
+            fridge_c={fridge_c}
+          />
+        )}
+        {actions.length > 1 && (
+          <AfterThat
+            actions={actions.slice(1, 4)}
+            document={planned}
+            now_s={now_s}
+            units={units}
+            hands={hands}
+            pullOf={pullOf}
+          />
+        )}
+        {alarms.ringing.map((alarm) => (
+          <p
+            key={alarm.key}
+            role="alert"
+            className="flex items-center gap-4 rounded-2xl border-2 border-wattle bg-wattle-ground px-4 py-3 text-xl font-semibold"
+          >
+            <span className="flex-1">{alarm.text(units)}</span>
+            <button
+              type="button"
+              className="min-h-12 rounded-full border-2 border-ink px-5"
+              onClick={() => alarms.hush(alarm.key)}
+            >
+              Heard
+            </button>
           </p>
-          <p className="mt-2">
-            <Link className="underline underline-offset-4" href={`/k/${start.kitchen}`}>
-              Back to the kitchen
-            </Link>
-          </p>
-        </section>
+        ))}
+
+        <div
+          className={`grid grid-cols-[minmax(0,1fr)] items-start gap-4 ${items.length > MANY ? 'md:grid-cols-2 xl:grid-cols-3' : items.length > 1 ? 'xl:grid-cols-2' : ''}`}
+        >
+          {items.map((board) => (
+            <BoardRow
+              key={board.item.id}
+              board={board}
+              forecast={forecasts[board.item.id]}
+              peak={peaks[board.item.id]}
+              units={units}
+              cook={cook}
+              run={run}
+              compact={items.length > MANY}
+            />
+          ))}
+        </div>
+        {next ? (
+          <PlanAgain cook={cook} units={units} />
+        ) : (
+          <HowItWentView items={items} entries={cook.entries} units={units} />
+        )}
+        <RunList run={run} document={planned} units={units} hands={hands} pullOf={pullOf} />
+        <div className="grid grid-cols-[minmax(0,1fr)] gap-4 lg:grid-cols-2">
+          <Log entries={cook.entries} items={items} document={planned} units={units} add={cook.add} />
+          <section className="rounded-2xl border border-line bg-sheet p-4 text-base text-soft">
+            <p>
+              Keys: <kbd>Enter</kbd> the next step is done
+              {keys === 'on' ? (
+                <>
+                  , <kbd>d</kbd> door opened, <kbd>u</kbd> undo
+                </>
+              ) : (
+                '; letter keys are off'
+              )}
+              .
+            </p>
+            <p className="mt-1">
+              Alarm <strong className="text-ink">{rise(alarms.early_k, units)}</strong> before the pull{' '}
+              <button
+                type="button"
+                className="min-h-9 underline underline-offset-4"
+                onClick={() => alarms.setEarly(alarms.early_k === 2 ? 4 : alarms.early_k === 4 ? 6 : 2)}
+              >
+                change
+              </button>
+              . Your local food code comes before this board.
+            </p>
+            <div className="mt-2">
+              <ShareAddress
+                slug={start.kitchen}
+                of="board"
+                thing={start.cookId}
+                name={`Board: ${start.document.title}`}
+                action="An address to watch this board"
+                units={units}
+              />
+            </div>
+            <p className="mt-2">
+              <Link className="underline underline-offset-4" href={`/k/${start.kitchen}`}>
+                Back to the kitchen
+              </Link>
+            </p>
+          </section>
+        </div>
       </div>
-    </div>
+    </Locked>
   )
 }

@@ -5,8 +5,10 @@ import { type BoardItem, boardOf } from '@/domain/cook/board'
 import type { CookDocument, CookEntry, ProbeReading } from '@/domain/cook/cook-document'
 import { foldLog } from '@/domain/cook/entry/fold'
 import { type Run, runOfLog } from '@/domain/cook/run'
+import type { Problem } from '@/domain/problem/problem'
 import { deviceOutbox, takeUpOlder } from '../outbox/device-outbox'
 import { useOutbox } from '../outbox/use-outbox'
+import { useMay } from '../people/who'
 import { deviceStorage } from '../shell/device-storage'
 import { useHydrated } from '../shell/use-hydrated'
 import { type DeviceWorld, eachOnce, recallEntries, rememberEntries } from './device-memory'
@@ -57,6 +59,8 @@ export interface LiveCook {
   readonly devices: readonly Station[]
   readonly deviceAdded: (device: Station) => void
   /** The server's clock less this device's, ms. */
+  /** Why this device is no longer let in; what it holds stays on it. */
+  readonly shut: Problem | undefined
   readonly serverAhead_ms: () => number
   readonly heard: ReadonlySet<string>
   readonly channels: readonly {
@@ -104,7 +108,7 @@ export function useCook(start: CookStart, by: string): LiveCook {
   const [device] = useState(thisDevice)
   const { now_s, now, heard, ahead_ms } = useKitchenClock(document.clock, start.now_s, device)
   const outbox = useOutbox()
-  const { kept, readings, connected } = useStream(start, heard)
+  const { kept, readings, connected, shut } = useStream(start, heard)
   const [recalled] = useState(() => recallEntries(device, cookId))
   useEffect(() => rememberEntries(device, cookId, eachOnce(recalled, kept)), [device, cookId, recalled, kept])
   useEffect(keepThisBoard, [])
@@ -117,7 +121,12 @@ export function useCook(start: CookStart, by: string): LiveCook {
     () => outbox.acknowledged.filter(({ cook }) => cook === cookId).map(({ entry }) => entry),
     [outbox.acknowledged, cookId],
   )
-  const put = useCallback((entry: CookEntry) => void deviceOutbox().put(kitchen, cookId, entry), [kitchen, cookId])
+  // Who only looks keeps nothing, not even what this screen foresees.
+  const may = useMay('cook')
+  const put = useCallback(
+    (entry: CookEntry) => void (may && deviceOutbox().put(kitchen, cookId, entry)),
+    [kitchen, cookId, may],
+  )
   const entries = useMemo(
     () => (hydrated ? eachOnce(recalled, kept, acknowledged, waiting) : kept),
     [recalled, kept, acknowledged, waiting, hydrated],
@@ -161,7 +170,8 @@ export function useCook(start: CookStart, by: string): LiveCook {
     waiting: hydrated ? waiting.filter(({ kind }) => kind !== 'arrival').length : 0,
     refused: hydrated ? refused : 0,
     unkept: own.filter(({ id }) => outbox.unkept.has(id)).length,
-    connected: connected && outbox.reachable,
+    connected: connected && outbox.reachable && outbox.shut === undefined,
+    shut: hydrated ? (outbox.shut ?? shut) : undefined,
     add,
     devices: [...start.devices, ...addedDevices],
     deviceAdded,

@@ -2,6 +2,7 @@
 import { useCallback, useEffect, useRef, useState } from 'react'
 import type { CookEntry, ProbeReading } from '@/domain/cook/cook-document'
 import { mergeReadings } from '@/domain/cook/readings'
+import type { Problem } from '@/domain/problem/problem'
 import { send } from '../shell/client'
 import { useEvents } from '../shell/use-events'
 
@@ -11,6 +12,9 @@ interface StreamStart {
   readonly entries: readonly { readonly seq: number; readonly entry: CookEntry }[]
   readonly readings: readonly ProbeReading[]
 }
+
+/** Answers that say that this device is no longer let in. */
+const SHUT: ReadonlySet<Problem['code']> = new Set(['not_signed_in', 'not_allowed', 'not_found'])
 
 /** Readings that come one by one are shown together. */
 const FLUSH_MS = 500
@@ -25,6 +29,7 @@ export function useStream({ kitchen, cookId, ...start }: StreamStart, heard: (se
   const [kept, setKept] = useState(() => start.entries.map(({ entry }) => entry))
   const [readings, setReadings] = useState<readonly ProbeReading[]>(start.readings)
   const [connected, setConnected] = useState(true)
+  const [shut, setShut] = useState<Problem | undefined>()
   const since = useRef(Math.max(0, ...start.entries.map(({ seq }) => seq)))
 
   const refresh = useCallback(async () => {
@@ -32,6 +37,7 @@ export function useStream({ kitchen, cookId, ...start }: StreamStart, heard: (se
       `/api/k/${kitchen}/cooks/${cookId}?since=${since.current}`,
       'GET',
     )
+    setShut(found.ok ? undefined : found.problems.find(({ code }) => SHUT.has(code)))
     if (!found.ok) return setConnected(false)
     const state = found.value
     setConnected(true)
@@ -62,7 +68,11 @@ export function useStream({ kitchen, cookId, ...start }: StreamStart, heard: (se
       setConnected(true)
       void refresh()
     },
-    lost: () => setConnected(false),
+    lost: () => {
+      setConnected(false)
+      // It may be gone for a moment, or shut for good: asked, it says which.
+      void refresh()
+    },
     told: ({ what, id, latest = [] }) => {
       if (what === 'readings')
         for (const [channel, at_s, value_c] of latest) pending.current.push({ device: id, channel, at_s, value_c })
@@ -70,5 +80,5 @@ export function useStream({ kitchen, cookId, ...start }: StreamStart, heard: (se
     },
   })
 
-  return { kept, readings, connected }
+  return { kept, readings, connected, shut }
 }

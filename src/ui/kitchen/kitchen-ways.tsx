@@ -7,6 +7,7 @@ import { WAYS, waysOf } from '@/domain/house/ways'
 import { clock, day, mass, temperature, type Units } from '@/words/units'
 import { Choice } from '../controls/choice'
 import { Ways } from '../controls/ways'
+import { For } from '../people/who'
 import { saidOf, send } from '../shell/client'
 import { type ShownChange, Standards } from './standards'
 import { WholeKitchen } from './whole-kitchen'
@@ -120,7 +121,9 @@ export function KitchenWays({
           />
         </div>
       </section>
-      <WholeKitchen kitchen={kitchen} units={shown} />
+      <For action="whole">
+        <WholeKitchen kitchen={kitchen} units={shown} />
+      </For>
     </div>
   )
 }

@@ -18,6 +18,7 @@ import { KeptBeside, type SetAside } from '../document-desk/kept-beside'
 import { SaveLine } from '../document-desk/save-state'
 import { useDraft, useSaving } from '../document-desk/use-saving'
 import { CookingNow, CooksOfPlan } from '../kitchen/cooking-now'
+import { useMay } from '../people/who'
 import { LearnedCard } from '../plan/learned-card'
 import { send } from '../shell/client'
 import { ProblemList } from '../shell/problem-list'
@@ -78,7 +79,8 @@ export function MealDesk({
   const live = useMealPlan(document, firstPlan, problems, keep)
   const address = `/api/k/${kitchen}/meals/${mealId}`
   const takeTheirs = useCallback((theirs: MealDocument) => replace(() => theirs), [replace])
-  const saving = useSaving(address, mealId, version, document, live.problems.length === 0, takeTheirs)
+  const may = useMay('plan')
+  const saving = useSaving(address, mealId, version, document, may && live.problems.length === 0, takeTheirs)
   const { adopt } = saving
   const draft = useDraft(mealId, first, STORED.meal)
   const refresh = async () => {
@@ -144,7 +146,13 @@ export function MealDesk({
             onChange={(event) => change((last) => ({ ...last, title: event.target.value }))}
           />
         </div>
-        <SaveLine saving={saving} />
+        {may ? (
+          <SaveLine saving={saving} />
+        ) : (
+          <p className="text-base text-soft" data-testid="tried-out">
+            It takes a head cook to change plans: what you try here is not kept.
+          </p>
+        )}
         <div className="flex gap-1">
           <IconButton label="Undo" disabled={!canUndo} onClick={undo}>
             <Undo2 className="size-5" aria-hidden />

@@ -21,6 +21,8 @@ export interface OutboxState {
   /** Named by the server since this page was opened. */
   readonly acknowledged: readonly Waiting[]
   readonly reachable: boolean
+  /** Why the server lets this device write no longer: it is no longer signed in, or may not. */
+  readonly shut: Problem | undefined
   /** Kept by this page alone, for the device has no room: gone when it is closed. */
   readonly unkept: ReadonlySet<string>
 }
@@ -53,7 +55,7 @@ interface Lane {
  * server names its id: no status, no silence and no stranger's answer takes it away.
  */
 export class Outbox {
-  private state: OutboxState = { items: [], acknowledged: [], reachable: true, unkept: new Set() }
+  private state: OutboxState = { items: [], acknowledged: [], reachable: true, shut: undefined, unkept: new Set() }
   private readonly listeners = new Set<() => void>()
   private readonly lanes = new Map<string, Lane>()
   private running = false
@@ -200,6 +202,7 @@ export class Outbox {
     const status = answered.ok ? undefined : answered.status
     this.show({ reachable: status !== undefined && status < 500 })
     const problems = answered.ok ? [] : answered.problems
+    if (status === 401 || status === 403) this.show({ shut: problems[0] })
     if (status !== undefined && problems.length > 0 && (OF_THE_BATCH.has(status) || status === 500)) {
       if (batch.length > 1) {
         const half = Math.ceil(batch.length / 2)
@@ -227,6 +230,7 @@ export class Outbox {
     const kept = answer.kept.map(({ entry }) => entry.id).filter((id) => sent.has(id))
     this.show({
       reachable: true,
+      shut: undefined,
       acknowledged: [...this.state.acknowledged, ...kept.flatMap((id) => sent.get(id) ?? [])],
     })
     if (kept.length > 0) await this.drop(kept)

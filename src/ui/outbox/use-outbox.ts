@@ -3,7 +3,7 @@ import { useEffect, useSyncExternalStore } from 'react'
 import { deviceOutbox } from './device-outbox'
 import type { OutboxState } from './outbox'
 
-const NONE: OutboxState = { items: [], acknowledged: [], reachable: true, unkept: new Set() }
+const NONE: OutboxState = { items: [], acknowledged: [], reachable: true, shut: undefined, unkept: new Set() }
 const nothing = () => () => {}
 
 /** What of this device's entries is not on the server yet; any page that asks sends it on. */

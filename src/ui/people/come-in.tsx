@@ -2,6 +2,7 @@
 import { useState } from 'react'
 import { PLAIN_UNITS } from '@/words/units'
 import { saidOf, send } from '../shell/client'
+import { leaveFor } from '../shell/leave-for'
 import { useHydrated } from '../shell/use-hydrated'
 import { Field, MAIN_BUTTON, Said } from './fields'
 
@@ -18,7 +19,7 @@ export function SignIn({ to }: { readonly to: string }) {
   const enter = async () => {
     setBusy(true)
     const done = await send('/api/auth/sign-in/username', 'POST', { username: username.trim(), password })
-    if (done.ok) return window.location.assign(to)
+    if (done.ok) return leaveFor(to)
     setSaid(saidOf(done, PLAIN_UNITS))
     setBusy(false)
   }
@@ -66,7 +67,7 @@ export function NewPerson({
       password,
       ...(claims && kitchen.trim() !== '' ? { kitchen: kitchen.trim() } : {}),
     })
-    if (done.ok) return window.location.assign(`/k/${done.value.kitchen}`)
+    if (done.ok) return leaveFor(`/k/${done.value.kitchen}`)
     setSaid(saidOf(done, PLAIN_UNITS))
     setBusy(false)
   }
@@ -122,7 +123,7 @@ export function JoinAsMe({ token, name }: { readonly token: string; readonly nam
   const [said, setSaid] = useState<string | undefined>()
   const enter = async () => {
     const done = await send<{ kitchen: string }>('/api/join', 'POST', { token })
-    if (done.ok) return window.location.assign(`/k/${done.value.kitchen}`)
+    if (done.ok) return leaveFor(`/k/${done.value.kitchen}`)
     setSaid(saidOf(done, PLAIN_UNITS))
   }
   return (
@@ -142,7 +143,7 @@ export function JoinTablet({ token }: { readonly token: string }) {
   const [said, setSaid] = useState<string | undefined>()
   const enter = async () => {
     const done = await send<{ kitchen: string }>('/api/tablets', 'POST', { token, name: name.trim() })
-    if (done.ok) return window.location.assign(`/k/${done.value.kitchen}`)
+    if (done.ok) return leaveFor(`/k/${done.value.kitchen}`)
     setSaid(saidOf(done, PLAIN_UNITS))
   }
   return (

@@ -1,4 +1,5 @@
 'use client'
+import Image from 'next/image'
 import { useEffect, useState } from 'react'
 import { BUTTON } from './fields'
 
@@ -18,7 +19,7 @@ export function Handed({
   useEffect(() => {
     let here = true
     void import('qrcode')
-      .then(({ toString }) => toString(address, { type: 'svg', margin: 2, errorCorrectionLevel: 'M' }))
+      .then((code) => code.toString(address, { type: 'svg', margin: 2, errorCorrectionLevel: 'M' }))
       .then((svg) => here && setCode(`data:image/svg+xml;utf8,${encodeURIComponent(svg)}`))
     return () => {
       here = false
@@ -28,8 +29,14 @@ export function Handed({
     <div className="mt-3 rounded-2xl border-2 border-copper bg-copper-ground p-4" data-testid="handed">
       <div className="flex flex-wrap items-start gap-5">
         {code && (
-          // biome-ignore lint/performance/noImgElement: made in the browser, nothing to load
-          <img src={code} alt={`Code to scan: ${what}`} className="size-44 rounded-xl bg-white" />
+          <Image
+            unoptimized
+            src={code}
+            width={176}
+            height={176}
+            alt={`Code to scan: ${what}`}
+            className="rounded-xl bg-white"
+          />
         )}
         <div className="min-w-0 flex-1 basis-64 space-y-3 text-lg">
           <p>

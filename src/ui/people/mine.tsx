@@ -4,6 +4,7 @@ import { useState } from 'react'
 import { ROLE_LINES, ROLE_WORDS } from '@/words/people'
 import { clock, shortDay, type Units } from '@/words/units'
 import { saidOf, send } from '../shell/client'
+import { leaveFor } from '../shell/leave-for'
 import { useHydrated } from '../shell/use-hydrated'
 import { BUTTON, Field, LINK, Said, Section } from './fields'
 import { useWho } from './who'
@@ -168,7 +169,7 @@ export function Mine({
               className={LINK}
               onClick={() => {
                 if (!leaving) return setLeaving(true)
-                void ask('/api/me', 'DELETE', undefined, '').then((ok) => ok && window.location.assign('/sign-in'))
+                void ask('/api/me', 'DELETE', undefined, '').then((ok) => ok && leaveFor('/sign-in'))
               }}
             >
               {leaving ? 'Yes, take my sign-in away for good' : 'Take my sign-in away'}
@@ -199,12 +200,12 @@ export function Kitchens({
   const [said, setSaid] = useState<string | undefined>()
   const open = async () => {
     const made = await send<{ slug: string }>('/api/kitchens', 'POST', { name: more.trim() })
-    if (made.ok) return window.location.assign(`/k/${made.value.slug}`)
+    if (made.ok) return leaveFor(`/k/${made.value.slug}`)
     setSaid(saidOf(made, units))
   }
   const close = async () => {
     const gone = await send(`/api/k/${slug}`, 'DELETE', { name: typed.trim() })
-    if (gone.ok) return window.location.assign('/')
+    if (gone.ok) return leaveFor('/')
     setSaid(saidOf(gone, units))
   }
   return (

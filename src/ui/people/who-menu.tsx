@@ -4,6 +4,7 @@ import { DropdownMenu } from 'radix-ui'
 import { useState } from 'react'
 import { ROLE_WORDS } from '@/words/people'
 import { send } from '../shell/client'
+import { leaveFor } from '../shell/leave-for'
 import { useWho } from './who'
 
 const ITEM =
@@ -12,7 +13,7 @@ const ITEM =
 /** Leaves this browser to nobody: what it kept of the sign-in is gone. */
 export async function signOut(): Promise<boolean> {
   const done = await send('/api/auth/sign-out', 'POST', {})
-  if (done.ok) window.location.assign('/sign-in')
+  if (done.ok) leaveFor('/sign-in')
   return done.ok
 }
 

@@ -1,7 +1,8 @@
 'use client'
 import { createContext, type ReactNode, useContext } from 'react'
 import type { Actor } from '@/domain/people/actor'
-import { type Action, mayDo, type Role } from '@/domain/people/roles'
+import { type Action, LEAST_ROLE, mayDo, type Role } from '@/domain/people/roles'
+import { ACTION_WORDS, ROLE_WORDS } from '@/words/people'
 
 /** Who looks at this kitchen, and as what: said once, by its layout. */
 export interface WhoHere {
@@ -33,3 +34,20 @@ export const useMay = (action: Action): boolean => {
 /** What only some may do is not shown to the others. */
 export const For = ({ action, children }: { readonly action: Action; readonly children: ReactNode }) =>
   useMay(action) ? children : null
+
+/** What only some may change is shown to the others as it stands, with who may. */
+export function Locked({ action, children }: { readonly action: Action; readonly children: ReactNode }) {
+  const may = useMay(action)
+  return (
+    <>
+      {!may && (
+        <p className="mb-4 rounded-2xl border border-line px-4 py-2 text-lg text-soft" data-testid="locked">
+          It takes a {ROLE_WORDS[LEAST_ROLE[action]]} to {ACTION_WORDS[action]} here: you see it as it stands.
+        </p>
+      )}
+      <fieldset disabled={!may} className="contents">
+        {children}
+      </fieldset>
+    </>
+  )
+}

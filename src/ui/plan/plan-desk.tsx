@@ -29,6 +29,7 @@ import { SaveLine } from '../document-desk/save-state'
 import { useDraft, useSaving } from '../document-desk/use-saving'
 import { CookingNow, CooksOfPlan } from '../kitchen/cooking-now'
 import { SaidAgain } from '../line/said-again'
+import { useMay } from '../people/who'
 import { HeatRibbon } from '../ribbon/heat-ribbon'
 import { Why } from '../shell/why'
 import { BeforeAfter } from './before-after'
@@ -83,7 +84,8 @@ export function PlanDesk({
   const [document, setDocument] = useState(first)
   const live = useLivePlan(document, firstPlan, now_s)
   const address = `/api/k/${kitchen}/plans/${planId}`
-  const saving = useSaving(address, planId, version, document, live.problems.length === 0, setDocument)
+  const may = useMay('plan')
+  const saving = useSaving(address, planId, version, document, may && live.problems.length === 0, setDocument)
   const change = useCallback((apply: (last: PlanDocument) => PlanDocument) => setDocument(apply), [])
   const edit = useRibbonEdit(document, change)
   const stages = stagesOfDocument(document)
@@ -119,7 +121,13 @@ export function PlanDesk({
             onChange={(event) => change((last) => ({ ...last, title: event.target.value }))}
           />
         </div>
-        <SaveLine saving={saving} />
+        {may ? (
+          <SaveLine saving={saving} />
+        ) : (
+          <p className="text-base text-soft" data-testid="tried-out">
+            It takes a head cook to change plans: what you try here is not kept.
+          </p>
+        )}
         {!living && <BeginCook kitchen={kitchen} plan={planId} />}
         <Link
           href={`/k/${kitchen}/plans/${planId}/run-sheet`}

@@ -14,6 +14,7 @@ import { MealRows } from '@/ui/kitchen/meal-rows'
 import { PlanRows } from '@/ui/kitchen/plan-rows'
 import { LineEntry } from '@/ui/line/line-entry'
 import { MealEntry } from '@/ui/meal/meal-entry'
+import { For } from '@/ui/people/who'
 import { Header } from '@/ui/shell/header'
 import { problemSentence } from '@/words/problems'
 import { stepTitle } from '@/words/steps'
@@ -66,7 +67,9 @@ export default async function KitchenPage({ params }: { params: Promise<{ kitche
       <Header kitchen={kitchen} kitchens={kitchens} units={units} />
       <main className="mx-auto max-w-[84rem] px-4 py-8 sm:px-6 sm:py-10">
         <h1 className="sr-only">{kitchen.name}</h1>
-        <LineEntry kitchen={slug} units={units} now_s={nowSeconds()} house={house.ok ? house.value : []} />
+        <For action="plan">
+          <LineEntry kitchen={slug} units={units} now_s={nowSeconds()} house={house.ok ? house.value : []} />
+        </For>
         {cooking.value.cooks.length > 0 && (
           <section className="mt-8" data-testid="cooking">
             <CookNews kitchen={slug} cooks={boards.map(({ cookId }) => cookId)} />
@@ -97,7 +100,9 @@ export default async function KitchenPage({ params }: { params: Promise<{ kitche
         <section className="mt-8">
           <div className="flex flex-wrap items-center gap-x-6 gap-y-3">
             <h2 className="font-display text-2xl font-semibold">Whole meals</h2>
-            <MealEntry kitchen={slug} units={units} />
+            <For action="plan">
+              <MealEntry kitchen={slug} units={units} />
+            </For>
             {all('meals', mealsAhead.value.total + mealsGone.value.total, meals.length)}
           </div>
           <MealRows meals={meals} slug={slug} units={units} />
@@ -174,6 +179,13 @@ export default async function KitchenPage({ params }: { params: Promise<{ kitche
             prefetch={false}
           >
             How we do it
+          </Link>
+          <Link
+            className="inline-flex min-h-11 items-center underline underline-offset-4"
+            href={`/k/${slug}/people`}
+            prefetch={false}
+          >
+            People and devices
           </Link>
           <span className="inline-flex min-h-11 items-center" data-testid="backup">
             {backup_s === undefined

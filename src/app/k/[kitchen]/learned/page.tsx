@@ -4,6 +4,7 @@ import { Refused } from '@/app/refused'
 import { kitchensOfHouse } from '@/server/kitchen'
 import { learnedInKitchen } from '@/server/learned'
 import { LearnedView } from '@/ui/logbook/learned-view'
+import { Locked } from '@/ui/people/who'
 import { Header } from '@/ui/shell/header'
 
 export const metadata: Metadata = { title: 'What was learned' }
@@ -19,7 +20,9 @@ export default async function LearnedPage({ params }: { params: Promise<{ kitche
     <>
       <Header kitchen={kitchen} kitchens={kitchens} units={units} />
       <main className="mx-auto max-w-[60rem] px-4 py-8 sm:px-6">
-        <LearnedView slug={slug} things={things} units={units} />
+        <Locked action="house">
+          <LearnedView slug={slug} things={things} units={units} />
+        </Locked>
       </main>
     </>
   )

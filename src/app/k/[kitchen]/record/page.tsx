@@ -5,6 +5,7 @@ import { kitchenDay } from '@/domain/record/day'
 import { nowSeconds } from '@/server/environment'
 import { kitchensOfHouse } from '@/server/kitchen'
 import { dayOfRecord } from '@/server/record'
+import { Locked } from '@/ui/people/who'
 import { RecordView } from '@/ui/record/record-view'
 import { Header } from '@/ui/shell/header'
 
@@ -30,14 +31,16 @@ export default async function RecordPage({ params, searchParams }: Props) {
     <>
       <Header kitchen={kitchen} kitchens={kitchens} units={units} />
       <main className="mx-auto max-w-[72rem] px-4 py-8 sm:px-6">
-        <RecordView
-          slug={slug}
-          name={kitchen.name}
-          plan={kitchen.recordPlan}
-          day={{ iso: day.iso, at_s: day.from_s + 12 * 3600, before: day.before, after: day.after }}
-          record={record}
-          units={units}
-        />
+        <Locked action="record">
+          <RecordView
+            slug={slug}
+            name={kitchen.name}
+            plan={kitchen.recordPlan}
+            day={{ iso: day.iso, at_s: day.from_s + 12 * 3600, before: day.before, after: day.after }}
+            record={record}
+            units={units}
+          />
+        </Locked>{' '}
       </main>
     </>
   )

@@ -5,6 +5,7 @@ import { nowSeconds } from '@/server/environment'
 import { houseChangesOf, houseItemsOf } from '@/server/house'
 import { kitchensOfHouse } from '@/server/kitchen'
 import { KitchenWays } from '@/ui/kitchen/kitchen-ways'
+import { Locked } from '@/ui/people/who'
 import { Header } from '@/ui/shell/header'
 
 export const metadata: Metadata = { title: 'How we do it' }
@@ -21,26 +22,28 @@ export default async function WaysPage({ params }: { params: Promise<{ kitchen: 
     <>
       <Header kitchen={kitchen} kitchens={kitchens} units={units} />
       <main className="mx-auto max-w-[60rem] px-4 py-8 sm:px-6">
-        <KitchenWays
-          kitchen={slug}
-          name={kitchen.name}
-          customs={{
-            temperature: kitchen.temperatureUnit === 'f' ? 'f' : 'c',
-            mass: kitchen.massUnit,
-            clock: kitchen.clock,
-            date_order: kitchen.dateOrder,
-          }}
-          house={house.value}
-          changes={changes.value.map(({ id, at, by, before, after }) => ({
-            id,
-            at_s: at.getTime() / 1000,
-            by,
-            before,
-            after,
-          }))}
-          units={units}
-          now_s={nowSeconds()}
-        />
+        <Locked action="house">
+          <KitchenWays
+            kitchen={slug}
+            name={kitchen.name}
+            customs={{
+              temperature: kitchen.temperatureUnit === 'f' ? 'f' : 'c',
+              mass: kitchen.massUnit,
+              clock: kitchen.clock,
+              date_order: kitchen.dateOrder,
+            }}
+            house={house.value}
+            changes={changes.value.map(({ id, at, by, before, after }) => ({
+              id,
+              at_s: at.getTime() / 1000,
+              by,
+              before,
+              after,
+            }))}
+            units={units}
+            now_s={nowSeconds()}
+          />
+        </Locked>
       </main>
     </>
   )
