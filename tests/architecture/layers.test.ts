@@ -22,6 +22,12 @@ const LAYERS: Readonly<Record<string, { readonly layers: readonly string[]; read
       'piscina',
       'pino',
       'sharp',
+      // Who asks is in the request that a page or a route is made for.
+      'next',
+      'better-auth',
+      'rate-limiter-flexible',
+      'drizzle-orm',
+      'node:async_hooks',
       'node:crypto',
       'node:fs',
       'node:fs/promises',
@@ -44,12 +50,13 @@ const LAYERS: Readonly<Record<string, { readonly layers: readonly string[]; read
       'nanoid',
       'next',
       'papaparse',
+      'qrcode',
       '@date-fns/tz',
     ],
   },
   app: {
     layers: ['core', 'domain', 'words', 'db', 'server', 'ui', 'app'],
-    packages: ['next', 'react', 'zod', '@fontsource-variable'],
+    packages: ['next', 'react', 'zod', '@fontsource-variable', 'node:fs'],
   },
 }
 const CORE_ORDER = [
