@@ -58,15 +58,20 @@ async function actorOf(given: Headers): Promise<Actor> {
 /** One request is asked for many things: who it is, is looked up once. */
 const known = new WeakMap<object, Promise<Actor>>()
 
+/** What the request bears that is answered now; undefined where there is none. */
+export async function requestHeaders(): Promise<Headers | undefined> {
+  try {
+    return (await headers()) as unknown as Headers
+  } catch {
+    return undefined
+  }
+}
+
 export async function actorNow(): Promise<Actor> {
   const said = acting.getStore()
   if (said) return said
-  let given: Headers
-  try {
-    given = (await headers()) as unknown as Headers
-  } catch {
-    return OTHERWISE
-  }
+  const given = await requestHeaders()
+  if (!given) return OTHERWISE
   const before = known.get(given)
   if (before) return before
   const found = actorOf(given)

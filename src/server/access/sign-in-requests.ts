@@ -32,10 +32,13 @@ async function askLibrary(request: Request, body: unknown): Promise<Response> {
   const secure = auth.options.baseURL?.startsWith('https') ? 'https' : 'http'
   const { pathname } = new URL(request.url)
   const host = request.headers.get('host') ?? 'pheasant.invalid'
+  const headers = new Headers(request.headers)
+  headers.delete('content-length')
+  headers.set('content-type', 'application/json')
   return auth.handler(
     new Request(`${secure}://${host}${pathname}`, {
       method: 'POST',
-      headers: new Headers(request.headers),
+      headers,
       body: JSON.stringify(body),
     }),
   )
