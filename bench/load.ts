@@ -6,14 +6,18 @@ import { cookShelf } from '@/db/cooks'
 import { ensureKitchen, openKitchen } from '@/db/repositories'
 import { benchServer, quantileOf, sendJson, watchStream } from './server'
 
-/** 200 kitchens with five probes each at a reading a second into one server, 50 boards watching: on loopback, for a bounded time. */
+/** 200 kitchens with five probes each at a reading a second into one server, or into `SERVERS` on one database, 50 boards watching: on loopback, for a bounded time. */
 const KITCHENS = 200
 const CHANNELS = 5
 const BOARDS = 50
 const SECONDS = Number(process.env.LOAD_SECONDS ?? 30)
 
-const bench = await benchServer(3198)
-const { address } = bench
+const SERVERS = Number(process.env.SERVERS ?? 1)
+
+const bench = await benchServer(3198, { servers: SERVERS })
+const { addresses } = bench
+/** Kitchens go round the servers; a board watches at another than its probes send to, where there is one. */
+const serverOf = (k: number) => addresses[k % addresses.length] as string
 const { db, close } = openDatabase(bench.ownerUrl)
 const stations: { slug: string; device: string; token: string }[] = []
 for (let i = 0; i < KITCHENS; i++) {
@@ -30,8 +34,8 @@ for (let i = 0; i < KITCHENS; i++) {
 }
 const lags: number[] = []
 const stop = new AbortController()
-for (const { slug } of stations.slice(0, BOARDS))
-  watchStream(`${address}/api/k/${slug}/events`, stop.signal, (lag) => lags.push(lag)).catch(() => {})
+for (const [k, { slug }] of stations.slice(0, BOARDS).entries())
+  watchStream(`${serverOf(k + 1)}/api/k/${slug}/events`, stop.signal, (lag) => lags.push(lag)).catch(() => {})
 await sleep(1500)
 let sent = 0
 let failed = 0
@@ -52,7 +56,7 @@ await Promise.all(
         value: 20 + second / 10 + channel,
       }))
       const response = await sendJson(
-        `${address}/api/readings`,
+        `${serverOf(k)}/api/readings`,
         { unit: 'c', readings },
         { authorization: `Bearer ${token}` },
       )
@@ -67,7 +71,7 @@ await sleep(1500)
 const [row] = await db.execute<{ count: number }>(sql`select count(*)::int as count from readings`)
 const at = (share: number) => quantileOf(lags, share)
 console.log(
-  `${KITCHENS} kitchens × ${CHANNELS} probes, ${SECONDS} s: ${sent} readings acknowledged in ${took_s.toFixed(1)} s (${(sent / took_s).toFixed(0)} a second), ${failed} failed, ${row?.count} stored, ${sent - (row?.count ?? 0)} lost`,
+  `${SERVERS} ${SERVERS === 1 ? 'server' : 'servers'}, ${KITCHENS} kitchens × ${CHANNELS} probes, ${SECONDS} s: ${sent} readings acknowledged in ${took_s.toFixed(1)} s (${(sent / took_s).toFixed(0)} a second), ${failed} failed, ${row?.count} stored, ${sent - (row?.count ?? 0)} lost`,
 )
 console.log(
   `${BOARDS} boards heard ${lags.length} messages; lag p50 ${at(0.5).toFixed(0)} ms, p95 ${at(0.95).toFixed(0)} ms, p99 ${at(0.99).toFixed(0)} ms (goal p95 1000)`,

@@ -11,6 +11,8 @@ import { prepareDatabase } from '../bin/setup/prepare.mjs'
 /** A built application on a database of its own, for the benches: loopback, durable, begun empty. */
 export interface BenchServer {
   readonly address: string
+  /** All servers on this database, the first among them. */
+  readonly addresses: readonly string[]
   readonly ownerUrl: string
   readonly start: () => Promise<void>
   readonly kill: () => void
@@ -22,7 +24,7 @@ export interface BenchServer {
 /** @param database made anew; its cluster syncs to disk like a cook's own where `durable` */
 export async function benchServer(
   port: number,
-  { demo = false, durable = true, name = 'postgres-load', keep = false } = {},
+  { demo = false, durable = true, name = 'postgres-load', keep = false, servers = 1 } = {},
 ): Promise<BenchServer> {
   const data = cluster({ name, firstPort: 54_520, databases: ['pheasant'], durable })
   await data.start()
@@ -31,8 +33,9 @@ export async function benchServer(
   prepareDatabase(data.ownerUrl('pheasant'), { demo })
   const address = `http://127.0.0.1:${port}`
   let server: ChildProcess | undefined
-  const start = async () => {
-    server = spawn(process.execPath, [join(root, 'bin/serve.mjs'), '--port', String(port)], {
+  const others: ChildProcess[] = []
+  const serve = (on: number) =>
+    spawn(process.execPath, [join(root, 'bin/serve.mjs'), '--port', String(on)], {
       cwd: root,
       stdio: ['ignore', 'ignore', process.env.SHOW ? 'inherit' : 'ignore'],
       env: {
@@ -43,16 +46,28 @@ export async function benchServer(
         NEXT_TELEMETRY_DISABLED: '1',
       },
     })
+  const answers = async (at: string) => {
     for (let i = 0; i < 300; i++) {
-      const ready = await fetch(`${address}/api/ready`).catch(() => undefined)
+      const ready = await fetch(`${at}/api/ready`).catch(() => undefined)
       if (ready?.ok) return
       await sleep(100)
     }
     throw new Error('the application does not answer')
   }
+  const start = async () => {
+    server = serve(port)
+    await answers(address)
+  }
   await start()
+  const addresses = [address]
+  for (let i = 1; i < servers; i++) {
+    others.push(serve(port + 20 + i))
+    addresses.push(`http://127.0.0.1:${port + 20 + i}`)
+    await answers(addresses[i] as string)
+  }
   return {
     address,
+    addresses,
     ownerUrl: data.ownerUrl('pheasant'),
     start,
     kill: () => void server?.kill('SIGKILL'),
@@ -60,7 +75,7 @@ export async function benchServer(
       Number(readFileSync(`/proc/${server?.pid}/status`, 'utf8').match(/VmRSS:\s+(\d+)/)?.[1] ?? 0) / 1024,
     data,
     end: async () => {
-      server?.kill('SIGKILL')
+      for (const each of [server, ...others]) each?.kill('SIGKILL')
       await data.stop()
     },
   }

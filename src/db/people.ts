@@ -60,7 +60,7 @@ type Session = Pick<Database, 'select' | 'insert' | 'update' | 'delete' | 'execu
 
 /** Whether somebody owns this installation. */
 export const isClaimed = async (db: Database): Promise<boolean> =>
-  (await db.select({ id: people.id }).from(people).limit(1)).length > 0
+  (await db.select({ id: members.personId }).from(members).where(eq(members.role, 'owner')).limit(1)).length > 0
 
 /** What a person is in a kitchen. */
 export async function memberRole(db: Database, kitchenId: string, personId: string): Promise<Role | undefined> {
@@ -363,9 +363,16 @@ export async function openAddress(
   return kitchen && { address, kitchen }
 }
 
+/** What a person had open in any kitchen asks again who it is for. */
+export async function tellKitchensOf(db: Session, personId: string): Promise<void> {
+  const own = await db.select({ id: members.kitchenId }).from(members).where(eq(members.personId, personId))
+  for (const { id } of own) await tell(db, id)
+}
+
 /** Everyone's sessions of a person end, or all but one. */
 export const endSessions = async (db: Database, personId: string, but = ''): Promise<void> => {
   await db.delete(sessions).where(and(eq(sessions.userId, personId), ne(sessions.id, but)))
+  await tellKitchensOf(db, personId)
 }
 
 export const sessionsOf = (db: Database, personId: string) =>
@@ -381,13 +388,14 @@ export const sessionsOf = (db: Database, personId: string) =>
     .where(and(eq(sessions.userId, personId), gt(sessions.expiresAt, sql`now()`)))
     .orderBy(desc(sessions.updatedAt))
 
-export const endSession = async (db: Database, personId: string, id: string): Promise<boolean> =>
-  (
-    await db
-      .delete(sessions)
-      .where(and(eq(sessions.userId, personId), eq(sessions.id, id)))
-      .returning({ id: sessions.id })
-  ).length > 0
+export const endSession = async (db: Database, personId: string, id: string): Promise<boolean> => {
+  const gone = await db
+    .delete(sessions)
+    .where(and(eq(sessions.userId, personId), eq(sessions.id, id)))
+    .returning({ id: sessions.id })
+  if (gone.length > 0) await tellKitchensOf(db, personId)
+  return gone.length > 0
+}
 
 /** Kitchens in which nobody but this person is an owner: they would be nobody's without them. */
 export const soleOwnerOf = async (db: Database, personId: string): Promise<string[]> => {

@@ -1,8 +1,10 @@
 import { type ChildProcess, spawn } from 'node:child_process'
 import { readdirSync, readFileSync } from 'node:fs'
+import { hostname } from 'node:os'
 import { join } from 'node:path'
+import { connect } from 'node:tls'
 import type { Browser, BrowserContext, Page } from '@playwright/test'
-import { test as base, expect } from '@playwright/test'
+import { test as base, chromium, expect } from '@playwright/test'
 import { cluster } from '../../bin/setup/database.mjs'
 import { root } from '../../bin/setup/dependencies.mjs'
 import { prepareDatabase } from '../../bin/setup/prepare.mjs'
@@ -24,6 +26,7 @@ const env = () => ({
   DATABASE_URL: data.url('pheasant'),
   PHEASANT_NOW: '',
   PHEASANT_OPEN: 'no',
+  PHEASANT_HOSTS: 'stove.test',
   NEXT_TELEMETRY_DISABLED: '1',
 })
 
@@ -71,6 +74,17 @@ test.afterAll(async () => {
   await data.stop()
 })
 
+/** Whether who trusts the installation's own authority trusts its door, by the machine's name. */
+const trusted = () =>
+  new Promise<boolean>((done, failed) => {
+    const ca = readFileSync(join(root, '.data/access-tls/authority.pem'))
+    const socket = connect({ host: '127.0.0.1', port: SECURE, ca, servername: hostname().toLowerCase() }, () => {
+      done(socket.authorized)
+      socket.end()
+    })
+    socket.once('error', failed)
+  })
+
 const someone = async (browser: Browser, more: object = {}) => browser.newContext({ baseURL: address, ...more })
 const pageOf = async (context: BrowserContext): Promise<Page> => context.pages()[0] ?? context.newPage()
 
@@ -91,15 +105,21 @@ test('on the machine the demo is open to a named demo person until somebody clai
   await expect(page.getByTestId('who')).toContainText('Robin Ash')
   await page.goto('/k/cottage/people')
   await expect(page.getByTestId('mine')).toContainText('nobody owns this installation yet')
+  await page.getByRole('button', { name: 'Make an invitation' }).click()
+  await expect(page.getByText('claim it first')).toBeVisible()
   await visitor.close()
 
   const outside = await browser.newContext({ ignoreHTTPSErrors: true })
   const far = await pageOf(outside)
-  await far.goto(`${network}/k/cottage`)
+  const first = await far.goto(`${network}/k/cottage`)
+  // Scripts by a nonce alone, and https from here on.
+  expect(first?.headers()['content-security-policy']).toMatch(/script-src 'self' 'nonce-[^']+' 'strict-dynamic' 'wasm-unsafe-eval';/)
+  expect(first?.headers()['strict-transport-security']).toContain('max-age=')
   await expect(far).toHaveURL(/\/sign-in$/)
   await expect(far.getByText('Nobody owns this installation yet')).toBeVisible()
   await far.goto(`${network}/trust`)
   await expect(far.getByTestId('fingerprint')).toContainText(/^([0-9A-F]{2}:){31}[0-9A-F]{2}$/)
+  expect(await trusted()).toBe(true)
   expect((await outside.request.get(`${network}/api/k/cottage/plans`)).status()).toBe(401)
   // What a request says of its own door is not believed.
   const forged = { 'x-pheasant-door': 'machine', 'x-forwarded-for': '127.0.0.1' }
@@ -223,11 +243,49 @@ test('two people and a tablet cook together, and every entry says whose it is', 
   expect([by('in'), by('basted')]).toEqual(['Marek', 'Ines'])
 })
 
+test('over https a tablet keeps its board, and opens it again without the network', async () => {
+  // As a tablet that was told to trust the authority: only then does a browser give a page its worker.
+  const trusting = await chromium.launch({
+    executablePath: process.env.CHROMIUM ?? '/usr/bin/chromium',
+    args: [
+      '--no-sandbox',
+      '--disable-gpu',
+      '--ignore-certificate-errors',
+      '--host-resolver-rules=MAP stove.test 127.0.0.1',
+    ],
+  })
+  try {
+    const far = await trusting.newContext({ baseURL: `https://stove.test:${SECURE}` })
+    const page = await far.newPage()
+    const code = await handOut(await pageOf(owner), 'tablet')
+    await page.goto(code)
+    await page.getByLabel('What is this tablet called?').fill('Over https')
+    await page.getByRole('button', { name: 'This tablet belongs here' }).click()
+    await expect(page).toHaveURL(/\/k\/harbour-house$/)
+    const [own] = (await far.cookies()).filter(({ name }) => name === 'pheasant_tablet')
+    expect(own).toMatchObject({ secure: true, httpOnly: true })
+    await openBoard(page, board)
+    expect(await page.evaluate(() => window.isSecureContext)).toBe(true)
+    await expect(page.locator('html')).toHaveAttribute('data-board-kept', 'yes')
+    await far.setOffline(true)
+    await page.reload()
+    await page.locator('[data-testid=board][data-ready=true]').waitFor()
+    await expect(page.getByTestId('connection')).toContainText('No connection')
+    await page.getByRole('button', { name: 'Turned', exact: true }).first().click()
+    await expect(page.getByTestId('connection')).toContainText('1 entry waits on this device')
+    await far.setOffline(false)
+    await expect(page.getByTestId('connection')).toHaveText('All kept')
+  } finally {
+    await trusting.close()
+  }
+})
+
 test('with numbers, a name at the tablet takes its own', async () => {
   const page = await pageOf(owner)
   await page.goto('/k/harbour-house/people')
-  await page.getByRole('button', { name: 'A name is enough' }).click()
-  await expect(page.getByRole('button', { name: 'Everybody says their number' })).toBeVisible()
+  const number = page.getByRole('button', { name: 'their name and a number' })
+  await number.click()
+  await expect(number).toHaveAttribute('aria-pressed', 'true')
   await page.getByLabel('Your number at tablets').fill('4711')
   await page.getByRole('button', { name: 'Set it' }).click()
   await expect(page.getByText('Your number at shared tablets is set.')).toBeVisible()
@@ -258,6 +316,7 @@ test('an address shows its one thing to whoever has it, is counted, and is close
   const listed = page.getByTestId('address').filter({ hasText: 'Board: ' })
   await expect(listed).toContainText('opened once')
   await listed.getByRole('button', { name: 'Close it' }).click()
+  await listed.getByRole('button', { name: 'Yes, close it' }).click()
   await expect(listed).toHaveCount(0)
   expect((await far.goto(shown))?.status()).toBe(404)
   await visitor.close()
@@ -269,8 +328,10 @@ test('a tablet taken out in mid-cook is told so; what was tapped on it stays the
   await expect(stove.getByTestId('connection')).toHaveText('All kept')
   const page = await pageOf(owner)
   await page.goto('/k/harbour-house/people')
-  await page.getByTestId('tablet').getByRole('button', { name: 'Take it out' }).click()
-  await expect(page.getByTestId('tablet')).toHaveCount(0)
+  const range = page.getByTestId('tablet').filter({ hasText: 'By the range' })
+  await range.getByRole('button', { name: 'Take it out' }).click()
+  await range.getByRole('button', { name: 'Yes, take it out' }).click()
+  await expect(range).toHaveCount(0)
   await expect(stove.getByTestId('connection')).toContainText('This device is no longer let in.')
   await stove.getByRole('button', { name: 'Basted', exact: true }).first().click()
   await expect(stove.getByTestId('connection')).toContainText('1 entry stays on this device')
@@ -347,6 +408,7 @@ test('every page of a kitchen is for those who belong to it: others are asked wh
     expect([each, foreign.status()]).toEqual([each, 404])
     const member = await cook.request.get(path, { maxRedirects: 0 })
     expect([each, member.status()]).toEqual([each, /\[(meal|cooks)\]/.test(each) ? 404 : 200])
+    expect([each, (await owner.request.get(path, { maxRedirects: 0 })).status()]).toEqual([each, member.status()])
   }
   await elsewhere.close()
   await stranger.close()
@@ -359,12 +421,16 @@ test('a role is changed and somebody is put out, at once; the last owner stays; 
   await page.goto('/k/harbour-house/people')
   const marek = page.getByTestId('member').filter({ hasText: 'Marek' })
   await marek.getByRole('combobox').selectOption('guest')
+  await expect(marek.getByRole('combobox')).toHaveValue('guest')
   await own.reload()
   await expect(own.getByTestId('locked')).toBeVisible()
   expect((await cook.request.post(`/api${board}/entries`, { data: { entries: [{}] } })).status()).toBe(403)
-  await page.getByTestId('member').filter({ hasText: 'Ines' }).getByRole('button', { name: 'Put out' }).click()
+  const ines = page.getByTestId('member').filter({ hasText: 'Ines' })
+  await ines.getByRole('button', { name: 'Put out' }).click()
+  await ines.getByRole('button', { name: 'Yes, put out' }).click()
   await expect(page.getByText('nobody else owns this kitchen')).toBeVisible()
   await marek.getByRole('button', { name: 'Put out' }).click()
+  await marek.getByRole('button', { name: 'Yes, put out' }).click()
   await expect(marek).toHaveCount(0)
   expect((await cook.request.get(`/api${board}`)).status()).toBe(404)
   const trail = page.getByTestId('trail')

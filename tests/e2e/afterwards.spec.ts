@@ -119,7 +119,7 @@ test('a cook served, rated, found again and cooked again; its record exported an
   // What is left is cooled in this fridge, as it was read.
   await openBoard(page, `/k/${kitchen}/cooks/${cook}`)
   await expect(page.getByTestId('leftovers')).toContainText(
-    'Your fridge was last read at 8.5 °C, which cannot bring it',
+    'Your fridge was last read at 9 °C, which cannot bring it',
   )
   expect(info.project.name).not.toBe('')
 })

@@ -182,7 +182,8 @@ test('ten thousand cases over every route and page: none answers 5xx', async ({ 
   }
   ids.cook = (await post(`/api/k/${kitchen}/cooks`, { plan: ids.plan })).id
   const { token } = await post(`/api/k/${kitchen}/devices`, { name: 'Fuzz' })
-  const { token: calendar } = await post(`/api/k/${kitchen}/calendar`, undefined)
+  const { path: subscribed } = await post(`/api/k/${kitchen}/addresses`, { of: 'calendar', name: 'Fuzz' })
+  const calendar = (subscribed as string).split('/').at(-1) as string
   const roast = { ...plan.roast, temper_min: 30 }
   const bodies: Readonly<Record<string, () => unknown>> = {
     '/api/simulate': () => ({ roast, program: plan.program, target: plan.target, members: 8, seed: 3 }),

@@ -132,7 +132,7 @@ test('killing the application and the database in mid-cook loses no acknowledged
       const sql = postgres(process.env.URL)
       sql\`select distinct seq::int as seq from readings\`.then((rows) => { console.log(JSON.stringify(rows.map((r) => r.seq))); return sql.end() })`,
       ],
-      { cwd: root, encoding: 'utf8', env: { ...process.env, URL: data.url('pheasant') } },
+      { cwd: root, encoding: 'utf8', env: { ...process.env, URL: data.ownerUrl('pheasant') } },
     )
     const stored = new Set(JSON.parse(count.stdout) as number[])
     expect(read.filter((seq) => !stored.has(seq))).toEqual([])

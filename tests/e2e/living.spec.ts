@@ -186,8 +186,8 @@ test('desk, sheet, home, calendar and board say the same minute, and what is mov
 }) => {
   const kitchen = await newKitchen('five')
   const { plan, board } = await begin(page, kitchen, 'beef rib 2.7 kg bone-in, medium-rare, oven 120, eat 19:00')
-  const token = await (await page.request.post(`/api/k/${kitchen}/calendar`)).json()
-  const calendar = `/calendar/${token.token}`
+  const asked = { data: { of: 'calendar', name: 'Diary' } }
+  const { path: calendar } = await (await page.request.post(`/api/k/${kitchen}/addresses`, asked)).json()
   const agree = async () => {
     // A minute may turn over between two pages: then they are asked again.
     await expect(async () => {

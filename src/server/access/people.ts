@@ -235,9 +235,16 @@ export const invite = (
   slug: string,
   value: unknown,
 ): Promise<Outcome<{ readonly id: string; readonly token: string }>> =>
-  inKitchen(slug, 'people', async (scope) => {
+  inKitchen(slug, 'people', async (scope, actor) => {
     const asked = parseWith(inviting, value)
     if (!asked.ok) return asked
+    // Somebody let in before there is an owner would be nobody's guest.
+    if (actor.kind === 'demo')
+      return fail({
+        code: 'malformed',
+        path: [],
+        detail: 'nobody owns this installation yet: claim it first, by the address that npm start prints',
+      })
     const often = await within('hand_out', scope.who.id)
     if (!often.ok) return often
     const { of } = asked.value

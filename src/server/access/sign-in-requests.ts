@@ -1,5 +1,5 @@
 import { z } from 'zod'
-import { keepAudit, kitchensOfPerson } from '@/db/people'
+import { keepAudit, kitchensOfPerson, tellKitchensOf } from '@/db/people'
 import { parseWith } from '@/domain/problem/parse'
 import { fail, type Outcome, type Problem, succeed } from '@/domain/problem/problem'
 import { text } from '@/domain/schema/scalars'
@@ -94,6 +94,7 @@ const passOn = (request: Request, body: unknown, what: string, refused: readonly
       await within('sign_in_name', person.id)
       return fail(...refused)
     }
+    await tellKitchensOf(database(), person.id)
     await trail(person, what, addressOf(request.headers, environment().PHEASANT_PROXY === 'yes'))
     return succeed({ cookies: answer.headers.getSetCookie() })
   })

@@ -1,5 +1,5 @@
 'use client'
-import { useEffect, useState } from 'react'
+import { useState } from 'react'
 import type { Units } from '@/words/units'
 import { useWho } from '../people/who'
 import { saidOf, send } from '../shell/client'
@@ -18,9 +18,6 @@ export function AtTheStove({
 }) {
   const who = useWho()
   const own = who?.kind === 'person' ? who.name : undefined
-  useEffect(() => {
-    if (own !== undefined && by !== own) setBy(own)
-  }, [own, by, setBy])
   if (own !== undefined)
     return (
       <p className="text-base text-soft">

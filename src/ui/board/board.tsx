@@ -10,7 +10,7 @@ import { coolingRule } from '@/words/tasks'
 import { rise, type Units } from '@/words/units'
 import { IconButton } from '../controls/icon-button'
 import { ShareAddress } from '../people/share'
-import { Locked } from '../people/who'
+import { Locked, useSigning } from '../people/who'
 import { useHydrated } from '../shell/use-hydrated'
 import { useKept } from '../shell/use-kept'
 import { AtTheStove } from './at-the-stove'
@@ -34,7 +34,7 @@ export function Board({
   fridge_c,
   ...start
 }: CookStart & { readonly units: Units; readonly fridge_c?: number | undefined }) {
-  const [by, setBy] = useKept('pheasant-name', '')
+  const [by, setBy] = useSigning()
   const [keys, setKeys] = useKept('pheasant-letter-keys', 'on')
   const cook = useCook(start, by)
   const { now_s, items, forecasts, peaks, run, document: planned } = cook

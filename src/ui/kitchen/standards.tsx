@@ -1,4 +1,5 @@
 'use client'
+import { useSigning } from '../people/who'
 import { useRouter } from 'next/navigation'
 import { useRef, useState } from 'react'
 import { SCHOOLS } from '@/core/program/schools'
@@ -11,7 +12,6 @@ import { donenessName } from '@/words/words'
 import { SaidHeat, SaidMass, SaidNumber } from '../controls/said-number'
 import { saidOf, send } from '../shell/client'
 import { useHydrated } from '../shell/use-hydrated'
-import { useKept } from '../shell/use-kept'
 
 export interface ShownChange {
   readonly id: string
@@ -38,7 +38,7 @@ export function Standards({
 }) {
   const router = useRouter()
   const ready = useHydrated()
-  const [by, setBy] = useKept('pheasant-name', '')
+  const [by, setBy, fixed] = useSigning()
   const [said, setSaid] = useState('')
   const standards = standardsOf(house)
   const waiting = useRef(new Map<string, ReturnType<typeof setTimeout>>())
@@ -82,6 +82,7 @@ export function Standards({
             placeholder="your name"
             maxLength={80}
             value={by}
+            readOnly={fixed}
             onChange={(event) => setBy(event.target.value)}
           />
         </label>

@@ -1,5 +1,5 @@
 'use client'
-import type { ReactNode } from 'react'
+import { type ReactNode, useEffect, useState } from 'react'
 
 /** The plain parts that the pages of people are made of. */
 
@@ -75,3 +75,39 @@ export const Section = ({
     {children}
   </section>
 )
+
+/** How long what was tapped once waits for the second tap, ms. */
+const WAITS_MS = 6000
+
+/** Something that cannot be taken back by a tap: it asks once more, and a wet thumb does nothing. */
+export function Twice({
+  label,
+  sure,
+  disabled,
+  act,
+}: {
+  readonly label: string
+  readonly sure: string
+  readonly disabled: boolean
+  readonly act: () => void
+}) {
+  const [asked, setAsked] = useState(false)
+  useEffect(() => {
+    if (!asked) return
+    const timer = setTimeout(() => setAsked(false), WAITS_MS)
+    return () => clearTimeout(timer)
+  }, [asked])
+  return (
+    <button
+      type="button"
+      disabled={disabled}
+      className={`${BUTTON} ${asked ? 'border-wattle bg-wattle-ground' : ''}`}
+      onClick={() => {
+        setAsked(!asked)
+        if (asked) act()
+      }}
+    >
+      {asked ? sure : label}
+    </button>
+  )
+}

@@ -7,7 +7,7 @@ import { ROLE_LINES, ROLE_WORDS, trailWords } from '@/words/people'
 import { clock, shortDay, type Units } from '@/words/units'
 import { saidOf, send } from '../shell/client'
 import { useHydrated } from '../shell/use-hydrated'
-import { BUTTON, LINK, MAIN_BUTTON, Said, Section } from './fields'
+import { BUTTON, LINK, MAIN_BUTTON, Said, Section, Twice } from './fields'
 import { Handed } from './handed'
 import { ShareAddress } from './share'
 
@@ -117,14 +117,12 @@ export function People({
                 ))}
               </select>
             </label>
-            <button
-              type="button"
-              className={BUTTON}
+            <Twice
+              label="Put out"
+              sure="Yes, put out"
               disabled={!ready}
-              onClick={() => void ask(`${at}/members/${each.personId}`, 'DELETE')}
-            >
-              Put out
-            </button>
+              act={() => void ask(`${at}/members/${each.personId}`, 'DELETE')}
+            />
           </li>
         ))}
         {data.members.length === 0 && (
@@ -206,14 +204,12 @@ export function Tablets({
               {name}
               <span className="block text-base text-soft">last here {when(seen_s, units)}</span>
             </p>
-            <button
-              type="button"
-              className={BUTTON}
+            <Twice
+              label="Take it out"
+              sure="Yes, take it out"
               disabled={!ready}
-              onClick={() => void ask(`${at}/tablets/${id}`, 'DELETE')}
-            >
-              Take it out
-            </button>
+              act={() => void ask(`${at}/tablets/${id}`, 'DELETE')}
+            />
           </li>
         ))}
       </ul>
@@ -231,15 +227,6 @@ export function Tablets({
         >
           Scan a tablet in
         </button>
-        <button
-          type="button"
-          aria-pressed={data.pins}
-          className={`${BUTTON} ${data.pins ? 'border-moss bg-moss-ground' : ''}`}
-          disabled={!ready}
-          onClick={() => void ask(`${at}/pins`, 'PUT', { pins: !data.pins })}
-        >
-          {data.pins ? 'Everybody says their number' : 'A name is enough'}
-        </button>
       </div>
       {handed && (
         <Handed
@@ -252,6 +239,22 @@ export function Tablets({
           }
         />
       )}
+      <fieldset className="mt-4" disabled={!ready}>
+        <legend className="text-lg font-semibold">Whoever stands there says</legend>
+        <div className="mt-2 flex flex-wrap gap-2">
+          {[false, true].map((pins) => (
+            <button
+              key={String(pins)}
+              type="button"
+              aria-pressed={data.pins === pins}
+              className={`${BUTTON} ${data.pins === pins ? 'border-moss bg-moss-ground' : ''}`}
+              onClick={() => void ask(`${at}/pins`, 'PUT', { pins })}
+            >
+              {pins ? 'their name and a number' : 'their name'}
+            </button>
+          ))}
+        </div>
+      </fieldset>
       {base !== undefined && (
         <p className="mt-3 text-lg">
           A tablet asks first whether it may trust this installation:{' '}
@@ -288,14 +291,12 @@ export function Shared({
                 opened {uses === 1 ? 'once' : `${uses} times`}, last {when(used_s, units)}; ends {when(ends_s, units)}
               </span>
             </p>
-            <button
-              type="button"
-              className={BUTTON}
+            <Twice
+              label="Close it"
+              sure="Yes, close it"
               disabled={!ready}
-              onClick={() => void ask(`/api/k/${slug}/addresses/${id}`, 'DELETE')}
-            >
-              Close it
-            </button>
+              act={() => void ask(`/api/k/${slug}/addresses/${id}`, 'DELETE')}
+            />
           </li>
         ))}
         {data.stations.map(({ id, name, seen_s }) => (
@@ -304,14 +305,12 @@ export function Shared({
               {name}
               <span className="block text-base text-soft">a probe station, last heard {when(seen_s, units)}</span>
             </p>
-            <button
-              type="button"
-              className={BUTTON}
+            <Twice
+              label="Take its token back"
+              sure="Yes, take it back"
               disabled={!ready}
-              onClick={() => void ask(`/api/k/${slug}/devices/${id}`, 'DELETE')}
-            >
-              Take its token back
-            </button>
+              act={() => void ask(`/api/k/${slug}/devices/${id}`, 'DELETE')}
+            />
           </li>
         ))}
       </ul>

@@ -13,6 +13,9 @@ const ITEM =
 /** Leaves this browser to nobody: what it kept of the sign-in is gone. */
 export async function signOut(): Promise<boolean> {
   const done = await send('/api/auth/sign-out', 'POST', {})
+  // Boards that this browser keeps for when the network is gone go with it.
+  if (done.ok && 'caches' in window)
+    for (const name of await caches.keys()) if (name.startsWith('pheasant-boards')) await caches.delete(name)
   if (done.ok) leaveFor('/sign-in')
   return done.ok
 }
@@ -26,7 +29,7 @@ export function WhoMenu({ slug }: { readonly slug: string }) {
   return (
     <DropdownMenu.Root>
       <DropdownMenu.Trigger
-        className="min-h-11 min-w-0 max-w-48 truncate rounded-full border border-white/30 px-3 text-base hover:bg-white/10 sm:px-4"
+        className="min-h-11 w-11 shrink-0 truncate rounded-full border border-white/30 text-base hover:bg-white/10 sm:w-auto sm:max-w-56 sm:shrink sm:px-4"
         aria-label={`${who.name}, ${kind}`}
         data-testid="who"
       >

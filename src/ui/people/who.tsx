@@ -2,6 +2,7 @@
 import { createContext, type ReactNode, useContext } from 'react'
 import type { Actor } from '@/domain/people/actor'
 import { type Action, LEAST_ROLE, mayDo, type Role } from '@/domain/people/roles'
+import { useKept } from '../shell/use-kept'
 import { ACTION_WORDS, ROLE_WORDS } from '@/words/people'
 
 /** Who looks at this kitchen, and as what: said once, by its layout. */
@@ -29,6 +30,13 @@ export const useWho = (): WhoHere | undefined => useContext(Here)
 export const useMay = (action: Action): boolean => {
   const who = useContext(Here)
   return who === undefined || mayDo(who.role, action)
+}
+
+/** Under what name something is kept: one's own where one is signed in, else as it is typed on this device. */
+export function useSigning(): readonly [name: string, set: (name: string) => void, fixed: boolean] {
+  const who = useContext(Here)
+  const [typed, set] = useKept('pheasant-name', '')
+  return who?.kind === 'person' ? [who.name, () => {}, true] : [typed, set, false]
 }
 
 /** What only some may do is not shown to the others. */

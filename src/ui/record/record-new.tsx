@@ -22,7 +22,8 @@ export function NewEntry({
   /** The day that is looked at, where that is not today: then it is said at what time. */
   readonly earlier: string | undefined
   readonly by: string
-  readonly setBy: (by: string) => void
+  /** undefined: it is whoever is signed in. */
+  readonly setBy: ((by: string) => void) | undefined
   readonly units: Units
   readonly ready: boolean
   readonly keep: Keep
@@ -136,7 +137,8 @@ export function NewEntry({
             placeholder="your name"
             maxLength={80}
             value={by}
-            onChange={(event) => setBy(event.target.value)}
+            readOnly={setBy === undefined}
+            onChange={(event) => setBy?.(event.target.value)}
           />
         </label>
         <button

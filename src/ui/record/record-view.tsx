@@ -1,4 +1,5 @@
 'use client'
+import { useSigning } from '../people/who'
 import { nanoid } from 'nanoid'
 import Link from 'next/link'
 import { useRouter } from 'next/navigation'
@@ -9,7 +10,6 @@ import { clock, day as dayWords, degreesOf, type Units } from '@/words/units'
 import { saidOf, send } from '../shell/client'
 import { PrintButton } from '../shell/print-button'
 import { useHydrated } from '../shell/use-hydrated'
-import { useKept } from '../shell/use-kept'
 import { Limits } from './record-limits'
 import { type Keep, NewEntry } from './record-new'
 
@@ -34,7 +34,7 @@ const quiet = 'inline-flex min-h-11 items-center px-2 text-lg underline underlin
 export function RecordView({ slug, name, plan, day, record, units }: RecordViewProps) {
   const router = useRouter()
   const ready = useHydrated()
-  const [by, setBy] = useKept('pheasant-name', '')
+  const [by, setBy, fixed] = useSigning()
   const [failed, setFailed] = useState<string | undefined>()
   const keep = async (entry: object): Promise<boolean> => {
     const kept = await send(`/api/k/${slug}/record`, 'POST', { entries: [{ id: nanoid(), by, ...entry }] })
@@ -106,7 +106,7 @@ export function RecordView({ slug, name, plan, day, record, units }: RecordViewP
           plan={plan}
           earlier={day.after === null ? undefined : day.iso}
           by={by}
-          setBy={setBy}
+          setBy={fixed ? undefined : setBy}
           units={units}
           ready={ready}
           keep={keep}
