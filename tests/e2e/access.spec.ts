@@ -113,7 +113,9 @@ test('on the machine the demo is open to a named demo person until somebody clai
   const far = await pageOf(outside)
   const first = await far.goto(`${network}/k/cottage`)
   // Scripts by a nonce alone, and https from here on.
-  expect(first?.headers()['content-security-policy']).toMatch(/script-src 'self' 'nonce-[^']+' 'strict-dynamic' 'wasm-unsafe-eval';/)
+  expect(first?.headers()['content-security-policy']).toMatch(
+    /script-src 'self' 'nonce-[^']+' 'strict-dynamic' 'wasm-unsafe-eval';/,
+  )
   expect(first?.headers()['strict-transport-security']).toContain('max-age=')
   await expect(far).toHaveURL(/\/sign-in$/)
   await expect(far.getByText('Nobody owns this installation yet')).toBeVisible()

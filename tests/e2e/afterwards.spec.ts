@@ -118,9 +118,7 @@ test('a cook served, rated, found again and cooked again; its record exported an
   expect(csv.split('\n')).toHaveLength(5)
   // What is left is cooled in this fridge, as it was read.
   await openBoard(page, `/k/${kitchen}/cooks/${cook}`)
-  await expect(page.getByTestId('leftovers')).toContainText(
-    'Your fridge was last read at 9 °C, which cannot bring it',
-  )
+  await expect(page.getByTestId('leftovers')).toContainText('Your fridge was last read at 9 °C, which cannot bring it')
   expect(info.project.name).not.toBe('')
 })
 

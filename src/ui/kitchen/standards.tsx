@@ -1,5 +1,4 @@
 'use client'
-import { useSigning } from '../people/who'
 import { useRouter } from 'next/navigation'
 import { useRef, useState } from 'react'
 import { SCHOOLS } from '@/core/program/schools'
@@ -10,6 +9,7 @@ import { houseItemWords, MEATS, standardName, standardShort, standardValue } fro
 import { clock, shortDay, temperature, type Units } from '@/words/units'
 import { donenessName } from '@/words/words'
 import { SaidHeat, SaidMass, SaidNumber } from '../controls/said-number'
+import { useSigning } from '../people/who'
 import { saidOf, send } from '../shell/client'
 import { useHydrated } from '../shell/use-hydrated'
 

@@ -2,8 +2,8 @@
 import { createContext, type ReactNode, useContext } from 'react'
 import type { Actor } from '@/domain/people/actor'
 import { type Action, LEAST_ROLE, mayDo, type Role } from '@/domain/people/roles'
-import { useKept } from '../shell/use-kept'
 import { ACTION_WORDS, ROLE_WORDS } from '@/words/people'
+import { useKept } from '../shell/use-kept'
 
 /** Who looks at this kitchen, and as what: said once, by its layout. */
 export interface WhoHere {

@@ -32,12 +32,12 @@ export function Header({ kitchen, kitchens, units }: HeaderProps) {
   const item = 'block cursor-pointer rounded-md px-4 py-2.5 outline-none data-[highlighted]:bg-moss-ground'
   return (
     <header className="neck no-print text-white">
-      <div className="mx-auto flex max-w-[84rem] items-center gap-2 px-4 sm:gap-4 pb-4 pt-3 sm:px-6">
+      <div className="mx-auto flex max-w-[84rem] items-center gap-1.5 px-4 sm:gap-4 pb-4 pt-3 sm:px-6">
         <Link href={`/k/${kitchen.slug}`} className="font-display text-2xl font-bold tracking-tight">
           Pheasant
         </Link>
         <DropdownMenu.Root>
-          <DropdownMenu.Trigger className="min-h-11 min-w-0 truncate rounded-full border border-white/30 px-4 text-base hover:bg-white/10">
+          <DropdownMenu.Trigger className="min-h-11 min-w-0 truncate rounded-full border border-white/30 px-3 text-base hover:bg-white/10 sm:px-4">
             {kitchen.name} ▾
           </DropdownMenu.Trigger>
           <DropdownMenu.Portal>
@@ -56,12 +56,12 @@ export function Header({ kitchen, kitchens, units }: HeaderProps) {
             </DropdownMenu.Content>
           </DropdownMenu.Portal>
         </DropdownMenu.Root>
-        <div className="ml-auto flex min-w-0 items-center gap-1 sm:gap-2">
+        <div className="ml-auto flex shrink-0 items-center gap-1 sm:gap-2">
           <WhoMenu slug={kitchen.slug} />
           <button
             type="button"
             onClick={toggleUnits}
-            className="min-h-11 whitespace-nowrap rounded-full px-2 text-base hover:bg-white/10 sm:px-3"
+            className="min-h-11 whitespace-nowrap rounded-full px-1 text-base hover:bg-white/10 sm:px-3"
             aria-label={`Units: now ${units.temperature === 'f' ? 'Fahrenheit and pounds' : 'Celsius and kilograms'}. Change.`}
           >
             {units.temperature === 'f' ? '°F · lb' : '°C · kg'}
