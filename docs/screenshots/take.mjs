@@ -70,11 +70,6 @@ const firstMeal = async (page) => {
   await page.locator('[data-proved]').waitFor({ timeout: 60_000 })
 }
 await shot('meal', desk, 'day', firstMeal)
-await shot('meal-sheet', { width: 900, height: 1200 }, 'day', async (page) => {
-  await firstMeal(page)
-  await page.getByRole('link', { name: 'Run sheets' }).click()
-  await page.waitForSelector('article h1')
-})
 await shot('ways', desk, 'day', open('/k/tern-point/ways'))
 await shot('accuracy', desk, 'day', open('/accuracy'))
 const board = async (page) => {
@@ -86,4 +81,35 @@ const board = async (page) => {
 await shot('board', { width: 1180, height: 820 }, 'day', board)
 await shot('board-night', { width: 1180, height: 820 }, 'night', board)
 await shot('board-phone', phone, 'day', board)
+// With CLAIM=… (the secret that the start printed) the installation is claimed last, and its people are shown.
+const claim = process.env.CLAIM
+if (claim)
+  await shot('people', { width: 1280, height: 900 }, 'day', async (page) => {
+    const enter = async (on, name, action) => {
+      await on.getByLabel('Your name').fill(name)
+      await on.getByLabel('Sign-in name').fill(name.split(' ')[0].toLowerCase())
+      await on.getByLabel('Password').fill('only for a picture')
+      await on.getByRole('button', { name: action }).click()
+      await on.waitForURL(/\/k\//)
+    }
+    const handed = async (button) => {
+      await open('/k/tern-point/people')(page)
+      await page.getByRole('button', { name: button }).click()
+      await page.getByTestId('handed').getByRole('img').waitFor()
+      return page.getByTestId('handed-address').innerText()
+    }
+    await open(`/claim/${claim}`)(page)
+    await enter(page, 'Ines Calder', 'It is mine')
+    for (const name of ['Marek Dunn', 'Wren Hollis']) {
+      const other = await (await browser.newContext()).newPage()
+      await other.goto(await handed('Make an invitation'))
+      await enter(other, name, 'Join')
+    }
+    const tablet = await (await browser.newContext()).newPage()
+    await tablet.goto(await handed('Scan a tablet in'))
+    await tablet.getByLabel('What is this tablet called?').fill('By the range')
+    await tablet.getByRole('button', { name: 'This tablet belongs here' }).click()
+    await tablet.waitForURL(/\/k\//)
+    await handed('Scan a tablet in')
+  })
 await browser.close()

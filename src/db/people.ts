@@ -149,6 +149,10 @@ export const keepAudit = async (
   await tx.insert(audit).values({ ...row, who: who.id, whoName: who.name })
 }
 
+/** Tells whoever looks at a kitchen's people that somebody came. */
+export const tellOfNews = (tx: Session, kitchenId: string) =>
+  tx.execute(sql`select ${notice({ kitchen: kitchenId, what: 'people', id: '', version: 0 })}`)
+
 /** Tells every server that somebody's way in is another: streams are opened anew, and what is remembered is forgotten. */
 const tell = (tx: Session, kitchenId: string) =>
   tx.execute(sql`select ${notice({ kitchen: kitchenId, what: 'access', id: '', version: 0 })}`)
@@ -342,6 +346,7 @@ export const addTablet = (
       .values({ id, kitchenId: used.kitchenId, name, tokenHash, madeBy: used.madeBy })
       .returning(TABLET)
     await keepAudit(tx, { id, name }, { kitchenId: used.kitchenId, what: 'tablet_in', about: id, detail: { name } })
+    await tellOfNews(tx, used.kitchenId)
     return row
   })
 

@@ -183,6 +183,8 @@ test('a cook is invited, a tablet is scanned in, each lets once; a password is a
   await stove.getByRole('button', { name: 'This tablet belongs here' }).click()
   await expect(stove).toHaveURL(/\/k\/harbour-house$/)
   await expect(stove.getByTestId('who')).toContainText('By the range')
+  // The owner's page says so without being asked.
+  await expect(page.getByTestId('tablet').filter({ hasText: 'By the range' })).toBeVisible()
 
   const stranger = await someone(browser)
   const late = await pageOf(stranger)
@@ -402,6 +404,19 @@ test('every page of a kitchen is for those who belong to it: others are asked wh
   await newPerson(theirs, 'Odd', 'Join')
   await expect(theirs).toHaveURL(/\/k\/cottage$/)
 
+  // And the roles between: what a page shows may differ, whether it is there may not.
+  const others: BrowserContext[] = []
+  for (const [name, role] of [
+    ['Gus', 'guest'],
+    ['Hedda', 'head cook'],
+  ] as const) {
+    const one = await someone(browser)
+    others.push(one)
+    await (await pageOf(one)).goto(await handOut(page, 'person', role))
+    await newPerson(await pageOf(one), name, 'Join')
+    await expect(await pageOf(one)).toHaveURL(/\/k\/harbour-house$/)
+  }
+
   for (const each of inside) {
     const path = at(each)
     const nobody = await stranger.request.get(path, { maxRedirects: 0 })
@@ -410,10 +425,10 @@ test('every page of a kitchen is for those who belong to it: others are asked wh
     expect([each, foreign.status()]).toEqual([each, 404])
     const member = await cook.request.get(path, { maxRedirects: 0 })
     expect([each, member.status()]).toEqual([each, /\[(meal|cooks)\]/.test(each) ? 404 : 200])
-    expect([each, (await owner.request.get(path, { maxRedirects: 0 })).status()]).toEqual([each, member.status()])
+    for (const one of [owner, ...others])
+      expect([each, (await one.request.get(path, { maxRedirects: 0 })).status()]).toEqual([each, member.status()])
   }
-  await elsewhere.close()
-  await stranger.close()
+  for (const one of [...others, elsewhere, stranger]) await one.close()
 })
 
 test('a role is changed and somebody is put out, at once; the last owner stays; the trail says all of it', async () => {
@@ -472,6 +487,18 @@ test('two servers on one database: a cook goes on at the other when one is kille
     expect((await owner.request.delete(`${address}/api/k/harbour-house/devices/${made.device.id}`)).ok()).toBe(true)
     await expect.poll(async () => (await send(elsewhere, 3)).status(), { timeout: 3000 }).toBe(404)
     expect((await send(address, 4)).status()).toBe(404)
+
+    // Guesses at a password are counted on both together.
+    const guess = async (at: string) =>
+      (
+        await owner.request.post(`${at}/api/auth/sign-in/username`, {
+          data: { username: 'nobody-here', password: 'guessed guessed' },
+        })
+      ).status()
+    const guessed: number[] = []
+    for (let i = 0; i < 12; i++) guessed.push(await guess(i % 2 ? address : elsewhere))
+    expect(guessed.slice(0, 10)).toEqual(Array(10).fill(400))
+    expect(guessed.slice(10)).toEqual([429, 429])
 
     // One is killed: what is tapped at it waits, and the other has the cook.
     kill(server)

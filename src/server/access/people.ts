@@ -14,6 +14,7 @@ import {
   setMember,
   soleOwnerOf,
   takeInvitation,
+  tellOfNews,
 } from '@/db/people'
 import { closeKitchen, ensureKitchen, type KitchenRow, type KitchenScope, listKitchens } from '@/db/repositories'
 import { type Actor, whoOf } from '@/domain/people/actor'
@@ -186,6 +187,7 @@ export const join = (value: unknown): Promise<Outcome<Welcome>> =>
       about: who.id,
       detail: { role: invitation.role },
     })
+    await tellOfNews(database(), kitchen.id)
     return succeed({ kitchen: kitchen.slug, cookies })
   })
 

@@ -55,10 +55,13 @@ export function Glance({
         )}
       </section>
       <ul className="grid gap-3 sm:grid-cols-2">
-        {items.map(({ item, state, latest, promise_s, pull_c }) => (
+        {items.map(({ item, state, latest, promise_s, pull_c, oven_name }) => (
           <li key={item.id} className="rounded-2xl border border-line bg-sheet p-4">
             <p className="text-xl font-semibold">{item.title}</p>
-            <p className="text-lg text-soft">{STATE_WORDS[state]}</p>
+            <p className="text-lg text-soft">
+              {STATE_WORDS[state]}
+              {state === 'in' && `, ${oven_name}`}
+            </p>
             <p className="mt-1 text-3xl font-bold">
               {latest ? temperature(latest.value_c, units) : '–'}
               {pull_c !== undefined && state === 'in' && (
@@ -73,7 +76,7 @@ export function Glance({
         <ol className="divide-y divide-line text-lg">
           {later.slice(0, NEXT).map((each) => (
             <li key={each.step.id} className="flex gap-4 py-2">
-              <span className="w-24 font-semibold">{clock(each.at_s, units)}</span>
+              <span className="w-20 shrink-0 font-semibold">{clock(each.at_s, units)}</span>
               {stepTitle(each.step, document, units)}
             </li>
           ))}

@@ -6,6 +6,7 @@ import { ROLES, type Role } from '@/domain/people/roles'
 import { ROLE_LINES, ROLE_WORDS, trailWords } from '@/words/people'
 import { clock, shortDay, type Units } from '@/words/units'
 import { saidOf, send } from '../shell/client'
+import { useEvents } from '../shell/use-events'
 import { useHydrated } from '../shell/use-hydrated'
 import { BUTTON, LINK, MAIN_BUTTON, Said, Section, Twice } from './fields'
 import { Handed } from './handed'
@@ -69,6 +70,13 @@ function useAsk(units: Units) {
     return done.ok ? done.value : undefined
   }
   return { ask, said }
+}
+
+/** The page follows what happens elsewhere: a code that is scanned, an invitation that is taken. */
+export function PeopleNews({ slug }: { readonly slug: string }) {
+  const router = useRouter()
+  useEvents(slug, { told: ({ what }) => what === 'people' && router.refresh() })
+  return null
 }
 
 /** Who belongs to a kitchen, and as what. */

@@ -8,7 +8,7 @@ import { devicesOf } from '@/server/cooks'
 import { networkAddress } from '@/server/environment'
 import { kitchensOfHouse, roleHere } from '@/server/kitchen'
 import { Kitchens, Mine } from '@/ui/people/mine'
-import { People, Shared, Tablets, Trail } from '@/ui/people/people-view'
+import { People, PeopleNews, Shared, Tablets, Trail } from '@/ui/people/people-view'
 import { Header } from '@/ui/shell/header'
 
 export const metadata: Metadata = { title: 'People and devices' }
@@ -62,6 +62,7 @@ export default async function PeoplePage({ params }: { params: Promise<{ kitchen
       <main className="mx-auto max-w-[84rem] space-y-6 px-4 py-8 sm:px-6">
         <h1 className="font-display text-4xl font-bold tracking-tight">People and devices</h1>
         {people && !people.ok && <Refused problems={people.problems} />}
+        {data && <PeopleNews slug={slug} />}
         {data && (
           <div className="grid items-start gap-6 xl:grid-cols-2">
             <People slug={slug} data={data} me={actor.kind === 'person' ? actor.id : ''} units={units} base={base} />
