@@ -38,7 +38,10 @@ export function environment(): Environment {
   return parsed
 }
 
-const started_ms = Date.now()
+/** One for the process: pages, routes and jobs are bundled apart, loaded one after another, and must agree on the minute. */
+const world = globalThis as { pheasantStarted_ms?: number }
+world.pheasantStarted_ms ??= Date.now()
+const started_ms = world.pheasantStarted_ms
 
 /** Where this installation is reached from the kitchen’s network; undefined: from its own machine only. */
 export const networkAddress = (): string | undefined => process.env.PHEASANT_ADDRESS || undefined
