@@ -1,5 +1,5 @@
 import { drizzle } from 'drizzle-orm/postgres-js'
-import type { Sql } from 'postgres'
+import type { ReservedSql, Sql, TransactionSql } from 'postgres'
 import type { Database } from './connection'
 
 /**
@@ -9,29 +9,42 @@ import type { Database } from './connection'
  */
 export const KITCHEN_SETTING = 'pheasant.kitchen'
 
-type Client = Sql & { readonly begin: Sql['begin'] }
-type Tx = Parameters<Parameters<Sql['begin']>[0] & ((tx: never) => unknown)>[0] & Sql
+type Client = Sql
 
-const entering = (tx: Sql, kitchenId: string) => tx`select set_config(${KITCHEN_SETTING}, ${kitchenId}, true)`
+const entering = (tx: Pick<Sql, 'unsafe'>, kitchenId: string) =>
+  tx.unsafe('select set_config($1, $2, true)', [KITCHEN_SETTING, kitchenId], { prepare: true })
+
+/** One statement in its own transaction, sent with what begins and ends that in one go: it costs no more trips than itself. */
+async function alone(client: Client, kitchenId: string, ask: (own: ReservedSql) => PromiseLike<unknown>) {
+  const own = await client.reserve()
+  try {
+    const [begun, said, asked, kept] = await Promise.allSettled([
+      own`begin`,
+      entering(own, kitchenId),
+      ask(own),
+      own`commit`,
+    ])
+    for (const each of [asked, said, begun, kept]) if (each.status === 'rejected') throw each.reason
+    return (asked as PromiseFulfilledResult<unknown>).value
+  } finally {
+    own.release()
+  }
+}
 
 /** A client whose every statement and transaction is one kitchen's: all that drizzle asks of a client. */
 function clientWithin(client: Client, kitchenId: string): Sql {
-  const alone = (run: (tx: Sql) => unknown) =>
-    client
-      .begin((tx) => [entering(tx as unknown as Sql, kitchenId), run(tx as unknown as Sql)] as never)
-      .then((results) => (results as unknown as unknown[])[1])
   return {
     options: client.options,
     unsafe: (...words: Parameters<Sql['unsafe']>) => ({
       // biome-ignore lint/suspicious/noThenProperty: a query of the driver is awaited as it is, or asked for bare values
-      then: (done: never, failed: never) => alone((tx) => tx.unsafe(...words)).then(done, failed),
-      catch: (failed: never) => alone((tx) => tx.unsafe(...words)).catch(failed),
-      values: () => alone((tx) => tx.unsafe(...words).values()),
+      then: (done: never, failed: never) => alone(client, kitchenId, (own) => own.unsafe(...words)).then(done, failed),
+      catch: (failed: never) => alone(client, kitchenId, (own) => own.unsafe(...words)).catch(failed),
+      values: () => alone(client, kitchenId, (own) => own.unsafe(...words).values()),
     }),
-    begin: (work: (tx: Tx) => unknown) =>
+    begin: (work: (tx: TransactionSql) => unknown) =>
       client.begin(async (tx) => {
-        await entering(tx as unknown as Sql, kitchenId)
-        return work(tx as unknown as Tx)
+        await entering(tx, kitchenId)
+        return work(tx)
       }),
   } as unknown as Sql
 }

@@ -19,7 +19,7 @@ import { parseWith } from '@/domain/problem/parse'
 import { fail, type Outcome, type Problem, succeed } from '@/domain/problem/problem'
 import { finite, ident, text } from '@/domain/schema/scalars'
 import { deviceOf } from './access/devices'
-import { within } from './access/limiter'
+import { withinOften } from './access/limiter'
 import { hashOf, newSecret } from './access/secrets'
 import { keepTrail, signedAs } from './access/trail'
 import { compute } from './compute'
@@ -250,7 +250,7 @@ export const takeReadings = (token: string, value: unknown): Promise<Outcome<Tak
     const hash = hashOf(token)
     const device = await deviceOf(hash)
     if (!device) return fail({ code: 'not_found', path: ['authorization'], what: 'device' })
-    const often = await within('readings', device.id)
+    const often = await withinOften('readings', device.id)
     if (!often.ok) return often
     const asked = parseWith(readingsBatch, value)
     if (!asked.ok) return asked

@@ -45,10 +45,10 @@ function limiterOf(rate: Rate): RateLimiterDrizzle {
   return made
 }
 
-/** Counts one against a limit; fails with how long to wait where it is used up. A limiter that cannot count lets through. */
-export async function within(rate: Rate, key: string): Promise<Outcome<true>> {
+/** Counts against a limit; fails with how long to wait where it is used up. A limiter that cannot count lets through. */
+export async function within(rate: Rate, key: string, points = 1): Promise<Outcome<true>> {
   try {
-    await limiterOf(rate).consume(key.slice(0, 200))
+    await limiterOf(rate).consume(key.slice(0, 200), points)
     return succeed(true)
   } catch (problem) {
     if (problem instanceof RateLimiterRes)
@@ -56,6 +56,21 @@ export async function within(rate: Rate, key: string): Promise<Outcome<true>> {
     log.warn({ problem: problemOf(problem), rate }, 'a limit could not be counted')
     return succeed(true)
   }
+}
+
+/** So many of what comes often are counted at once: the database is asked once for all of them. */
+const TOGETHER = 20
+const counted = new Map<string, number>()
+/** More askers than this are forgotten, and begin again. */
+const MOST_COUNTED = 10_000
+
+/** As {@link within}, for what comes every second: a server counts by itself, and tells the database of each twenty. */
+export async function withinOften(rate: Rate, key: string): Promise<Outcome<true>> {
+  const name = `${rate} ${key}`
+  const held = counted.get(name) ?? 0
+  if (counted.size > MOST_COUNTED) counted.clear()
+  counted.set(name, held + 1)
+  return held % TOGETHER === 0 ? within(rate, key, TOGETHER) : succeed(true)
 }
 
 /** Whether a limit is used up, without counting. */
