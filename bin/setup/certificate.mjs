@@ -9,6 +9,8 @@ const DAY_MS = 86_400_000
 /** Browsers refuse one that is good for longer. */
 const DAYS = 397
 const AUTHORITY_DAYS = 3650
+/** A certificate's own name is no longer than this; what counts stands in its other names. */
+const NAME_MOST = 64
 /** So long before its end it is made anew. */
 const AHEAD_DAYS = 30
 
@@ -31,7 +33,7 @@ const keep = (path, text, secret) => writeFileSync(path, text, { mode: secret ? 
 async function authority(folder) {
   const [key, cert] = [join(folder, 'authority.key'), join(folder, 'authority.pem')]
   if (!existsSync(key) || !existsSync(cert)) {
-    const made = await generate([{ name: 'commonName', value: `Pheasant on ${hostname()}` }], {
+    const made = await generate([{ name: 'commonName', value: `Pheasant on ${hostname()}`.slice(0, NAME_MOST) }], {
       ...from(AUTHORITY_DAYS),
       keyType: 'ec',
       curve: 'P-256',
@@ -74,7 +76,7 @@ export async function certificate(folder) {
   const [key, cert] = [join(folder, 'server.key'), join(folder, 'server.pem')]
   const own = ownNames()
   if (!existsSync(key) || !existsSync(cert) || !isGood(readFileSync(cert, 'utf8'), own)) {
-    const made = await generate([{ name: 'commonName', value: own.names[0] }], {
+    const made = await generate([{ name: 'commonName', value: own.names[0].slice(0, NAME_MOST) }], {
       ...from(DAYS),
       keyType: 'ec',
       curve: 'P-256',
