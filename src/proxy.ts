@@ -13,7 +13,7 @@ const ALWAYS: ReadonlySet<string> = new Set(['/api/health', '/api/ready'])
 
 const isApi = (path: string) => path.startsWith('/api/') || path.startsWith('/calendar/')
 
-const isEncrypted = (request: NextRequest) => isSecure(request.headers, process.env.PHEASANT_PROXY === 'yes')
+const isEncrypted = (request: NextRequest) => isSecure(request.headers)
 const isTrusted = (request: NextRequest) => isEncrypted(request) || isOwnHost(request.headers.get('host'))
 
 interface Refusal {

@@ -1,4 +1,4 @@
-import { and, asc, desc, eq, gt, inArray, isNull, ne, sql } from 'drizzle-orm'
+import { and, asc, desc, eq, getTableColumns, gt, inArray, isNull, ne, sql } from 'drizzle-orm'
 import type { Role } from '@/domain/people/roles'
 import type { Database } from './connection'
 import { newId } from './ids'
@@ -21,40 +21,12 @@ export interface MemberRow {
   readonly createdAt: Date
 }
 
-const INVITATION = {
-  id: invitations.id,
-  kitchenId: invitations.kitchenId,
-  of: invitations.of,
-  role: invitations.role,
-  madeBy: invitations.madeBy,
-  createdAt: invitations.createdAt,
-  expiresAt: invitations.expiresAt,
-  usedAt: invitations.usedAt,
-  usedBy: invitations.usedBy,
-  revokedAt: invitations.revokedAt,
-}
-const TABLET = {
-  id: tablets.id,
-  kitchenId: tablets.kitchenId,
-  name: tablets.name,
-  madeBy: tablets.madeBy,
-  createdAt: tablets.createdAt,
-  seenAt: tablets.seenAt,
-  revokedAt: tablets.revokedAt,
-}
-const ADDRESS = {
-  id: addresses.id,
-  kitchenId: addresses.kitchenId,
-  of: addresses.of,
-  thing: addresses.thing,
-  name: addresses.name,
-  madeBy: addresses.madeBy,
-  createdAt: addresses.createdAt,
-  expiresAt: addresses.expiresAt,
-  revokedAt: addresses.revokedAt,
-  uses: addresses.uses,
-  usedAt: addresses.usedAt,
-}
+/** All of a table's columns but the hash of its secret. */
+const shown = <Columns extends { tokenHash: unknown }>(columns: Columns): Omit<Columns, 'tokenHash'> =>
+  Object.fromEntries(Object.entries(columns).filter(([name]) => name !== 'tokenHash')) as Omit<Columns, 'tokenHash'>
+const INVITATION = shown(getTableColumns(invitations))
+const TABLET = shown(getTableColumns(tablets))
+const ADDRESS = shown(getTableColumns(addresses))
 
 type Session = Pick<Database, 'select' | 'insert' | 'update' | 'delete' | 'execute'>
 
@@ -149,13 +121,12 @@ export const keepAudit = async (
   await tx.insert(audit).values({ ...row, who: who.id, whoName: who.name })
 }
 
+const tell = (tx: Session, kitchenId: string, what: string) =>
+  tx.execute(sql`select ${notice({ kitchen: kitchenId, what, id: '', version: 0 })}`)
 /** Tells whoever looks at a kitchen's people that somebody came. */
-export const tellOfNews = (tx: Session, kitchenId: string) =>
-  tx.execute(sql`select ${notice({ kitchen: kitchenId, what: 'people', id: '', version: 0 })}`)
-
+export const tellOfNews = (tx: Session, kitchenId: string) => tell(tx, kitchenId, 'people')
 /** Tells every server that somebody's way in is another: streams are opened anew, and what is remembered is forgotten. */
-const tell = (tx: Session, kitchenId: string) =>
-  tx.execute(sql`select ${notice({ kitchen: kitchenId, what: 'access', id: '', version: 0 })}`)
+const tellOfAccess = (tx: Session, kitchenId: string) => tell(tx, kitchenId, 'access')
 
 /** People, tablets and addresses of one kitchen. */
 export function peopleShelf(db: Database, kitchen: KitchenRow, who: Who) {
@@ -248,7 +219,7 @@ export function peopleShelf(db: Database, kitchen: KitchenRow, who: Who) {
           .returning({ id: members.personId })
         if (rows.length === 0) return 'missing'
         await keepAudit(tx, who, said('role', personId, { role }))
-        await tell(tx, kitchen.id)
+        await tellOfAccess(tx, kitchen.id)
         return 'set'
       }),
     putOut: (personId: string): Promise<'gone' | 'missing' | 'last_owner'> =>
@@ -260,7 +231,7 @@ export function peopleShelf(db: Database, kitchen: KitchenRow, who: Who) {
           .returning({ id: members.personId })
         if (rows.length === 0) return 'missing'
         await keepAudit(tx, who, said('put_out', personId))
-        await tell(tx, kitchen.id)
+        await tellOfAccess(tx, kitchen.id)
         return 'gone'
       }),
     setPin: async (personId: string, pinHash: string | null): Promise<boolean> => {
@@ -287,7 +258,7 @@ export function peopleShelf(db: Database, kitchen: KitchenRow, who: Who) {
           .returning({ name: tablets.name })
         if (rows.length === 0) return false
         await keepAudit(tx, who, said('tablet_out', id, { name: rows[0]?.name ?? '' }))
-        await tell(tx, kitchen.id)
+        await tellOfAccess(tx, kitchen.id)
         return true
       }),
     makeAddress: (
@@ -371,7 +342,7 @@ export async function openAddress(
 /** What a person had open in any kitchen asks again who it is for. */
 export async function tellKitchensOf(db: Session, personId: string): Promise<void> {
   const own = await db.select({ id: members.kitchenId }).from(members).where(eq(members.personId, personId))
-  for (const { id } of own) await tell(db, id)
+  for (const { id } of own) await tellOfAccess(db, id)
 }
 
 /** Everyone's sessions of a person end, or all but one. */
@@ -426,7 +397,7 @@ export const removePerson = (db: Database, who: Who): Promise<void> =>
     const own = await tx.select({ id: members.kitchenId }).from(members).where(eq(members.personId, who.id))
     for (const { id } of own) {
       await keepAudit(tx, who, { kitchenId: id, what: 'left', about: who.id })
-      await tell(tx, id)
+      await tellOfAccess(tx, id)
     }
     await tx.delete(accounts).where(eq(accounts.userId, who.id))
     await tx.delete(people).where(eq(people.id, who.id))

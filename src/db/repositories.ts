@@ -1,5 +1,5 @@
 import { isDeepStrictEqual } from 'node:util'
-import { and, asc, desc, eq, getTableColumns, gte, inArray, isNotNull, isNull, lt, type SQL, sql } from 'drizzle-orm'
+import { and, asc, desc, eq, gte, inArray, isNotNull, isNull, lt, type SQL, sql } from 'drizzle-orm'
 import type { AnyPgColumn } from 'drizzle-orm/pg-core'
 import type { Customs } from '@/domain/house/customs'
 import type { HouseItem, HouseItemDocument } from '@/domain/house/house-item'
@@ -16,7 +16,6 @@ import { type Listed, typedRow, typedRows } from './stored'
 import { within } from './within'
 
 export type KitchenRow = typeof kitchens.$inferSelect
-const KITCHEN = getTableColumns(kitchens)
 type AnyPlanRow = typeof plans.$inferSelect
 type AnyVersionRow = typeof planVersions.$inferSelect
 export type HouseChange = typeof houseChanges.$inferSelect
@@ -28,16 +27,9 @@ export type PlanVersionRow = With<AnyVersionRow, PlanDocument>
 export type MealRow = With<AnyPlanRow, MealDocument>
 export type MealVersionRow = With<AnyVersionRow, MealDocument>
 
-/**
- * The kitchens of this house, oldest first.
- * @param closed also those that were given up
- */
-export const listKitchens = (db: Database, closed = false): Promise<KitchenRow[]> =>
-  db
-    .select(KITCHEN)
-    .from(kitchens)
-    .where(closed ? undefined : isNull(kitchens.closedAt))
-    .orderBy(asc(kitchens.createdAt), asc(kitchens.id))
+/** The kitchens of this house, oldest first, without those that were given up. */
+export const listKitchens = (db: Database): Promise<KitchenRow[]> =>
+  db.select().from(kitchens).where(isNull(kitchens.closedAt)).orderBy(asc(kitchens.createdAt), asc(kitchens.id))
 
 /** A kitchen is given up: what is in it goes, and every way into it; what its record holds stays. */
 export const closeKitchen = (db: Database, kitchen: KitchenRow): Promise<void> =>
@@ -53,16 +45,22 @@ export const closeKitchen = (db: Database, kitchen: KitchenRow): Promise<void> =
     await tx.execute(sql`select ${notice({ kitchen: kitchen.id, what: 'access', id: '', version: 0 })}`)
   })
 
-/** Adds a kitchen unless its slug is taken; answers the row either way. */
-export async function ensureKitchen(
-  db: Database,
-  kitchen: Omit<typeof kitchens.$inferInsert, 'id'>,
-): Promise<KitchenRow> {
-  await db
+type NewKitchen = Omit<typeof kitchens.$inferInsert, 'id'>
+
+/** Adds a kitchen; undefined where its slug is taken. */
+export async function addKitchen(db: Database, kitchen: NewKitchen): Promise<KitchenRow | undefined> {
+  const [row] = await db
     .insert(kitchens)
     .values({ ...kitchen, id: newId('kit') })
     .onConflictDoNothing({ target: kitchens.slug })
-  const [row] = await db.select(KITCHEN).from(kitchens).where(eq(kitchens.slug, kitchen.slug))
+    .returning()
+  return row
+}
+
+/** Adds a kitchen unless its slug is taken; answers the row either way. */
+export async function ensureKitchen(db: Database, kitchen: NewKitchen): Promise<KitchenRow> {
+  const added = await addKitchen(db, kitchen)
+  const row = added ?? (await db.select().from(kitchens).where(eq(kitchens.slug, kitchen.slug)))[0]
   if (!row) throw new Error(`kitchen ${kitchen.slug} was neither added nor found`)
   return row
 }
@@ -154,7 +152,7 @@ const readKitchen = (row: KitchenRow): KitchenRow => {
 /** Opens the scope of one kitchen; undefined when there is no such kitchen. */
 export async function openKitchen(db: Database, slug: string, who: Who = NOBODY): Promise<KitchenScope | undefined> {
   const [kitchen] = await db
-    .select(KITCHEN)
+    .select()
     .from(kitchens)
     .where(and(eq(kitchens.slug, slug), isNull(kitchens.closedAt)))
   return kitchen && scopeOf(db, readKitchen(kitchen), who)

@@ -10,9 +10,9 @@ import { parseWith } from '@/domain/problem/parse'
 import { fail, type Outcome, succeed } from '@/domain/problem/problem'
 import { instant } from '@/domain/schema/scalars'
 import { nowSeconds } from './environment'
-import { database } from './kitchen'
 import { taughtMeal, taughtPlan } from './learned'
 import { cookLike } from './logbook'
+import { database } from './rooms'
 import { type AddedLine, addStanding, type Standing } from './standing'
 
 /** What was cooked once, planned again with what was learned since. */

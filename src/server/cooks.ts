@@ -24,12 +24,13 @@ import { hashOf, newSecret } from './access/secrets'
 import { keepTrail, signedAs } from './access/trail'
 import { compute } from './compute'
 import { nowPrecisely, nowSeconds } from './environment'
-import { database, inKitchen, withDatabase } from './kitchen'
+import { inKitchen, withDatabase } from './kitchen'
 import { offsetsFor } from './learned'
 import { livingCook } from './living'
 import { tellSoon } from './logbook'
 import { planFollows } from './promise'
 import { recordLeftovers } from './record'
+import { database } from './rooms'
 
 /** The use cases around cooks: begin, look, enter, read probes. */
 

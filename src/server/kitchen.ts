@@ -13,8 +13,6 @@ import { databaseIsAway, meansAway, unlessAway } from './availability'
 import { RETRY_AFTER_S } from './limits'
 import { database } from './rooms'
 
-export { database }
-
 /** The kitchens that whoever asks belongs to; none while the database is gone. */
 export async function kitchensOfHouse(): Promise<readonly KitchenRow[]> {
   const found = await withDatabase(async () => succeed(await kitchensOf(await actorNow())))
@@ -51,7 +49,7 @@ const notThere = (slug: string) => fail({ code: 'not_found', path: ['kitchen'], 
 export const inKitchen = <Value>(
   slug: string,
   action: Action,
-  work: (scope: KitchenScope, actor: Actor) => Promise<Outcome<Value>>,
+  work: (scope: KitchenScope, actor: Actor, role: Role) => Promise<Outcome<Value>>,
 ): Promise<Outcome<Value>> =>
   withDatabase(async () => {
     const actor = await actorNow()
@@ -62,17 +60,14 @@ export const inKitchen = <Value>(
     const role = roleOf(actor, scope.kitchen.id, member)
     if (!role) return notThere(slug)
     if (!mayDo(role, action)) return fail({ code: 'not_allowed', path: [], role, least: LEAST_ROLE[action] })
-    return work(scope, actor)
+    return work(scope, actor, role)
   })
 
 /** What whoever asks is in a kitchen. */
 export const roleHere = (
   slug: string,
 ): Promise<Outcome<{ readonly role: Role; readonly actor: Actor; readonly kitchen: KitchenRow }>> =>
-  inKitchen(slug, 'read', async ({ kitchen }, actor) => {
-    const member = actor.kind === 'person' ? await memberRole(database(), kitchen.id, actor.id) : undefined
-    return succeed({ role: roleOf(actor, kitchen.id, member) ?? 'guest', actor, kitchen })
-  })
+  inKitchen(slug, 'read', async ({ kitchen }, actor, role) => succeed({ role, actor, kitchen }))
 
 /** Whether somebody has said who they are: for what belongs to no kitchen. */
 export async function signedIn(): Promise<Outcome<Actor>> {

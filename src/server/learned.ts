@@ -15,7 +15,8 @@ import { text } from '@/domain/schema/scalars'
 import { keepTrail } from './access/trail'
 import { compute } from './compute'
 import { nowSeconds } from './environment'
-import { database, inKitchen } from './kitchen'
+import { inKitchen } from './kitchen'
+import { database } from './rooms'
 
 /** The use cases of learning: what the kitchen's cooks taught, whether plans go by it, and plans that do. */
 

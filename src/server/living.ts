@@ -4,7 +4,7 @@ import { cookTime } from '@/domain/cook/cook-document'
 import type { LivingCook } from '@/domain/cook/living-plan'
 import { openSteps, runOf } from '@/domain/cook/run'
 import { nowPrecisely } from './environment'
-import { database } from './kitchen'
+import { database } from './rooms'
 
 /** Plans that are being cooked, with the times their boards say. */
 

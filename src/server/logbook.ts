@@ -12,10 +12,11 @@ import { fail, type Outcome, succeed } from '@/domain/problem/problem'
 import { text } from '@/domain/schema/scalars'
 import { compute } from './compute'
 import { nowPrecisely } from './environment'
-import { database, inKitchen } from './kitchen'
+import { inKitchen } from './kitchen'
 import { log, problemOf } from './log'
 import { PASSING } from './passing'
 import { recordCook } from './record'
+import { database } from './rooms'
 
 /** The use cases of the logbook: cooks that are over, found, read and laid over each other. */
 

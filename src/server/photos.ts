@@ -2,9 +2,10 @@ import { cookShelf } from '@/db/cooks'
 import { type PhotoRow, photoShelf } from '@/db/photos'
 import type { KitchenScope } from '@/db/repositories'
 import { fail, type Outcome, succeed } from '@/domain/problem/problem'
-import { database, inKitchen } from './kitchen'
+import { inKitchen } from './kitchen'
 import { PHOTOS_PER_ROAST } from './limits'
 import { pictureOf } from './picture'
+import { database } from './rooms'
 
 /** The use cases around pictures of how it came out. */
 

@@ -8,7 +8,7 @@ import { secondsOf } from '@/domain/cook/entry/time'
 import type { MealDocument } from '@/domain/meal/meal-document'
 import type { PlanDocument } from '@/domain/roast/roast-document'
 import { nowPrecisely } from './environment'
-import { database } from './kitchen'
+import { database } from './rooms'
 
 /**
  * One promise: a plan and the cook of it say the same. Moved on the board it moves in the plan, moved in

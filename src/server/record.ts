@@ -32,8 +32,9 @@ import { clock, day as dayWords, kitchenUnits } from '@/words/units'
 import { keepTrail, signedAs } from './access/trail'
 import { nowSeconds } from './environment'
 import { onFiles } from './file-work'
-import { database, inKitchen } from './kitchen'
+import { inKitchen } from './kitchen'
 import { FILES } from './limits'
+import { database } from './rooms'
 
 /** The use cases of the food-safety record. */
 

@@ -1,6 +1,7 @@
 import { cookShelf } from '@/db/cooks'
 import { fail, type Outcome, succeed } from '@/domain/problem/problem'
-import { database, inKitchen } from './kitchen'
+import { inKitchen } from './kitchen'
+import { database } from './rooms'
 
 /** Whether something is there to be shown: asked before a page begins, of its row and not of its document. */
 

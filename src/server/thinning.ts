@@ -1,7 +1,7 @@
 import { thinNext } from '@/db/thinning'
 import { databaseIsAway } from './availability'
-import { database } from './kitchen'
 import { log, problemOf } from './log'
+import { database } from './rooms'
 
 /** Looked at so often while nothing is due, and so soon again while there is more, ms. */
 const IDLE_MS = 3600_000

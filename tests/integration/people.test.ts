@@ -200,6 +200,23 @@ describe('belonging', () => {
     expect(left.map(({ role }) => role)).toEqual(['owner'])
   })
 
+  it('two kitchens of one name, opened at once, are two, each its own owner’s', async () => {
+    const { openAnother } = await ways()
+    const [one, other] = [await joined('owner'), await joined('owner')]
+    const name = `Twin ${unique()}`
+    const made = await Promise.all([one, other].map((each) => acting(each, () => openAnother({ name }))))
+    const slugs = made.map((each) => must(each).slug)
+    expect(new Set(slugs).size).toBe(2)
+    for (const [i, each] of [one, other].entries()) {
+      const kitchen = await openKitchen(db, slugs[i] as string)
+      const own = await db
+        .select()
+        .from(members)
+        .where(eq(members.kitchenId, kitchen?.kitchen.id ?? ''))
+      expect(own.map(({ personId }) => personId)).toEqual([each.id])
+    }
+  })
+
   it('a person who goes takes the sign-in along; what they did stays under their name', async () => {
     const { removeMe } = await ways()
     const { addEntries, beginCook } = await import('@/server/cooks')

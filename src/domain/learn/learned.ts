@@ -233,10 +233,10 @@ function pieceLearned(document: Pick<PlanDocument, 'roast' | 'program'>, things:
 export function mealWithLearned(meal: MealDocument, things: readonly LearnedThing[]): MealDocument {
   const used = new Map<string, LearnedPart>()
   const use = (part: LearnedPart) => used.set(`${part.of} ${part.name}`, part)
+  const settings = meal.roasts.flatMap((roast) => mainSetting({ ...roast, oven: PLAIN_OVEN }) ?? [])
+  const usual_c = settings.length === 0 ? undefined : settings.reduce((sum, each) => sum + each, 0) / settings.length
   const ovens = meal.kitchen.ovens.map((oven) => {
     let heats = oven
-    const hottest = meal.roasts.flatMap((roast) => mainSetting({ ...roast, oven: PLAIN_OVEN }) ?? [])
-    const usual_c = hottest.length === 0 ? undefined : hottest.reduce((sum, each) => sum + each, 0) / hottest.length
     for (const own of [ovenLearned(oven, oven.name, things, usual_c), ...waysLearned(oven, oven.name, things)])
       if (own) {
         use(own.used)

@@ -5,7 +5,7 @@ import type { Actor } from '@/domain/people/actor'
 import { environment } from '../environment'
 import { isOwnHost } from '../hosts'
 import { database } from '../rooms'
-import { DOOR, doorOf } from './door'
+import { DOOR, doorOf, isProxied } from './door'
 import { hashOf } from './secrets'
 import { personOf } from './sign-in'
 
@@ -33,18 +33,10 @@ export async function isOwned(): Promise<boolean> {
   world.pheasantClaimed ||= await isClaimed(database())
   return world.pheasantClaimed
 }
-/** A test that begins again with nobody. */
-export const forgetOwned = (): void => {
-  world.pheasantClaimed = false
-}
-
 /** Whether a request comes from the machine itself, by the door that only that has. */
 const fromTheMachine = (given: Headers): boolean =>
   environment().PHEASANT_OPEN === 'demo' ||
-  (doorOf(given) === DOOR.machine && environment().PHEASANT_PROXY === 'no' && isOwnHost(given.get('host')))
-
-/** Whether whoever sits at this request's machine is let in as they are. */
-export const standsOpen = async (given: Headers): Promise<boolean> => fromTheMachine(given) && !(await isOwned())
+  (doorOf(given) === DOOR.machine && !isProxied() && isOwnHost(given.get('host')))
 
 async function actorOf(given: Headers): Promise<Actor> {
   const person = await personOf(given)
@@ -52,7 +44,8 @@ async function actorOf(given: Headers): Promise<Actor> {
   const token = cookieOf(given, TABLET_COOKIE)
   const tablet = token && (await tabletByToken(database(), hashOf(token)))
   if (tablet) return { kind: 'tablet', id: tablet.id, name: tablet.name, kitchenId: tablet.kitchenId }
-  return (await standsOpen(given)) ? { kind: 'demo' } : { kind: 'nobody' }
+  // Whoever sits at the machine is let in as they are, until somebody owns it.
+  return fromTheMachine(given) && !(await isOwned()) ? { kind: 'demo' } : { kind: 'nobody' }
 }
 
 /** One request is asked for many things: who it is, is looked up once. */

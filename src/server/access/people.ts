@@ -16,7 +16,7 @@ import {
   takeInvitation,
   tellOfNews,
 } from '@/db/people'
-import { closeKitchen, ensureKitchen, type KitchenRow, type KitchenScope, listKitchens } from '@/db/repositories'
+import { addKitchen, closeKitchen, type KitchenRow, type KitchenScope, listKitchens } from '@/db/repositories'
 import { type Actor, whoOf } from '@/domain/people/actor'
 import { ROLES, type Role } from '@/domain/people/roles'
 import { parseWith } from '@/domain/problem/parse'
@@ -25,11 +25,12 @@ import { text } from '@/domain/schema/scalars'
 import { environment } from '../environment'
 import { inKitchen, withDatabase } from '../kitchen'
 import { database } from '../rooms'
-import { actorNow, isOwned, requestHeaders } from './actor'
+import { actorNow, requestHeaders } from './actor'
 import { addressOf } from './door'
 import { forgive, within } from './limiter'
 import { hashOf, newSecret, pinHashOf, sameHash } from './secrets'
 import { isTaken, makePerson, PASSWORD, signInFor, USERNAME, USERNAME_SHAPE } from './sign-in'
+import { keepTrail } from './trail'
 
 /** The use cases of who belongs to a kitchen: claiming, inviting, joining, roles, tablets, sessions. */
 
@@ -56,7 +57,7 @@ const personPart = z.strictObject({
 
 const from = async (): Promise<{ readonly given: Headers; readonly address: string }> => {
   const given = (await requestHeaders()) ?? new Headers()
-  return { given, address: addressOf(given, environment().PHEASANT_PROXY === 'yes') }
+  return { given, address: addressOf(given) }
 }
 
 /** What a way in opens, for its page. */
@@ -112,12 +113,14 @@ const slugOf = (name: string) =>
     .replace(/^-+|-+$/g, '')
     .slice(0, 40) || 'kitchen'
 
+/** A kitchen of a name: whoever else has one like it, each has an address of its own, also of two at once. */
 async function newKitchen(name: string): Promise<KitchenRow> {
-  const taken = new Set((await listKitchens(database(), true)).map(({ slug }) => slug))
+  const timeZone = environment().PHEASANT_TIME_ZONE
   const base = slugOf(name)
-  let slug = base
-  for (let i = 2; taken.has(slug); i++) slug = `${base}-${i}`
-  return ensureKitchen(database(), { slug, name, timeZone: environment().PHEASANT_TIME_ZONE })
+  for (let i = 1; ; i++) {
+    const made = await addKitchen(database(), { slug: i === 1 ? base : `${base}-${i}`, name, timeZone })
+    if (made) return made
+  }
 }
 
 const claiming = personPart.extend({ token: text(100), kitchen: text(60).trim().min(1).nullable().default(null) })
@@ -141,7 +144,6 @@ export const claim = (value: unknown): Promise<Outcome<Welcome>> =>
     const who = { id: made.id, name: asked.value.name }
     for (const kitchen of kitchens)
       await keepAudit(database(), who, { kitchenId: kitchen.id, what: 'claimed', about: '' })
-    await isOwned()
     return succeed({
       kitchen: (own ?? kitchens[0])?.slug ?? '',
       cookies: await signIn(given, asked.value.username, asked.value.password),
@@ -217,16 +219,16 @@ export const peopleOf = (slug: string) =>
       shelf.tablets(),
       shelf.trail(60),
     ])
-    return succeed({ kitchen: scope.kitchen, members, invitations, tablets, trail })
+    return succeed({ members, invitations, tablets, trail })
   })
 
 /** Who belongs to a kitchen, by name: for saying who is at the stove. */
-export const namesOf = (slug: string): Promise<Outcome<readonly Pick<MemberRow, 'personId' | 'name' | 'pin'>[]>> =>
+export const namesOf = (slug: string): Promise<Outcome<readonly Pick<MemberRow, 'personId' | 'name'>[]>> =>
   inKitchen(slug, 'read', async (scope) =>
     succeed(
       (await shelfOf(scope).members())
         .filter(({ role }) => role !== 'guest')
-        .map(({ personId, name, pin }) => ({ personId, name, pin })),
+        .map(({ personId, name }) => ({ personId, name })),
     ),
   )
 
@@ -292,7 +294,7 @@ export const askForPins = (slug: string, value: unknown): Promise<Outcome<{ kept
     const asked = parseWith(z.strictObject({ pins: z.boolean() }), value)
     if (!asked.ok) return asked
     await scope.setPins(asked.value.pins)
-    await shelfOf(scope).keep('pins', '', { on: asked.value.pins })
+    await keepTrail(scope, 'pins', '', { on: asked.value.pins })
     return succeed({ kept: true })
   })
 
@@ -397,7 +399,7 @@ export const giveUpKitchen = (slug: string, value: unknown): Promise<Outcome<{ r
     if (!asked.ok) return asked
     if (asked.value.name.trim() !== scope.kitchen.name)
       return fail({ code: 'malformed', path: ['name'], detail: `type its name to close it: ${scope.kitchen.name}` })
-    await shelfOf(scope).keep('closed', '')
+    await keepTrail(scope, 'closed', '')
     await closeKitchen(database(), scope.kitchen)
     return succeed({ removed: true })
   })

@@ -1,15 +1,11 @@
-import { cookShelf } from '@/db/cooks'
 import type { KitchenRow } from '@/db/repositories'
 import { type BoardItem, boardOf } from '@/domain/cook/board'
-import { cookTime } from '@/domain/cook/cook-document'
-import type { LivingCook } from '@/domain/cook/living-plan'
+import { type CookDocument, cookTime } from '@/domain/cook/cook-document'
+import { type Run, runOf } from '@/domain/cook/run'
 import { fail, type Outcome, succeed } from '@/domain/problem/problem'
 import { cookInKitchen } from '../cooks'
-import { nowPrecisely } from '../environment'
-import { livingCook } from '../living'
 import { type MealOnDesk, mealInKitchen } from '../meals'
 import { planInKitchen, type SavedPlan } from '../plans'
-import { database } from '../rooms'
 import { atAddress } from './addresses'
 
 /** What an address of a sheet or a board shows. */
@@ -19,7 +15,8 @@ export type SharedThing =
   | {
       readonly of: 'board'
       readonly kitchen: KitchenRow
-      readonly living: LivingCook
+      readonly document: CookDocument
+      readonly run: Run
       readonly items: readonly BoardItem[]
       readonly now_s: number
     }
@@ -30,21 +27,17 @@ export const sharedAt = (secret: string): Promise<Outcome<SharedThing>> =>
     const gone = fail({ code: 'not_found', path: ['address'], what: 'of that secret' })
     if (thing === null || of === 'calendar') return gone
     if (of === 'board') {
-      const row = await cookShelf(database(), kitchen).find(thing)
-      if (!row) return gone
-      const state = await cookInKitchen(kitchen.slug, thing, 0)
-      if (!state.ok) return state
-      const now_s = cookTime(row.document.clock, nowPrecisely())
+      const found = await cookInKitchen(kitchen.slug, thing, 0)
+      if (!found.ok) return found
+      const { document } = found.value.row
+      const entries = found.value.entries.map(({ entry }) => entry)
+      const now_s = cookTime(document.clock, found.value.now_s)
       return succeed({
         of: 'board',
         kitchen,
-        living: await livingCook(scope, row),
-        items: boardOf(
-          row.document,
-          state.value.entries.map(({ entry }) => entry),
-          state.value.readings,
-          now_s,
-        ),
+        document,
+        run: runOf(document, entries, now_s),
+        items: boardOf(document, entries, found.value.readings, now_s),
         now_s,
       })
     }

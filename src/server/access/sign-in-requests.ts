@@ -3,7 +3,6 @@ import { keepAudit, kitchensOfPerson, tellKitchensOf } from '@/db/people'
 import { parseWith } from '@/domain/problem/parse'
 import { fail, type Outcome, type Problem, succeed } from '@/domain/problem/problem'
 import { text } from '@/domain/schema/scalars'
-import { environment } from '../environment'
 import { withDatabase } from '../kitchen'
 import { database } from '../rooms'
 import { addressOf } from './door'
@@ -52,7 +51,7 @@ export const signInBy = (request: Request, value: unknown): Promise<SignInAnswer
   withDatabase(async (): Promise<SignInAnswer> => {
     const asked = parseWith(named, value)
     if (!asked.ok) return asked
-    const address = addressOf(request.headers, environment().PHEASANT_PROXY === 'yes')
+    const address = addressOf(request.headers)
     const name = asked.value.username.toLowerCase()
     for (const [rate, key] of [
       ['sign_in_name', name],
@@ -95,7 +94,7 @@ const passOn = (request: Request, body: unknown, what: string, refused: readonly
       return fail(...refused)
     }
     await tellKitchensOf(database(), person.id)
-    await trail(person, what, addressOf(request.headers, environment().PHEASANT_PROXY === 'yes'))
+    await trail(person, what, addressOf(request.headers))
     return succeed({ cookies: answer.headers.getSetCookie() })
   })
 

@@ -3,7 +3,6 @@ import { drizzleAdapter } from 'better-auth/adapters/drizzle'
 import { username } from 'better-auth/plugins/username'
 import { eq } from 'drizzle-orm'
 import { accounts, installation, people, sessions, verifications } from '@/db/people-schema'
-import { environment } from '../environment'
 import { database } from '../rooms'
 import { FROM_HEADER, isSecure } from './door'
 
@@ -75,7 +74,7 @@ export async function signInFor(given: Headers): Promise<Auth> {
     delete world.pheasantSignIn
   })
   const both = await world.pheasantSignIn
-  return isSecure(given, environment().PHEASANT_PROXY === 'yes') ? both.secure : both.plain
+  return isSecure(given) ? both.secure : both.plain
 }
 
 const COOKIE = /(?:^|;\s*)(?:__Secure-)?pheasant\.session_token=/

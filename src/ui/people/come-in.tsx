@@ -1,40 +1,35 @@
 'use client'
 import { useState } from 'react'
 import { PLAIN_UNITS } from '@/words/units'
-import { saidOf, send } from '../shell/client'
-import { leaveFor } from '../shell/leave-for'
-import { useHydrated } from '../shell/use-hydrated'
 import { Field, MAIN_BUTTON, Said } from './fields'
+import { useEntering } from './use-entering'
+
+/** Where whoever was let in goes on. */
+interface Let {
+  readonly kitchen: string
+}
+const toKitchen = ({ kitchen }: Let) => `/k/${kitchen}`
 
 const NAME_HINT = 'letters, digits, dot or dash'
 const PASSWORD_HINT = 'ten characters or more'
 
 /** Somebody who has a name and a password says them. */
 export function SignIn({ to }: { readonly to: string }) {
-  const ready = useHydrated()
+  const { enter, said, ready } = useEntering(PLAIN_UNITS)
   const [username, setUsername] = useState('')
   const [password, setPassword] = useState('')
-  const [said, setSaid] = useState<string | undefined>()
-  const [busy, setBusy] = useState(false)
-  const enter = async () => {
-    setBusy(true)
-    const done = await send('/api/auth/sign-in/username', 'POST', { username: username.trim(), password })
-    if (done.ok) return leaveFor(to)
-    setSaid(saidOf(done, PLAIN_UNITS))
-    setBusy(false)
-  }
   return (
     <form
       className="mt-6 space-y-5"
       onSubmit={(event) => {
         event.preventDefault()
-        void enter()
+        void enter('/api/auth/sign-in/username', 'POST', { username: username.trim(), password }, () => to)
       }}
     >
       <Field label="Sign-in name" value={username} onChange={setUsername} autoComplete="username" />
       <Field label="Password" type="password" value={password} onChange={setPassword} autoComplete="current-password" />
       <Said text={said} />
-      <button type="submit" className={MAIN_BUTTON} disabled={!ready || busy || username === '' || password === ''}>
+      <button type="submit" className={MAIN_BUTTON} disabled={!ready || username === '' || password === ''}>
         Sign in
       </button>
     </form>
@@ -51,32 +46,24 @@ export function NewPerson({
   readonly claims: boolean
   readonly action: string
 }) {
-  const ready = useHydrated()
+  const { enter, said, ready } = useEntering<Let>(PLAIN_UNITS)
   const [name, setName] = useState('')
   const [username, setUsername] = useState('')
   const [password, setPassword] = useState('')
   const [kitchen, setKitchen] = useState('')
-  const [said, setSaid] = useState<string | undefined>()
-  const [busy, setBusy] = useState(false)
-  const enter = async () => {
-    setBusy(true)
-    const done = await send<{ kitchen: string }>(claims ? '/api/claim' : '/api/join', 'POST', {
-      token,
-      name: name.trim(),
-      username: username.trim(),
-      password,
-      ...(claims && kitchen.trim() !== '' ? { kitchen: kitchen.trim() } : {}),
-    })
-    if (done.ok) return leaveFor(`/k/${done.value.kitchen}`)
-    setSaid(saidOf(done, PLAIN_UNITS))
-    setBusy(false)
+  const person = {
+    token,
+    name: name.trim(),
+    username: username.trim(),
+    password,
+    ...(claims && kitchen.trim() !== '' ? { kitchen: kitchen.trim() } : {}),
   }
   return (
     <form
       className="mt-6 space-y-5"
       onSubmit={(event) => {
         event.preventDefault()
-        void enter()
+        void enter(claims ? '/api/claim' : '/api/join', 'POST', person, toKitchen)
       }}
     >
       <Field label="Your name" hint="as the others know you" value={name} onChange={setName} autoComplete="name" />
@@ -109,7 +96,7 @@ export function NewPerson({
       <button
         type="submit"
         className={MAIN_BUTTON}
-        disabled={!ready || busy || name.trim() === '' || username.trim() === '' || password.length < 10}
+        disabled={!ready || name.trim() === '' || username.trim() === '' || password.length < 10}
       >
         {action}
       </button>
@@ -119,17 +106,16 @@ export function NewPerson({
 
 /** Who is signed in takes an invitation as they are. */
 export function JoinAsMe({ token, name }: { readonly token: string; readonly name: string }) {
-  const ready = useHydrated()
-  const [said, setSaid] = useState<string | undefined>()
-  const enter = async () => {
-    const done = await send<{ kitchen: string }>('/api/join', 'POST', { token })
-    if (done.ok) return leaveFor(`/k/${done.value.kitchen}`)
-    setSaid(saidOf(done, PLAIN_UNITS))
-  }
+  const { enter, said, ready } = useEntering<Let>(PLAIN_UNITS)
   return (
     <div className="mt-6 space-y-4">
       <Said text={said} />
-      <button type="button" className={MAIN_BUTTON} disabled={!ready} onClick={() => void enter()}>
+      <button
+        type="button"
+        className={MAIN_BUTTON}
+        disabled={!ready}
+        onClick={() => void enter('/api/join', 'POST', { token }, toKitchen)}
+      >
         Join as {name}
       </button>
     </div>
@@ -138,20 +124,14 @@ export function JoinAsMe({ token, name }: { readonly token: string; readonly nam
 
 /** A tablet that was scanned in says what it is called. */
 export function JoinTablet({ token }: { readonly token: string }) {
-  const ready = useHydrated()
+  const { enter, said, ready } = useEntering<Let>(PLAIN_UNITS)
   const [name, setName] = useState('Tablet by the stove')
-  const [said, setSaid] = useState<string | undefined>()
-  const enter = async () => {
-    const done = await send<{ kitchen: string }>('/api/tablets', 'POST', { token, name: name.trim() })
-    if (done.ok) return leaveFor(`/k/${done.value.kitchen}`)
-    setSaid(saidOf(done, PLAIN_UNITS))
-  }
   return (
     <form
       className="mt-6 space-y-5"
       onSubmit={(event) => {
         event.preventDefault()
-        void enter()
+        void enter('/api/tablets', 'POST', { token, name: name.trim() }, toKitchen)
       }}
     >
       <Field label="What is this tablet called?" value={name} onChange={setName} maxLength={40} />

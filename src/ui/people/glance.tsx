@@ -16,7 +16,6 @@ const NEXT = 6
 /** A board for whoever only watches: what is next, how each roast stands, when it is carried in. Nothing to tap. */
 export function Glance({
   kitchen,
-  title,
   document,
   run,
   items,
@@ -24,7 +23,6 @@ export function Glance({
   units,
 }: {
   readonly kitchen: string
-  readonly title: string
   readonly document: CookDocument
   readonly run: Run
   readonly items: readonly BoardItem[]
@@ -41,7 +39,7 @@ export function Glance({
   return (
     <main className="mx-auto max-w-4xl space-y-5 px-4 py-6 sm:px-6" data-testid="glance">
       <div className="flex flex-wrap items-baseline justify-between gap-x-6">
-        <h1 className="font-display text-3xl font-bold tracking-tight">{title}</h1>
+        <h1 className="font-display text-3xl font-bold tracking-tight">{document.title}</h1>
         <p className="text-lg text-soft">
           {kitchen}, {clock(now_s, units)}
         </p>

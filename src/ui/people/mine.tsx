@@ -7,6 +7,7 @@ import { saidOf, send } from '../shell/client'
 import { leaveFor } from '../shell/leave-for'
 import { useHydrated } from '../shell/use-hydrated'
 import { BUTTON, Field, LINK, Said, Section } from './fields'
+import { useEntering } from './use-entering'
 import { useWho } from './who'
 import { signOut } from './who-menu'
 
@@ -194,20 +195,9 @@ export function Kitchens({
   readonly name: string
   readonly units: Units
 }) {
-  const ready = useHydrated()
+  const { enter, said, ready } = useEntering<{ slug: string }>(units)
   const [more, setMore] = useState('')
   const [typed, setTyped] = useState('')
-  const [said, setSaid] = useState<string | undefined>()
-  const open = async () => {
-    const made = await send<{ slug: string }>('/api/kitchens', 'POST', { name: more.trim() })
-    if (made.ok) return leaveFor(`/k/${made.value.slug}`)
-    setSaid(saidOf(made, units))
-  }
-  const close = async () => {
-    const gone = await send(`/api/k/${slug}`, 'DELETE', { name: typed.trim() })
-    if (gone.ok) return leaveFor('/')
-    setSaid(saidOf(gone, units))
-  }
   return (
     <Section title="Kitchens" testId="kitchens">
       <Said text={said} />
@@ -216,7 +206,7 @@ export function Kitchens({
           className="space-y-3"
           onSubmit={(event) => {
             event.preventDefault()
-            void open()
+            void enter('/api/kitchens', 'POST', { name: more.trim() }, ({ slug: made }) => `/k/${made}`)
           }}
         >
           <Field label="Another kitchen" hint="its name" value={more} onChange={setMore} maxLength={60} />
@@ -228,7 +218,7 @@ export function Kitchens({
           className="space-y-3"
           onSubmit={(event) => {
             event.preventDefault()
-            void close()
+            void enter(`/api/k/${slug}`, 'DELETE', { name: typed.trim() }, () => '/')
           }}
         >
           <Field label="Give this one up" hint={`type ${name}`} value={typed} onChange={setTyped} maxLength={60} />

@@ -11,7 +11,7 @@ export interface WhoHere {
   readonly name: string
   readonly role: Role
   /** Who may stand at the stove, where many use one screen. */
-  readonly names: readonly { readonly personId: string; readonly name: string; readonly pin: boolean }[]
+  readonly names: readonly { readonly personId: string; readonly name: string }[]
   /** Whether each says a number of their own first. */
   readonly pins: boolean
   /** Where this installation is reached from the kitchen's network; undefined: from its own machine only. */

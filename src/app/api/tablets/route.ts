@@ -1,7 +1,6 @@
 import { TABLET_COOKIE } from '@/server/access/actor'
 import { isSecure } from '@/server/access/door'
 import { joinTablet } from '@/server/access/people'
-import { environment } from '@/server/environment'
 import { BODY } from '@/server/limits'
 import { welcomeAnswer } from '@/server/wire/answers'
 import { answer, bodyOf, refuse } from '../respond'
@@ -14,7 +13,7 @@ export async function POST(request: Request): Promise<Response> {
   const done = body.ok ? await joinTablet(body.value) : body
   if (!done.ok) return refuse(done.problems)
   const response = answer(welcomeAnswer, { kitchen: done.value.kitchen }, 201)
-  const secure = isSecure(request.headers, environment().PHEASANT_PROXY === 'yes') ? '; Secure' : ''
+  const secure = isSecure(request.headers) ? '; Secure' : ''
   response.headers.append(
     'set-cookie',
     `${TABLET_COOKIE}=${done.value.secret}; Path=/; Max-Age=${YEAR_S}; HttpOnly; SameSite=Lax${secure}`,

@@ -17,18 +17,8 @@ export default async function SharedPage({ params }: { params: Promise<{ secret:
   const { kitchen } = found.value
   const units = await unitsOf(kitchen)
   if (found.value.of === 'board') {
-    const { living, items, now_s } = found.value
-    return (
-      <Glance
-        kitchen={kitchen.name}
-        title={living.document.title}
-        document={living.document}
-        run={living.run}
-        items={items}
-        now_s={now_s}
-        units={units}
-      />
-    )
+    const { document, run, items, now_s } = found.value
+    return <Glance kitchen={kitchen.name} document={document} run={run} items={items} now_s={now_s} units={units} />
   }
   if (found.value.of === 'plan') {
     const { row, plan: planned, living } = found.value.plan
