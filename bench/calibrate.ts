@@ -74,7 +74,6 @@ function posteriorOf(evidence: readonly Evidence[], count: number, times: number
       evidence.map((row) => scaledBy(row, row.value)),
       count,
       times,
-      random,
     )
   }
   return theta

@@ -4,13 +4,14 @@ import { tmpdir } from 'node:os'
 import { join, resolve } from 'node:path'
 import { cookEnsemble, usualDoubt } from '@/core/estimate/ensemble'
 import { newSurroundings, setSurroundings } from '@/core/heat/environment'
-import { DEFAULT_SHELLS, RoastKernel } from '@/core/heat/kernel'
+import { RoastKernel } from '@/core/heat/kernel'
 import { DOMESTIC_OVEN } from '@/core/heat/oven'
 import { HEAT_PARAMETERS } from '@/core/heat/parameters'
 import { bodiesOf, type PieceBody } from '@/core/heat/piece'
 import { findSchool, programOf, type School } from '@/core/program/schools'
 import { type Cut, findCut } from '@/core/reference/cuts'
 import { cook } from '@/core/simulate/cook'
+import { RESOLUTION } from '@/core/simulate/stepper'
 import { arrivalAt } from '@/domain/accuracy/arrival'
 import { trueCook } from '@/stand-ins/truth/truth'
 
@@ -41,21 +42,23 @@ const roast = (dt_s: number, shells: number) =>
     resolution: { dt_s, shells },
   })
 
-const fine = roast(30 / 16, 60)
-const usual = roast(30, DEFAULT_SHELLS)
-const whole_ms = time(() => roast(30, DEFAULT_SHELLS), 300)
+const { dt_s: STEP_S, shells: SHELLS } = RESOLUTION.answer
+const fine = roast(STEP_S / 16, 60)
+const usual = roast(STEP_S, SHELLS)
+const whole_ms = time(() => roast(STEP_S, SHELLS), 300)
 console.log(
-  `a ${(usual.pull_s / 3600).toFixed(1)} h roast, ${DEFAULT_SHELLS} shells, 30 s steps: ${whole_ms.toFixed(2)} ms median (goal 1), time to pull off by ${Math.abs(usual.pull_s - fine.pull_s).toFixed(0)} s (goal 60) against steps 16 times finer`,
+  `a ${(usual.pull_s / 3600).toFixed(1)} h roast, ${SHELLS} shells, ${STEP_S} s steps: ${whole_ms.toFixed(2)} ms median (goal 0.6), time to pull off by ${Math.abs(usual.pull_s - fine.pull_s).toFixed(0)} s (goal 10) against steps 16 times finer`,
 )
 
 console.log('work and precision, time to the pull against steps 16 times finer on 60 shells:')
 for (const [dt_s, shells] of [
-  [120, 12],
-  [60, 14],
-  [30, DEFAULT_SHELLS],
-  [15, DEFAULT_SHELLS],
-  [15, 30],
-  [7.5, 40],
+  [480, 12],
+  [240, 12],
+  [180, 12],
+  [120, 16],
+  [90, 16],
+  [60, 20],
+  [30, 30],
 ] as const) {
   const off_s = Math.abs(roast(dt_s, shells).pull_s - fine.pull_s)
   console.log(
@@ -79,7 +82,7 @@ const ensemble_ms = time(
     }),
   15,
 )
-console.log(`ensemble of 256, two stages and a rest: ${ensemble_ms.toFixed(0)} ms on one thread (goal 250)`)
+console.log(`ensemble of 256, two stages and a rest: ${ensemble_ms.toFixed(0)} ms on one thread (goal 150)`)
 
 const STEPS = 400
 const around = newSurroundings()
@@ -89,7 +92,7 @@ around.wall_c = 115
 const kernel = new RoastKernel(body, HEAT_PARAMETERS, 5)
 const kernelRun = () => {
   kernel.reset(5)
-  for (let i = 0; i < STEPS; i++) kernel.step(30, around)
+  for (let i = 0; i < STEPS; i++) kernel.solve(30, around)
 }
 const heap = process.memoryUsage().heapUsed
 for (let i = 0; i < 200; i++) kernelRun()

@@ -37,7 +37,7 @@ static double roast(int steps) {
     if (yields == 0) yields = outside * exposure;
     double held = 1 / (1 + yields * short_way / (factor0 * K[n >> 1]));
     double conducts = conduction * exp(yield0 + held * (yield1 + held * yield2));
-    double kept = 1 - lost, shrunk = cbrt(kept), factor = factor0 * conducts * shrunk, per = kept / dt, half = factor / 2, step_per_kept = dt / kept;
+    double kept = 1 - lost, shrunk = cbrt(kept), factor = factor0 * conducts * shrunk, per = 1 / dt, half = factor / 2, step_per_kept = dt;
     double below = 0, carry = 0, right = 0;
     for (int i = 0; i < last; i++) {
       double c = mass[i] * per * S[i];

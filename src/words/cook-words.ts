@@ -61,6 +61,8 @@ export function oddWords(odd: OddReading, units: Units): string {
       return 'The curve is that of a probe far from the centre. Push it deeper, or aim again.'
     case 'door_open':
       return `The oven fell ${rise(odd.drop_k, units)}: the door is open, or was just now.`
+    case 'core_falling':
+      return `The core fell ${rise(odd.drop_k, units)} in ${odd.minutes} min where it should climb: is the oven on, and the probe in the middle?`
     case 'oven_falling':
       return `The oven is at ${temperature(odd.air_c, units)} and should be at ${temperature(odd.set_c, units)}: is it on, is the door shut?`
     case 'impossible':
@@ -206,7 +208,7 @@ export function peakWords({ peak_c, wanted_c, short, backIn }: PeakWatch, units:
   if (!short) return `Climbs to about ${temperature(peak_c.p50, units)} (${band}), as wanted.`
   return `It will fall short: about ${temperature(peak_c.p50, units)} (${band}) where ${temperature(wanted_c, units)} is wanted. ${
     backIn
-      ? `Back in for ${backIn.minutes} min it comes to ${temperature(backIn.peak_c, units)}.`
+      ? `Back in for about ${backIn.minutes} min, until it reads ${temperature(backIn.pull_c, units)}, it comes to ${temperature(backIn.peak_c, units)}.`
       : 'Back into a hotter oven, and read it there: minutes alone do not do it.'
   }`
 }

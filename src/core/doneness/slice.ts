@@ -34,14 +34,14 @@ export function sliceOf(kernel: RoastKernel, scale: DonenessScale, thickness_m: 
   const masses = new Map<string, number>(scale.degrees.map((degree) => [degree.id, 0]))
   let total = 0
   const profile: { share: number; hottest_c: number }[] = []
-  const middle_c = kernel.hottest[0] as number
+  const middle_c = kernel.water.hottest[0] as number
   let rimStarts = 1
   for (let i = kernel.shells - 1; i >= 0; i--) {
-    if ((kernel.hottest[i] as number) < middle_c + RIM_RISE_K) break
+    if ((kernel.water.hottest[i] as number) < middle_c + RIM_RISE_K) break
     rimStarts = i === 0 ? 0 : (kernel.outerShare[i - 1] as number)
   }
   for (let i = 0; i < kernel.shells; i++) {
-    const hottest = kernel.hottest[i] as number
+    const hottest = kernel.water.hottest[i] as number
     const mass = kernel.shellMass[i] as number
     const degree = degreeAt(scale, hottest)
     masses.set(degree, (masses.get(degree) ?? 0) + mass)

@@ -2,7 +2,7 @@ import { pullStageIndex } from '../program/stage'
 import { type Spread, spreadOf } from './ensemble'
 import { COURSE_STEP_S, cookMember, type EstimateSetup, tracksOf } from './member'
 import { blendedPull, fitsOf, pacedPull, pacesOf } from './pace'
-import { quantile, seededRandom, stratifiedNormals } from './random'
+import { normalQuantile, quantile, seededRandom, uncorrelatedNormals } from './random'
 import type { Reading } from './reading'
 import { smooth } from './smoother'
 import { type Drawn, depthOf, MIDDLE, NAMES, UNKNOWNS, type Unknown } from './unknowns'
@@ -63,9 +63,21 @@ const FINER_READINGS = 6
 /** Rounds of the smoother; each takes 1/ROUNDS of the evidence. */
 const ROUNDS = 2
 /** Doubt about the future that no reading can take away, as a share of the time still to go. Set on unlike truth models (`npm run validate`). */
-const FUTURE_DOUBT = 0.05
+const FUTURE_DOUBT = 0.04
 /** And as a share of the whole cook, fading over its last fifth. */
-const MODEL_DOUBT = 0.03
+const MODEL_DOUBT = 0.02
+
+/** A band with the middle of what is believed, where doubt about the future would move that. */
+function around(values: readonly number[], middles: readonly number[]): Spread {
+  const { p10, p50, p90 } = spreadOf(values)
+  return Number.isFinite(p50)
+    ? { p10, p50: Math.min(p90, Math.max(p10, spreadOf(middles).p50)), p90 }
+    : { p10, p50, p90 }
+}
+
+/** What the future may bring, as equal shares of a standard normal. */
+const AHEAD = Array.from({ length: 9 }, (_, i) => normalQuantile((i + 0.5) / 9))
+const NOTHING_AHEAD = [0]
 
 interface Wanted extends Reading {
   readonly index: number
@@ -104,11 +116,11 @@ const drawnOf =
 export function assimilate(setup: EstimateSetup): Posterior {
   if (setup.certain) return { theta: NAMES.map(() => new Float64Array(1)), members: 1, aside: [] }
   const { members, seed } = setup
-  const random = seededRandom(seed)
-  const theta = NAMES.map((name) => {
+  const drawn = uncorrelatedNormals(NAMES.length, members, seededRandom(seed))
+  const theta = NAMES.map((name, p) => {
     const spread = UNKNOWNS[name] * (name === 'thickness' && setup.measured ? 0.5 : 1)
     const middle = MIDDLE[name] ?? 0
-    return stratifiedNormals(members, random).map((value) => middle + value * spread)
+    return (drawn[p] as Float64Array).map((value) => middle + value * spread)
   })
   let wanted = thinned(setup.readings, setup.now_s)
   const aside: number[] = []
@@ -134,7 +146,6 @@ export function assimilate(setup: EstimateSetup): Posterior {
       kept.map((k, row) => (wanted[k]?.value_c as number) / (errors[row] as number)),
       members,
       ROUNDS,
-      random,
     )
     wanted = kept.map((k) => wanted[k] as Wanted)
   }
@@ -173,18 +184,22 @@ export function foresee(setup: EstimateSetup, posterior: Posterior, most = poste
   const tracks = tracksOf(wanted)
   const paces = pacesOf(usable, setup.pull_c.length, setup.now_s)
   const fits = setup.certain ? [] : fitsOf(setup, usable)
-  // A pull by the clock comes when the clock says; nothing is to be foreseen.
-  const byClock = endsByClock(setup)
+  // A pull by the clock comes when the clock says; nothing is to be foreseen. One by what has become of the meat is no
+  // reading that a line could be drawn to.
+  const until = endOf(setup)
+  const byClock = until === 'time' || until === 'clock'
+  const byReading = until === 'pull' || until === 'core'
   // Members that were moved to readings have taken their own coarseness into account with them.
   const whole = count === posterior.members
   const anchor =
     setup.certain || byClock
       ? NO_ANCHOR
-      : anchorOf(setup, whole ? (wanted.length < FINER_READINGS ? count : ANCHOR_MEMBERS) : 0)
+      : anchorOf(setup, whole ? (wanted.length < FINER_READINGS ? count : ANCHOR_MEMBERS) : 0, posterior)
   const finer = anchor.share / (1 + wanted.length / FINER_READINGS)
-  const future = setup.certain ? new Float64Array(1) : stratifiedNormals(count, seededRandom(setup.seed + 1))
+  const future = setup.certain || byClock ? NOTHING_AHEAD : AHEAD
   const pulls: number[] = []
   const carves: number[] = []
+  const middles = { pull: [] as number[], carve: [] as number[] }
   const peaks: number[] = []
   const points: { pull: number[]; peak: number[] }[] = []
   const courses: (readonly number[])[] = []
@@ -201,17 +216,22 @@ export function foresee(setup: EstimateSetup, posterior: Posterior, most = poste
     const decides = decidingOf(run.pullCore_c, setup.pull_c)
     const pace = paces[decides]
     const probe = member.probes[decides]
-    const paced = pace && probe && !byClock ? pacedPull(run.pull_s, probe, pace, setup.now_s) : run.pull_s
+    const paced = pace && probe && byReading ? pacedPull(run.pull_s, probe, pace, setup.now_s) : run.pull_s
     const fitted = fits[decides]
-    const blended = fitted === undefined || byClock ? paced : blendedPull(paced, fitted, run.pull_s, setup.now_s)
+    const blended = fitted === undefined || !byReading ? paced : blendedPull(paced, fitted, run.pull_s, setup.now_s)
     const ahead = Math.max(left, blended - setup.now_s)
     const whole = Math.max(blended, setup.now_s)
     const doubt = FUTURE_DOUBT * ahead + MODEL_DOUBT * whole * Math.min(1, ahead / (0.2 * Math.max(1, whole)))
-    const pull = byClock
-      ? run.pull_s
-      : Math.max(setup.now_s, blended + finer * Math.max(0, blended - setup.now_s) + doubt * (future[m] as number))
-    pulls.push(pull)
-    carves.push(Math.max(setup.now_s, pull + run.carve_s - run.pull_s))
+    // The future is drawn for no member: each stands for all of it, so that chance moves nothing.
+    const middle = byClock ? run.pull_s : Math.max(setup.now_s, blended + finer * Math.max(0, blended - setup.now_s))
+    const after = run.carve_s - run.pull_s
+    middles.pull.push(middle)
+    middles.carve.push(Math.max(setup.now_s, middle + after))
+    for (const ahead_z of future) {
+      const pull = byClock ? middle : Math.max(setup.now_s, middle + doubt * ahead_z)
+      pulls.push(pull)
+      carves.push(Math.max(setup.now_s, pull + after))
+    }
     peaks.push(anchored(Math.min(...run.peak_c), anchor.peak_k))
     if (member.safe) safe++
     run.pullCore_c.forEach((value, i) => {
@@ -220,11 +240,11 @@ export function foresee(setup: EstimateSetup, posterior: Posterior, most = poste
       points[i].peak.push(anchored(run.peak_c[i] as number, anchor.peak_k))
     })
   }
-  const arriving = pulls.length / count
+  const arriving = peaks.length / count
   const some = arriving > 0.5
   return {
-    pull_s: spreadOf(some ? pulls : []),
-    carve_s: spreadOf(some ? carves : []),
+    pull_s: around(some ? pulls : [], middles.pull),
+    carve_s: around(some ? carves : [], middles.carve),
     peak_c: spreadOf(some ? peaks : []),
     points: points.map(({ pull, peak }) => ({ pull_c: spreadOf(pull).p50, peak_c: spreadOf(peak).p50 })),
     arriving,
@@ -257,10 +277,7 @@ function decidingOf(core_c: readonly number[], pull_c: readonly number[]): numbe
 }
 
 const NOTHING_DRAWN: Drawn = () => 0
-const endsByClock = ({ program }: EstimateSetup): boolean => {
-  const until = program.stages[pullStageIndex(program)]?.until.kind
-  return until === 'time' || until === 'clock'
-}
+const endOf = ({ program }: EstimateSetup) => program.stages[pullStageIndex(program)]?.until.kind
 
 /** Near the boiling point nothing climbs farther, °C. */
 const NEAR_BOILING_C = 94
@@ -276,36 +293,43 @@ const ANCHOR_MEMBERS = 48
  * members are cooked coarsely, to be many, and half of them being slower does not put the middle one at what was
  * told. Until something is read, a board says what its plan said.
  *
- * Its rise is anchored too, and stays so: how wet a surface was says nothing of how much farther the core climbs.
+ * Its rise is anchored too, and stays so: how wet a surface was says nothing of how much farther the core climbs. What
+ * a belief has learned of size, start and oven does, and is left in.
  *
  * @param members to find that middle with; 0: only what coarseness makes
+ * @param posterior what is believed now, whose rise is anchored
  */
-function anchorOf(setup: EstimateSetup, members: number): { readonly share: number; readonly peak_k: number } {
+function anchorOf(
+  setup: EstimateSetup,
+  members: number,
+  posterior: Posterior,
+): { readonly share: number; readonly peak_k: number } {
   const told = { ...setup, now_s: 0, readings: [], changes: [], air: undefined }
   const fine = cookMember({ ...told, certain: true }, NOTHING_DRAWN, [], [], true).run
   if (fine.outcome !== 'reached') return NO_ANCHOR
-  const prior =
-    members > 0
-      ? assimilate({ ...told, members })
-      : { theta: NAMES.map(() => new Float64Array(1)), members: 1, aside: [] }
+  const prior = assimilate(members > 0 ? { ...told, members } : { ...told, certain: true })
   const pulls: number[] = []
-  const peaks: number[] = []
   for (let m = 0; m < prior.members; m++) {
     const { run } = cookMember(told, drawnOf(prior.theta, m), [], [], true)
-    if (run.outcome !== 'reached') continue
-    pulls.push(run.pull_s)
-    peaks.push(Math.min(...run.peak_c))
+    if (run.outcome === 'reached') pulls.push(run.pull_s)
   }
   if (pulls.length <= prior.members / 2) return NO_ANCHOR
   const middle_s = spreadOf(pulls).p50
-  return {
-    share: middle_s > 0 ? fine.pull_s / middle_s - 1 : 0,
-    peak_k: Math.min(...fine.peak_c) - spreadOf(peaks).p50,
+  const share = middle_s > 0 ? fine.pull_s / middle_s - 1 : 0
+  const stride = Math.max(1, Math.floor(posterior.members / ANCHOR_MEMBERS))
+  const peaks: number[] = []
+  for (let m = 0; m < posterior.members; m += stride) {
+    const own = drawnOf(posterior.theta, m)
+    const { run } = cookMember(told, (name) => (SIZE_AND_HEAT.has(name) ? 0 : own(name)), [], [], true)
+    if (run.outcome === 'reached') peaks.push(Math.min(...run.peak_c))
   }
+  return { share, peak_k: peaks.length === 0 ? 0 : Math.min(...fine.peak_c) - spreadOf(peaks).p50 }
 }
+/** What a belief learns of these says how far a core will climb. */
+const SIZE_AND_HEAT: ReadonlySet<Unknown> = new Set(['thickness', 'start_k', 'oven_k'])
 
 /** By how much less a belief's members climb in the rest than the roast as told, K, however they are pulled. */
-export const riseAnchor = (setup: EstimateSetup): number => anchorOf(setup, ANCHOR_MEMBERS).peak_k
+export const riseAnchor = (setup: EstimateSetup, posterior: Posterior): number => anchorOf(setup, 0, posterior).peak_k
 
 /** The belief of a cook by its readings so far, and what it says of the rest. Same set-up, same answer. */
 export const estimate = (setup: EstimateSetup): Estimate => foresee(setup, assimilate(setup))

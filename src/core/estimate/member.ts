@@ -104,6 +104,7 @@ export function cookMember(
   const next = tracks.map(() => 0)
   const last_s = readings.at(-1)?.time_s ?? 0
   const course: number[] = []
+  let coreBefore_c = setup.startCore_c ?? start_c
   const probes: ({ time_s: number[]; value_c: number[] } | undefined)[] = bodies.map(() => undefined)
   // The one shown is last, so of two sittings in a body the present one stays.
   for (const { body } of tracks.toReversed()) probes[body] = { time_s: [], value_c: [] }
@@ -136,8 +137,13 @@ export function cookMember(
       }
     })
     if (!whole) return to_s >= last_s
+    const core_c = stepper.kernels[shown]?.core_c ?? Number.NaN
     if (stepper.stage.role === 'cook')
-      while (course.length * COURSE_STEP_S <= to_s) course.push(stepper.kernels[shown]?.core_c ?? Number.NaN)
+      while (course.length * COURSE_STEP_S <= to_s) {
+        const part = to_s > from_s ? (course.length * COURSE_STEP_S - from_s) / (to_s - from_s) : 1
+        course.push(coreBefore_c + Math.min(1, Math.max(0, part)) * (core_c - coreBefore_c))
+      }
+    coreBefore_c = core_c
     return false
   }
   const run = cook(

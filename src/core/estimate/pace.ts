@@ -20,7 +20,7 @@ function probeAt({ time_s, value_c }: ProbeCourse, at_s: number): number | undef
 }
 
 /** Early on the pace says little of the end, for the curve still bends; near the end it says nearly all. */
-const TRUSTED = { from: 0.5, over: 0.2 } as const
+const TRUSTED = { from: 0.3, over: 0.3 } as const
 const PACE = { least: 0.55, most: 1.8, doubt: 0.15 } as const
 
 /** How the readings of one body go: their level now, and when they were read, s. */
@@ -67,8 +67,11 @@ export function pacedPull(pull_s: number, probe: ProbeCourse, { level, times }: 
   if (!line || here === undefined) return pull_s
   const wanted = here + level.value_c - line.value_c
   const { time_s, value_c } = probe
-  let i = 1
+  // From now on, or back from now: what was out, or in a dead oven, has read the same before.
+  let i = time_s.findIndex((each) => each >= now_s)
+  if (i < 0) return pull_s
   while (i < time_s.length && (time_s[i] as number) <= pull_s && (value_c[i] as number) < wanted) i++
+  while (i > 1 && (value_c[i - 1] as number) > wanted) i--
   if (i >= time_s.length || i < 2) return pull_s
   const low = value_c[i - 1] as number
   const high = value_c[i] as number
@@ -87,6 +90,8 @@ export function pacedPull(pull_s: number, probe: ProbeCourse, { level, times }: 
   return now_s + late * left + (1 - late) * Math.max(0, pull_s - now_s)
 }
 
+/** After a change the core bends the other way for so long, and a line through it says nothing, s. */
+const SETTLES_S = 1.8 * LEVEL_SPAN_S
 /** From this share of the cook on the fit counts, fully so much later, and then by this weight. */
 const FITTED = { from: 0.55, over: 0.2, weight: 0.5 } as const
 
@@ -108,7 +113,7 @@ export function blendedPull(paced_s: number, fitted_s: number, pull_s: number, n
 /** When each body's readings come to its pull by their own curve, s; undefined where something changed lately or is still to change. */
 export function fitsOf(setup: FitSetup, readings: readonly Reading[]): (number | undefined)[] {
   const { now_s, pull_c, changes = [] } = setup
-  if (changes.some(({ time_s }) => time_s > now_s - LEVEL_SPAN_S)) return pull_c.map(() => undefined)
+  if (changes.some(({ time_s }) => time_s > now_s - SETTLES_S)) return pull_c.map(() => undefined)
   return pull_c.map((wanted_c, body) => {
     const recent = recentIn(body, readings, now_s)
     const last = recent.at(-1)

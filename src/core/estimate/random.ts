@@ -60,6 +60,36 @@ export function stratifiedNormals(count: number, random: () => number): Float64A
 }
 
 /**
+ * Columns of `count` standard normal values that go with one another no more than chance in the long run: a Latin
+ * hypercube whose columns are made orthogonal, each to those before it (Gram–Schmidt).
+ * @example uncorrelatedNormals(2, 8, seededRandom(1)).length // 2
+ */
+export function uncorrelatedNormals(columns: number, count: number, random: () => number): Float64Array[] {
+  const found: Float64Array[] = []
+  for (let c = 0; c < columns; c++) {
+    const half = stratifiedNormals(count >> 1, random)
+    const column = new Float64Array(count)
+    half.forEach((value, i) => {
+      column[2 * i] = value
+      column[2 * i + 1] = -value
+    })
+    const mean = column.reduce((sum, value) => sum + value, 0) / count
+    for (let i = 0; i < count; i++) (column[i] as number) -= mean
+    // With fewer values than columns nothing is left of them.
+    if (count > 2 * columns)
+      for (const other of found) {
+        let along = 0
+        for (let i = 0; i < count; i++) along += ((column[i] as number) * (other[i] as number)) / count
+        for (let i = 0; i < count; i++) (column[i] as number) -= along * (other[i] as number)
+      }
+    const spread = Math.sqrt(column.reduce((sum, value) => sum + value * value, 0) / count) || 1
+    for (let i = 0; i < count; i++) (column[i] as number) /= spread
+    found.push(column)
+  }
+  return found
+}
+
+/**
  * The value below which a share of the sorted values lies, linear between them.
  * @example quantile([1, 2, 3, 4, 5], 0.5) // 3
  */

@@ -1,5 +1,3 @@
-import { stratifiedNormals } from './random'
-
 /** Solves A X = B for symmetric positive A by Cholesky's method; B has `columns` columns. In place on copies. */
 function solveSymmetric(a: Float64Array, b: Float64Array, size: number, columns: number): Float64Array {
   const l = Float64Array.from(a)
@@ -28,16 +26,21 @@ function solveSymmetric(a: Float64Array, b: Float64Array, size: number, columns:
 /**
  * One round of the ensemble smoother with multiple data assimilation: members are moved towards the readings by
  *
- *   θ ← θ + C_θd (C_dd + α R)⁻¹ (d + √α ε − d(θ))
+ *   θ ← θ + C_θd (C_dd + α R)⁻¹ (d − d̄ − ½ (d(θ) − d̄))
+ *
+ * No noise is drawn: the mean goes all the way, what members differ by half of it. The mean is as theory has it, the
+ * spread as theory has it where a round says little, and wider where it says much, which is as it should be: it is the
+ * model that is surest there and may be wrong.
  *
  * | symbol | argument | meaning |
  * |---|---|---|
  * | θ | theta | unknowns, one array of members each; moved in place |
- * | d(θ) | predictions | what each member says each reading is, row by reading |
+ * | d(θ), d̄ | predictions | what each member says each reading is, row by reading; their mean |
  * | d | readings | what was read |
  * | α R | noise | variance of one reading's error, already times the number of rounds |
  *
- * @see A. A. Emerick and A. C. Reynolds, Computers & Geosciences 55 (2013) 3–15 (from memory).
+ * @see A. A. Emerick and A. C. Reynolds, Computers & Geosciences 55 (2013) 3–15, for the rounds; P. Sakov and P. R. Oke,
+ * Tellus A 60 (2008) 361–371, for doing without noise (both from memory).
  */
 export function smooth(
   theta: readonly Float64Array[],
@@ -45,7 +48,6 @@ export function smooth(
   readings: readonly number[],
   members: number,
   noise: number,
-  random: () => number,
 ): void {
   const size = readings.length
   const mean = new Float64Array(size)
@@ -66,12 +68,12 @@ export function smooth(
       cdd[j * size + i] = cdd[i * size + j] as number
     }
   const innovation = new Float64Array(size * members)
-  for (let k = 0; k < size; k++) {
-    const jitter = stratifiedNormals(members, random)
+  for (let k = 0; k < size; k++)
     for (let m = 0; m < members; m++)
       innovation[k * members + m] =
-        (readings[k] as number) + Math.sqrt(noise) * (jitter[m] as number) - (predictions[k * members + m] as number)
-  }
+        (readings[k] as number) -
+        (mean[k] as number) -
+        ((predictions[k * members + m] as number) - (mean[k] as number)) / 2
   const weights = solveSymmetric(cdd, innovation, size, members)
   for (const column of theta) {
     let average = 0

@@ -14,7 +14,7 @@ export const UNKNOWNS = {
   oven_k: 8,
   wetness: 0.7,
   contact: 0.3,
-  conduct: 0.1,
+  conduct: 0.18,
   shape: 0.45,
   drying: 1,
   second: 0.2,

@@ -1,5 +1,5 @@
-import type { Surroundings } from './kernel'
 import type { HeatParameters } from './parameters'
+import type { Surroundings } from './surroundings'
 import { type EvaporationTable, evaporationTableOf, STANDARD_PRESSURE_PA, ZERO_C_IN_K } from './vapour'
 
 /** What surrounds the meat during a stage. */
@@ -11,11 +11,16 @@ export type OvenKind = 'still' | 'fan'
 
 /**
  * Contact coefficients outside the oven, W/m²K. A lidded fire draws like a weak fan; a stirred
- * bath is limited by the bag; a pan touches one face at a time, so a third of its contact
- * coefficient of about 250 is spread over the whole surface.
+ * bath is limited by the bag; a pan touches one face at a time, about a quarter of the surface, and gives it some 90
+ * through fat and a growing crust: a browning of ten minutes costs some 2 % of the weight and saves a quarter of an hour in the oven.
  * @see Common practice of food-engineering handbooks, ranges from the project brief; from memory.
  */
-const CONTACT = { fire: 14, pan: 85, bath: 180, cabinet: 9, fridge: 7 } as const
+const CONTACT = { fire: 14, pan: 22, bath: 180, cabinet: 9, fridge: 7 } as const
+
+/** A pan: what touches it, what of its coefficient moves vapour (the faces that do not, in warm air), and how little of it the rest sees. */
+const PAN_TOUCHES = 0.25
+const PAN_AIRY = 0.4
+const PAN_SEEN = 0.15
 
 /** How a cover changes the surface: share of contact and of radiation that remains, and of evaporation. */
 interface Covered {
@@ -97,7 +102,9 @@ export function setSurroundings(
         ? parameters.counter_w_per_m2k
         : CONTACT[kind]
   into.convection_w_per_m2k = contact * covered.contact
-  into.emissivity = kind === 'bath' ? 0 : parameters.emissivity * covered.radiation * (kind === 'pan' ? 0.5 : 1)
+  into.airy = kind === 'pan' ? PAN_AIRY : 1
+  into.touches = kind === 'pan' ? PAN_TOUCHES : 1
+  into.emissivity = kind === 'bath' ? 0 : parameters.emissivity * covered.radiation * (kind === 'pan' ? PAN_SEEN : 1)
   into.browning = 1
   into.evaporation = kind === 'bath' ? 0 : covered.evaporation
   const vapour_pa = kind === 'cabinet' ? CABINET_PA : kind === 'fridge' ? FRIDGE_PA : parameters.room_vapour_pa
@@ -112,6 +119,8 @@ export const newSurroundings = (): Surroundings => ({
   air_c: 20,
   wall_c: 20,
   convection_w_per_m2k: 10,
+  airy: 1,
+  touches: 1,
   emissivity: 0.9,
   evaporation: 1,
   browning: 1,

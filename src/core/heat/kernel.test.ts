@@ -141,7 +141,7 @@ describe('balances', () => {
     let inside = 0
     let initial = 0
     for (let i = 0; i < kernel.shells; i++) {
-      inside += (1 - kernel.lost) * (kernel.shellMass[i] as number) * (kernel.enthalpy[i] as number)
+      inside += (kernel.water.left[i] as number) * (kernel.enthalpy[i] as number)
       initial += (kernel.shellMass[i] as number) * start
     }
     const gained = kernel.absorbed_j - kernel.carried_j

@@ -4,26 +4,12 @@ import type { EnthalpyTable } from './enthalpy'
 import { enthalpyAt } from './enthalpy'
 import type { HeatParameters } from './parameters'
 import { conductionAt, type EquivalentBall } from './shape'
-import { EVAPORATION_LOWEST_C, EVAPORATION_PER_KELVIN, type EvaporationTable, ZERO_C_IN_K } from './vapour'
+import type { Surroundings } from './surroundings'
+import { EVAPORATION_LOWEST_C, EVAPORATION_PER_KELVIN, ZERO_C_IN_K } from './vapour'
+import { MeatWater } from './water'
 
-/** What the surface of one body meets during one step. */
-export interface Surroundings {
-  /** Air, liquid or pan that gives heat by contact, °C. */
-  air_c: number
-  /** Walls that give heat by radiation, °C. */
-  wall_c: number
-  /** Contact coefficient, W/m²K. */
-  convection_w_per_m2k: number
-  /** Effective emissivity towards the walls, 0–1. */
-  emissivity: number
-  /** Factor on the wetness of the surface: 1 bare, near 0 wrapped or bagged. */
-  evaporation: number
-  /** Factor on browning: fat and sugar on the surface. */
-  browning: number
-  /** Vapour in the air. */
-  vapour: EvaporationTable
-}
-
+/** What lies on a pan boils under its crust, °C: there the front is half as far from that as the mean one. */
+const BOILS_C = 100
 /** In anything cooler nothing browns or dries out, °C. */
 const DRIES_FROM_C = 75
 
@@ -47,6 +33,10 @@ const LEWIS = 1 / (950 * 0.92)
 /** Stefan–Boltzmann constant, W/m²K⁴. */
 const STEFAN_BOLTZMANN = 5.670374e-8
 export const DEFAULT_SHELLS = 20
+/** No meat takes so much for a kelvin but where its water freezes or boils, J/kg·K. */
+const CORNER_J_PER_KG_K = 15_000
+/** Numbers of a state beside those of its shells. */
+const SCALARS = 12
 
 /**
  * One body heated through its surface: the numerical heart.
@@ -60,7 +50,8 @@ export const DEFAULT_SHELLS = 20
  * straight line in the front temperature T_f, and the surface balance is then one monotone
  * equation, solved by Newton's method.
  *
- * The piece shrinks evenly as water leaves it: surface, conductances and mass follow the mass left.
+ * Water leaves the layers that cannot hold it: what evaporates comes from them, some of the rest drips, and what is
+ * left of them stores less heat. Surface and conductances follow the mass left.
  *
  * Nothing is allocated after construction. Everything public is readable state; units in names.
  */
@@ -71,10 +62,10 @@ export class RoastKernel {
   readonly enthalpy: Float64Array
   /** Temperature of each shell, °C. */
   readonly temperature: Float64Array
-  /** The hottest each shell has been, °C. */
-  readonly hottest: Float64Array
-  /** Mass of each shell, kg. */
+  /** Raw mass of each shell, kg. */
   readonly shellMass: Float64Array
+  /** What water each shell has left, how hot it has been, and what dripped. */
+  readonly water: MeatWater
   /** Outer radius of each shell as a share of the whole, 0–1. */
   readonly outerShare: Float64Array
   /** Surface, m². */
@@ -91,7 +82,7 @@ export class RoastKernel {
   evaporated_kg = 0
   /** Heat taken into the meat so far, J. */
   absorbed_j = 0
-  /** Share of the raw mass that has left as vapour: the piece shrinks with it. */
+  /** Share of the raw mass that has left as vapour: the piece shrinks with it, and with what drips. */
   lost = 0
   /** Enthalpy that left with it, J: absorbed − carried is what the meat has gained. */
   carried_j = 0
@@ -116,12 +107,8 @@ export class RoastKernel {
   private readonly faceGeometry: Float64Array
   private readonly upper: Float64Array
   private readonly across: Float64Array
-  /** One over each shell's mass, 1/kg. */
-  private readonly perMass: Float64Array
   private readonly right: Float64Array
-  private readonly savedEnthalpy: Float64Array
-  private readonly savedHottest: Float64Array
-  private readonly savedScalars = new Float64Array(13)
+  private readonly saved: Float64Array
   private readonly surfaceGeometry: number
   private readonly coreWeight: number
   private readonly exposure: number
@@ -146,7 +133,6 @@ export class RoastKernel {
     this.area_m2 = (ball.shape * volume) / ball.radius_m
     this.enthalpy = new Float64Array(shells)
     this.temperature = new Float64Array(shells)
-    this.hottest = new Float64Array(shells)
     this.shellMass = new Float64Array(shells)
     this.outerShare = new Float64Array(shells)
     this.conductivity = new Float64Array(shells)
@@ -154,10 +140,8 @@ export class RoastKernel {
     this.faceGeometry = new Float64Array(shells)
     this.upper = new Float64Array(shells)
     this.across = new Float64Array(shells)
-    this.perMass = new Float64Array(shells)
     this.right = new Float64Array(shells)
-    this.savedEnthalpy = new Float64Array(shells)
-    this.savedHottest = new Float64Array(shells)
+    this.saved = new Float64Array(shells + SCALARS + 1)
 
     const g = ball.shape
     const faces = Array.from({ length: shells + 1 }, (_, i) => 1 - (1 - i / shells) ** 1.4)
@@ -168,7 +152,6 @@ export class RoastKernel {
       const share = outer ** g - inner ** g
       this.shellMass[i] = body.mass_kg * share
       this.outerShare[i] = outer
-      this.perMass[i] = 1 / (body.mass_kg * share)
       squares[i] = ((g / (g + 2)) * (outer ** (g + 2) - inner ** (g + 2))) / share
     }
     for (let i = 0; i < shells - 1; i++) {
@@ -178,6 +161,7 @@ export class RoastKernel {
     }
     this.surfaceGeometry = this.area_m2 / (((1 - (squares[shells - 1] as number)) / 2) * ball.radius_m)
     this.coreWeight = (squares[0] as number) / ((squares[1] as number) - (squares[0] as number))
+    this.water = new MeatWater(this.shellMass)
     this.reset(start_c)
   }
 
@@ -186,7 +170,7 @@ export class RoastKernel {
     this.enthalpy.fill(enthalpyAt(this.table, start_c))
     for (let i = 0; i < this.shells; i++) this.readTemperature(i)
     this.temperature.fill(start_c)
-    this.hottest.fill(start_c)
+    this.water.reset(this.temperature)
     this.front_c = start_c
     this.surface_c = start_c
     this.crust_m = 0
@@ -211,9 +195,9 @@ export class RoastKernel {
       const share = (inner * inner + outer * outer) / 2
       this.enthalpy[i] = enthalpyAt(this.table, core_c + share * (outside_c - core_c))
       this.readTemperature(i)
-      this.hottest[i] = this.temperature[i] as number
       inner = outer
     }
+    this.water.reset(this.temperature)
   }
 
   /** Temperature at the thermal centre, °C, from a parabola through the two innermost shells. */
@@ -241,51 +225,94 @@ export class RoastKernel {
     let sum = 0
     let mass = 0
     for (let i = 0; i < this.shells; i++) {
-      sum += (this.temperature[i] as number) * (this.shellMass[i] as number)
-      mass += this.shellMass[i] as number
+      sum += (this.temperature[i] as number) * (this.water.left[i] as number)
+      mass += this.water.left[i] as number
     }
     return sum / mass
   }
 
   /** Remembers the present state, for {@link restore}. */
   save(): void {
-    this.savedEnthalpy.set(this.enthalpy)
-    this.savedHottest.set(this.hottest)
-    const s = this.savedScalars
-    s[0] = this.front_c
-    s[1] = this.surface_c
-    s[2] = this.crust_m
-    s[3] = this.evaporated_kg
-    s[4] = this.absorbed_j
-    s[5] = this.drawn_w
-    s[6] = this.browning_s
-    s[7] = this.lost
-    s[8] = this.carried_j
-    s[9] = this.tender_s
-    s[10] = this.dried_s
-    s[11] = this.yields_w_per_m2k
-    s[12] = this.given_kg_per_s
+    const { shells, saved } = this
+    this.keep(saved)
+    saved[shells + SCALARS] = this.carried_j
+    this.water.save()
   }
 
   /** Goes back to the state last saved. */
   restore(): void {
-    this.enthalpy.set(this.savedEnthalpy)
-    this.hottest.set(this.savedHottest)
-    for (let i = 0; i < this.shells; i++) this.readTemperature(i)
-    const s = this.savedScalars
-    this.front_c = s[0] as number
-    this.surface_c = s[1] as number
-    this.crust_m = s[2] as number
-    this.evaporated_kg = s[3] as number
-    this.absorbed_j = s[4] as number
-    this.drawn_w = s[5] as number
-    this.browning_s = s[6] as number
-    this.lost = s[7] as number
-    this.carried_j = s[8] as number
-    this.tender_s = s[9] as number
-    this.dried_s = s[10] as number
-    this.yields_w_per_m2k = s[11] as number
-    this.given_kg_per_s = s[12] as number
+    const { shells, saved } = this
+    this.goBack(saved)
+    this.carried_j = saved[shells + SCALARS] as number
+    this.water.restore()
+  }
+
+  /** How many numbers {@link solve} changes. */
+  get stateSize(): number {
+    return this.shells + SCALARS
+  }
+
+  /** Writes what {@link solve} changes into a buffer of {@link stateSize} or more. */
+  keep(into: Float64Array): void {
+    into.set(this.enthalpy)
+    let s = this.shells
+    into[s++] = this.front_c
+    into[s++] = this.surface_c
+    into[s++] = this.crust_m
+    into[s++] = this.evaporated_kg
+    into[s++] = this.absorbed_j
+    into[s++] = this.drawn_w
+    into[s++] = this.browning_s
+    into[s++] = this.lost
+    into[s++] = this.tender_s
+    into[s++] = this.dried_s
+    into[s++] = this.yields_w_per_m2k
+    into[s] = this.given_kg_per_s
+  }
+
+  /** Takes back what was kept. */
+  goBack(from: Float64Array): void {
+    for (let i = 0; i < this.shells; i++) {
+      this.enthalpy[i] = from[i] as number
+      this.readTemperature(i)
+    }
+    let s = this.shells
+    this.front_c = from[s++] as number
+    this.surface_c = from[s++] as number
+    this.crust_m = from[s++] as number
+    this.evaporated_kg = from[s++] as number
+    this.absorbed_j = from[s++] as number
+    this.drawn_w = from[s++] as number
+    this.browning_s = from[s++] as number
+    this.lost = from[s++] as number
+    this.tender_s = from[s++] as number
+    this.dried_s = from[s++] as number
+    this.yields_w_per_m2k = from[s++] as number
+    this.given_kg_per_s = from[s] as number
+  }
+
+  /**
+   * Having come here in two halves, and to `whole` in one step: backward Euler's error is as the step, so twice the
+   * one less the other is right to its square (Richardson).
+   */
+  extrapolate(whole: Float64Array): void {
+    for (let i = 0; i < this.shells; i++) {
+      // Where it freezes or boils the curve has a corner, and nothing is to be extrapolated.
+      if ((this.slope[i] as number) > CORNER_J_PER_KG_K) continue
+      this.enthalpy[i] = 2 * (this.enthalpy[i] as number) - (whole[i] as number)
+      this.readTemperature(i)
+    }
+    let s = this.shells
+    this.front_c = 2 * this.front_c - (whole[s++] as number)
+    this.surface_c = 2 * this.surface_c - (whole[s++] as number)
+    this.crust_m = Math.max(0.5 * this.crust_m, 2 * this.crust_m - (whole[s++] as number))
+    this.evaporated_kg = 2 * this.evaporated_kg - (whole[s++] as number)
+    this.absorbed_j = 2 * this.absorbed_j - (whole[s++] as number)
+    this.drawn_w = 2 * this.drawn_w - (whole[s++] as number)
+    this.browning_s = 2 * this.browning_s - (whole[s++] as number)
+    this.lost = 2 * this.lost - (whole[s++] as number)
+    this.tender_s = 2 * this.tender_s - (whole[s++] as number)
+    this.dried_s = 2 * this.dried_s - (whole[s] as number)
   }
 
   private readTemperature(i: number): void {
@@ -303,13 +330,20 @@ export class RoastKernel {
   }
 
   /**
-   * Moves the body on by one time step.
-   * @param dt_s step, s; 30 s is accurate to about half a minute in a three-hour roast
+   * Moves the body on by one time step, backward Euler.
+   * @param dt_s step, s; 30 s is accurate to about half a minute in a three-hour roast; see {@link extrapolate}
    * @param around what the surface meets
    */
   step(dt_s: number, around: Surroundings): void {
-    const { shells, temperature, slope, conductivity, faceGeometry, upper, across, right, shellMass, enthalpy } = this
-    const { parameters, hottest, perMass } = this
+    this.solve(dt_s, around)
+    this.giveWater(dt_s)
+  }
+
+  /** A step of heat alone: what evaporates is counted, and leaves the layers it comes from with {@link giveWater}. */
+  solve(dt_s: number, around: Surroundings): void {
+    const { shells, temperature, slope, conductivity, faceGeometry, upper, across, right, enthalpy } = this
+    const massLeft = this.water.left
+    const { parameters } = this
     const { perJoule, temperature: tableTemperature, conductivity: tableConductivity, heat: tableHeat } = this.table
     const top = this.table.rows - 1.000001
     const last = shells - 1
@@ -321,20 +355,19 @@ export class RoastKernel {
     const effective_c = (around.convection_w_per_m2k * around.air_c + radiation * around.wall_c) / outside
 
     // Elimination outward. Unknown: temperature at the end of the step, linearised about now.
-    const kept = 1 - this.lost
+    const kept = 1 - this.lost - this.water.dripped
     const shrunk = Math.cbrt(kept)
     const yields = this.yields_w_per_m2k || outside * this.exposure
     const middleConduction = parameters.conductivity_factor * (conductivity[shells >> 1] as number)
     const biot = (yields * this.ball.short_m) / middleConduction
     const factor = parameters.conductivity_factor * conductionAt(this.ball, biot) * shrunk
-    const perStep = kept / dt_s
+    const perStep = 1 / dt_s
     const half = factor / 2
-    const stepPerKept = dt_s / kept
     let below = 0
     let carry = 0
     let carryRight = 0
     for (let i = 0; i < last; i++) {
-      const capacity = (shellMass[i] as number) * perStep * (slope[i] as number)
+      const capacity = (massLeft[i] as number) * perStep * (slope[i] as number)
       const k1 = conductivity[i] as number
       const k2 = conductivity[i + 1] as number
       const above = half * (k1 + k2) * (faceGeometry[i] as number)
@@ -347,7 +380,7 @@ export class RoastKernel {
       below = above
     }
     const toFront = factor * (conductivity[last] as number) * this.surfaceGeometry
-    const capacity = (shellMass[last] as number) * perStep * (slope[last] as number)
+    const capacity = (massLeft[last] as number) * perStep * (slope[last] as number)
     const pivot = 1 / (capacity + below + toFront - below * carry)
     const alpha = (capacity * (temperature[last] as number) + below * carryRight) * pivot
     const beta = toFront * pivot
@@ -358,7 +391,7 @@ export class RoastKernel {
     // Out of the heat juices come back to the surface.
     const wetness =
       effective_c > DRIES_FROM_C ? this.wetness * Math.exp(-this.dried_s / parameters.dries_s) : this.restingWetness
-    const conductance = around.convection_w_per_m2k * LEWIS
+    const conductance = around.convection_w_per_m2k * around.airy * LEWIS
     const transfer =
       (exposed * wetness * around.evaporation * Math.max(0, 1 - this.lost / parameters.free_water)) /
       (1 / conductance + this.crust_m / parameters.crust_diffusivity_m2_per_s)
@@ -399,7 +432,7 @@ export class RoastKernel {
         inner_c = (right[i - 1] as number) + (upper[i - 1] as number) * outer_c
         outflow = (across[i - 1] as number) * (outer_c - inner_c)
       }
-      const held = (enthalpy[i] as number) + (inflow - outflow) * stepPerKept * (perMass[i] as number)
+      const held = (enthalpy[i] as number) + ((inflow - outflow) * dt_s) / (massLeft[i] as number)
       enthalpy[i] = held
       // readTemperature written out: the call costs a third of the step.
       let x = held * perJoule
@@ -412,7 +445,6 @@ export class RoastKernel {
       temperature[i] = t
       slope[i] = tableHeat[row] as number
       conductivity[i] = tableConductivity[row] as number
-      if (t > (hottest[i] as number)) hottest[i] = t
       inflow = outflow
       outer_c = inner_c
     }
@@ -426,22 +458,29 @@ export class RoastKernel {
     const evaporated = (evaporation_w / (2_501_000 - 2381 * front)) * dt_s
     this.evaporated_kg += evaporated
     this.given_kg_per_s = evaporated / dt_s
-    if (evaporated > 0) {
-      const part = evaporated / this.mass_kg
-      let heat_j = 0
-      for (let i = 0; i < shells; i++) heat_j += (shellMass[i] as number) * (enthalpy[i] as number)
-      this.carried_j += heat_j * part
-      this.lost += part
-    }
+    this.lost += Math.max(0, evaporated) / this.mass_kg
     if (evaporated > 0) {
       this.crust_m += (evaporated * (1 - parameters.replenished)) / (exposed * this.waterPerVolume)
     }
     if (effective_c > DRIES_FROM_C) {
       this.dried_s += dt_s * around.evaporation
       const dry = dryShare(around.evaporation) * around.browning
-      if (dry > 0) this.browning_s += dt_s * dry * browningRate(patchTemperature(front, effective_c, outside))
+      if (dry > 0) {
+        const under_c = around.touches < 1 ? (front + BOILS_C) / 2 : front
+        this.browning_s += dt_s * dry * browningRate(patchTemperature(under_c, effective_c, outside / around.touches))
+      }
     }
     const core_c = this.core_c
     if (core_c > TENDER_FROM_C) this.tender_s += dt_s * tenderRate(core_c)
+  }
+
+  /** Layers are as light in a step as in its middle, by what they gave in the last one: {@link giveWater} says what they did. */
+  foretellWater(dt_s: number): void {
+    this.water.foretell(dt_s)
+  }
+
+  /** What has evaporated leaves its layers, and some of what they cannot hold drips. @param dt_s in which it did, s */
+  giveWater(dt_s: number): void {
+    this.carried_j += this.water.give(dt_s, this.temperature, this.enthalpy, this.lost)
   }
 }

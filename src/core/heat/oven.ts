@@ -99,4 +99,23 @@ export class OvenState {
     }
     this.wall_c += -Math.expm1(-dt_s / WALL_LAG_S) * (this.air_c - this.wall_c)
   }
+
+  /** Writes air, walls and clock into a buffer of three. */
+  keep(into: Float64Array): void {
+    into[0] = this.air_c
+    into[1] = this.wall_c
+    into[2] = this.clock_s
+  }
+
+  goBack(from: Float64Array): void {
+    this.air_c = from[0] as number
+    this.wall_c = from[1] as number
+    this.clock_s = from[2] as number
+  }
+
+  /** Having come here in two halves, and to `whole` in one step: as the kernel does. */
+  extrapolate(whole: Float64Array): void {
+    this.air_c = 2 * this.air_c - (whole[0] as number)
+    this.wall_c = 2 * this.wall_c - (whole[1] as number)
+  }
 }

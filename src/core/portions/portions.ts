@@ -9,6 +9,8 @@ export interface Yield {
   readonly carved_kg: number
   /** Water gone as vapour and juice, share of the raw weight. */
   readonly lost: number
+  /** Juices in the tin, kg. */
+  readonly juices_kg: number
   /** Heads it feeds at the usual helping. */
   readonly heads: number
 }
@@ -22,24 +24,14 @@ export const platesOf = ({ heads }: Pick<Yield, 'heads'>): number => Math.max(1,
 /** Left on the board and the bone at carving, as a share of the meat (common practice). */
 const CARVING_LOSS = 0.06
 
-/**
- * Juice that meat cannot hold once it has been this hot, as a share of its weight:
- * 0.31/(1 + 30 exp(−0.17 (T − 52))), of which evaporation has already taken its part.
- * @see The sigmoid of water-holding capacity used by R. G. M. van der Sman, Meat Science 76 (2007), coefficients from memory.
- */
-const squeezedShare = (hottest_c: number) => 0.31 / (1 + 30 * Math.exp(-0.17 * (hottest_c - 52)))
-/** The part of the squeezed juice that finds its way out as drip. The rest is kept in the slice. */
-const DRIP_SHARE = 0.35
-
 /** Weight left and helpings of a cooked piece. */
 export function yieldOf(cut: Cut, mass_kg: number, run: CookRun): Yield {
   let lost = 0
   let meat = 0
+  let juices = 0
   for (const kernel of run.kernels) {
-    let squeezed = 0
-    for (let i = 0; i < kernel.shells; i++)
-      squeezed += (kernel.shellMass[i] as number) * squeezedShare(kernel.hottest[i] as number)
-    lost += kernel.lost * kernel.mass_kg + DRIP_SHARE * squeezed
+    lost += (kernel.lost + kernel.water.dripped) * kernel.mass_kg
+    juices += kernel.water.dripped * kernel.mass_kg
     meat += kernel.mass_kg
   }
   const lostShare = lost / meat
@@ -49,6 +41,7 @@ export function yieldOf(cut: Cut, mass_kg: number, run: CookRun): Yield {
     cooked_kg,
     carved_kg: cooked_kg * edible * (1 - CARVING_LOSS),
     lost: lostShare,
+    juices_kg: (juices / meat) * mass_kg,
     heads: mass_kg / cut.perHead_kg,
   }
 }

@@ -120,7 +120,8 @@ export function cook(setup: CookSetup, watcher?: Watcher): CookRun {
       while (stepper.time_s < end - 1e-6 && !enough) {
         const from = stepper.time_s
         const step = stepper.stepTo(from < still_s - 1e-6 ? Math.min(end, still_s) : end)
-        const near = gap < NEAR_END || until.kind === 'colour' || until.kind === 'tender'
+        // Known to be in still, its gap says nothing: the step ends where that does.
+        const near = Number.isFinite(gap) && (gap < NEAR_END || until.kind === 'colour' || until.kind === 'tender')
         if (near) stepper.save()
         stepper.advance(step)
         const after = near ? stepper.lacking() : Number.POSITIVE_INFINITY

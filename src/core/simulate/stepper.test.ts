@@ -39,6 +39,20 @@ describe('the one stepper', () => {
       expect(Math.abs(cook(setup(steadyProgram(160, 20), { resolution })).pull_s / one.pull_s - 1)).toBeLessThan(0.03)
   })
 
+  it('is right to the square of its step, and water that leaves is the weight that is lost', () => {
+    const pull = (dt_s: number) => cook(setup(steadyProgram(160, 20), { resolution: { dt_s, shells: 16 } }))
+    const fine = pull(4)
+    expect(Math.abs(pull(120).pull_s - fine.pull_s)).toBeLessThan(10)
+    expect(Math.abs(pull(120).pull_s - fine.pull_s)).toBeLessThan(Math.abs(pull(480).pull_s - fine.pull_s))
+    const [kernel] = fine.kernels
+    const left = must(kernel).water.left.reduce((sum, kg) => sum + kg, 0)
+    expect(left / must(kernel).mass_kg + must(kernel).lost + must(kernel).water.dripped).toBeCloseTo(1, 3)
+    // The outside cannot hold its water, the middle can.
+    const kept = (i: number) => (must(kernel).water.left[i] as number) / (must(kernel).shellMass[i] as number)
+    expect(kept(0)).toBeGreaterThan(0.94)
+    expect(kept(15)).toBeLessThan(0.8)
+  })
+
   it('goes back to what it saved, meat and oven alike, and takes the same way again', () => {
     const stepper = new RoastStepper(setup(steadyProgram(160, 20)))
     stepper.begin(must(steadyProgram(160, 20).stages[0]))
@@ -161,7 +175,7 @@ describe('the one stepper', () => {
     })
     expect(run.outcome).toBe('watched')
     expect(run.pulled).toBe(false)
-    expect(seen.at(-1)).toBe(1200)
+    expect(seen.at(-1)).toBe(seen.find((time_s) => time_s >= 1200))
     expect(new Set(seen).size).toBe(seen.length)
   })
 
@@ -172,7 +186,7 @@ describe('the one stepper', () => {
     }
     const run = cook(setup({ school: 'own', stages: [stage] }))
     expect(run.outcome).toBe('reached')
-    expect(run.kernels[0]?.browning_s).toBeGreaterThan(119.9)
+    expect(run.kernels[0]?.browning_s).toBeGreaterThan(119.5)
     expect(run.kernels[0]?.browning_s).toBeLessThan(130)
   })
 

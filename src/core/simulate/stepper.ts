@@ -16,9 +16,9 @@ export interface Resolution {
 }
 /** One answer shown to a cook; one member of a plan's ensemble; one member of an estimate, run three times a round. */
 export const RESOLUTION = {
-  answer: { dt_s: 30, shells: 20 },
-  member: { dt_s: 60, shells: 14 },
-  estimate: { dt_s: 120, shells: 12 },
+  answer: { dt_s: 90, shells: 16 },
+  member: { dt_s: 180, shells: 12 },
+  estimate: { dt_s: 240, shells: 12 },
 } as const satisfies Readonly<Record<string, Resolution>>
 
 /** Something done in mid-cook that the program did not foresee; holds until the next stage begins. */
@@ -84,6 +84,8 @@ const TENDED_S = 12 * 3600
 /** Above this there is no ice left, °C, and the longest step while there is, s. */
 const THAWED_C = 1
 const FROZEN_STEP_S = 10
+/** A step shorter than this is taken as it is, s. */
+const WHOLE_S = 2
 /** Steps shorter than this move nothing, s. */
 const INSTANT_S = 1e-6
 
@@ -140,9 +142,12 @@ export class RoastStepper {
   private contact = 0
   private emissivity = 0
   private evaporation = 0
-  private savedAir = 0
-  private savedWall = 0
-  private savedClock = 0
+  private readonly savedOven = new Float64Array(3)
+  /** Before a step, and after it whole. */
+  private readonly before: readonly Float64Array[]
+  private readonly whole: readonly Float64Array[]
+  private readonly beforeOven = new Float64Array(3)
+  private readonly wholeOven = new Float64Array(3)
   private frozen: boolean
 
   constructor(private readonly setup: CookSetup) {
@@ -151,6 +156,9 @@ export class RoastStepper {
     this.kernels = setup.bodies.map((body) => new RoastKernel(body, setup.parameters, setup.start_c, shells))
     if (setup.startCore_c !== undefined)
       for (const kernel of this.kernels) kernel.resetFrom(setup.startCore_c, setup.start_c)
+    const buffers = () => this.kernels.map((kernel) => new Float64Array(kernel.stateSize))
+    this.before = buffers()
+    this.whole = buffers()
     this.points = setup.bodies.map(({ point }) => point)
     this.frozen = Math.min(setup.start_c, setup.startCore_c ?? setup.start_c) < THAWED_C
     this.stuffing = this.points.indexOf('stuffing')
@@ -257,8 +265,49 @@ export class RoastStepper {
     return Math.max(INSTANT_S, Math.min(this.longest_s(), end_s - this.time_s, next - this.time_s))
   }
 
-  /** Moves everything on by a step, s, without the clock: {@link settle} moves that, {@link restore} takes it back. */
+  /**
+   * Moves everything on by a step, s, without the clock: {@link settle} moves that, {@link restore} takes it back.
+   *
+   * Meat and oven together are moved once whole and once in two halves, and what these differ by is taken off again:
+   * a third of the work goes there, and a step may be eight times as long for the same error.
+   */
   advance(step_s: number): void {
+    const { kernels, before, whole, ovenState, beforeOven, wholeOven } = this
+    this.steps++
+    if (step_s < WHOLE_S) {
+      this.once(step_s)
+      for (let i = 0; i < kernels.length; i++) (kernels[i] as RoastKernel).giveWater(step_s)
+      return
+    }
+    for (let i = 0; i < kernels.length; i++) {
+      const kernel = kernels[i] as RoastKernel
+      kernel.foretellWater(step_s)
+      kernel.keep(before[i] as Float64Array)
+    }
+    ovenState.keep(beforeOven)
+    this.once(step_s)
+    for (let i = 0; i < kernels.length; i++) {
+      const kernel = kernels[i] as RoastKernel
+      kernel.keep(whole[i] as Float64Array)
+      kernel.goBack(before[i] as Float64Array)
+    }
+    ovenState.keep(wholeOven)
+    ovenState.goBack(beforeOven)
+    this.once(step_s / 2)
+    this.once(step_s / 2)
+    for (let i = 0; i < kernels.length; i++) {
+      const kernel = kernels[i] as RoastKernel
+      kernel.extrapolate(whole[i] as Float64Array)
+      kernel.giveWater(step_s)
+    }
+    if (!this.isOven || this.away) return
+    ovenState.extrapolate(wholeOven)
+    this.around.air_c = ovenState.air_c
+    this.around.wall_c = ovenState.wall_c
+  }
+
+  /** Backward Euler over a step, s. */
+  private once(step_s: number): void {
     const { around, kernels, points, setup, stuffing } = this
     if (this.isOven && !this.away) this.heat(step_s)
     else if (this.away) {
@@ -279,7 +328,7 @@ export class RoastStepper {
       around.convection_w_per_m2k = this.contact * share * (shield?.contact ?? 1)
       around.emissivity = this.emissivity * share * (shield?.radiation ?? 1)
       around.evaporation = this.evaporation * (shield?.evaporation ?? 1)
-      ;(kernels[i] as RoastKernel).step(step_s, around)
+      ;(kernels[i] as RoastKernel).solve(step_s, around)
     }
     if (stuffing >= 0) {
       // The cavity's walls are the inner sides of breast and thigh, which nothing heats but the meat.
@@ -289,10 +338,9 @@ export class RoastStepper {
       around.emissivity = 0
       around.evaporation = 0
       around.air_c = wall
-      ;(kernels[stuffing] as RoastKernel).step(step_s, around)
+      ;(kernels[stuffing] as RoastKernel).solve(step_s, around)
       around.air_c = air
     }
-    this.steps++
   }
 
   /** What the meat gives off makes its oven moist. */
@@ -332,17 +380,13 @@ export class RoastStepper {
   /** Remembers meat and oven, for {@link restore}. */
   save(): void {
     for (const kernel of this.kernels) kernel.save()
-    this.savedAir = this.ovenState.air_c
-    this.savedWall = this.ovenState.wall_c
-    this.savedClock = this.ovenState.clock_s
+    this.ovenState.keep(this.savedOven)
   }
 
   /** Goes back to what was last saved. */
   restore(): void {
     for (const kernel of this.kernels) kernel.restore()
-    this.ovenState.air_c = this.savedAir
-    this.ovenState.wall_c = this.savedWall
-    this.ovenState.clock_s = this.savedClock
+    this.ovenState.goBack(this.savedOven)
   }
 
   /** How far the stage's condition is from being met, in its own unit: ≤ 0 when it is; Infinity where only time ends it. */

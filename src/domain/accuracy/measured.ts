@@ -10,15 +10,17 @@ export interface PromisesKept {
   readonly within5: number
   readonly within10: number
   readonly within20: number
-  /** Core at its highest within 2 K of the wanted. */
+  /** Core at its highest within 2 K of the wanted, of a bird from 72 to 80 °C; of those that are wanted so and not tender. */
   readonly asWanted: number
   /** Within ten minutes and as wanted. */
   readonly both: number
+  /** Roasts wanted tender that were, and how many there were; null where none was. */
+  readonly tender?: readonly [number, number] | null
   /** Minutes late on average. */
   readonly late_min: number
   /** Neither pale nor burnt. */
   readonly coloured: number
-  /** Pork whose middle was not held as long as the published table asks. */
+  /** Pork and birds whose least heated point was not held as long as the published table asks. */
   readonly unsafe: number
   /** How often the cook was asked to do something, on average. */
   readonly calls: number

@@ -1,4 +1,6 @@
 import { describe, expect, it } from 'vitest'
+import { planDocument } from '../roast/roast-document'
+import { cookFromPlan } from './begin'
 import { boardOf, jumpsOf, nextActions, sameOven, sameTable } from './board'
 import { type CookEntry, cookDocument, cookEntry, cookTime, type ProbeReading } from './cook-document'
 import { arrivalText } from './entry/arrival'
@@ -35,6 +37,24 @@ const probe = (from: number, to: number, value: (minute: number) => number, chan
     value_c: value(from + i),
   }))
 const assigned = [entry('in', 10), entry('assign', 11, { device: 'd', channel: 0, point: 'core' })]
+const turkey = cookDocument.parse({
+  ...document,
+  items: [
+    {
+      ...document.items[0],
+      roast: { cut: 'turkey', mass_kg: 5 },
+      program: { school: 'steady', set_c: 165 },
+      serve_c: 74,
+      pull_c: 70,
+      points: ['breast', 'thigh'],
+    },
+  ],
+})
+const probedBird = [
+  entry('in', 10),
+  entry('assign', 11, { device: 'd', channel: 0, point: 'breast' }),
+  entry('assign', 11, { device: 'd', channel: 1, point: 'thigh' }),
+]
 const rib = (entries: CookEntry[], readings: ProbeReading[], minute: number) =>
   boardOf(document, entries, readings, T0 + minute * 60)[0]
 
@@ -66,7 +86,7 @@ describe('what is next', () => {
     const next = (...entries: CookEntry[]) =>
       nextActions(runOf(document, entries, now_s), boardOf(document, entries, [], now_s), now_s)[0]
     expect(next(entry('in', 10))).toMatchObject({ kind: 'step', step: { step: { item: 'pork', kind: 'put_in' } } })
-    const text = arrivalText({ p10: now_s - 120, p50: now_s - 60, p90: now_s + 60 })
+    const text = arrivalText(0, { p10: now_s - 120, p50: now_s - 60, p90: now_s + 60 })
     expect(next(entry('in', 5), entry('in', 10, { item: 'pork' }), entry('arrival', 19, { text }))).toMatchObject({
       step: { step: { item: 'rib', kind: 'pull' }, at_s: now_s - 60, window: { to_s: now_s + 60 } },
     })
@@ -176,31 +196,13 @@ describe('changing ovens', () => {
 })
 
 describe('a bird of which one part is done', () => {
-  const turkey = cookDocument.parse({
-    ...document,
-    items: [
-      {
-        ...document.items[0],
-        roast: { cut: 'turkey', mass_kg: 5 },
-        program: { school: 'steady', set_c: 165 },
-        serve_c: 74,
-        pull_c: 70,
-        points: ['breast', 'thigh'],
-      },
-    ],
-  })
-  const entries = [
-    entry('in', 10),
-    entry('assign', 11, { device: 'd', channel: 0, point: 'breast' }),
-    entry('assign', 11, { device: 'd', channel: 1, point: 'thigh' }),
-  ]
   const climb = (minute: number, to: number) => 5 + ((to - 5) * Math.max(0, minute - 25)) / 135
   const at = (breast_c: number, thigh_c: number) => {
     const readings = [
       ...probe(12, 160, (minute) => climb(minute, breast_c)),
       ...probe(12, 160, (minute) => climb(minute, thigh_c), 1),
     ].sort((a, b) => a.at_s - b.at_s)
-    const [board] = boardOf(turkey, entries, readings, T0 + 160 * 60)
+    const [board] = boardOf(turkey, probedBird, readings, T0 + 160 * 60)
     return board && forecastOf(board, T0 + 160 * 60)?.split
   }
 
@@ -257,6 +259,92 @@ describe('odd readings are named, not averaged in', () => {
         [air],
       ),
     ).toEqual(['door_open'])
+  })
+
+  it('a core that falls in a hot oven is said, and not one that was out, nor in an oven that is off by its plan', () => {
+    const codes = (readings: ProbeReading[], more: CookEntry[] = []) =>
+      rib([...assigned, ...more], readings, 90)?.odd.map(({ code }) => code)
+    const falling = probe(12, 91, (m) => (m < 70 ? 5 + m * 0.6 : 47 - (m - 70) * 0.1))
+    expect(codes(falling)).toEqual(['core_falling'])
+    expect(codes(probe(12, 91, (m) => (m < 70 ? 5 + m * 0.6 : 47)))).toEqual([])
+    expect(codes(falling, [entry('out', 75), entry('in', 80)])).toEqual([])
+    expect(codes(falling, [entry('oven', 70, { value_c: 20 })])).toEqual([])
+  })
+
+  it('sparse readings of the air tell a cold oven as well', () => {
+    const air = entry('assign', 11, { device: 'd', channel: 1, point: 'air' })
+    const readings = [
+      ...probe(12, 91, (m) => 5 + m * 0.5),
+      ...probe(12, 91, (m) => (m < 70 ? 140 : 90), 1).filter((_, i) => i % 2 === 0),
+    ].sort((a, b) => a.at_s - b.at_s)
+    expect(rib([...assigned, air], readings, 90)?.odd.map(({ code }) => code)).toEqual(['oven_falling'])
+  })
+
+  it('a fire that goes out under it is said as an oven is, and a pan is judged by no air', () => {
+    const begin = (school: string) => {
+      const plan = planDocument.parse({
+        roast: { cut: 'beef-tenderloin', mass_kg: 1.8 },
+        program: { school },
+        target: { serve_c: 55 },
+        promise: iso(300),
+      })
+      const begun = cookFromPlan(plan, T0 - 86_400, 1)
+      if (!begun.ok) throw new Error('no plan')
+      const step = begun.value.steps.find(({ kind }) => kind === 'put_in')
+      const more = { item: begun.value.items[0]?.id ?? null }
+      const entries = [
+        entry('in', 10, { ...more, of: step?.id ?? null }),
+        entry('assign', 11, { ...more, device: 'd', channel: 1, point: 'air' }),
+      ]
+      const [board] = boardOf(
+        begun.value,
+        entries,
+        probe(12, 60, () => 60, 1),
+        T0 + 60 * 60,
+      )
+      return { where: step?.stage?.environment.kind, odd: board?.odd.map(({ code }) => code) }
+    }
+    expect(begin('two-zone-fire')).toEqual({ where: 'fire', odd: ['oven_falling'] })
+    expect(begin('pan-first')).toEqual({ where: 'pan', odd: [] })
+  })
+
+  it('what never gets there as it is is not told to be pulled, and nothing is late for ever: until something is done', () => {
+    const stuck = entry('arrival', 60, { text: 'never' })
+    const at = (entries: CookEntry[], minute: number) => {
+      const boards = boardOf(document, entries, [], T0 + minute * 60)
+      const run = runOf(document, entries, T0 + minute * 60)
+      const own = nextActions(run, boards, T0 + minute * 60).flatMap((each) =>
+        each.kind === 'step' && each.step.step.item === 'rib' ? [each.step.step.kind] : [],
+      )
+      return { board: boards[0], kinds: own, plate_s: run.items.find(({ id }) => id === 'rib')?.plate_s ?? 0 }
+    }
+    const before = at(assigned, 200)
+    expect(before.kinds).toContain('pull')
+    const now = at([...assigned, stuck], 200)
+    expect(now.board?.never).toBe(true)
+    expect(now.kinds).toEqual([])
+    expect(now.plate_s).toBeGreaterThan(T0 + 260 * 60)
+    const mended = at([...assigned, stuck, entry('oven', 100, { value_c: 160 })], 200)
+    expect(mended.board?.never).toBe(false)
+    expect(mended.kinds).toContain('pull')
+    expect(arrivalText(0, { p10: 1, p50: Number.NaN, p90: 3 })).toBe('never')
+    expect(arrivalText(0, { p10: 1, p50: 2, p90: Number.NaN })).toBe('never')
+  })
+
+  it('a bird read by hand where its probes are dead is read at each point by itself', () => {
+    const entries = [
+      ...probedBird,
+      entry('reading', 100, { value_c: 62, point: 'breast' }),
+      entry('reading', 100, { value_c: 72, point: 'thigh' }),
+    ]
+    const probes = [...probe(12, 60, (m) => m * 0.6), ...probe(12, 60, (m) => m * 0.75, 1)]
+    const [board] = boardOf(turkey, entries, probes, T0 + 101 * 60)
+    expect(board?.point).toBe('breast')
+    expect(board?.latest?.value_c).toBe(62)
+    expect(board?.points.map(({ point, value_c }) => [point, value_c])).toEqual([
+      ['breast', 62],
+      ['thigh', 72],
+    ])
   })
 
   it('two that jumped each to where the other was have changed places', () => {

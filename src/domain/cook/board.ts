@@ -1,7 +1,9 @@
+import type { Stage } from '@/core/program/stage'
 import type { CookDocument, CookEntry, CookItem, ProbeReading } from './cook-document'
 import { foldLog, promisedAt, standing } from './entry/fold'
-import { type Arrival, freshItem, hasEnded, type ItemState, probeKey, type Series } from './entry/kind'
-import { openSteps, type Run, type RunStep } from './run'
+import { type Arrival, type CookLog, freshItem, hasEnded, type ItemState, probeKey, type Series } from './entry/kind'
+import { openSteps, planSteps, type Run, type RunStep } from './run'
+import type { CookStep } from './step'
 
 export type { Arrival, ItemState, Series } from './entry/kind'
 
@@ -33,6 +35,8 @@ export interface BoardItem {
   readonly trend_k_per_min: number | undefined
   /** When its pull is foreseen, as it was last kept: what every page says. */
   readonly arrival: Arrival | undefined
+  /** Foreseen last: as it is, it never gets there. */
+  readonly never: boolean
   readonly odd: readonly OddReading[]
   /** Entries of this item that still stand, newest last. */
   readonly entries: readonly CookEntry[]
@@ -61,6 +65,7 @@ export type OddReading =
   | { readonly code: 'too_shallow'; readonly at_s: number; readonly depth: number }
   | { readonly code: 'impossible'; readonly at_s: number; readonly value_c: number }
   | { readonly code: 'door_open'; readonly at_s: number; readonly drop_k: number }
+  | { readonly code: 'core_falling'; readonly at_s: number; readonly drop_k: number; readonly minutes: number }
   | { readonly code: 'oven_falling'; readonly at_s: number; readonly air_c: number; readonly set_c: number }
 
 /** No meat reads less or more than this, °C: a freezer’s core, and water that boils, with a probe’s error. */
@@ -77,6 +82,10 @@ const JUMP_SPAN_S = 120
 const JUMP_WINDOW_S = 90
 const SWAP_K = 3
 const OUT_BELOW_C = 32
+/** In a heat that is hotter by this, K, no core falls so far, K, in so long, s; not so soon after it went in, or was out. */
+const FALLS = { under_k: 20, drop_k: 0.4, span_s: 600, settled_s: 1200 } as const
+/** Air that is so far under what is set, K, for so long, s, read so often. */
+const COLD_AIR = { under_k: 25, span_s: 900, readings: 5 } as const
 /** What was odd is said for so long, s. */
 const STILL_SAID_S = 1800
 
@@ -149,8 +158,12 @@ export function boardOf(
     const inMeat = [...own.probes.values()].filter(
       ({ point }) => point !== 'air' && (point !== 'stuffing' || item.points.includes(point)),
     )
-    const stuck: Probed[] = inMeat.map((probe) => {
-      const whole = seriesOf(probe)
+    // Of a bird a reading by hand is of the point it names, and stands in for the probe that is there.
+    const named = (point: string) => item.points.length > 1 && item.points.includes(point)
+    const stuck: Probed[] = inMeat.map((probe, i) => {
+      const first = inMeat.findIndex(({ point }) => point === probe.point) === i
+      const hand = first && named(probe.point) ? own.hand.filter(({ point }) => point === probe.point) : []
+      const whole = [...seriesOf(probe), ...hand].sort(byTime)
       return { point: probe.point, probe, whole, series: whole.filter(possible) }
     })
     // Read by hand where no probe is: a point of its own; else it is one more reading of what decides.
@@ -178,7 +191,9 @@ export function boardOf(
             : least,
         undefined,
       )
-    const hand = own.hand.filter(({ point }) => !handPoints.includes(point))
+    const hand = own.hand.filter(
+      ({ point }) => !handPoints.includes(point) && !(named(point) && stuck.some((each) => each.point === point)),
+    )
     const readings = [...(deciding?.series ?? []), ...hand.filter(possible)].sort(byTime)
     const air = [...own.probes.values()]
       .filter(({ point }) => point === 'air')
@@ -220,12 +235,17 @@ export function boardOf(
       trend_k_per_min:
         latest && before ? ((latest.value_c - before.value_c) / (latest.at_s - before.at_s)) * 60 : undefined,
       arrival: state === 'in' ? own.arrival : undefined,
+      never: state === 'in' && own.never,
       entries: entries.filter((entry) => entry.item === item.id),
     }
     const wrong = [...(deciding?.whole ?? []), ...hand].filter((reading) => !possible(reading))
     const odd =
       state === 'in'
-        ? [...impossibleOf(wrong, now_s, looked_s), ...oddOf(board, deciding?.probe !== undefined, now_s, looked_s)]
+        ? [
+            ...impossibleOf(wrong, now_s, looked_s),
+            ...oddOf(board, deciding?.probe !== undefined, now_s, looked_s),
+            ...coldOf(board, setIn(document, log, board), now_s, looked_s),
+          ]
         : []
     return { ...board, odd }
   })
@@ -265,8 +285,60 @@ function impossibleOf(wrong: Series, now_s: number, looked_s: number): OddReadin
   return [{ code: 'impossible', ...last }]
 }
 
+/** What the heat is set to that a roast is in: the last that was done to it of its plan, or by hand; undefined where that is off, or no oven nor fire. */
+function setIn(
+  document: CookDocument,
+  log: CookLog,
+  { item, settings }: Pick<BoardItem, 'item' | 'settings'>,
+): number | undefined {
+  const done = planSteps(document)
+    .filter(({ id, item: own, kind }) => own === item.id && PLACES.has(kind) && log.ticked.has(id))
+    .toSorted((a, b) => (log.ticked.get(a.id) ?? 0) - (log.ticked.get(b.id) ?? 0))
+    .at(-1)
+  const byHand = settings.at(-1)
+  if (!done) return byHand?.set_c ?? settingOf(item)
+  if (byHand && byHand.at_s >= (log.ticked.get(done.id) ?? 0)) return byHand.set_c
+  return done.stage === null || AIRY.has(done.stage.environment.kind) ? (done.set_c ?? undefined) : undefined
+}
+/** Where the air around the meat is what the heat is set to: not in a pan, a bath or the room. */
+const AIRY = new Set<Stage['environment']['kind']>(['oven', 'fire'])
+const PLACES = new Set<CookStep['kind']>(['put_in', 'change', 'finish'])
+
+/** An oven that is not on: by its air, or by a core that falls where it should climb. */
+function coldOf(
+  { readings, air, in_s, away }: Pick<BoardItem, 'readings' | 'air' | 'in_s' | 'away'>,
+  set_c: number | undefined,
+  now_s: number,
+  looked_s: number,
+): OddReading[] {
+  if (set_c === undefined) return []
+  const since_s = Math.max(in_s ?? now_s, ...away.map(({ to_s }) => to_s))
+  const odd: OddReading[] = []
+  const now = air.at(-1)
+  if (now && now_s - now.at_s < LOST_S) {
+    const long = air.filter(({ at_s }) => at_s > now.at_s - COLD_AIR.span_s)
+    const spans = now.at_s - (long[0]?.at_s ?? now.at_s) > COLD_AIR.span_s / 2
+    const cold = long.every(({ value_c }) => value_c < set_c - COLD_AIR.under_k)
+    if (long.length >= COLD_AIR.readings && spans && cold && now.at_s - since_s > COLD_AIR.span_s)
+      odd.push({ code: 'oven_falling', at_s: now.at_s, air_c: now.value_c, set_c })
+  }
+  const latest = readings.at(-1)
+  const before = latest && readings.findLast(({ at_s }) => at_s <= latest.at_s - FALLS.span_s)
+  if (odd.length > 0 || !latest || !before || latest.at_s <= looked_s || now_s - latest.at_s > LOST_S) return odd
+  const settled = before.at_s - since_s > FALLS.settled_s && jumpsOf(readings.slice(-60)).length === 0
+  const hot = set_c > latest.value_c + FALLS.under_k
+  if (settled && hot && before.value_c - latest.value_c >= FALLS.drop_k)
+    odd.push({
+      code: 'core_falling',
+      at_s: latest.at_s,
+      drop_k: before.value_c - latest.value_c,
+      minutes: Math.round((latest.at_s - before.at_s) / 60),
+    })
+  return odd
+}
+
 function oddOf(
-  { readings, air, item, settings }: Pick<BoardItem, 'readings' | 'air' | 'item' | 'settings'>,
+  { readings, air }: Pick<BoardItem, 'readings' | 'air'>,
   watched: boolean,
   now_s: number,
   looked_s: number,
@@ -290,13 +362,9 @@ function oddOf(
   }
   const now = air.at(-1)
   if (now && now_s - now.at_s < LOST_S) {
-    const set = settings.at(-1)?.set_c ?? settingOf(item)
     const recent = air.filter(({ at_s }) => at_s > now.at_s - 240)
     const high = Math.max(...recent.map(({ value_c }) => value_c))
-    const long = air.filter(({ at_s }) => at_s > now.at_s - 900)
-    const spread = long.length > 8 && long.every(({ value_c }) => set !== undefined && value_c < set - 25)
-    if (spread && set !== undefined) odd.push({ code: 'oven_falling', at_s: now.at_s, air_c: now.value_c, set_c: set })
-    else if (high - now.value_c > 22) odd.push({ code: 'door_open', at_s: now.at_s, drop_k: high - now.value_c })
+    if (high - now.value_c > 22) odd.push({ code: 'door_open', at_s: now.at_s, drop_k: high - now.value_c })
   }
   return odd
 }
@@ -329,7 +397,11 @@ export function nextActions(run: Run, items: readonly BoardItem[], now_s: number
   const looks = items
     .filter(({ state, odd }) => state === 'in' && odd.some(({ code }) => code !== 'door_open'))
     .map(({ item }): NextAction => ({ kind: 'look', item: item.id, at_s: now_s }))
-  const steps = openSteps(run).map((step): NextAction => ({ kind: 'step', step, at_s: step.at_s }))
+  // What never gets there as it is is not pulled: there is a way out to be taken first.
+  const stuck = new Set(items.flatMap(({ item, never }) => (never ? [item.id] : [])))
+  const steps = openSteps(run)
+    .filter(({ step }) => step.item === null || step.kind === 'put_in' || !stuck.has(step.item))
+    .map((step): NextAction => ({ kind: 'step', step, at_s: step.at_s }))
   // A probe that lies makes every other time a guess: that first.
   return [...looks, ...steps]
 }

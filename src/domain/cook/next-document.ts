@@ -103,6 +103,7 @@ export const nextAnswer = z.object({
       late_min: finite.nullable().describe('Against its window; under nothing it is early'),
       peak_c: finite.nullable().describe('Foreseen'),
       back_in_min: finite.nullable().describe('Out too soon: so long back in its heat gets it there'),
+      back_in_pull_c: finite.nullable().describe('Back in, it is pulled at this reading: entered as pull_at'),
       safe_chance: finite.nullable(),
       safe_pull_c: finite.nullable().describe('The reading that is safe in 95 of 100, where the chance is less'),
       odd: z.array(z.looseObject({ code: z.string() })),
@@ -138,7 +139,12 @@ function toldOf(
   if (unknown) return fail({ code: 'not_found', path: ['item'], what: unknown.item ?? '' })
   const entries: CookEntry[] = []
   for (const [i, { step, ...told }] of document.entries.entries()) {
-    const entry = cookEntry.safeParse({ ...told, id: `told-entry-${i}`, of: step, item: told.item ?? only })
+    const entry = cookEntry.safeParse({
+      ...told,
+      id: `told-entry-${`${i}`.padStart(5, '0')}`,
+      of: step,
+      item: told.item ?? only,
+    })
     if (!entry.success)
       return fail({ code: 'malformed', path: ['entries', i], detail: entry.error.issues[0]?.message ?? '' })
     entries.push(entry.data)
@@ -217,15 +223,14 @@ export function nextOf(
   const arrivals = boards.flatMap((board): CookEntry[] => {
     const pull = foreseen.get(board.item.id)?.forecast?.estimate.pull_s
     const { in_s } = board
-    if (!pull || in_s === undefined || !Number.isFinite(pull.p50)) return []
-    const at = { p10: in_s + pull.p10, p50: in_s + pull.p50, p90: in_s + pull.p90 }
+    if (!pull || in_s === undefined) return []
     return [
       cookEntry.parse({
         id: `foreseen-${board.item.id}`.slice(0, 64),
         kind: 'arrival',
         at: document.now,
         item: board.item.id,
-        text: arrivalText(at),
+        text: arrivalText(in_s, pull),
       }),
     ]
   })
@@ -310,6 +315,7 @@ function roastOf(board: BoardItem, run: Run, seen: Foreseen | undefined): NextAn
     late_min: forecast ? minutesOf(forecast.late_s) : null,
     peak_c: hundredth(forecast?.estimate.peak_c.p50 ?? peak?.peak_c.p50),
     back_in_min: peak?.backIn?.minutes ?? null,
+    back_in_pull_c: hundredth(peak?.backIn?.pull_c),
     safe_chance: hundredth(forecast?.safety?.chance ?? peak?.safe),
     safe_pull_c: hundredth(forecast?.safety?.pull_c),
     odd: board.odd.map(({ at_s, ...odd }) => ({ ...odd, at: iso(at_s) })),

@@ -56,7 +56,7 @@ describe('the rest planned again', () => {
     const now_s = at(first.put_in) + 1800
     const table = cook.items.filter(({ promise }) => promise === first.promise).map(({ id }) => id)
     const pull_s = at(first.pull ?? first.carve) + 5400
-    const text = arrivalText({ p10: pull_s - 600, p50: pull_s, p90: pull_s + 600 })
+    const text = arrivalText(0, { p10: pull_s - 600, p50: pull_s, p90: pull_s + 600 })
     const log = [...onTime(now_s), entry('arrival', now_s, { item: first.id, text })]
     const found = replanMeal(cook, log, now_s)
     if (!found.ok) throw new Error('not planned')
@@ -74,7 +74,7 @@ describe('the rest planned again', () => {
   it('taken, it is what stands: planned again at once there is nothing left to move', () => {
     const now_s = at(first.put_in) + 1800
     const pull_s = at(first.pull ?? first.carve) + 5400
-    const text = arrivalText({ p10: pull_s - 600, p50: pull_s, p90: pull_s + 600 })
+    const text = arrivalText(0, { p10: pull_s - 600, p50: pull_s, p90: pull_s + 600 })
     const log = [...onTime(now_s), entry('arrival', now_s, { item: first.id, text })]
     const found = replanMeal(cook, log, now_s)
     if (!found.ok) throw new Error('not planned')

@@ -254,6 +254,7 @@ export const simulateAnswer = z.object({
   doneness: z.array(z.object({ degree: z.string(), share: finite })),
   grey_rim_mm: finite,
   lost_share: finite,
+  juices_kg: finite.describe('Dripped into the tin; the rest of what is lost is steam'),
   cooked_kg: finite,
   carved_kg: finite,
   crust_index_min: finite.describe('Minutes at 150 °C on the surface, or their like'),

@@ -33,6 +33,7 @@ export class KitchenHeat {
   air_c = ROOM_C
   private set_c: number | undefined
   private clock_s = 0
+  private gone = false
   /**
    * @param contact how much more heat it gives than an oven of its temperature: a pan lies on the meat
    * @param swings whether its thermostat switches it on and off
@@ -42,6 +43,15 @@ export class KitchenHeat {
     readonly contact = 1,
     private readonly swings = false,
   ) {}
+
+  /** It has failed: whatever it is set to, it cools. Whoever touches it sees that. */
+  get dead(): boolean {
+    return this.gone
+  }
+
+  fail(): void {
+    this.gone = true
+  }
 
   /** Somebody looks in. */
   door(): void {
@@ -56,8 +66,9 @@ export class KitchenHeat {
   advance(step_s: number): void {
     this.clock_s += step_s
     const swing = this.swings ? SWINGS_K * Math.sin((2 * Math.PI * this.clock_s) / SWINGS_S) : 0
-    const to = this.set_c === undefined ? ROOM_C : this.set_c + this.offset_k + swing
-    const tau = to > this.air_c ? HEATS_S : this.set_c === undefined ? COOLS_S : HEATS_S * 3
+    const set_c = this.gone ? undefined : this.set_c
+    const to = set_c === undefined ? ROOM_C : set_c + this.offset_k + swing
+    const tau = to > this.air_c ? HEATS_S : set_c === undefined ? COOLS_S : HEATS_S * 3
     this.air_c = to + (this.air_c - to) * Math.exp(-step_s / tau)
   }
 }
@@ -73,8 +84,37 @@ export interface KitchenPiece {
   readonly family?: 'drying' | 'plateau'
 }
 
+/** By so much hotter it turns tender twice as fast, K. */
+const TENDERS_TWICE_K = 5
+
+/** Meat in a kitchen: a piece, or a bird. */
+export interface KitchenMeat {
+  /** Of its least done point, °C, and the highest that has been, °C. */
+  readonly core_c: number
+  readonly highest_c: number
+  /** How brown its ridges are, s at 150 °C. */
+  readonly browned_s: number
+  /** Share of the published hold time that its least heated point has had: safe at 1. */
+  readonly held: number
+  /** What its tough parts have had, minutes at 90 °C. */
+  readonly tender_min: number
+  /** What a probe in each of its points says. */
+  read(): readonly { readonly probe: 'core' | 'breast' | 'thigh'; readonly c: number }[]
+  put(heat: KitchenHeat | undefined): void
+  advance(step_s: number): void
+}
+
+/**
+ * How fast ridges brown that lie on a front of so many degrees, s at 150 °C in a second.
+ * @param h what the surface takes for each kelvin, W/m²K
+ */
+export function browns(front_c: number, air_c: number, h: number): number {
+  const ridge_c = front_c + ((air_c - front_c) * RIDGE_M2K_PER_W) / (RIDGE_M2K_PER_W + 1 / h)
+  return 2 ** ((ridge_c - 150) / BROWNS_TWICE_K)
+}
+
 /** A piece of meat in shells, warmed from outside; its surface dries as it goes. */
-export class KitchenRoast {
+export class KitchenRoast implements KitchenMeat {
   private readonly shells: Float64Array
   private readonly dr: number
   private readonly dt: number
@@ -88,6 +128,7 @@ export class KitchenRoast {
   browned_s = 0
   /** Share of the published hold time that its middle has had: safe at 1. */
   held = 0
+  tender_min = 0
   private heat: KitchenHeat | undefined
   highest_c = Number.NEGATIVE_INFINITY
 
@@ -113,16 +154,19 @@ export class KitchenRoast {
     this.heat = heat
   }
 
+  read(): ReturnType<KitchenMeat['read']> {
+    return [{ probe: 'core', c: this.core_c }]
+  }
+
   advance(step_s: number): void {
     const steps = Math.max(1, Math.ceil(step_s / this.dt))
     for (let i = 0; i < steps; i++) this.step(step_s / steps)
     this.highest_c = Math.max(this.highest_c, this.core_c)
     this.held += step_s / holdSeconds(this.core_c)
+    this.tender_min += (step_s / 60) * 2 ** ((this.core_c - 90) / TENDERS_TWICE_K)
     if (!this.heat) return
-    const front_c = this.shells[SHELLS - 1] as number
     const h = Math.min(60, this.h * this.heat.contact)
-    const ridge_c = front_c + ((this.heat.air_c - front_c) * RIDGE_M2K_PER_W) / (RIDGE_M2K_PER_W + 1 / h)
-    this.browned_s += step_s * 2 ** ((ridge_c - 150) / BROWNS_TWICE_K)
+    this.browned_s += step_s * browns(this.shells[SHELLS - 1] as number, this.heat.air_c, h)
   }
 
   /** Heat into the surface, W/m²: contact and radiation, less what its water takes away. */

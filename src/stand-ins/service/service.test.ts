@@ -4,12 +4,13 @@ import { cookFromMeal, cookFromPlan } from '@/domain/cook/begin'
 import { makeMeal } from '@/domain/meal/make-meal'
 import { mealDocument } from '@/domain/meal/meal-document'
 import { planDocument } from '@/domain/roast/roast-document'
+import { KitchenBird } from '../kitchen/bird'
 import { KitchenRoast } from '../kitchen/kitchen'
 import { type Kitchen, type ServedRoast, serve } from './service'
 
 const PROMISE = '2026-11-28T19:00:00Z'
 const PROMISE_S = Date.parse(PROMISE) / 1000
-const BEGUN_S = PROMISE_S - 8 * 3600
+const BEGUN_S = PROMISE_S - 14 * 3600
 
 const roast = (seed: number, thickness_m: number, more: Partial<ServedRoast> = {}): ServedRoast => ({
   piece: new KitchenRoast({ seed, thickness_m, shape: 2, start_c: 5 }),
@@ -18,19 +19,15 @@ const roast = (seed: number, thickness_m: number, more: Partial<ServedRoast> = {
   dead_at: undefined,
   ...more,
 })
-const served = (told: ServedRoast, offset_k: number, more: Partial<Kitchen> = {}) => {
-  const plan = {
-    roast: { cut: 'pork-loin', mass_kg: 2 },
-    program: { school: 'steady', set_c: 160 },
-    target: { serve_c: 60 },
-    promise: PROMISE,
-  }
+const servedBy = (asked: object, told: ServedRoast, offset_k = 0, more: Partial<Kitchen> = {}) => {
+  const plan = { ...asked, promise: PROMISE }
   const cook = cookFromPlan(planDocument.parse(plan), BEGUN_S, 1)
   if (!cook.ok) throw new Error(JSON.stringify(cook.problems))
+  const [item] = cook.value.items
   const [one] = serve(
     cook.value,
     { plan },
-    new Map([['roast', told]]),
+    new Map([[item?.id ?? '', told]]),
     { offset_k: () => offset_k, ...more },
     BEGUN_S,
     PROMISE_S + 7200,
@@ -39,6 +36,17 @@ const served = (told: ServedRoast, offset_k: number, more: Partial<Kitchen> = {}
   if (!one) throw new Error('nothing served')
   return one
 }
+const served = (told: ServedRoast, offset_k: number, more: Partial<Kitchen> = {}, serve_c = 60) =>
+  servedBy(
+    {
+      roast: { cut: 'pork-loin', mass_kg: 2 },
+      program: { school: 'steady', set_c: 160 },
+      target: { serve_c },
+    },
+    told,
+    offset_k,
+    more,
+  )
 
 describe('a cook who does what the board says', () => {
   it('keeps the promise and the doneness in a cold oven and a hot one', () => {
@@ -80,7 +88,34 @@ describe('a cook who does what the board says', () => {
     expect(calls).toBeGreaterThan(4)
   })
 
-  it('brings two roasts and a side to one table', () => {
+  it('carries what is in an oven that fails to another, and serves nothing unsafe for it', () => {
+    for (const airProbe of [true, false]) {
+      const told = roast(3, 0.071, { serve_c: 63 })
+      const { late_min, held, off_k } = served(told, 0, { ovenDies_s: PROMISE_S - 3600, airProbe }, 63)
+      expect(Number.isFinite(late_min)).toBe(true)
+      expect(late_min).toBeLessThanOrEqual(75)
+      expect(held).toBe(true)
+      expect(Math.abs(off_k)).toBeLessThanOrEqual(4)
+    }
+  })
+
+  it('cooks a bird by both its probes, and a shoulder until it falls apart', () => {
+    const bird = servedBy(
+      { roast: { cut: 'chicken', mass_kg: 1.8 }, target: { serve_c: 74 } },
+      { piece: new KitchenBird({ seed: 5, mass_kg: 1.8, start_c: 5 }), serve_c: 74, late_min: 0, dead_at: undefined },
+    )
+    expect(Math.abs(bird.late_min)).toBeLessThanOrEqual(10)
+    expect(bird.held).toBe(true)
+    expect(bird.off_k).toBeGreaterThan(-2)
+    const shoulder = servedBy(
+      { roast: { cut: 'pork-shoulder', mass_kg: 2 }, program: { school: 'low-and-long' }, target: { serve_c: 93 } },
+      roast(7, 0.115, { serve_c: 93 }),
+    )
+    expect(Math.abs(shoulder.late_min)).toBeLessThanOrEqual(20)
+    expect(shoulder.tender_min).toBeGreaterThan(50)
+  })
+
+  it('brings two roasts and a side to one table, probes that change places and all', () => {
     const meal = mealDocument.parse({
       kitchen: {
         ovens: [
@@ -115,10 +150,11 @@ describe('a cook who does what the board says', () => {
       ['pork', roast(11, 0.071)],
       ['eye', roast(12, 0.073)],
     ])
-    const both = serve(cook.value, { meal }, told, { offset_k: () => 0 }, BEGUN_S, PROMISE_S + 7200, 48)
+    const kitchen = { offset_k: () => 0, swapped_s: PROMISE_S - 3600 }
+    const both = serve(cook.value, { meal }, told, kitchen, BEGUN_S, PROMISE_S + 7200, 48)
     for (const { late_min, off_k } of both) {
       expect(Math.abs(late_min)).toBeLessThanOrEqual(15)
-      expect(Math.abs(off_k)).toBeLessThanOrEqual(3)
+      expect(Math.abs(off_k)).toBeLessThanOrEqual(4)
     }
   })
 })

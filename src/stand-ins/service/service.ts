@@ -1,7 +1,7 @@
 import { STANDARDS } from '@/core/reference/standards'
 import type { CookDocument } from '@/domain/cook/cook-document'
 import { type NextAnswer, nextDocument, nextOf } from '@/domain/cook/next-document'
-import { KitchenHeat, type KitchenRoast } from '../kitchen/kitchen'
+import { KitchenHeat, type KitchenMeat } from '../kitchen/kitchen'
 
 /**
  * A service: somebody cooks who does what the board says, and only that, in a kitchen of other physics than the
@@ -37,7 +37,7 @@ export interface Entered {
 
 /** A roast as it truly is, and what goes wrong with it. */
 export interface ServedRoast {
-  readonly piece: KitchenRoast
+  readonly piece: KitchenMeat
   readonly serve_c: number
   /** Put in so much later than told, minutes. */
   readonly late_min: number
@@ -54,6 +54,12 @@ export interface Kitchen {
   readonly swings?: boolean
   /** When somebody looks into every oven, s since 1970. */
   readonly doors_s?: readonly number[]
+  /** An oven that holds a roast fails, s since 1970: there is another, which is cold. */
+  readonly ovenDies_s?: number
+  /** The probes of the first two roasts change places, s since 1970, until the board says that something is wrong with them. */
+  readonly swapped_s?: number
+  /** A probe lies in the air beside each roast. */
+  readonly airProbe?: boolean
   /** The guests say at a minute that they come so much later, s. */
   readonly guests?: { readonly said_s: number; readonly later_s: number }
 }
@@ -69,8 +75,9 @@ export interface Served {
   readonly taken: number
   /** How often the cook was asked for something: steps done, ways taken, readings by hand. */
   readonly calls: number
-  /** How brown it is, s at 150 °C. */
+  /** How brown it is, s at 150 °C, and how tender, minutes at 90 °C. */
   readonly browned_s: number
+  readonly tender_min: number
   /** Whether its middle was held as long as the published table asks. */
   readonly held: boolean
 }
@@ -92,6 +99,8 @@ class OneRoast {
   taken = 0
   calls = 0
   forgot = false
+  found = false
+  set_c: number | undefined
   served_s: number | undefined
   heat: KitchenHeat | undefined
   constructor(
@@ -117,8 +126,18 @@ export function serve(...asked: Parameters<typeof service>): readonly Served[] {
 export interface Service {
   readonly served: readonly Served[]
   readonly entries: readonly Entered[]
-  readonly readings: readonly { readonly at: string; readonly c: number; readonly item: string }[]
+  readonly readings: readonly Read[]
 }
+
+interface Read {
+  readonly at: string
+  readonly c: number
+  readonly item: string
+  readonly probe: 'core' | 'breast' | 'thigh' | 'air'
+}
+const tenth = (value: number) => Math.round(10 * value) / 10
+/** What a probe says that a board asks somebody to look at, where two may have changed places. */
+const ASKS_TO_LOOK = new Set(['swapped', 'moved', 'pulled_out'])
 
 /** The same, with its whole log. */
 export function service(
@@ -142,13 +161,20 @@ export function service(
   const ones = new Map([...roasts].map(([item, told]) => [item, new OneRoast(item, told)]))
   const only = ones.size === 1 ? [...ones.values()][0] : undefined
   const entries: Entered[] = []
-  const readings: { at: string; c: number; item: string }[] = []
+  const readings: Read[] = []
   const iso = (at_s: number) => new Date(at_s * 1000).toISOString()
   const oneOf = ({ item }: Action) => (item === null ? only : ones.get(item))
   let now_s = begun_s
   let due_s = begun_s
   let promises = new Map<string, number>()
   let told = kitchen.guests
+  let dies_s = kitchen.ovenDies_s ?? Number.POSITIVE_INFINITY
+  let spare: KitchenHeat | undefined
+  let swapped_s = kitchen.swapped_s ?? Number.POSITIVE_INFINITY
+  const [first, second] = [...ones.values()]
+  /** Whose probe it is by its label. */
+  const labelOf = (one: OneRoast): OneRoast =>
+    now_s < swapped_s || !first?.inside || !second?.inside ? one : one === first ? second : one === second ? first : one
   const doors = (kitchen.doors_s ?? []).toSorted((a, b) => a - b)
 
   const advance = () => {
@@ -157,14 +183,25 @@ export function service(
         doors.shift()
         for (const [key, heat] of heats) if (key !== 'pan') heat.door()
       }
-      for (const heat of heats.values()) heat.advance(TICK_S)
+      if (now_s >= dies_s) {
+        const failing = [...ones.values()].find(({ inside, heat }) => inside && heat && heat.contact === 1)
+        if (failing) {
+          dies_s = Number.POSITIVE_INFINITY
+          failing.heat?.fail()
+        }
+      }
+      for (const heat of [...heats.values(), ...(spare ? [spare] : [])]) heat.advance(TICK_S)
       for (const one of ones.values()) {
         const { piece } = one.told
         if (!one.begun) continue
         piece.advance(TICK_S)
         // A probe stays in while it rests.
         if (now_s < one.read_s || now_s >= one.dies_s) continue
-        readings.push({ at: iso(now_s), c: Math.round(10 * piece.core_c) / 10, item: one.item })
+        const at = iso(now_s)
+        const { item } = labelOf(one)
+        for (const { probe, c } of piece.read()) readings.push({ at, c: tenth(c), item, probe })
+        if (kitchen.airProbe && one.inside && one.heat)
+          readings.push({ at, c: tenth(one.heat.air_c), item: one.item, probe: 'air' })
         one.read_s = now_s + READ_S
         // The board calls when it reads its pull.
         if (one.inside && piece.core_c >= one.calls_c) {
@@ -180,11 +217,28 @@ export function service(
     one.rests_s = now_s
     one.told.piece.put(undefined)
   }
-  const into = (one: OneRoast, heat: KitchenHeat) => {
+  const into = (one: OneRoast, heat: KitchenHeat, set_c?: number | null) => {
+    one.set_c = set_c ?? one.set_c
     one.heat = heat
     one.inside = true
     one.begun = true
     one.told.piece.put(heat)
+  }
+
+  /** Whoever touches a dead oven sees that it is cold, and says so. */
+  const touched = (one: OneRoast): boolean => {
+    if (!one.heat?.dead || one.found) return false
+    one.found = true
+    one.calls++
+    enter({ kind: 'oven', item: one.item, value_c: 20 })
+    return true
+  }
+  /** Carried to the other oven, which is as cold as the kitchen. */
+  const carried = (one: OneRoast, set_c: number | null) => {
+    spare ??= new KitchenHeat(kitchen.offset_k('spare'), 1, kitchen.swings)
+    spare.set(set_c ?? undefined)
+    into(one, spare)
+    enter({ kind: 'oven', item: one.item, value_c: set_c, text: 'Spare oven' })
   }
 
   /** What an action does in the kitchen. */
@@ -196,7 +250,7 @@ export function service(
     if (kind === 'put_in' || kind === 'finish') {
       const heat = heatOf(where, oven)
       if (set_c !== null) heat.set(set_c)
-      into(one, heat)
+      into(one, heat, set_c)
       const pull = actions.find((each) => each.kind === 'pull' && each.item === action.item)
       const { dead_at } = one.told
       if (kind === 'put_in' && dead_at !== undefined && pull)
@@ -205,6 +259,7 @@ export function service(
     if (kind === 'change') {
       heatOf(where, oven).set(set_c ?? undefined)
       into(one, heatOf(where, oven))
+      touched(one)
     }
     if (kind === 'pull' || kind === 'carve' || kind === 'take_off') out(one)
   }
@@ -212,10 +267,17 @@ export function service(
   /** One roast's own troubles: a lost probe, a way out, back in. Answers when to look again, s; undefined: nothing done. */
   const attend = (one: OneRoast, own: Seen, actions: readonly Action[]): number | undefined => {
     const { piece } = one.told
+    if (own.odd.some(({ code }) => code === 'oven_falling' || code === 'core_falling') && touched(one))
+      return now_s + TICK_S
+    if (now_s >= swapped_s && own.odd.some(({ code }) => ASKS_TO_LOOK.has(code))) {
+      swapped_s = Number.POSITIVE_INFINITY
+      one.calls++
+    }
     if (own.odd.some(({ code }) => code === 'lost') && one.inside && now_s - one.hand_s > HAND_S) {
       one.hand_s = now_s
       one.calls++
-      enter({ kind: 'reading', item: one.item, value_c: Math.round(10 * piece.core_c) / 10 })
+      for (const { probe, c } of piece.read())
+        enter({ kind: 'reading', item: one.item, value_c: tenth(c), ...(probe === 'core' ? {} : { point: probe }) })
       return now_s + TICK_S
     }
     if (one.inside && now_s < one.dies_s && own.pull_c !== null) one.calls_c = own.pull_c
@@ -223,13 +285,20 @@ export function service(
     if (own.state === 'resting' && own.back_in_min !== null && one.backs < MOST_BACK && !finishes && one.heat) {
       one.backs++
       enter({ kind: 'in', item: one.item })
-      into(one, one.heat)
+      // Nobody puts it back into an oven that is known to be dead.
+      if (one.heat.dead && one.found) carried(one, one.set_c ?? null)
+      else into(one, one.heat)
+      if (own.back_in_pull_c !== null) {
+        enter({ kind: 'pull_at', item: one.item, value_c: own.back_in_pull_c })
+        one.calls_c = own.back_in_pull_c
+        return now_s + TICK_S
+      }
       one.outAt_s = now_s + own.back_in_min * 60
       return Math.min(one.outAt_s, now_s + LOOK_S)
     }
     if (one.outAt_s !== undefined && now_s >= one.outAt_s) {
       one.outAt_s = undefined
-      enter({ kind: 'out', item: one.item, value_c: Math.round(10 * piece.core_c) / 10 })
+      enter({ kind: 'out', item: one.item, value_c: tenth(piece.core_c) })
       out(one)
       return now_s
     }
@@ -243,7 +312,13 @@ export function service(
     if (best) one.short = best.code === 'short_rest'
     if (best && best.code !== 'leave_it' && now_s - one.took_s > TAKEN_AGAIN_S) {
       one.took_s = now_s
+      if (best.code === 'other_heat') {
+        one.taken++
+        carried(one, best.set_c)
+        return now_s + TICK_S
+      }
       if (best.code === 'oven_up' || best.code === 'oven_down') {
+        if (touched(one)) return now_s + TICK_S
         one.taken++
         if (best.pull_c !== null) enter({ kind: 'pull_at', item: one.item, value_c: best.pull_c })
         enter({ kind: 'oven', item: one.item, value_c: best.set_c })
@@ -326,6 +401,7 @@ export function service(
     item,
     calls: taken + calls,
     browned_s: told.piece.browned_s,
+    tender_min: told.piece.tender_min,
     held: told.piece.held >= 1,
     late_min: served_s === undefined ? Number.NaN : (served_s - (promises.get(item) ?? Number.NaN)) / 60,
     off_k: told.piece.highest_c - told.serve_c,

@@ -1,34 +1,11 @@
 import { seededRandom } from '@/core/estimate/random'
-import { stepShells } from './shells'
+import { Ball } from './shells'
 import { between, K, magnus, normal, RHO_C, type TrueCook } from './truth'
 
 const SHELLS = 14
 
-/** A ball of meat in shells, its surface wet for a while: one of the bodies of a bird. */
-class Ball {
-  readonly t: Float64Array
-  readonly dr: number
-  constructor(
-    readonly radius_m: number,
-    start_c: number,
-  ) {
-    this.t = new Float64Array(SHELLS).fill(start_c)
-    this.dr = radius_m / SHELLS
-  }
-  get core(): number {
-    return this.t[0] as number
-  }
-  get surface(): number {
-    return this.t[SHELLS - 1] as number
-  }
-  get area(): number {
-    return 4 * Math.PI * this.radius_m ** 2
-  }
-  /** @param flux into the surface, W/m² */
-  step(dt: number, flux: number): void {
-    stepShells(this.t, this.dr, 3, flux, dt, 100)
-  }
-}
+/** Meat in it gets no hotter, °C. */
+const MOST_C = 100
 
 /**
  * The third family: a bird of three bodies that touch, breast, thigh and carcass, in an oven that switches on and
@@ -45,8 +22,8 @@ export function trueBird(seed: number): TrueCook {
   const told = { cut: turkey ? 'turkey' : 'chicken', mass_kg, set_c, start_c: 5, pull_c, fan }
   const about = (sigma: number) => Math.exp(sigma * normal(random))
   const size = Math.cbrt(mass_kg)
-  const breast = new Ball(0.038 * size * about(0.07), start_c)
-  const thigh = new Ball(0.034 * size * about(0.07), start_c)
+  const breast = new Ball(0.038 * size * about(0.07), start_c, SHELLS)
+  const thigh = new Ball(0.034 * size * about(0.07), start_c, SHELLS)
   let carcass = start_c
   const carcass_j = 0.25 * mass_kg * 3000
   const h = (fan ? 20 : 11.5) * about(0.14) + 8.5
@@ -69,30 +46,30 @@ export function trueBird(seed: number): TrueCook {
     oven += heating ? 0.18 * dt : -((oven - 21) * dt) / 2700
     const wet = wet0 * Math.exp(-time / decay_s)
     const flux = (body: Ball, shade: number, shares: number) => {
-      const dry = shade * h * (oven - body.surface)
-      const lost = (wet * h * 0.0163 * Math.max(0, magnus(Math.min(body.surface, 99.5)) - 3500)) / 1.5
-      return dry - Math.min(lost, 0.9 * Math.max(0, dry) + 150) + (shares * touch * (carcass - body.surface)) / 4
+      const dry = shade * h * (oven - body.front_c)
+      const lost = (wet * h * 0.0163 * Math.max(0, magnus(Math.min(body.front_c, 99.5)) - 3500)) / 1.5
+      return dry - Math.min(lost, 0.9 * Math.max(0, dry) + 150) + (shares * touch * (carcass - body.front_c)) / 4
     }
     const toBreast = flux(breast, 0.86, 0.25)
     const toThigh = flux(thigh, 0.72, 0.4)
     const given =
-      (breast.area * 0.25 * touch * (breast.surface - carcass)) / 4 +
-      (thigh.area * 0.4 * touch * (thigh.surface - carcass)) / 4
+      (breast.area_m2 * 0.25 * touch * (breast.front_c - carcass)) / 4 +
+      (thigh.area_m2 * 0.4 * touch * (thigh.front_c - carcass)) / 4
     carcass += ((given + 0.018 * size ** 2 * 0.8 * h * (oven - carcass)) * dt) / carcass_j
-    breast.step(dt, toBreast)
-    thigh.step(dt, toThigh)
+    breast.step(dt, toBreast, MOST_C)
+    thigh.step(dt, toThigh, MOST_C)
     time += dt
     if (time >= nextRead) {
       ;[breast, thigh].forEach((body, i) => {
         const at = Math.min(SHELLS - 1, Math.floor((off[i] as number) * SHELLS))
-        readings.push({ time_s: time, value_c: (body.t[at] as number) + 0.15 * normal(random), body: i })
+        readings.push({ time_s: time, value_c: (body.shells[at] as number) + 0.15 * normal(random), body: i })
       })
       air.push({ time_s: time, value_c: oven + 0.8 * normal(random) })
-      core.push({ time_s: time, value_c: Math.min(breast.core, thigh.core) })
+      core.push({ time_s: time, value_c: Math.min(breast.core_c, thigh.core_c) })
       nextRead += 60
     }
-    if (Number.isNaN(pull_s) && Math.min(breast.core, thigh.core) >= pull_c) pull_s = time
-    if (Math.min(breast.core, thigh.core) > pull_c + 4) break
+    if (Number.isNaN(pull_s) && Math.min(breast.core_c, thigh.core_c) >= pull_c) pull_s = time
+    if (Math.min(breast.core_c, thigh.core_c) > pull_c + 4) break
   }
   return { name: 'coupled bird', told, readings, air, pull_s, core }
 }

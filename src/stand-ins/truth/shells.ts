@@ -28,3 +28,33 @@ export function stepShells(
     shells[i] = Math.min(most_c, here + (dt_s * (outer * out + inner * from)) / (RHO_C * room))
   }
 }
+
+/** A ball of meat in shells: one part of a bird. */
+export class Ball {
+  readonly shells: Float64Array
+  readonly dr: number
+  constructor(
+    readonly radius_m: number,
+    start_c: number,
+    shells: number,
+  ) {
+    this.shells = new Float64Array(shells).fill(start_c)
+    this.dr = radius_m / shells
+  }
+  get core_c(): number {
+    return this.shells[0] as number
+  }
+  get front_c(): number {
+    return this.shells[this.shells.length - 1] as number
+  }
+  get area_m2(): number {
+    return 4 * Math.PI * this.radius_m ** 2
+  }
+  /**
+   * @param flux into the surface, W/m²
+   * @param most_c nothing gets hotter
+   */
+  step(dt_s: number, flux: number, most_c: number): void {
+    stepShells(this.shells, this.dr, 3, flux, dt_s, most_c)
+  }
+}

@@ -91,9 +91,8 @@ function Promises({ units }: { readonly units: Units }) {
       <p className="max-w-4xl text-2xl leading-snug">
         Of {board.count} roasts cooked by nobody but the board, in kitchens whose dials lie and whose cooks are late,{' '}
         <strong>{of100(board.within10)} in a hundred came within ten minutes of their promise</strong> and{' '}
-        <strong>
-          {of100(board.asWanted)} within {rise(2, units)} of the wanted
-        </strong>
+        <strong>{of100(board.asWanted)} as done as wanted</strong>
+        {board.tender ? `, ${board.tender[0]} of ${board.tender[1]} shoulders as tender` : ''}
         {meals
           ? `; of ${meals.count} whole meals ${Math.round(meals.count * meals.within10)} came so, ${Math.round(meals.count * meals.asWanted)} with every roast as wanted`
           : ''}
@@ -114,10 +113,18 @@ function Promises({ units }: { readonly units: Units }) {
         two kinds of physics, neither the planner’s, drawn by numbers {seeds[0]} to {seeds[1]} that nobody had looked at
         before, on {on}. Dials are up to {rise(12, units)} off, pieces a tenth thicker or thinner, one in five goes in
         late, one in ten is forgotten in its heat, one probe in ten dies, some guests come later than they said, and
-        doors are opened that nobody writes down. Wanted are {temperature(63, units)}, the charts’ own, or{' '}
-        {temperature(57, units)} for beef; the clock is judged by the first alone. Neither pale nor burnt were{' '}
-        {of100(board.coloured)} in a hundred. The board asked for something {board.calls.toFixed(0)} times a roast, a
-        chart {probe.calls.toFixed(0)} times.
+        doors are opened that nobody writes down.
+        {board.tender
+          ? ' One oven in seventeen fails and another has to be heated; in meals probes change places.'
+          : ''}{' '}
+        Wanted are {temperature(63, units)}, the charts’ own, or {temperature(57, units)} for beef, within{' '}
+        {rise(2, units)}
+        {board.tender
+          ? `; of a bird ${temperature(74, units)}, and up to ${temperature(80, units)}, for it is never pulled under ${temperature(71, units)}; shoulders until they fall apart`
+          : ''}
+        . The clock is judged by the charts’ own alone. Neither pale nor burnt were {of100(board.coloured)} in a
+        hundred. The board asked for something {board.calls.toFixed(0)} times a roast, a chart {probe.calls.toFixed(0)}{' '}
+        times.
         {meals && mealsByProbe
           ? ` The same meals by charts and probes, each roast with an oven of its own: ${Math.round(mealsByProbe.count * mealsByProbe.within10)} of ${mealsByProbe.count} in time, ${mealsByProbe.late_min.toFixed(0)} minutes late on average; by the board ${meals.late_min.toFixed(0)}.`
           : ''}

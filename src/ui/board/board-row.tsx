@@ -175,7 +175,11 @@ export function BoardRow({ board, forecast, peak, units, cook, run, compact = fa
             <button
               type="button"
               className="min-h-11 rounded-full border-2 border-ink px-4 font-semibold"
-              onClick={() => put('in')}
+              onClick={() => {
+                put('in')
+                // It has read what it was to be pulled at: until it reads more.
+                if (peak.backIn) put('pull_at', { value_c: peak.backIn.pull_c })
+              }}
             >
               Back in
             </button>

@@ -77,7 +77,12 @@ function alarmsOf(
         })
     }
     for (const odd of board.odd)
-      if (odd.code === 'lost' || odd.code === 'oven_falling' || odd.code === 'pulled_out')
+      if (
+        odd.code === 'lost' ||
+        odd.code === 'oven_falling' ||
+        odd.code === 'core_falling' ||
+        odd.code === 'pulled_out'
+      )
         alarms.push({
           key: `${item.id} ${odd.code} ${odd.code === 'lost' ? '' : Math.round(odd.at_s / 600)}`,
           weight: 3,

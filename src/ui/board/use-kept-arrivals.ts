@@ -39,11 +39,12 @@ export function useKeptArrivals(
   useEffect(() => {
     if (document.visibilityState !== 'visible') return
     for (const board of newest.current.items) {
-      const { item, in_s, state, arrival } = board
+      const { item, in_s, state, arrival, never } = board
       const pull = forecasts[item.id]?.estimate.pull_s
-      if (state !== 'in' || in_s === undefined || !pull || !Number.isFinite(pull.p50)) continue
+      if (state !== 'in' || in_s === undefined || !pull) continue
       const next = { at_s: newest.current.now_s, p10: in_s + pull.p10, p50: in_s + pull.p50, p90: in_s + pull.p90 }
-      if (isNews(arrival, next)) add(blank({ kind: 'arrival', item: item.id, text: arrivalText(next) }))
+      if (Number.isFinite(pull.p50) ? isNews(arrival, next) : !never)
+        add(blank({ kind: 'arrival', item: item.id, text: arrivalText(in_s, pull) }))
     }
   }, [forecasts, add])
 }

@@ -1,3 +1,4 @@
+import type { Spread } from '@/core/estimate/ensemble'
 import type { CookEntry } from '../cook-document'
 import type { Arrival, EntryKind } from './kind'
 import { secondsOf } from './time'
@@ -10,18 +11,31 @@ export function arrivalOf({ text, at }: Pick<CookEntry, 'text' | 'at'>): Arrival
   return { at_s: secondsOf(at), p10, p50, p90 }
 }
 
-/** When the pull is foreseen: p10/p50/p90 as instants in the text, kept as it was foreseen. The newest is what every page says. */
+/** Kept where a roast, as it is, never gets there: a dead oven, one that is set too low. */
+const NEVER = 'never'
+
+/**
+ * When the pull is foreseen: p10/p50/p90 as instants in the text, or that it never comes, kept as it was foreseen. The
+ * newest is what every page says.
+ */
 export const arrival: EntryKind = {
   needs: ['text'],
   ofItem: true,
   onItem: (item, entry) => {
-    item.arrival = arrivalOf(entry) ?? item.arrival
+    item.never = entry.text === NEVER
+    item.arrival = item.never ? undefined : (arrivalOf(entry) ?? item.arrival)
   },
 }
 
 /**
  * The text of an arrival.
- * @example arrivalText({ p10: 0, p50: 60, p90: 120 }).split('/').length // 3
+ *
+ * @param in_s when it went in, cook time, s
+ * @param pull_s foreseen since then, s; NaN where it never gets there
+ * @example arrivalText(0, { p10: 0, p50: Number.NaN, p90: 120 }) // 'never'
  */
-export const arrivalText = (arrival: { readonly p10: number; readonly p50: number; readonly p90: number }): string =>
-  [arrival.p10, arrival.p50, arrival.p90].map((at_s) => new Date(Math.round(at_s) * 1000).toISOString()).join('/')
+export function arrivalText(in_s: number, pull_s: Spread): string {
+  const at = [pull_s.p10, pull_s.p50, pull_s.p90]
+  if (!at.every(Number.isFinite)) return NEVER
+  return at.map((each) => new Date(Math.round(in_s + each) * 1000).toISOString()).join('/')
+}

@@ -34,6 +34,8 @@ export interface ItemLog {
   spooned_s: number | undefined
   /** The newest that was kept since it went in. */
   arrival: Arrival | undefined
+  /** As it is, it never gets there: foreseen last, and nothing was done about it since. */
+  never: boolean
   /** Spells outside the oven in mid-cook, s. */
   away: { from_s: number; to_s: number }[]
   promise_s: number | undefined
@@ -87,6 +89,7 @@ export const freshItem = (): ItemLog => ({
   served_s: undefined,
   spooned_s: undefined,
   arrival: undefined,
+  never: false,
   away: [],
   promise_s: undefined,
   pull_c: undefined,

@@ -13,5 +13,6 @@ export const putIn: EntryKind = {
     item.finish_s = undefined
     item.carve_s = undefined
     item.arrival = undefined
+    item.never = false
   },
 }

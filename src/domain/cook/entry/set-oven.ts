@@ -5,6 +5,7 @@ export const setOven: EntryKind = {
   needs: [],
   ofItem: true,
   onItem: (item, { value_c, text }, at_s) => {
+    item.never = false
     if (text) item.oven_name = text
     if (value_c !== null) item.settings.push({ at_s, set_c: value_c })
   },

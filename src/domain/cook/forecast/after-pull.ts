@@ -2,6 +2,7 @@ import { assimilate, foresee, riseAnchor } from '@/core/estimate/estimate'
 import { type Program, pullStageIndex, pullsAtReading, type Stage } from '@/core/program/stage'
 import { seconds } from '@/core/units'
 import type { BoardItem } from '../board'
+import { carvingSeconds } from '../run/course'
 import { MEMBERS, setupOf } from './belief'
 import { isUnsure, safeChance } from './safety'
 
@@ -14,12 +15,17 @@ export interface PeakWatch {
   readonly safe: number | undefined
   /** It will not get there, or is not surely safe. */
   readonly short: boolean
-  /** What gets it there: back into its heat for so long. */
-  readonly backIn: { readonly minutes: number; readonly peak_c: number } | undefined
+  /** What gets it there: back into its heat for so long, to be pulled again at another reading. */
+  readonly backIn: { readonly minutes: number; readonly peak_c: number; readonly pull_c: number } | undefined
 }
 
-/** Short by no more than this is as wanted, K. */
+/** Short by no more than this is as wanted, K; where putting it back makes its table late, by no more than that. */
 const SHORT_K = 1.5
+const SHORT_LATE_K = 2
+/** A reading is believed over the model by no more than this, K. */
+const MOST_OFF_K = 1
+/** Back in, it is pulled at no less than this over the reading it came out too soon by, K. */
+const LEAST_MORE_K = 0.5
 const BACK_IN_MIN = [5, 10, 15, 20, 30, 45] as const
 
 /** The program as it went: to the minute it was taken out, by the clock. */
@@ -55,11 +61,19 @@ export function watchPeak(board: BoardItem, now_s: number, seed = 7): PeakWatch 
   const found = foreseen.peak_c
   if (!Number.isFinite(found.p50)) return undefined
   // Where it was pulled by its reading it climbs as its plan thought it would from there.
-  const more_k = pullsAtReading(planned.program) ? riseAnchor(planned) : 0
+  const anchor_k = pullsAtReading(planned.program) ? riseAnchor(planned, posterior) : 0
+  // What is read counts before what is believed, as it did at the pull: only where it is to be safe the belief that a
+  // probe lies off the core, and the core is colder, is heard.
+  const read_c = board.readings.findLast(({ at_s }) => at_s <= out_s)?.value_c
+  const believed_c = Math.min(...foreseen.points.map(({ pull_c }) => pull_c))
+  const off_k = meant === undefined && read_c !== undefined ? Math.min(MOST_OFF_K, Math.max(0, read_c - believed_c)) : 0
+  const more_k = anchor_k + off_k
   const peak_c = { p10: found.p10 + more_k, p50: found.p50 + more_k, p90: found.p90 + more_k }
   const wanted_c = Math.max(item.serve_c, floor_c)
   const safe = safeChance(found, more_k, meant, foreseen.safe)
-  const short = peak_c.p50 < wanted_c - SHORT_K || isUnsure(safe)
+  // Short of the wanted by a little it is not worth keeping a table waiting for; short of safe it is, always.
+  const again_s = now_s + (BACK_IN_MIN[1] as number) * 60 + prepared.rest.least_s + carvingSeconds(item)
+  const short = peak_c.p50 < wanted_c - (again_s > board.promise_s ? SHORT_LATE_K : SHORT_K) || isUnsure(safe)
   if (!short) return { peak_c, wanted_c, safe, short, backIn: undefined }
   const pull = pullStageIndex(program)
   const heat = program.stages[pull] as Stage
@@ -78,8 +92,12 @@ export function watchPeak(board: BoardItem, now_s: number, seed = 7): PeakWatch 
     const again = foresee({ ...setup, program: back }, posterior)
     const again_c = again.peak_c.p50 + more_k
     const sure = !isUnsure(safeChance(again.peak_c, more_k, meant, again.safe))
-    if (again_c >= wanted_c - 0.3 && sure)
-      return { peak_c, wanted_c, safe, short, backIn: { minutes, peak_c: again_c } }
+    if (again_c < wanted_c - 0.3 || !sure) continue
+    // Above what it was pulled at, and never above what is wanted of it.
+    const least_c = (board.pull_c ?? Number.NEGATIVE_INFINITY) + LEAST_MORE_K
+    const reads_c = Math.min(...again.points.map(({ pull_c }) => pull_c))
+    const pull_c = Math.round(2 * Math.min(wanted_c, Math.max(least_c, reads_c))) / 2
+    return { peak_c, wanted_c, safe, short, backIn: { minutes, peak_c: again_c, pull_c } }
   }
   return { peak_c, wanted_c, safe, short, backIn: undefined }
 }

@@ -41,6 +41,10 @@ export interface Belief {
   readonly meant: SafetyLeast | undefined
 }
 
+/** An oven that is set so low is dead, °C. */
+const DEAD_C = 30
+export const isDead = ({ set_c }: Pick<Belief, 'set_c'>): boolean => set_c !== undefined && set_c <= DEAD_C
+
 /** The question a cook's item puts to the model: the same as its plan did. */
 export const questionOfItem = (item: CookItem) =>
   questionOf(

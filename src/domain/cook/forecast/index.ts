@@ -3,7 +3,7 @@ import { endsTender } from '@/core/program/stage'
 import type { BoardItem } from '../board'
 import { secondsOf } from '../entry/time'
 import type { Advice } from './advice'
-import { type Belief, beliefOf, MEMBERS } from './belief'
+import { type Belief, beliefOf, isDead, MEMBERS } from './belief'
 import { chooseWays, type Way } from './choose'
 import { type Safety, safetyOf } from './safety'
 import { type Split, splitOf } from './split'
@@ -53,6 +53,16 @@ function offWindow(board: BoardItem, pull_s: number, plate_s: number): number {
   return pull_s >= earliest_s ? 0 : Math.max(late_s, pull_s - earliest_s)
 }
 
+/** On the warmth that is left in a dead oven nobody counts for longer than this, s: it died before anybody saw it. */
+const COASTS_S = 600
+const NEVER: Estimate['pull_s'] = { p10: Number.NaN, p50: Number.NaN, p90: Number.NaN }
+
+/** In a dead oven it never gets there, unless it is all but there. */
+function coasting(belief: Belief, main: Estimate): Estimate {
+  if (!isDead(belief) || !(main.pull_s.p50 - belief.setup.now_s > COASTS_S)) return main
+  return { ...main, pull_s: NEVER, carve_s: NEVER, peak_c: NEVER, course: [] }
+}
+
 /** A reading older than this says nothing of now, s. */
 const FRESH_S = 600
 
@@ -97,7 +107,7 @@ export function forecastOf(
 ): Forecast | undefined {
   const belief = beliefOf(board, now_s, seed, members)
   if (!belief) return undefined
-  const main = asRead(board, belief, foresee(belief.setup, belief.posterior), now_s)
+  const main = asRead(board, belief, coasting(belief, foresee(belief.setup, belief.posterior)), now_s)
   const { plate_s } = plateOf(belief, main.carve_s.p50)
   const late_s = Number.isFinite(plate_s) ? offWindow(board, belief.in_s + main.pull_s.p50, plate_s) : 0
   const depth = main.inferred.find(({ name }) => name === (belief.lastJump === undefined ? 'depth' : 'depth2'))

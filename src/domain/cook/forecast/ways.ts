@@ -1,12 +1,12 @@
 import { type Estimate, type EstimateSetup, foresee } from '@/core/estimate/estimate'
-import { type Program, pullStageIndex, pullsAtReading, type Stage } from '@/core/program/stage'
+import { type Program, pullStageIndex, pullsAtReading, type Stage, settingOf } from '@/core/program/stage'
 import { STANDARDS } from '@/core/reference/standards'
 import { withRest } from '@/core/roast/rest'
 import { SURE } from '@/core/safety/least'
 import { celsius, minutes, seconds } from '@/core/units'
-import { type BoardItem, settingOf } from '../board'
+import type { BoardItem } from '../board'
 import type { Advice } from './advice'
-import { type Belief, beliefOf, MEMBERS } from './belief'
+import { type Belief, beliefOf, isDead, MEMBERS } from './belief'
 import { isUnsure, shortOfSure } from './safety'
 import { isSound } from './sound'
 
@@ -20,8 +20,6 @@ const OVEN_STEPS_K = { late: [20, 40], early: [-15, -30] } as const
 const OVEN_C = { least: 80, still: 250, fan: 230 } as const
 /** Below this the inside is raw: nobody pulls it now, °C. */
 const PULL_NOW_FROM_C = 35
-/** An oven that is set so low is dead, °C. */
-const DEAD_C = 30
 /** Heats to try where the present one does not do, °C. */
 const STUCK_C = [120, 150, 180, 220]
 const PROMISE_GRID_S = 300
@@ -209,9 +207,23 @@ const heldUntil = (program: Program, hold_s: number): Program => ({
   ],
 })
 
+/** Hotter settings, one after another, until two do; of a dead oven, in another. */
+function otherHeats(ways: Ways, belief: Belief, now_s: number): Advice[] {
+  const { last, oven, set_c } = belief
+  const settings = [(last && settingOf(last.environment)) ?? 0, ...STUCK_C].filter(
+    (next) => next > (set_c ?? 0) + 5 && next <= OVEN_C[oven.kind],
+  )
+  const found: Advice[] = []
+  for (const next of settings) {
+    if (found.length >= 2) break
+    const way: Advice = { code: isDead(belief) ? 'other_heat' : 'oven_up', ...ways.withSetting(next) }
+    if (isSound(way, belief, now_s)) found.push(way)
+  }
+  return found
+}
+
 /** What would get there a roast that does not as it is: another heat, one after another until one does. */
 function stuck(ways: Ways, belief: Belief, others: readonly BoardItem[], now_s: number, seed: number): Advice[] {
-  const { board, oven, set_c } = belief
   const never: Advice = {
     code: 'leave_it',
     never: true,
@@ -219,15 +231,7 @@ function stuck(ways: Ways, belief: Belief, others: readonly BoardItem[], now_s: 
     plate_s: Number.NaN,
     peak_c: belief.board.latest?.value_c ?? belief.setup.start_c,
   }
-  const planned = settingOf(board.item)
-  const dead = set_c !== undefined && set_c <= DEAD_C
-  const settings = [planned ?? 0, ...STUCK_C].filter((next) => next > (set_c ?? 0) + 5 && next <= OVEN_C[oven.kind])
-  const found: Advice[] = []
-  for (const next of settings) {
-    if (found.length >= 2) break
-    const way: Advice = { code: dead ? 'other_heat' : 'oven_up', ...ways.withSetting(next) }
-    if (isSound(way, belief, now_s)) found.push(way)
-  }
+  const found = otherHeats(ways, belief, now_s)
   return [...found, ...swaps(ways, belief, others, now_s, seed).filter((way) => isSound(way, belief, now_s)), never]
 }
 
@@ -268,7 +272,7 @@ function otherReading(ways: Ways, belief: Belief, main: Estimate): Advice | unde
 
 /** The dial turned up or down, each setting with its own reading; none where the oven goes no farther that way. */
 function dials(ways: Ways, { oven, set_c }: Belief, when: keyof typeof OVEN_STEPS_K): Advice[] {
-  if (set_c === undefined) return []
+  if (set_c === undefined || isDead({ set_c })) return []
   return OVEN_STEPS_K[when].flatMap((step): Advice[] => {
     const next_c = Math.min(OVEN_C[oven.kind], Math.max(OVEN_C.least, set_c + step))
     if (Math.sign(next_c - set_c) !== Math.sign(step)) return []

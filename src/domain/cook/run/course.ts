@@ -89,6 +89,9 @@ export function rankOf(step: CookStep, plan: Milestones): number {
   }
 }
 
+/** What gets nowhere as it is is out no sooner than this from now, s: whatever is done about it takes as long. */
+const STUCK_S = 3600
+
 /** A roast on its way: its milestones as they now stand, s. */
 export interface RoastCourse {
   readonly in_s: number
@@ -114,7 +117,9 @@ export function courseOf(item: CookItem, plan: Milestones, own: ItemLog, log: Co
   const waits = own.state === 'waiting'
   const goesIn = waits ? Math.max(putIn, now_s) : putIn
   const arrival = own.state === 'in' ? own.arrival : undefined
-  const pulled = own.out_s ?? arrival?.p50 ?? plan.pull_s + goesIn - plan.in_s
+  const stuck = own.state === 'in' && own.never
+  const planned_s = plan.pull_s + goesIn - plan.in_s
+  const pulled = own.out_s ?? arrival?.p50 ?? (stuck ? Math.max(planned_s, now_s + STUCK_S) : planned_s)
   // Not out yet is out no sooner than now.
   const out_s = own.out_s ?? Math.max(pulled, waits || own.state === 'in' ? now_s : pulled)
   const gap_s = plan.next_s - plan.pull_s

@@ -147,7 +147,7 @@ describe('the board’s steps are the plan’s', () => {
     const inside = entry('in', Date.parse(roast.put_in) / 1000, { item: roast.id })
     const late = entry('arrival', pull_s - 700, {
       item: roast.id,
-      text: arrivalText({ p10: pull_s + 600, p50: pull_s + 900, p90: pull_s + 1500 }),
+      text: arrivalText(0, { p10: pull_s + 600, p50: pull_s + 900, p90: pull_s + 1500 }),
     })
     expect(turnedUp([inside])).toBeCloseTo(pull_s + 300, 0)
     expect(turnedUp([inside, late])).toBeCloseTo(pull_s + 900, 0)
@@ -178,7 +178,7 @@ describe('times are those of the plan as it now stands', () => {
 
   it('a pull foreseen so late that the least rest does not fit moves finish, knife and plate by the same', () => {
     const late_s = 3 * 3600
-    const text = arrivalText({ p10: pull_s + late_s - 600, p50: pull_s + late_s, p90: pull_s + late_s + 600 })
+    const text = arrivalText(0, { p10: pull_s + late_s - 600, p50: pull_s + late_s, p90: pull_s + late_s + 600 })
     const run = runOf(document, [entry('in', in_s), entry('arrival', in_s + 1200, { text })], in_s + 1300)
     const moved = find(run, 'serve').at_s - at(document, 'serve')
     expect(moved).toBeGreaterThan(3600)
@@ -293,7 +293,7 @@ describe('what is kept of it', () => {
   it('says planned and actual, the peak that was read, and each arrival as it was foreseen', () => {
     const document = cookOf({ program: { school: 'steady', set_c: 140 } })
     const in_s = at(document, 'put_in')
-    const text = arrivalText({ p10: in_s + 8000, p50: in_s + 9000, p90: in_s + 10_000 })
+    const text = arrivalText(0, { p10: in_s + 8000, p50: in_s + 9000, p90: in_s + 10_000 })
     const log = [
       entry('in', in_s + 300),
       entry('arrival', in_s + 2000, { text }),
@@ -335,7 +335,7 @@ describe('whatever is entered, in whatever order', () => {
           point: 'core',
           device: 'd',
           channel: 0,
-          text: pick([iso(NOW + random() * 40_000), 'x', arrivalText({ p10: NOW, p50: NOW + 60, p90: NOW + 120 })]),
+          text: pick([iso(NOW + random() * 40_000), 'x', arrivalText(0, { p10: NOW, p50: NOW + 60, p90: NOW + 120 })]),
         }),
       )
       const now_s = NOW + random() * 45_000

@@ -9,6 +9,9 @@ import { type CookDocument, type CookEntry, cookEntry, type ProbeReading } from 
 import { questionOfItem } from '../forecast'
 import { entriesOfMishap, type Mishap } from '../mishap'
 
+/** Its probe is read so often, s. */
+const READS_S = 60
+
 /**
  * A kitchen for the table of situations: one planned roast, put in at its minute, read by a probe that is
  * in a roast which may be thicker, colder or in a weaker oven than was told.
@@ -91,7 +94,7 @@ export function sceneOf(told: Told): Scene {
       start_c: prepared.start_c + (told.warmer_k ?? 0),
       program: question.program,
       pull_c: prepared.bodies.map(() => 98),
-      resolution: RESOLUTION.estimate,
+      resolution: { ...RESOLUTION.estimate, dt_s: READS_S },
       changes,
     },
     {

@@ -79,4 +79,15 @@ describe('after the pull', () => {
     const shorter = after(68, 3)?.backIn?.minutes ?? 0
     expect(longer).toBeGreaterThan(shorter)
   })
+
+  it('back in it is pulled at more than it came out by, and at no more than is wanted', () => {
+    for (const minute of [45, 60]) {
+      const back = after(minute, 3)?.backIn
+      if (!back) continue
+      expect(back.pull_c).toBeLessThanOrEqual(63)
+      expect(back.pull_c).toBeGreaterThan(50)
+      expect(back.pull_c % 0.5).toBe(0)
+    }
+    expect(after(45, 3)?.backIn).toBeDefined()
+  })
 })

@@ -50,7 +50,7 @@ export const SITUATIONS: readonly Situation[] = [
   },
   {
     name: 'turkey, oven 25 colder than its dial',
-    told: { plan: turkey, minute: 100, oven_k: -25 },
+    told: { plan: turkey, minute: 115, oven_k: -25 },
     time: 'late',
     best: ['oven_up', 'short_rest'],
     offers: ['later_promise'],

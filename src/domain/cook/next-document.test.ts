@@ -1,0 +1,81 @@
+import { describe, expect, it } from 'vitest'
+import { seededRandom } from '@/core/estimate/random'
+import { nextDocument, nextFrom } from './next-document'
+
+const PROMISE = '2026-11-28T19:00:00.000Z'
+const at = (minutes: number) => new Date(Date.parse(PROMISE) + minutes * 60_000).toISOString()
+const ask = (plan: object, more: object) =>
+  nextFrom(nextDocument.parse({ plan: { ...plan, promise: PROMISE }, begun: at(-900), members: 32, ...more }))
+const pork = {
+  roast: { cut: 'pork-loin', mass_kg: 2 },
+  program: { school: 'steady', set_c: 160 },
+  target: { serve_c: 63 },
+}
+
+describe('what is next, asked from outside', () => {
+  it('takes what was done in one minute in the order it was told, however much was done before', () => {
+    for (let before = 0; before < 14; before++) {
+      const entries = [
+        ...Array.from({ length: before }, (_, i) => ({ kind: 'note', at: at(-300 + i), text: 'salted' })),
+        { kind: 'in', at: at(-110) },
+        { kind: 'out', at: at(-30), value_c: 56 },
+        { kind: 'in', at: at(-30) },
+      ]
+      const answer = ask(pork, { now: at(-29), entries })
+      expect(answer.ok && answer.value.roasts[0]?.state, `${before} before`).toBe('in')
+    }
+  })
+
+  it('a tender cut that the model had out long ago still has times that could be printed', () => {
+    const shoulder = {
+      roast: { cut: 'pork-shoulder', mass_kg: 2.5 },
+      program: { school: 'low-and-long' },
+      target: { serve_c: 93 },
+    }
+    const readings = Array.from({ length: 60 }, (_, i) => ({ at: at(-600 + 12 * i), c: Math.min(88, 5 + 3 * i) }))
+    for (const minute of [-200, -100, 0, 60]) {
+      const answer = ask(shoulder, { now: at(minute), entries: [{ kind: 'in', at: at(-700) }], readings })
+      if (!answer.ok) throw new Error(JSON.stringify(answer.problems))
+      const [own] = answer.value.roasts
+      for (const time of Object.values(own?.pull ?? {})) {
+        expect(time === null || Number.isFinite(Date.parse(time))).toBe(true)
+        if (time !== null) expect(Date.parse(time)).toBeGreaterThanOrEqual(Date.parse(at(minute)) - 1000)
+      }
+    }
+  })
+
+  it('whatever was read and done, in any order: an answer or a reason, and no time in the past to wait for', () => {
+    const random = seededRandom(2616)
+    const kinds = ['in', 'out', 'oven', 'door', 'reading', 'pull_at', 'rest', 'carve', 'note', 'promise'] as const
+    for (let round = 0; round < 25; round++) {
+      const told = Array.from({ length: Math.floor(14 * random()) }, () => {
+        const kind = kinds[Math.floor(random() * kinds.length)] as (typeof kinds)[number]
+        return {
+          kind,
+          at: at(-200 + Math.floor(220 * random())),
+          ...(kind === 'oven' || kind === 'reading' || kind === 'pull_at'
+            ? { value_c: Math.round(200 * random()) }
+            : {}),
+          ...(kind === 'promise' ? { text: at(Math.floor(120 * random())) } : kind === 'note' ? { text: '火鸡' } : {}),
+        }
+      })
+      const readings = Array.from({ length: Math.floor(60 * random()) }, () => ({
+        at: at(-200 + 200 * random()),
+        c: Math.round(1000 * (random() * 120 - 20)) / 1000,
+        probe: random() < 0.2 ? 'air' : 'core',
+      }))
+      const now = at(-60 + 70 * random())
+      const answer = ask(pork, { now, entries: told, readings })
+      if (!answer.ok) {
+        expect(answer.problems.length).toBeGreaterThan(0)
+        continue
+      }
+      const [own] = answer.value.roasts
+      for (const way of own?.ways ?? []) {
+        if (way.pull !== null) expect(Date.parse(way.pull)).toBeGreaterThanOrEqual(Date.parse(now) - 2000)
+        if (way.pull_c !== null) expect(way.pull_c).toBeLessThanOrEqual(63.5)
+      }
+      if (own?.state !== 'resting') expect(own?.back_in_min).toBeNull()
+    }
+  }, 60_000)
+})
