@@ -92,6 +92,25 @@ describe('what is next', () => {
     })
   })
 
+  it('an arrival that was foreseen a while ago pulls nothing that reads well below its pull', () => {
+    const now_s = T0 + 120 * 60
+    const text = arrivalText(0, { p10: now_s - 120, p50: now_s - 60, p90: now_s + 60 })
+    const assign = entry('assign', 11, { device: 'd', channel: 0, point: 'core' })
+    const entries = [entry('in', 5), assign, entry('arrival', 110, { text })]
+    const next = (value_c: number, minute = 119) => {
+      const readings = probe(minute, minute + 2, () => value_c)
+      const found = nextActions(runOf(document, entries, now_s), boardOf(document, entries, readings, now_s), now_s)
+      const own = found.filter((each) => each.kind === 'step' && each.step.step.item === 'rib')
+      const [first] = own
+      return { kind: first?.kind === 'step' && first.step.step.kind, at_s: own[0]?.at_s ?? 0 }
+    }
+    const pull_c = document.items[0]?.pull_c as number
+    expect(next(pull_c - 6)).toEqual({ kind: 'pull', at_s: T0 + 120 * 60 + 6 * 60 })
+    expect(next(pull_c)).toEqual({ kind: 'pull', at_s: now_s - 60 })
+    // A reading of long ago says nothing of now.
+    expect(next(pull_c - 6, 100)).toEqual({ kind: 'pull', at_s: now_s - 60 })
+  })
+
   it('a rehearsal’s clock runs faster from where it began', () => {
     const clock = { origin: iso(0), real: iso(100), speed: 60 }
     expect(cookTime(clock, T0 + 101 * 60)).toBe(T0 + 3600)

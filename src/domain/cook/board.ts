@@ -392,6 +392,23 @@ export type NextAction =
   | { readonly kind: 'step'; readonly step: RunStep; readonly at_s: number }
   | { readonly kind: 'look'; readonly item: string; readonly at_s: number }
 
+/** Near its pull no core climbs faster than this, K/min, unless it is seen to: then not faster than so many times that. */
+const CLIMBS = { k_per_min: 1, times: 1.5 } as const
+/** A reading older than this says nothing of now, s. */
+export const FRESH_S = 600
+
+/**
+ * Before this a roast cannot read its pull, s since 1970, by what it reads now; undefined where nothing sound is
+ * read. Whatever was foreseen a while ago, nothing is pulled that reads well below its pull.
+ */
+export function soonestPull(board: BoardItem, now_s: number): number | undefined {
+  const { latest, pull_c, odd, state, trend_k_per_min = CLIMBS.k_per_min } = board
+  const read = state === 'in' && latest !== undefined && odd.length === 0 && now_s - latest.at_s < FRESH_S
+  if (!read || pull_c === undefined || latest.value_c >= pull_c) return undefined
+  const k_per_min = Math.max(CLIMBS.k_per_min, CLIMBS.times * trend_k_per_min)
+  return latest.at_s + (60 * (pull_c - latest.value_c)) / k_per_min
+}
+
 /** What is next in this kitchen, soonest first. */
 export function nextActions(run: Run, items: readonly BoardItem[], now_s: number): NextAction[] {
   const looks = items
@@ -399,9 +416,21 @@ export function nextActions(run: Run, items: readonly BoardItem[], now_s: number
     .map(({ item }): NextAction => ({ kind: 'look', item: item.id, at_s: now_s }))
   // What never gets there as it is is not pulled: there is a way out to be taken first.
   const stuck = new Set(items.flatMap(({ item, never }) => (never ? [item.id] : [])))
+  /** By item, once its pull has been come to. */
+  const soonest = new Map<string, number>()
   const steps = openSteps(run)
     .filter(({ step }) => step.item === null || step.kind === 'put_in' || !stuck.has(step.item))
-    .map((step): NextAction => ({ kind: 'step', step, at_s: step.at_s }))
+    .map((open): NextAction & { readonly kind: 'step' } => {
+      const { step, at_s } = open
+      if (step.item === null) return { kind: 'step', step: open, at_s }
+      // Tender is no reading.
+      if (step.kind === 'pull' && step.numbers.tender === undefined) {
+        const board = items.find(({ item }) => item.id === step.item)
+        soonest.set(step.item, (board && soonestPull(board, now_s)) ?? at_s)
+      }
+      return { kind: 'step', step: open, at_s: Math.max(at_s, soonest.get(step.item) ?? at_s) }
+    })
+    .toSorted((a, b) => a.at_s - b.at_s)
   // A probe that lies makes every other time a guess: that first.
   return [...looks, ...steps]
 }

@@ -205,8 +205,15 @@ describe('an entry is on this device until the server names its id', () => {
     const outbox = new Outbox(made)
     await outbox.put('k', 'c', taken)
     await settle(outbox)
+    let lost = false
+    const stop = outbox.subscribe(() => {
+      // At every moment it is listed, kept on the device, or on the server.
+      lost ||= server.size === 0 && (outbox.read().items.length === 0 || store.kept.size === 0)
+    })
     await outbox.again(taken.id, { ...taken, id: 'mended-entry', text: 'mended' })
     await settle(outbox)
+    stop()
+    expect(lost).toBe(false)
     expect([...server.values()].map(({ text }) => text)).toEqual(['mended'])
     await outbox.put('k', 'c', taken)
     await settle(outbox)

@@ -104,8 +104,9 @@ export class Outbox {
     if (!item) return
     // What was refused under an id may be another's: mended, it is an entry of its own.
     const next: Waiting = { ...item, id: entry?.id ?? id, entry: entry ?? item.entry, refused: undefined }
-    if (next.id !== id) await this.drop([id])
+    // Kept before the old one goes: at no moment is it neither here nor on the server.
     await this.change(next)
+    if (next.id !== id) await this.drop([id])
     this.lanes.delete(laneOf(next))
     void this.run()
   }

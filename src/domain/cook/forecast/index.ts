@@ -1,6 +1,6 @@
 import { type Estimate, foresee } from '@/core/estimate/estimate'
 import { endsTender } from '@/core/program/stage'
-import type { BoardItem } from '../board'
+import { type BoardItem, FRESH_S, soonestPull } from '../board'
 import { secondsOf } from '../entry/time'
 import type { Advice } from './advice'
 import { type Belief, beliefOf, isDead, MEMBERS } from './belief'
@@ -63,17 +63,17 @@ function coasting(belief: Belief, main: Estimate): Estimate {
   return { ...main, pull_s: NEVER, carve_s: NEVER, peak_c: NEVER, course: [] }
 }
 
-/** A reading older than this says nothing of now, s. */
-const FRESH_S = 600
-
 /**
  * What is read counts before what is believed: a roast whose least done point reads its pull is to be pulled now,
- * however the model would have it. An odd probe is looked at first.
+ * however the model would have it, and one that reads well below it is not. An odd probe is looked at first.
  */
-function asRead({ latest, pull_c, odd }: BoardItem, { in_s, setup }: Belief, main: Estimate, now_s: number): Estimate {
+function asRead(board: BoardItem, { in_s, setup }: Belief, main: Estimate, now_s: number): Estimate {
+  const { latest, pull_c, odd } = board
+  // A reading alone does not make it tender.
+  if (endsTender(setup.program)) return main
+  const soonest_s = soonestPull(board, now_s)
+  if (soonest_s !== undefined) return noSooner(main, soonest_s - in_s)
   const there =
-    // A reading alone does not make it tender.
-    !endsTender(setup.program) &&
     latest !== undefined &&
     pull_c !== undefined &&
     latest.value_c >= pull_c &&
@@ -88,6 +88,21 @@ function asRead({ latest, pull_c, odd }: BoardItem, { in_s, setup }: Belief, mai
     ...main,
     pull_s: { p10: since_s, p50: since_s, p90: since_s },
     carve_s: Number.isFinite(p50) ? { p10: carve(p10), p50: carve(p50), p90: carve(p90) } : main.carve_s,
+  }
+}
+
+/** Nothing of it sooner than its reading allows; what follows the pull comes as much later. */
+function noSooner(main: Estimate, soonest_s: number): Estimate {
+  const later_s = soonest_s - main.pull_s.p50
+  if (!(main.pull_s.p10 < soonest_s)) return main
+  const { p10, p50, p90 } = main.pull_s
+  const later = (value: number) => Math.max(value, soonest_s)
+  const { carve_s } = main
+  const moved_s = Math.max(0, later_s)
+  return {
+    ...main,
+    pull_s: { p10: later(p10), p50: later(p50), p90: later(p90) },
+    carve_s: { p10: carve_s.p10, p50: carve_s.p50 + moved_s, p90: carve_s.p90 + moved_s },
   }
 }
 
