@@ -402,7 +402,7 @@ export const FRESH_S = 600
  * read. Whatever was foreseen a while ago, nothing is pulled that reads well below its pull.
  */
 export function soonestPull(board: BoardItem, now_s: number): number | undefined {
-  const { latest, pull_c, odd, state, trend_k_per_min = CLIMBS.k_per_min } = board
+  const { latest, pull_c, odd, state, trend_k_per_min = 0 } = board
   const read = state === 'in' && latest !== undefined && odd.length === 0 && now_s - latest.at_s < FRESH_S
   if (!read || pull_c === undefined || latest.value_c >= pull_c) return undefined
   const k_per_min = Math.max(CLIMBS.k_per_min, CLIMBS.times * trend_k_per_min)
