@@ -16,6 +16,7 @@ import { EVIDENCE, type Evidence, type EvidenceGroup, missOf, scaledBy } from '@
 /** Where each parameter lay before the evidence: middle, and one standard deviation of its logarithm. From handbook ranges. */
 const PRIOR: Readonly<Partial<Record<keyof HeatParameters, readonly [number, number]>>> = {
   conductivity_factor: [1.05, 0.08],
+  still_conductivity_factor: [0.85, 0.1],
   still_oven_w_per_m2k: [11, 0.15],
   wetness: [0.55, 0.4],
   dries_s: [4 * 3600, 0.6],

@@ -216,7 +216,8 @@ export function foresee(setup: EstimateSetup, posterior: Posterior, most = poste
     const decides = decidingOf(run.pullCore_c, setup.pull_c)
     const pace = paces[decides]
     const probe = member.probes[decides]
-    const paced = pace && probe && byReading ? pacedPull(run.pull_s, probe, pace, setup.now_s) : run.pull_s
+    const seen = pace && probe && byReading ? pacedPull(run.pull_s, probe, pace, setup.now_s) : undefined
+    const paced = seen?.pull_s ?? run.pull_s
     const fitted = fits[decides]
     const blended = fitted === undefined || !byReading ? paced : blendedPull(paced, fitted, run.pull_s, setup.now_s)
     const ahead = Math.max(left, blended - setup.now_s)
@@ -232,12 +233,18 @@ export function foresee(setup: EstimateSetup, posterior: Posterior, most = poste
       pulls.push(pull)
       carves.push(Math.max(setup.now_s, pull + after))
     }
-    peaks.push(anchored(Math.min(...run.peak_c), anchor.peak_k))
+    // A core that climbs slower at its pull than a member's climbs less after it, by as much.
+    const peakOf = (i: number): number => {
+      const pulled_c = run.pullCore_c[i] as number
+      const climbed_k = Math.max(0, (run.peak_c[i] as number) - pulled_c)
+      return anchored(pulled_c + (seen?.pace ?? 1) * climbed_k, anchor.peak_k)
+    }
+    peaks.push(Math.min(...run.peak_c.map((_, i) => peakOf(i))))
     if (member.safe) safe++
     run.pullCore_c.forEach((value, i) => {
       points[i] ??= { pull: [], peak: [] }
       points[i].pull.push(value)
-      points[i].peak.push(anchored(run.peak_c[i] as number, anchor.peak_k))
+      points[i].peak.push(peakOf(i))
     })
   }
   const arriving = peaks.length / count

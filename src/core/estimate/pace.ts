@@ -50,6 +50,13 @@ export function pacesOf(readings: readonly Reading[], bodies: number, now_s: num
   })
 }
 
+/** A member's pull by the pace that is seen, and that pace against its own. */
+export interface Paced {
+  readonly pull_s: number
+  /** How fast it climbs against the member where that reads the same, as far as it is to be trusted: 1 alike. */
+  readonly pace: number
+}
+
 /**
  * A member's pull, s, from where its own probe would read what is read now, at the pace that is seen:
  * what the smoother could not explain shows in level and slope, and those are carried on. Level and
@@ -59,20 +66,21 @@ export function pacesOf(readings: readonly Reading[], bodies: number, now_s: num
  * @param pull_s the member's own pull, s
  * @param probe of the body that decides it
  */
-export function pacedPull(pull_s: number, probe: ProbeCourse, { level, times }: Pace, now_s: number): number {
+export function pacedPull(pull_s: number, probe: ProbeCourse, { level, times }: Pace, now_s: number): Paced {
+  const asIs = { pull_s, pace: 1 }
   const own = times.map((time_s) => probeAt(probe, time_s))
-  if (own.some((value) => value === undefined)) return pull_s
+  if (own.some((value) => value === undefined)) return asIs
   const line = levelOf(times, own as number[], now_s)
   const here = probeAt(probe, now_s)
-  if (!line || here === undefined) return pull_s
+  if (!line || here === undefined) return asIs
   const wanted = here + level.value_c - line.value_c
   const { time_s, value_c } = probe
   // From now on, or back from now: what was out, or in a dead oven, has read the same before.
   let i = time_s.findIndex((each) => each >= now_s)
-  if (i < 0) return pull_s
+  if (i < 0) return asIs
   while (i < time_s.length && (time_s[i] as number) <= pull_s && (value_c[i] as number) < wanted) i++
   while (i > 1 && (value_c[i - 1] as number) > wanted) i--
-  if (i >= time_s.length || i < 2) return pull_s
+  if (i >= time_s.length || i < 2) return asIs
   const low = value_c[i - 1] as number
   const high = value_c[i] as number
   const part = Math.min(1, Math.max(0, (wanted - low) / Math.max(1e-6, high - low)))
@@ -87,7 +95,7 @@ export function pacedPull(pull_s: number, probe: ProbeCourse, { level, times }: 
   const trust = late / (1 + (level.doubt / PACE.doubt) ** 2)
   const pace = Math.min(PACE.most, Math.max(PACE.least, level.slope_per_s / there.slope_per_s)) ** trust
   const left = Math.max(0, pull_s - at) / pace
-  return now_s + late * left + (1 - late) * Math.max(0, pull_s - now_s)
+  return { pull_s: now_s + late * left + (1 - late) * Math.max(0, pull_s - now_s), pace }
 }
 
 /** After a change the core bends the other way for so long, and a line through it says nothing, s. */

@@ -211,7 +211,7 @@ describe('pace', () => {
       const [pace] = pacesOf(readings, 1, now_s)
       const [probe] = member.probes
       if (!pace || !probe) continue
-      expect(Math.abs(pacedPull(member.run.pull_s, probe, pace, now_s) - member.run.pull_s)).toBeLessThan(
+      expect(Math.abs(pacedPull(member.run.pull_s, probe, pace, now_s).pull_s - member.run.pull_s)).toBeLessThan(
         RESOLUTION.estimate.dt_s,
       )
     }
@@ -224,7 +224,29 @@ describe('pace', () => {
     const [pace] = pacesOf(readings, 1, now_s)
     const [probe] = member.probes
     if (!pace || !probe) throw new Error('no pace')
-    expect(pacedPull(member.run.pull_s, probe, pace, now_s)).toBeLessThan(member.run.pull_s - 60)
+    expect(pacedPull(member.run.pull_s, probe, pace, now_s).pull_s).toBeLessThan(member.run.pull_s - 60)
+  })
+
+  it('a core that is read to climb slower than a member is foretold to climb less in its rest', () => {
+    const now_s = 0.85 * truth.pull_s
+    const climbsOf = (share: number) => {
+      const readings = readingsUntil(0.85, (value_c) => 45 + share * (value_c - 45))
+      const asked = setup({ readings, now_s, certain: true })
+      const member = cookMember(asked, nothing, readings, tracksOf(readings), true)
+      const [pace] = pacesOf(readings, 1, now_s)
+      const [probe] = member.probes
+      if (!pace || !probe) throw new Error('no pace')
+      const found = foresee(asked, assimilate(asked))
+      return {
+        pace: pacedPull(member.run.pull_s, probe, pace, now_s).pace,
+        rise_k: found.peak_c.p50 - (found.points[0]?.pull_c ?? 0),
+      }
+    }
+    const asTold = climbsOf(1)
+    const slower = climbsOf(0.7)
+    expect(asTold.pace).toBeCloseTo(1, 1)
+    expect(slower.pace).toBeLessThan(0.85)
+    expect(slower.rise_k).toBeLessThan(0.9 * asTold.rise_k)
   })
 
   it('a core that fell and climbs again is where it is now, not where it read the same before', () => {
@@ -238,7 +260,7 @@ describe('pace', () => {
     const [pace] = pacesOf(readings, 1, now_s)
     if (!pace) throw new Error('no pace')
     const pull_s = 86 * 60
-    expect(Math.abs(pacedPull(pull_s, { time_s, value_c }, pace, now_s) - pull_s)).toBeLessThan(300)
+    expect(Math.abs(pacedPull(pull_s, { time_s, value_c }, pace, now_s).pull_s - pull_s)).toBeLessThan(300)
   })
 
   it('near the end half of what the curve itself says is taken, early nothing, and never a wild fit', () => {

@@ -358,9 +358,10 @@ export class RoastKernel {
     const kept = 1 - this.lost - this.water.dripped
     const shrunk = Math.cbrt(kept)
     const yields = this.yields_w_per_m2k || outside * this.exposure
-    const middleConduction = parameters.conductivity_factor * (conductivity[shells >> 1] as number)
-    const biot = (yields * this.ball.short_m) / middleConduction
-    const factor = parameters.conductivity_factor * conductionAt(this.ball, biot) * shrunk
+    // Where it cools nothing drives its juices inward any more, and it conducts as still meat does.
+    const conducts = effective_c > this.front_c ? parameters.conductivity_factor : parameters.still_conductivity_factor
+    const biot = (yields * this.ball.short_m) / (conducts * (conductivity[shells >> 1] as number))
+    const factor = conducts * conductionAt(this.ball, biot) * shrunk
     const perStep = 1 / dt_s
     const half = factor / 2
     let below = 0

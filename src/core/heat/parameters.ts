@@ -10,8 +10,10 @@ import { pressureAtAltitude, STANDARD_PRESSURE_PA } from './vapour'
 export interface HeatParameters {
   /** Density of meat, kg/m³. Handbook value for lean muscle, from memory. */
   readonly density_kg_per_m3: number
-  /** Factor on the Choi–Okos conductivity (fibre direction, moving juices); range 0.9–1.35 (along the grain the highest). Fitted: the rises in rest ask for more than tables of still meat give. */
+  /** Factor on the Choi–Okos conductivity (fibre direction, moving juices); range 0.9–1.35 (along the grain the highest). Fitted: the times ask for more than tables of still meat give. */
   readonly conductivity_factor: number
+  /** The same where it cools, and no juices move inward; range 0.75–1: cooked meat at rest conducts some 0.40–0.50 W/m·K. Fitted on the rises. */
+  readonly still_conductivity_factor: number
   /** Convection of a still domestic oven with its thermostat cycling, W/m²K; range 8–13. Fitted. */
   readonly still_oven_w_per_m2k: number
   /** Convection of a fan oven, W/m²K; range 18–25. */
@@ -66,6 +68,7 @@ export interface HeatParameters {
 export const HEAT_PARAMETERS: HeatParameters = {
   density_kg_per_m3: 1060,
   conductivity_factor: 1.34,
+  still_conductivity_factor: 0.8,
   still_oven_w_per_m2k: 10.1,
   fan_oven_w_per_m2k: 21,
   emissivity: 0.94,
@@ -116,6 +119,7 @@ export function parametersVaried(
   return {
     ...base,
     conductivity_factor: base.conductivity_factor * Math.exp(drawn.conduction),
+    still_conductivity_factor: base.still_conductivity_factor * Math.exp(drawn.conduction),
     dries_s: base.dries_s * Math.exp(drawn.drying),
     still_oven_w_per_m2k: base.still_oven_w_per_m2k * contact,
     fan_oven_w_per_m2k: base.fan_oven_w_per_m2k * contact,

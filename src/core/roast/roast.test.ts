@@ -80,7 +80,9 @@ describe('the one answer', () => {
     const slowest_s = taken.ensemble.pull_s.p90 - taken.run.pull_s
     expect(taken.slack_s).toBeGreaterThan(slowest_s - 90)
     expect(taken.slack_s).toBeLessThan(1.7 * slowest_s + 120)
-    expect(Math.abs(taken.pull_c - said.pull_c)).toBeLessThan(2)
+    // It climbs on for most of an hour: what rests longer is pulled lower.
+    expect(taken.pull_c).toBeLessThanOrEqual(said.pull_c + 0.1)
+    expect(said.pull_c - taken.pull_c).toBeLessThan(3)
   })
 
   it('a measured piece has a narrower window, a flatter one of the same weight an earlier', () => {
@@ -154,7 +156,7 @@ describe('the one answer', () => {
 
 describe('the pull by risk', () => {
   const tenderloin = { cut: must(findCut('pork-tenderloin')), mass_kg: 0.5 }
-  const hot = { program: steadyProgram(230, 10), target: { kind: 'serve' as const, serve_c: 63 } }
+  const hot = { program: steadyProgram(230, 5), target: { kind: 'serve' as const, serve_c: 63 } }
 
   it('is higher than the middle asks where a safety minimum stands, never above the wanted, and safe in 95 of 100', () => {
     const sure = ask({ piece: tenderloin, ...hot })

@@ -53,6 +53,17 @@ describe('the one stepper', () => {
     expect(kept(15)).toBeLessThan(0.8)
   })
 
+  it('where it cools it conducts as still meat does: the same pull, a climb that is slower and less', () => {
+    const hot = steadyProgram(200, 60)
+    const conducting = (still_conductivity_factor: number) =>
+      cook(setup(hot, { parameters: { ...HEAT_PARAMETERS, still_conductivity_factor }, pull_c: [52] }))
+    const still = conducting(HEAT_PARAMETERS.still_conductivity_factor)
+    const moving = conducting(HEAT_PARAMETERS.conductivity_factor)
+    expect(still.pull_s).toBeCloseTo(moving.pull_s, 3)
+    expect(must(still.peak_c[0])).toBeLessThan(must(moving.peak_c[0]))
+    expect(must(still.peak_s[0])).toBeGreaterThan(must(moving.peak_s[0]))
+  })
+
   it('goes back to what it saved, meat and oven alike, and takes the same way again', () => {
     const stepper = new RoastStepper(setup(steadyProgram(160, 20)))
     stepper.begin(must(steadyProgram(160, 20).stages[0]))

@@ -125,7 +125,7 @@ describe('a plan, a meal, a simulation and an estimate of one roast agree', () =
       const vulnerable = 'vulnerable' in found
       const cut = findCut(roast.cut)
       // A rest so long that its length decides nothing: the peak comes before.
-      const program = { school: 'steady', set_c, rest_min: cut?.doneness === 'tender' ? 60 : 50 }
+      const program = { school: 'steady', set_c, rest_min: cut?.doneness === 'tender' ? 60 : 90 }
       const planned = makePlan(
         planDocument.parse({ roast, program, promise: PROMISE, altitude_m, vulnerable }),
         NOW,
