@@ -173,8 +173,14 @@ function explained(value_c: number, said: readonly Float64Array[], k: number): b
  * What a belief says of a cook from now to the knife, or of another way of going on with it.
  *
  * @param most members to ask, taken evenly; all by default. Two ways asked of the same members are compared pair by pair.
+ * @param known the anchor of the belief, where it has been found: ways that are compared share one
  */
-export function foresee(setup: EstimateSetup, posterior: Posterior, most = posterior.members): Estimate {
+export function foresee(
+  setup: EstimateSetup,
+  posterior: Posterior,
+  most = posterior.members,
+  known?: Anchor,
+): Estimate {
   const { theta } = posterior
   const count = Math.min(most, posterior.members)
   const stride = posterior.members / count
@@ -194,7 +200,7 @@ export function foresee(setup: EstimateSetup, posterior: Posterior, most = poste
   const anchor =
     setup.certain || byClock
       ? NO_ANCHOR
-      : anchorOf(setup, whole ? (wanted.length < FINER_READINGS ? count : ANCHOR_MEMBERS) : 0, posterior)
+      : (known ?? anchorOf(setup, whole ? (wanted.length < FINER_READINGS ? count : ANCHOR_MEMBERS) : 0, posterior))
   const finer = anchor.share / (1 + wanted.length / FINER_READINGS)
   const future = setup.certain || byClock ? NOTHING_AHEAD : AHEAD
   const pulls: number[] = []
@@ -291,7 +297,12 @@ const NEAR_BOILING_C = 94
 const anchored = (peak_c: number, more_k: number): number =>
   more_k < 0 ? peak_c + more_k : Math.max(peak_c, Math.min(peak_c + more_k, NEAR_BOILING_C))
 
-const NO_ANCHOR = { share: 0, peak_k: 0 } as const
+/** Where a roast as told lies against the members of a belief: later by a share of its time, higher at its peak by so much, K. */
+export interface Anchor {
+  readonly share: number
+  readonly peak_k: number
+}
+const NO_ANCHOR: Anchor = { share: 0, peak_k: 0 }
 /** So many members tell where the middle of the belief lay before anything was read, once something is. */
 const ANCHOR_MEMBERS = 48
 
@@ -306,11 +317,7 @@ const ANCHOR_MEMBERS = 48
  * @param members to find that middle with; 0: only what coarseness makes
  * @param posterior what is believed now, whose rise is anchored
  */
-function anchorOf(
-  setup: EstimateSetup,
-  members: number,
-  posterior: Posterior,
-): { readonly share: number; readonly peak_k: number } {
+function anchorOf(setup: EstimateSetup, members: number, posterior: Posterior): Anchor {
   const told = { ...setup, now_s: 0, readings: [], changes: [], air: undefined }
   const fine = cookMember({ ...told, certain: true }, NOTHING_DRAWN, [], [], true).run
   if (fine.outcome !== 'reached') return NO_ANCHOR
@@ -335,8 +342,8 @@ function anchorOf(
 /** What a belief learns of these says how far a core will climb. */
 const SIZE_AND_HEAT: ReadonlySet<Unknown> = new Set(['thickness', 'start_k', 'oven_k'])
 
-/** By how much less a belief's members climb in the rest than the roast as told, K, however they are pulled. */
-export const riseAnchor = (setup: EstimateSetup, posterior: Posterior): number => anchorOf(setup, 0, posterior).peak_k
+/** The anchor of a belief of which a part of the members is asked, however they are pulled. */
+export const anchorFor = (setup: EstimateSetup, posterior: Posterior): Anchor => anchorOf(setup, 0, posterior)
 
 /** The belief of a cook by its readings so far, and what it says of the rest. Same set-up, same answer. */
 export const estimate = (setup: EstimateSetup): Estimate => foresee(setup, assimilate(setup))

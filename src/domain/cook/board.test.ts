@@ -188,7 +188,7 @@ describe('changing ovens', () => {
     expect(swap).toMatchObject({ set_c: 170, swap: { item: 'pork', oven_name: 'right oven', set_c: 110 } })
     expect(swap?.pull_s).toBeLessThan(T0 + 10 * 60 + (forecast?.estimate.pull_s.p50 ?? 0))
     // Hotter outside rises more in the rest: it is pulled at a lower reading; the other way round for the other.
-    expect(swap?.pull_c).toBeLessThanOrEqual(50)
+    expect(swap?.pull_c).toBeLessThan(53)
     expect(swap?.swap?.pull_c).toBeGreaterThan(58)
   })
 

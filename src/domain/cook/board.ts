@@ -392,20 +392,25 @@ export type NextAction =
   | { readonly kind: 'step'; readonly step: RunStep; readonly at_s: number }
   | { readonly kind: 'look'; readonly item: string; readonly at_s: number }
 
-/** Near its pull no core climbs faster than this, K/min, unless it is seen to: then not faster than so many times that. */
-const CLIMBS = { k_per_min: 1, times: 1.5 } as const
+/** No core climbs more than so many times as fast as it is seen to, nor is that less than this, K/min; not seen yet, as fast as this. */
+const CLIMBS = { times: 2, least_k_per_min: 0.25, unseen_k_per_min: 1 } as const
 /** A reading older than this says nothing of now, s. */
 export const FRESH_S = 600
+
+/** These speak of the oven: what is read of the meat is believed all the same. */
+const OF_THE_OVEN = new Set<OddReading['code']>(['door_open', 'core_falling', 'oven_falling'])
 
 /**
  * Before this a roast cannot read its pull, s since 1970, by what it reads now; undefined where nothing sound is
  * read. Whatever was foreseen a while ago, nothing is pulled that reads well below its pull.
  */
 export function soonestPull(board: BoardItem, now_s: number): number | undefined {
-  const { latest, pull_c, odd, state, trend_k_per_min = 0 } = board
-  const read = state === 'in' && latest !== undefined && odd.length === 0 && now_s - latest.at_s < FRESH_S
+  const { latest, pull_c, odd, state, trend_k_per_min: trend } = board
+  const believed = odd.every(({ code }) => OF_THE_OVEN.has(code))
+  const read = state === 'in' && latest !== undefined && believed && now_s - latest.at_s < FRESH_S
   if (!read || pull_c === undefined || latest.value_c >= pull_c) return undefined
-  const k_per_min = Math.max(CLIMBS.k_per_min, CLIMBS.times * trend_k_per_min)
+  const k_per_min =
+    trend === undefined ? CLIMBS.unseen_k_per_min : Math.max(CLIMBS.least_k_per_min, CLIMBS.times * trend)
   return latest.at_s + (60 * (pull_c - latest.value_c)) / k_per_min
 }
 

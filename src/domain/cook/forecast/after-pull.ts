@@ -1,4 +1,4 @@
-import { assimilate, foresee, riseAnchor } from '@/core/estimate/estimate'
+import { anchorFor, assimilate, foresee } from '@/core/estimate/estimate'
 import { type Program, pullStageIndex, pullsAtReading, type Stage } from '@/core/program/stage'
 import { seconds } from '@/core/units'
 import type { BoardItem } from '../board'
@@ -61,7 +61,7 @@ export function watchPeak(board: BoardItem, now_s: number, seed = 7): PeakWatch 
   const found = foreseen.peak_c
   if (!Number.isFinite(found.p50)) return undefined
   // Where it was pulled by its reading it climbs as its plan thought it would from there.
-  const anchor_k = pullsAtReading(planned.program) ? riseAnchor(planned, posterior) : 0
+  const anchor_k = pullsAtReading(planned.program) ? anchorFor(planned, posterior).peak_k : 0
   // What is read counts before what is believed, as it did at the pull: only where it is to be safe the belief that a
   // probe lies off the core, and the core is colder, is heard.
   const read_c = board.readings.findLast(({ at_s }) => at_s <= out_s)?.value_c

@@ -57,9 +57,12 @@ function offWindow(board: BoardItem, pull_s: number, plate_s: number): number {
 const COASTS_S = 600
 const NEVER: Estimate['pull_s'] = { p10: Number.NaN, p50: Number.NaN, p90: Number.NaN }
 
-/** In a dead oven it never gets there, unless it is all but there. */
+/** In a dead oven it never gets there, unless it is all but there and climbs still. */
 function coasting(belief: Belief, main: Estimate): Estimate {
-  if (!isDead(belief) || !(main.pull_s.p50 - belief.setup.now_s > COASTS_S)) return main
+  const { board, setup } = belief
+  const soon = !(main.pull_s.p50 - setup.now_s > COASTS_S)
+  const climbs = board.trend_k_per_min === undefined || board.trend_k_per_min > 0
+  if (!isDead(belief) || (soon && climbs)) return main
   return { ...main, pull_s: NEVER, carve_s: NEVER, peak_c: NEVER, course: [] }
 }
 

@@ -1,4 +1,4 @@
-import { type Estimate, type EstimateSetup, foresee } from '@/core/estimate/estimate'
+import { type Anchor, anchorFor, type Estimate, type EstimateSetup, foresee } from '@/core/estimate/estimate'
 import { type Program, pullStageIndex, pullsAtReading, type Stage, settingOf } from '@/core/program/stage'
 import { STANDARDS } from '@/core/reference/standards'
 import { withRest } from '@/core/roast/rest'
@@ -46,18 +46,20 @@ interface Tried {
 /** The ways of going on with one roast, each asked of the same members as leaving it is. */
 class Ways {
   private readonly base: Estimate
+  private readonly anchor: Anchor
 
   constructor(
     private readonly belief: Belief,
     private readonly main: Estimate,
   ) {
-    this.base = foresee(belief.setup, belief.posterior, MEMBERS.ways)
+    this.anchor = anchorFor(belief.setup, belief.posterior)
+    this.base = foresee(belief.setup, belief.posterior, MEMBERS.ways, this.anchor)
   }
 
   /** Another way of going on, its times set against the whole ensemble's. */
   tried(change: Partial<EstimateSetup>): Tried {
-    const { belief, main, base } = this
-    const found = foresee({ ...belief.setup, ...change }, belief.posterior, MEMBERS.ways)
+    const { belief, main, base, anchor } = this
+    const found = foresee({ ...belief.setup, ...change }, belief.posterior, MEMBERS.ways, anchor)
     const now_s = belief.setup.now_s
     // Left as it is it never gets there: nothing to set the others against.
     if (!Number.isFinite(main.pull_s.p50))
