@@ -65,7 +65,7 @@ const DOES: Readonly<Partial<Record<CookEntry['kind'], (step: CookStep) => boole
 }
 
 /** So long after the pull nobody need be told that it rests, s. */
-const RESTS_S = 180
+export const RESTS_S = 180
 
 /**
  * Every step of a cook as it now stands.

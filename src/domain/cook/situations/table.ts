@@ -269,7 +269,7 @@ export const SITUATIONS: readonly Situation[] = [
   },
   {
     name: 'turkey late, ten minutes before the promise',
-    told: { plan: turkey, minute: 165, oven_k: -20 },
+    told: { plan: turkey, minute: 165, oven_k: -25 },
     time: 'late',
     best: ['oven_up', 'short_rest', 'later_promise'],
     never: ['pull_now'],
