@@ -14,8 +14,8 @@ export interface PromisesKept {
   readonly asWanted: number
   /** Within ten minutes and as wanted. */
   readonly both: number
-  /** Roasts wanted tender that were, and how many there were; null where none was. */
-  readonly tender?: readonly [number, number] | null
+  /** Two numbers: roasts wanted tender that were, and how many there were; null where none was. */
+  readonly tender?: readonly number[] | null
   /** Minutes late on average. */
   readonly late_min: number
   /** Neither pale nor burnt. */
