@@ -107,6 +107,8 @@ describe('what is next', () => {
     const pull_c = document.items[0]?.pull_c as number
     expect(next(pull_c - 6)).toEqual({ kind: 'pull', at_s: T0 + 120 * 60 + 6 * 60 })
     expect(next(pull_c)).toEqual({ kind: 'pull', at_s: now_s - 60 })
+    // Far off it may yet gain speed.
+    expect(next(pull_c - 30)).toEqual({ kind: 'pull', at_s: T0 + 120 * 60 + 10 * 60 })
     // A reading of long ago says nothing of now.
     expect(next(pull_c - 6, 100)).toEqual({ kind: 'pull', at_s: now_s - 60 })
   })

@@ -392,8 +392,11 @@ export type NextAction =
   | { readonly kind: 'step'; readonly step: RunStep; readonly at_s: number }
   | { readonly kind: 'look'; readonly item: string; readonly at_s: number }
 
-/** No core climbs more than so many times as fast as it is seen to, nor is that less than this, K/min; not seen yet, as fast as this. */
-const CLIMBS = { times: 2, least_k_per_min: 0.25, unseen_k_per_min: 1 } as const
+/**
+ * Near its pull, K, no core climbs more than so many times as fast as it is seen to, nor is that less than this, K/min,
+ * or, not seen yet, this. Farther off it may yet gain speed: no core climbs faster than that.
+ */
+const CLIMBS = { near_k: 6, times: 2, least_k_per_min: 0.25, unseen_k_per_min: 1, most_k_per_min: 3 } as const
 /** A reading older than this says nothing of now, s. */
 export const FRESH_S = 600
 
@@ -409,9 +412,9 @@ export function soonestPull(board: BoardItem, now_s: number): number | undefined
   const believed = odd.every(({ code }) => OF_THE_OVEN.has(code))
   const read = state === 'in' && latest !== undefined && believed && now_s - latest.at_s < FRESH_S
   if (!read || pull_c === undefined || latest.value_c >= pull_c) return undefined
-  const k_per_min =
-    trend === undefined ? CLIMBS.unseen_k_per_min : Math.max(CLIMBS.least_k_per_min, CLIMBS.times * trend)
-  return latest.at_s + (60 * (pull_c - latest.value_c)) / k_per_min
+  const gap_k = pull_c - latest.value_c
+  const seen = trend === undefined ? CLIMBS.unseen_k_per_min : Math.max(CLIMBS.least_k_per_min, CLIMBS.times * trend)
+  return latest.at_s + (60 * gap_k) / (gap_k > CLIMBS.near_k ? CLIMBS.most_k_per_min : seen)
 }
 
 /** What is next in this kitchen, soonest first. */
