@@ -6,6 +6,7 @@ import { HEAT_PARAMETERS } from '@/core/heat/parameters'
 import { bodiesOf, type PieceBody } from '@/core/heat/piece'
 import { conductionAt } from '@/core/heat/shape'
 import { type Cut, findCut } from '@/core/reference/cuts'
+import { time } from './measure'
 
 /**
  * Work and precision of the kernel beside a general solver of ordinary differential equations (odex: Gragg, Bulirsch
@@ -31,15 +32,12 @@ const cut = findCut('beef-rib-bone-in') as Cut
 const [body] = bodiesOf({ cut, mass_kg: 2.7 }, HEAT_PARAMETERS) as [PieceBody]
 const around = newSurroundings()
 Object.assign(around, { air_c: 115, wall_c: 115, convection_w_per_m2k: 17, emissivity: 0, evaporation: 0 })
-const median = (values: number[]) => values.sort((a, b) => a - b)[values.length >> 1] as number
 const timed = (work: () => number, repeats: number): { core_c: number; ms: number } => {
   let core_c = Number.NaN
-  const taken = Array.from({ length: repeats }, () => {
-    const from = performance.now()
+  const ms = time(() => {
     core_c = work()
-    return performance.now() - from
-  })
-  return { core_c, ms: median(taken) }
+  }, repeats)
+  return { core_c, ms }
 }
 
 const kernel = new RoastKernel(body, HEAT_PARAMETERS, 5, SHELLS)

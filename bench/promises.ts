@@ -1,8 +1,7 @@
 import { spawn } from 'node:child_process'
-import { writeFileSync } from 'node:fs'
 import { availableParallelism } from 'node:os'
-import { resolve } from 'node:path'
 import type { PromisesKept } from '@/domain/accuracy/measured'
+import { keepFigures } from './measure'
 import { byBoard, byChart, type Drawn, draw, type Ended, mealByBoard, mealByChart, offColour } from './promises-cases'
 
 /**
@@ -152,7 +151,12 @@ const meals = feasts && tell('whole meals, their worst roast', of('board', feast
 const mealsByProbe = feasts && tell('meals by charts and probes', of('probe', feasts), 'meals')
 
 if (process.argv.includes('--write'))
-  writeFileSync(
-    process.env.PROMISES_FILE ?? resolve(import.meta.dirname, '../src/domain/accuracy/promises-kept.json'),
-    `${JSON.stringify({ on: new Date().toISOString().slice(0, 10), seeds: [first, first + many - 1], ...told, clock, probe, meals, mealsByProbe, mealSeeds: manyMeals > 0 ? [firstMeal, firstMeal + manyMeals - 1] : null }, null, 2)}\n`,
-  )
+  keepFigures(process.env.PROMISES_FILE ?? 'src/domain/accuracy/promises-kept.json', {
+    seeds: [first, first + many - 1],
+    ...told,
+    clock,
+    probe,
+    meals,
+    mealsByProbe,
+    mealSeeds: manyMeals > 0 ? [firstMeal, firstMeal + manyMeals - 1] : null,
+  })

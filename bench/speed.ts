@@ -13,24 +13,10 @@ import { type Cut, findCut } from '@/core/reference/cuts'
 import { cook } from '@/core/simulate/cook'
 import { RESOLUTION } from '@/core/simulate/stepper'
 import { arrivalAt } from '@/domain/accuracy/arrival'
-import { cookFromPlan } from '@/domain/cook/begin'
-import { boardOf } from '@/domain/cook/board'
-import { cookEntry } from '@/domain/cook/cook-document'
-import { forecastOf } from '@/domain/cook/forecast'
-import { planDocument } from '@/domain/roast/roast-document'
 import { trueCook } from '@/stand-ins/truth/truth'
+import { median, time } from './measure'
 
 /** Prints the speed of the core. Ratios are within this run; single times depend on the machine. */
-const median = (values: number[]) => values.sort((a, b) => a - b)[values.length >> 1] as number
-const time = (work: () => void, repeats: number): number => {
-  const taken: number[] = []
-  for (let i = 0; i < repeats; i++) {
-    const from = performance.now()
-    work()
-    taken.push(performance.now() - from)
-  }
-  return median(taken)
-}
 const cut = findCut('beef-rib-bone-in') as Cut
 const steady = findSchool('steady') as School
 const mass_kg = 2.7
@@ -175,42 +161,3 @@ else {
 const known = trueCook(3)
 const update_ms = time(() => arrivalAt(known, 0.6, 256), 9)
 console.log(`an update of the arrival with 256 members: ${update_ms.toFixed(0)} ms (goal 150)`)
-
-const late = lateRoast()
-const ways_ms = time(() => forecastOf(late.board, late.now_s, 7, [], 256), 9)
-const ways = forecastOf(late.board, late.now_s, 7, [], 256)?.tried.length ?? 0
-console.log(`the same of a roast that is late, with all ${ways} ways out: ${ways_ms.toFixed(0)} ms (goal 300)`)
-
-/** A rib two thirds through that is an hour late: its probe is slower than its plan. */
-function lateRoast() {
-  const begun_s = Date.UTC(2026, 10, 25, 12) / 1000
-  const promise_s = begun_s + 5 * 3600
-  const cooked = cookFromPlan(
-    planDocument.parse({
-      roast: { cut: cut.id, mass_kg },
-      program: { school: 'reverse-sear' },
-      promise: new Date(promise_s * 1000).toISOString(),
-    }),
-    begun_s,
-    1,
-  )
-  if (!cooked.ok) throw new Error(JSON.stringify(cooked.problems))
-  const [item] = cooked.value.items
-  if (!item) throw new Error('no roast')
-  const in_s = Date.parse(item.put_in) / 1000
-  const now_s = in_s + 100 * 60
-  const at = (s: number) => new Date(s * 1000).toISOString()
-  const entries = [
-    { id: 'put-in-as-planned', kind: 'in', at: at(in_s), item: item.id },
-    { id: 'probe-as-planned', kind: 'assign', at: at(in_s), item: item.id, device: 'probe', channel: 0, point: 'core' },
-  ].map((each) => cookEntry.parse(each))
-  const readings = Array.from({ length: 50 }, (_, i) => ({
-    device: 'probe',
-    channel: 0,
-    at_s: in_s + i * 120,
-    value_c: 5 + 30 * (i / 50) ** 1.6,
-  }))
-  const [board] = boardOf(cooked.value, entries, readings, now_s)
-  if (!board) throw new Error('no board')
-  return { board, now_s }
-}

@@ -1,9 +1,8 @@
-import { writeFileSync } from 'node:fs'
-import { resolve } from 'node:path'
 import { accuracy } from '@/domain/accuracy/accuracy'
 import { arrivalAt, summariseArrivals } from '@/domain/accuracy/arrival'
 import { trueBird } from '@/stand-ins/truth/bird'
 import { trueCook } from '@/stand-ins/truth/truth'
+import { keepFigures } from './measure'
 
 /**
  * Prints what the model is judged by. Exit code 1 when a row of the acceptance test fails.
@@ -65,10 +64,17 @@ const rows = [0.35, 0.5, 0.75].map((at) => {
   return all
 })
 if (process.argv.includes('--write'))
-  writeFileSync(
-    resolve(import.meta.dirname, '../src/domain/accuracy/arrivals-judged.json'),
-    `${JSON.stringify({ on: new Date().toISOString().slice(0, 10), seeds: [first, last], rows: rows.map(({ at, cooks, median, inside, straight, exponential }) => ({ at, cooks, median, inside, straight, exponential })) }, null, 2)}\n`,
-  )
+  keepFigures('src/domain/accuracy/arrivals-judged.json', {
+    seeds: [first, last],
+    rows: rows.map(({ at, cooks, median, inside, straight, exponential }) => ({
+      at,
+      cooks,
+      median,
+      inside,
+      straight,
+      exponential,
+    })),
+  })
 
 const failed = summary.reference.within15 < summary.reference.rows
 if (failed) process.exitCode = 1

@@ -240,17 +240,16 @@ export function foresee(
       carves.push(Math.max(setup.now_s, pull + after))
     }
     // A core that climbs slower at its pull than a member's climbs less after it, by as much.
-    const peakOf = (i: number): number => {
-      const pulled_c = run.pullCore_c[i] as number
-      const climbed_k = Math.max(0, (run.peak_c[i] as number) - pulled_c)
-      return anchored(pulled_c + (seen?.pace ?? 1) * climbed_k, anchor.peak_k)
-    }
-    peaks.push(Math.min(...run.peak_c.map((_, i) => peakOf(i))))
+    const climbs = seen?.pace ?? 1
+    const highest_c = run.pullCore_c.map((pulled_c, i) =>
+      anchored(pulled_c + climbs * Math.max(0, (run.peak_c[i] as number) - pulled_c), anchor.peak_k),
+    )
+    peaks.push(Math.min(...highest_c))
     if (member.safe) safe++
     run.pullCore_c.forEach((value, i) => {
       points[i] ??= { pull: [], peak: [] }
       points[i].pull.push(value)
-      points[i].peak.push(peakOf(i))
+      points[i].peak.push(highest_c[i] as number)
     })
   }
   const arriving = peaks.length / count

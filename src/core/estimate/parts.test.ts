@@ -34,16 +34,19 @@ const setup = (more: Partial<EstimateSetup> = {}): EstimateSetup => ({
   seed: 3,
   ...more,
 })
-/** What a probe in the middle of this very piece reads, each minute. */
-const truth = cook({
-  bodies: bodiesAs(nothing, { cut, mass_kg: 1.8 }, thickness_m, HEAT_PARAMETERS),
-  program: steadyProgram(160, 20),
-  oven: { ...DOMESTIC_OVEN, swing_k: 0 },
-  start_c: 5,
-  pull_c: [58],
-  parameters: HEAT_PARAMETERS,
-  resolution: { ...RESOLUTION.estimate, dt_s: 120 },
-})
+/** This very piece, cooked by steps so long, s. */
+const cooked = (dt_s: number) =>
+  cook({
+    bodies: bodiesAs(nothing, { cut, mass_kg: 1.8 }, thickness_m, HEAT_PARAMETERS),
+    program: steadyProgram(160, 20),
+    oven: { ...DOMESTIC_OVEN, swing_k: 0 },
+    start_c: 5,
+    pull_c: [58],
+    parameters: HEAT_PARAMETERS,
+    resolution: { ...RESOLUTION.estimate, dt_s },
+  })
+/** What a probe in its middle reads, each two minutes. */
+const truth = cooked(120)
 const readingsUntil = (share: number, of = (value_c: number) => value_c): Reading[] =>
   Array.from({ length: truth.curve.length }, (_, i) => ({
     time_s: truth.curve.time_s[i] as number,
@@ -163,15 +166,7 @@ describe('a member', () => {
 
   it('its course is at each five minutes what the core is then, however long its steps', () => {
     const { course } = cookMember(setup({ now_s: 0 }), nothing, readingsUntil(0.7), [], true)
-    const fine = cook({
-      bodies: bodiesAs(nothing, { cut, mass_kg: 1.8 }, thickness_m, HEAT_PARAMETERS),
-      program: steadyProgram(160, 20),
-      oven: { ...DOMESTIC_OVEN, swing_k: 0 },
-      start_c: 5,
-      pull_c: [58],
-      parameters: HEAT_PARAMETERS,
-      resolution: { dt_s: 20, shells: 12 },
-    }).curve
+    const fine = cooked(20).curve
     for (let slot = 1; slot < 12; slot++) {
       const row = fine.time_s.findIndex((time_s) => time_s >= slot * 300 - 1)
       expect(Math.abs((course[slot] as number) - ((fine.core_c[0] as Float64Array)[row] as number))).toBeLessThan(0.4)

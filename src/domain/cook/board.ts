@@ -398,7 +398,10 @@ export type NextAction =
  */
 const CLIMBS = { near_k: 6, times: 2, least_k_per_min: 0.25, unseen_k_per_min: 1, most_k_per_min: 3 } as const
 /** A reading older than this says nothing of now, s. */
-export const FRESH_S = 600
+const FRESH_S = 600
+/** The latest reading, while it says something of now. */
+export const freshOf = ({ latest }: Pick<BoardItem, 'latest'>, now_s: number): BoardItem['latest'] =>
+  latest && now_s - latest.at_s < FRESH_S ? latest : undefined
 
 /** These speak of the oven: what is read of the meat is believed all the same. */
 const OF_THE_OVEN = new Set<OddReading['code']>(['door_open', 'core_falling', 'oven_falling'])
@@ -408,10 +411,10 @@ const OF_THE_OVEN = new Set<OddReading['code']>(['door_open', 'core_falling', 'o
  * read. Whatever was foreseen a while ago, nothing is pulled that reads well below its pull.
  */
 export function soonestPull(board: BoardItem, now_s: number): number | undefined {
-  const { latest, pull_c, odd, state, trend_k_per_min: trend } = board
+  const { pull_c, odd, state, trend_k_per_min: trend } = board
+  const latest = freshOf(board, now_s)
   const believed = odd.every(({ code }) => OF_THE_OVEN.has(code))
-  const read = state === 'in' && latest !== undefined && believed && now_s - latest.at_s < FRESH_S
-  if (!read || pull_c === undefined || latest.value_c >= pull_c) return undefined
+  if (state !== 'in' || !latest || !believed || pull_c === undefined || latest.value_c >= pull_c) return undefined
   const gap_k = pull_c - latest.value_c
   const seen = trend === undefined ? CLIMBS.unseen_k_per_min : Math.max(CLIMBS.least_k_per_min, CLIMBS.times * trend)
   return latest.at_s + (60 * gap_k) / (gap_k > CLIMBS.near_k ? CLIMBS.most_k_per_min : seen)

@@ -1,6 +1,6 @@
 'use client'
 import { useEffect, useRef, useState } from 'react'
-import type { BoardItem } from '@/domain/cook/board'
+import { type BoardItem, freshOf, type OddReading } from '@/domain/cook/board'
 import type { CookDocument } from '@/domain/cook/cook-document'
 import { openSteps, type Run } from '@/domain/cook/run'
 import { oddWords } from '@/words/cook-words'
@@ -21,6 +21,9 @@ export interface Alarm {
 
 /** Steps that call nobody: the reading calls the pull, and what is on the table is there. */
 const UNCALLED: ReadonlySet<string> = new Set(['pull', 'watch', 'rest', 'serve', 'buy', 'set_out'])
+
+/** What a probe says that rings: the rest is only said. */
+const CALLED_ODD: ReadonlySet<OddReading['code']> = new Set(['lost', 'oven_falling', 'core_falling', 'pulled_out'])
 
 /** Two short tones; no file is needed. */
 function ring(): void {
@@ -58,9 +61,10 @@ function alarmsOf(
       }),
     )
   const meat = items.flatMap((board): Alarm[] => {
-    const { item, latest, pull_c, state } = board
+    const { item, pull_c, state } = board
+    const latest = freshOf(board, now_s)
     const alarms: Alarm[] = []
-    if (state === 'in' && latest && pull_c !== undefined && now_s - latest.at_s < 600) {
+    if (state === 'in' && latest && pull_c !== undefined) {
       if (latest.value_c >= pull_c)
         alarms.push({
           key: `${item.id} pull`,
@@ -77,12 +81,7 @@ function alarmsOf(
         })
     }
     for (const odd of board.odd)
-      if (
-        odd.code === 'lost' ||
-        odd.code === 'oven_falling' ||
-        odd.code === 'core_falling' ||
-        odd.code === 'pulled_out'
-      )
+      if (CALLED_ODD.has(odd.code))
         alarms.push({
           key: `${item.id} ${odd.code} ${odd.code === 'lost' ? '' : Math.round(odd.at_s / 600)}`,
           weight: 3,

@@ -1,6 +1,6 @@
 import { type Estimate, foresee } from '@/core/estimate/estimate'
 import { endsTender } from '@/core/program/stage'
-import { type BoardItem, FRESH_S, soonestPull } from '../board'
+import { type BoardItem, freshOf, soonestPull } from '../board'
 import { secondsOf } from '../entry/time'
 import type { Advice } from './advice'
 import { type Belief, beliefOf, isDead, MEMBERS } from './belief'
@@ -71,18 +71,13 @@ function coasting(belief: Belief, main: Estimate): Estimate {
  * however the model would have it, and one that reads well below it is not. An odd probe is looked at first.
  */
 function asRead(board: BoardItem, { in_s, setup }: Belief, main: Estimate, now_s: number): Estimate {
-  const { latest, pull_c, odd } = board
+  const { pull_c, odd } = board
   // A reading alone does not make it tender.
   if (endsTender(setup.program)) return main
   const soonest_s = soonestPull(board, now_s)
   if (soonest_s !== undefined) return noSooner(main, soonest_s - in_s)
-  const there =
-    latest !== undefined &&
-    pull_c !== undefined &&
-    latest.value_c >= pull_c &&
-    now_s - latest.at_s < FRESH_S &&
-    odd.length === 0
-  if (!there) return main
+  const latest = freshOf(board, now_s)
+  if (!latest || pull_c === undefined || latest.value_c < pull_c || odd.length > 0) return main
   const since_s = now_s - in_s
   const sooner_s = Number.isFinite(main.pull_s.p50) ? Math.max(0, main.pull_s.p50 - since_s) : 0
   const { p10, p50, p90 } = main.carve_s
@@ -96,12 +91,11 @@ function asRead(board: BoardItem, { in_s, setup }: Belief, main: Estimate, now_s
 
 /** Nothing of it sooner than its reading allows; what follows the pull comes as much later. */
 function noSooner(main: Estimate, soonest_s: number): Estimate {
-  const later_s = soonest_s - main.pull_s.p50
-  if (!(main.pull_s.p10 < soonest_s)) return main
-  const { p10, p50, p90 } = main.pull_s
+  const { pull_s, carve_s } = main
+  const { p10, p50, p90 } = pull_s
+  if (!(p10 < soonest_s)) return main
   const later = (value: number) => Math.max(value, soonest_s)
-  const { carve_s } = main
-  const moved_s = Math.max(0, later_s)
+  const moved_s = later(p50) - p50
   return {
     ...main,
     pull_s: { p10: later(p10), p50: later(p50), p90: later(p90) },
