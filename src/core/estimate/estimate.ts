@@ -1,13 +1,14 @@
 import { pullStageIndex } from '../program/stage'
 import { type Spread, spreadOf } from './ensemble'
-import { COURSE_STEP_S, cookMember, type EstimateSetup, tracksOf } from './member'
+import { COURSE_STEP_S, cookMember, type EstimateSetup, type MemberPast, pastOf, tracksOf } from './member'
 import { blendedPull, fitsOf, pacedPull, pacesOf } from './pace'
 import { normalQuantile, quantile, seededRandom, uncorrelatedNormals } from './random'
 import type { Reading } from './reading'
+import { restUntil } from './resting'
 import { smooth } from './smoother'
 import { type Drawn, depthOf, MIDDLE, NAMES, UNKNOWNS, type Unknown } from './unknowns'
 
-export type { EstimateSetup } from './member'
+export { type EstimateSetup, type MemberPast, nowMarked } from './member'
 
 export interface Estimate {
   /** Time of the pull since put-in, s; NaN where most members never get there. */
@@ -41,6 +42,15 @@ export interface Estimate {
     readonly high_c: number
   }[]
   readonly members: number
+  /** Each member's own middle, for two ways that are asked of the same members; NaN where it never gets there. */
+  readonly each: MemberEnds
+}
+
+/** How a cook ends by each member: pull and knife, s since put-in, and the highest core of the least-done point, °C. */
+export interface MemberEnds {
+  readonly pull_s: Float64Array
+  readonly carve_s: Float64Array
+  readonly peak_c: Float64Array
 }
 
 /** Members after the readings: what a cook in progress is believed to be. Plain numbers. */
@@ -173,21 +183,17 @@ function explained(value_c: number, said: readonly Float64Array[], k: number): b
  * What a belief says of a cook from now to the knife, or of another way of going on with it.
  *
  * @param most members to ask, taken evenly; all by default. Two ways asked of the same members are compared pair by pair.
- * @param known the anchor of the belief, where it has been found: ways that are compared share one
+ * @param known what of the belief has been found already
  */
 export function foresee(
   setup: EstimateSetup,
   posterior: Posterior,
   most = posterior.members,
-  known?: Anchor,
+  known: Known = {},
 ): Estimate {
   const { theta } = posterior
   const count = Math.min(most, posterior.members)
-  const stride = posterior.members / count
-  const aside = new Set(posterior.aside)
-  const usable = setup.readings.map((reading, i) => ({ ...reading, i })).filter(({ i }) => !aside.has(i))
-  const wanted = thinned(usable, setup.now_s)
-  const tracks = tracksOf(wanted)
+  const { usable, wanted, tracks } = readAs(setup, posterior)
   const paces = pacesOf(usable, setup.pull_c.length, setup.now_s)
   const fits = setup.certain ? [] : fitsOf(setup, usable)
   // A pull by the clock comes when the clock says; nothing is to be foreseen. One by what has become of the meat is no
@@ -195,24 +201,22 @@ export function foresee(
   const until = endOf(setup)
   const byClock = until === 'time' || until === 'clock'
   const byReading = until === 'pull' || until === 'core'
+  const anchor = known.anchor ?? anchorFor(setup, posterior)
   // Members that were moved to readings have taken their own coarseness into account with them.
-  const whole = count === posterior.members
-  const anchor =
-    setup.certain || byClock
-      ? NO_ANCHOR
-      : (known ?? anchorOf(setup, whole ? (wanted.length < FINER_READINGS ? count : ANCHOR_MEMBERS) : 0, posterior))
   const finer = anchor.share / (1 + wanted.length / FINER_READINGS)
   const future = setup.certain || byClock ? NOTHING_AHEAD : AHEAD
   const pulls: number[] = []
   const carves: number[] = []
   const middles = { pull: [] as number[], carve: [] as number[] }
   const peaks: number[] = []
+  const none = () => new Float64Array(count).fill(Number.NaN)
+  const each = { pull_s: none(), carve_s: none(), peak_c: none() }
   const points: { pull: number[]; peak: number[] }[] = []
   const courses: (readonly number[])[] = []
   let misfit = 0
   let safe = 0
   for (let m = 0; m < count; m++) {
-    const member = cookMember(setup, drawnOf(theta, Math.floor(m * stride)), wanted, tracks, true)
+    const member = cookMember(setup, askedOf(posterior, m, count), wanted, tracks, true, known.pasts?.[m])
     const { run } = member
     courses.push(member.course)
     for (let k = 0; k < wanted.length; k++)
@@ -239,13 +243,21 @@ export function foresee(
       pulls.push(pull)
       carves.push(Math.max(setup.now_s, pull + after))
     }
-    // A core that climbs slower at its pull than a member's climbs less after it, by as much.
+    // A core that climbs slower at its pull than a member's climbs less after it, by as much; and none climbs once it
+    // is carved.
     const climbs = seen?.pace ?? 1
-    const highest_c = run.pullCore_c.map((pulled_c, i) =>
-      anchored(pulled_c + climbs * Math.max(0, (run.peak_c[i] as number) - pulled_c), anchor.peak_k),
-    )
-    peaks.push(Math.min(...highest_c))
-    if (member.safe) safe++
+    const rested = member.resting.at(run.pull_s + restUntil(setup.knife, after, middle))
+    const highest_c = run.pullCore_c.map((pulled_c, i) => {
+      const climbed_k = Math.max(0, (rested.peak_c[i] as number) - pulled_c)
+      const whole_k = Math.max(1e-6, (run.peak_c[i] as number) - pulled_c)
+      return anchored(pulled_c + climbs * climbed_k, anchor.peak_k * Math.min(1, climbed_k / whole_k))
+    })
+    const peak_c = Math.min(...highest_c)
+    peaks.push(peak_c)
+    each.pull_s[m] = middle
+    each.carve_s[m] = Math.max(setup.now_s, middle + after)
+    each.peak_c[m] = peak_c
+    if (rested.safe) safe++
     run.pullCore_c.forEach((value, i) => {
       points[i] ??= { pull: [], peak: [] }
       points[i].pull.push(value)
@@ -276,7 +288,34 @@ export function foresee(
     aside: posterior.aside,
     course: courseOf(courses, some ? Math.max(...pulls) : 0),
     members: count,
+    each,
   }
+}
+
+/** What of a belief need not be found again: ways that are compared share it. */
+export interface Known {
+  readonly anchor?: Anchor
+  /** Of each member that is asked, by {@link pastsOf}. */
+  readonly pasts?: readonly (MemberPast | undefined)[]
+}
+
+/** The readings of a cook as they are used. */
+function readAs(setup: EstimateSetup, posterior: Posterior) {
+  const aside = new Set(posterior.aside)
+  const usable = setup.readings.map((reading, i) => ({ ...reading, i })).filter(({ i }) => !aside.has(i))
+  const wanted = thinned(usable, setup.now_s)
+  return { usable, wanted, tracks: tracksOf(wanted) }
+}
+
+/** The m-th of so many members, taken evenly. */
+const askedOf = ({ theta, members }: Posterior, m: number, count: number): Drawn =>
+  drawnOf(theta, Math.floor((m * members) / count))
+
+/** Members until now, for ways of going on with them: asked with the same `most`, and {@link nowMarked} changes. */
+export function pastsOf(setup: EstimateSetup, posterior: Posterior, most: number): (MemberPast | undefined)[] {
+  const count = Math.min(most, posterior.members)
+  const { wanted, tracks } = readAs(setup, posterior)
+  return Array.from({ length: count }, (_, m) => pastOf(setup, askedOf(posterior, m, count), wanted, tracks))
 }
 
 /** The body that is last at its reading. */
@@ -303,24 +342,23 @@ export interface Anchor {
 }
 const NO_ANCHOR: Anchor = { share: 0, peak_k: 0 }
 /** So many members tell where the middle of the belief lay before anything was read, once something is. */
-const ANCHOR_MEMBERS = 48
+const ANCHOR_MEMBERS = 32
 
 /**
  * By what share of its time a roast as told pulls later than the middle of what is believed before any reading:
  * members are cooked coarsely, to be many, and half of them being slower does not put the middle one at what was
  * told. Until something is read, a board says what its plan said.
  *
- * Its rise is anchored too, and stays so: how wet a surface was says nothing of how much farther the core climbs. What
- * a belief has learned of size, start and oven does, and is left in.
- *
- * @param members to find that middle with; 0: only what coarseness makes
- * @param posterior what is believed now, whose rise is anchored
+ * Its rise is anchored too, see {@link climbsMore}. Nothing is where nothing is doubted, or it is pulled by the clock.
  */
-function anchorOf(setup: EstimateSetup, members: number, posterior: Posterior): Anchor {
-  const told = { ...setup, now_s: 0, readings: [], changes: [], air: undefined }
-  const fine = cookMember({ ...told, certain: true }, NOTHING_DRAWN, [], [], true).run
+export function anchorFor(setup: EstimateSetup, posterior: Posterior): Anchor {
+  const until = endOf(setup)
+  if (setup.certain || until === 'time' || until === 'clock') return NO_ANCHOR
+  const told = asTold(setup)
+  const fine = toldRun(told)
   if (fine.outcome !== 'reached') return NO_ANCHOR
-  const prior = assimilate(members > 0 ? { ...told, members } : { ...told, certain: true })
+  const few = setup.readings.length < FINER_READINGS
+  const prior = assimilate({ ...told, members: few ? posterior.members : ANCHOR_MEMBERS })
   const pulls: number[] = []
   for (let m = 0; m < prior.members; m++) {
     const { run } = cookMember(told, drawnOf(prior.theta, m), [], [], true)
@@ -328,7 +366,18 @@ function anchorOf(setup: EstimateSetup, members: number, posterior: Posterior): 
   }
   if (pulls.length <= prior.members / 2) return NO_ANCHOR
   const middle_s = spreadOf(pulls).p50
-  const share = middle_s > 0 ? fine.pull_s / middle_s - 1 : 0
+  return { share: middle_s > 0 ? fine.pull_s / middle_s - 1 : 0, peak_k: climbsMore(setup, posterior) }
+}
+
+/**
+ * By how much higher a roast as told peaks than the middle of a belief would with its size, start and oven, K. How wet
+ * a surface was says nothing of how much farther the core climbs; what a belief has learned of the rest does, and is
+ * left in. Stays so, whatever is read.
+ */
+export function climbsMore(setup: EstimateSetup, posterior: Posterior): number {
+  const told = asTold(setup)
+  const fine = toldRun(told)
+  if (fine.outcome !== 'reached') return 0
   const stride = Math.max(1, Math.floor(posterior.members / ANCHOR_MEMBERS))
   const peaks: number[] = []
   for (let m = 0; m < posterior.members; m += stride) {
@@ -336,13 +385,20 @@ function anchorOf(setup: EstimateSetup, members: number, posterior: Posterior): 
     const { run } = cookMember(told, (name) => (SIZE_AND_HEAT.has(name) ? 0 : own(name)), [], [], true)
     if (run.outcome === 'reached') peaks.push(Math.min(...run.peak_c))
   }
-  return { share, peak_k: peaks.length === 0 ? 0 : Math.min(...fine.peak_c) - spreadOf(peaks).p50 }
+  return peaks.length === 0 ? 0 : Math.min(...fine.peak_c) - spreadOf(peaks).p50
 }
 /** What a belief learns of these says how far a core will climb. */
 const SIZE_AND_HEAT: ReadonlySet<Unknown> = new Set(['thickness', 'start_k', 'oven_k'])
 
-/** The anchor of a belief of which a part of the members is asked, however they are pulled. */
-export const anchorFor = (setup: EstimateSetup, posterior: Posterior): Anchor => anchorOf(setup, 0, posterior)
+/** A cook before anything was done to it or read of it. */
+const asTold = (setup: EstimateSetup): EstimateSetup => ({
+  ...setup,
+  now_s: 0,
+  readings: [],
+  changes: [],
+  air: undefined,
+})
+const toldRun = (told: EstimateSetup) => cookMember({ ...told, certain: true }, NOTHING_DRAWN, [], [], true).run
 
 /** The belief of a cook by its readings so far, and what it says of the rest. Same set-up, same answer. */
 export const estimate = (setup: EstimateSetup): Estimate => foresee(setup, assimilate(setup))

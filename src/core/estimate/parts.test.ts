@@ -156,7 +156,7 @@ describe('a member', () => {
   it('without doubt reads what the roast reads', () => {
     const readings = readingsUntil(0.7)
     const { predicted, run } = cookMember(setup({ now_s: 0 }), nothing, readings, tracksOf(readings), true)
-    expect(Math.abs(run.pull_s / truth.pull_s - 1)).toBeLessThan(0.001)
+    expect(Math.abs(run.pull_s / truth.pull_s - 1)).toBeLessThan(0.002)
     // It sits a tenth off the centre by the usual depth, so it reads a little higher, never lower.
     readings.forEach(({ value_c }, i) => {
       expect(predicted[i] as number).toBeGreaterThan(value_c - 0.2)

@@ -144,20 +144,24 @@ export class RoastKernel {
     this.saved = new Float64Array(shells + SCALARS + 1)
 
     const g = ball.shape
-    const faces = Array.from({ length: shells + 1 }, (_, i) => 1 - (1 - i / shells) ** 1.4)
     const squares = new Float64Array(shells)
+    let inner = 0
+    let innerToG = 0
     for (let i = 0; i < shells; i++) {
-      const inner = faces[i] as number
-      const outer = faces[i + 1] as number
-      const share = outer ** g - inner ** g
+      const outer = 1 - (1 - (i + 1) / shells) ** 1.4
+      const ofFace = outer ** (g - 1)
+      const outerToG = ofFace * outer
+      const share = outerToG - innerToG
       this.shellMass[i] = body.mass_kg * share
       this.outerShare[i] = outer
-      squares[i] = ((g / (g + 2)) * (outer ** (g + 2) - inner ** (g + 2))) / share
-    }
-    for (let i = 0; i < shells - 1; i++) {
-      const face = faces[i + 1] as number
-      const distance = (((squares[i + 1] as number) - (squares[i] as number)) / (2 * face)) * ball.radius_m
-      this.faceGeometry[i] = (this.area_m2 * face ** (g - 1)) / distance
+      squares[i] = ((g / (g + 2)) * (outerToG * outer * outer - innerToG * inner * inner)) / share
+      if (i > 0) {
+        const distance = (((squares[i] as number) - (squares[i - 1] as number)) / (2 * inner)) * ball.radius_m
+        this.faceGeometry[i - 1] = (this.faceGeometry[i - 1] as number) / distance
+      }
+      this.faceGeometry[i] = this.area_m2 * ofFace
+      inner = outer
+      innerToG = outerToG
     }
     this.surfaceGeometry = this.area_m2 / (((1 - (squares[shells - 1] as number)) / 2) * ball.radius_m)
     this.coreWeight = (squares[0] as number) / ((squares[1] as number) - (squares[0] as number))
@@ -245,6 +249,14 @@ export class RoastKernel {
     this.goBack(saved)
     this.carried_j = saved[shells + SCALARS] as number
     this.water.restore()
+  }
+
+  /** Goes on where another kernel of the same body is. */
+  goOnFrom(other: RoastKernel): void {
+    other.keep(this.saved)
+    this.goBack(this.saved)
+    this.carried_j = other.carried_j
+    this.water.goOnFrom(other.water)
   }
 
   /** How many numbers {@link solve} changes. */

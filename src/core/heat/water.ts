@@ -94,6 +94,13 @@ export class MeatWater {
     this.given = saved[3 * layers + 1] as number
   }
 
+  /** Goes on where another piece of the same layers is. */
+  goOnFrom(other: MeatWater): void {
+    other.save()
+    this.saved.set(other.saved)
+    this.restore()
+  }
+
   /** Takes from each layer what it would have given by the middle of a step, s: {@link give} says what it did. */
   foretell(dt_s: number): void {
     const { left, gives, ahead } = this

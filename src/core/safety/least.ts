@@ -61,6 +61,12 @@ export class SafetyMeter {
     this.last = rate
   }
 
+  /** Goes on where another is. */
+  goOnFrom(other: SafetyMeter): void {
+    this.share = other.share
+    this.last = other.last
+  }
+
   /** By its peak, or by all it has had. */
   isMet(peak_c: number): boolean {
     return peak_c >= this.least.least_c || this.share >= 1

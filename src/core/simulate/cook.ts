@@ -45,6 +45,13 @@ export interface Watcher {
   readonly bare?: boolean
 }
 
+/** A cook in mid-stage, to go on from: see {@link RoastStepper.goOnFrom}. It has not been pulled. */
+export interface CookPast {
+  readonly stepper: RoastStepper
+  /** The stage of its program that it is in. */
+  readonly index: number
+}
+
 /** How a cook went, for placing what is tended in it. */
 export function wentBy({ stages, curve }: CookRun): WentBy {
   const coreAt = (row: number) => Math.min(...curve.core_c.map((column) => column[row] as number))
@@ -71,8 +78,9 @@ const NEAR_END = 12
  * The step that meets a stage's condition is taken again to the instant.
  *
  * @param watcher looks on after each step; a cook it ends has the outcome `watched`
+ * @param past goes on from there; its stages before are not told again
  */
-export function cook(setup: CookSetup, watcher?: Watcher): CookRun {
+export function cook(setup: CookSetup, watcher?: Watcher, past?: CookPast): CookRun {
   const { program } = setup
   const stepper = new RoastStepper(setup)
   const { kernels, points } = stepper
@@ -102,11 +110,13 @@ export function cook(setup: CookSetup, watcher?: Watcher): CookRun {
     if (watcher?.stepped(stepper, from_s)) enough = true
   }
 
-  for (let index = 0; index < program.stages.length && !enough; index++) {
+  const first = past?.index ?? 0
+  for (let index = first; index < program.stages.length && !enough; index++) {
     const stage = program.stages[index] as Stage
     const { until } = stage
-    stepper.begin(stage)
-    const start = stepper.time_s
+    if (past && index === first) stepper.goOnFrom(past.stepper, stage)
+    else stepper.begin(stage)
+    const start = stepper.stageStart_s
     const fixed_s = until.kind === 'time' ? until.duration_s : until.kind === 'clock' ? until.least_s : undefined
     const end = start + (fixed_s ?? STAGE_LIMIT_S)
     if (index === 0) recorder.add(start, stepper.begun_c, kernels)

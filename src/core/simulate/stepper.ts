@@ -18,7 +18,7 @@ export interface Resolution {
 export const RESOLUTION = {
   answer: { dt_s: 90, shells: 16 },
   member: { dt_s: 180, shells: 12 },
-  estimate: { dt_s: 240, shells: 12 },
+  estimate: { dt_s: 300, shells: 8 },
 } as const satisfies Readonly<Record<string, Resolution>>
 
 /** Something done in mid-cook that the program did not foresee; holds until the next stage begins. */
@@ -375,6 +375,38 @@ export class RoastStepper {
   /** The step just advanced stands: the clock goes on by it. */
   settle(step_s: number): void {
     this.time_s += step_s
+  }
+
+  /**
+   * Goes on in mid-stage where another of the same roast is. The changes of this one begin with that one's, and its
+   * program is the same so far.
+   * @param stage the one it is in, of this one's program
+   */
+  goOnFrom(other: RoastStepper, stage: Stage): void {
+    for (let i = 0; i < this.kernels.length; i++)
+      (this.kernels[i] as RoastKernel).goOnFrom(other.kernels[i] as RoastKernel)
+    other.ovenState.keep(this.savedOven)
+    this.ovenState.goBack(this.savedOven)
+    Object.assign(this.around, other.around)
+    this.stage = stage
+    this.time_s = other.time_s
+    this.steps = other.steps
+    this.stageStart_s = other.stageStart_s
+    this.inOven = other.inOven
+    this.isOven = other.isOven
+    this.away = other.away
+    this.setting = other.setting
+    this.cover = other.cover
+    this.position = other.position
+    this.foil = other.foil
+    this.tended = other.tended
+    this.nextTended = other.nextTended
+    this.nextChange = other.nextChange
+    this.nextAir = other.nextAir
+    this.contact = other.contact
+    this.emissivity = other.emissivity
+    this.evaporation = other.evaporation
+    this.frozen = other.frozen
   }
 
   /** Remembers meat and oven, for {@link restore}. */

@@ -1,9 +1,9 @@
-import { anchorFor, assimilate, foresee } from '@/core/estimate/estimate'
+import { assimilate, climbsMore, foresee } from '@/core/estimate/estimate'
 import { type Program, pullStageIndex, pullsAtReading, type Stage } from '@/core/program/stage'
 import { seconds } from '@/core/units'
 import type { BoardItem } from '../board'
 import { carvingSeconds } from '../run/course'
-import { MEMBERS, setupOf } from './belief'
+import { setupOf } from './belief'
 import { isUnsure, safeChance } from './safety'
 
 /** What becomes of a roast that is out: how far it climbs, and what there is to do where that is not enough. */
@@ -22,6 +22,8 @@ export interface PeakWatch {
 /** Short by no more than this is as wanted, K; where putting it back makes its table late, by no more than that. */
 const SHORT_K = 1.5
 const SHORT_LATE_K = 2
+/** Members that are asked: it is one question, not ten. */
+const MEMBERS = 96
 /** A reading is believed over the model by no more than this, K. */
 const MOST_OFF_K = 1
 /** Back in, it is pulled at no less than this over the reading it came out too soon by, K. */
@@ -51,17 +53,18 @@ function asItWent(program: Program, out_s: number): Program {
 export function watchPeak(board: BoardItem, now_s: number, seed = 7): PeakWatch | undefined {
   const { in_s, out_s, state, item } = board
   if (state !== 'resting' || in_s === undefined || out_s === undefined) return undefined
-  const prepared = setupOf(board, now_s, seed, MEMBERS.ways)
+  const prepared = setupOf(board, now_s, seed, MEMBERS)
   if (!prepared) return undefined
   const { setup: planned, meant, floor_c = Number.NEGATIVE_INFINITY } = prepared
   const program = asItWent(planned.program, out_s - in_s)
-  const setup = { ...planned, program }
+  // Out, it may rest as long as it was meant to: what is short after that is short.
+  const setup = { ...planned, program, knife: undefined }
   const posterior = assimilate(setup)
   const foreseen = foresee(setup, posterior)
   const found = foreseen.peak_c
   if (!Number.isFinite(found.p50)) return undefined
   // Where it was pulled by its reading it climbs as its plan thought it would from there.
-  const anchor_k = pullsAtReading(planned.program) ? anchorFor(planned, posterior).peak_k : 0
+  const anchor_k = pullsAtReading(planned.program) ? climbsMore(planned, posterior) : 0
   // What is read counts before what is believed, as it did at the pull: only where it is to be safe the belief that a
   // probe lies off the core, and the core is colder, is heard.
   const read_c = board.readings.findLast(({ at_s }) => at_s <= out_s)?.value_c

@@ -16,7 +16,7 @@ import { secondsOf } from '../entry/time'
 import { carvingSeconds } from '../run/course'
 
 /** Size of the ensemble behind an arrival, and behind each way out. */
-export const MEMBERS = { arrival: 256, ways: 48 } as const
+export const MEMBERS = { arrival: 256, ways: 32 } as const
 
 /** A roast that is in, as the estimator takes it, with what its readings have taught. */
 export interface Belief {
@@ -123,6 +123,7 @@ export function setupOf(board: BoardItem, now_s: number, seed: number, members: 
   // Between a gentle roast and its hot finish it may wait, tented, longer than a rest before the knife.
   const finishes = program.stages.some(({ role }, i) => role === 'finish' && i > restStageIndex(program))
   const bodyOf = (point: string) => Math.max(0, points.indexOf(point as PointId))
+  const carves_s = board.promise_s - carvingSeconds(item) - in_s
   const least = safetyLeast(question.piece.cut, { vulnerable: item.vulnerable, stuffed: item.roast.stuffed })
   const lying = board.odd.some(({ code }) => code === 'pulled_out')
   const others = board.points
@@ -147,6 +148,8 @@ export function setupOf(board: BoardItem, now_s: number, seed: number, members: 
       now_s: now_s - in_s,
       measured: item.roast.thickness_mm !== null,
       least,
+      // What still waits for its hot finish is not carved sooner for being late out of its gentle heat.
+      knife: has && !finishes ? { due_s: carves_s, least_s } : undefined,
       members,
       seed,
     },

@@ -116,6 +116,27 @@ describe('early and late', () => {
     expect(knife(60) - knife(20)).toBeCloseTo(40 * 60, -1)
   })
 
+  it('a rest that gives way to the promise climbs less, and is foretold to', () => {
+    const rib = {
+      cut: 'beef-rib-bone-in',
+      mass_kg: 3,
+      program: { school: 'steady', set_c: 180 },
+      serve_c: 60,
+      pull_c: 53,
+    }
+    const of = (plate: number) => forecast({ ...rib, rest_min: 40, plate }, 10)
+    const { pull_s, carve_s } = of(400).estimate
+    const whole = carve_s.p50 / 60 + 12
+    const short = of(Math.round(whole - 22))
+    expect(short.late_s).toBe(0)
+    expect(short.estimate.pull_s).toEqual(pull_s)
+    expect(short.estimate.peak_c.p50).toBeLessThan(of(400).estimate.peak_c.p50 - 0.5)
+    // One that must wait for its hot finish rests before that: its knife takes nothing from it.
+    const reverse = { ...rib, program: { school: 'reverse-sear', set_c: 110, hot_min: 12 } }
+    const peak = (plate: number) => forecast({ ...reverse, plate }, 10).estimate.peak_c.p50
+    expect(peak(200)).toBeCloseTo(peak(400), 6)
+  })
+
   it('a hot finish can be left out or done in the pan, each simulated with its own end', () => {
     const reverse = { school: 'reverse-sear', set_c: 110, hot_min: 12 }
     const late = forecast(

@@ -1,4 +1,4 @@
-import { type Estimate, foresee } from '@/core/estimate/estimate'
+import { anchorFor, type Estimate, foresee } from '@/core/estimate/estimate'
 import { endsTender } from '@/core/program/stage'
 import { type BoardItem, freshOf, soonestPull } from '../board'
 import { secondsOf } from '../entry/time'
@@ -119,12 +119,14 @@ export function forecastOf(
 ): Forecast | undefined {
   const belief = beliefOf(board, now_s, seed, members)
   if (!belief) return undefined
-  const main = asRead(board, belief, coasting(belief, foresee(belief.setup, belief.posterior)), now_s)
+  const { setup, posterior } = belief
+  const anchor = anchorFor(setup, posterior)
+  const main = asRead(board, belief, coasting(belief, foresee(setup, posterior, undefined, { anchor })), now_s)
   const { plate_s } = plateOf(belief, main.carve_s.p50)
   const late_s = Number.isFinite(plate_s) ? offWindow(board, belief.in_s + main.pull_s.p50, plate_s) : 0
   const depth = main.inferred.find(({ name }) => name === (belief.lastJump === undefined ? 'depth' : 'depth2'))
-  const { least } = belief.setup
-  const tried = waysOut(belief, main, late_s, others, now_s, seed)
+  const { least } = setup
+  const tried = waysOut(belief, main, anchor, late_s, others, now_s, seed)
   return {
     estimate: main,
     advice: chooseWays(tried, belief),
@@ -132,10 +134,10 @@ export function forecastOf(
     safety:
       least === undefined || main.safe === undefined
         ? undefined
-        : safetyOf(least, main.safe, main.peak_c, belief.setup.pull_c[0] as number, board.item.serve_c),
+        : safetyOf(least, main.safe, main.peak_c, setup.pull_c[0] as number, board.item.serve_c),
     plate_s,
     late_s,
-    shallow: belief.setup.readings.length > TELLING_READINGS && depth && depth.mean > SHALLOW ? depth.mean : undefined,
+    shallow: setup.readings.length > TELLING_READINGS && depth && depth.mean > SHALLOW ? depth.mean : undefined,
     split: splitOf(belief, main),
   }
 }

@@ -1,4 +1,14 @@
-import { type Anchor, anchorFor, type Estimate, type EstimateSetup, foresee } from '@/core/estimate/estimate'
+import { spreadOf } from '@/core/estimate/ensemble'
+import {
+  type Anchor,
+  anchorFor,
+  type Estimate,
+  type EstimateSetup,
+  foresee,
+  type Known,
+  nowMarked,
+  pastsOf,
+} from '@/core/estimate/estimate'
 import { type Program, pullStageIndex, pullsAtReading, type Stage, settingOf } from '@/core/program/stage'
 import { STANDARDS } from '@/core/reference/standards'
 import { withRest } from '@/core/roast/rest'
@@ -20,6 +30,8 @@ const OVEN_STEPS_K = { late: [20, 40], early: [-15, -30] } as const
 const OVEN_C = { least: 80, still: 250, fan: 230 } as const
 /** Below this the inside is raw: nobody pulls it now, °C. */
 const PULL_NOW_FROM_C = 35
+/** Another reading that is nearer than this is no other, K: a thermometer shows tenths and a hand is slower. */
+const READING_K = 0.25
 /** Heats to try where the present one does not do, °C. */
 const STUCK_C = [120, 150, 180, 220]
 const PROMISE_GRID_S = 300
@@ -43,23 +55,52 @@ interface Tried {
   readonly safe: number | undefined
 }
 
+/** Times are set in proportion from so long before now, s: what is due at once may yet be put off. */
+const SHORTEST_S = 60
+
+/**
+ * What another way changes, member by member, and in the middle of those: the time to the pull by its share, the rest
+ * and the peak by so much. Few members say this better than many say where each of the two lies. NaN where fewer than
+ * half get there.
+ */
+function between(base: Estimate, found: Estimate, now_s: number): { left: number; after_s: number; peak_k: number } {
+  const lefts: number[] = []
+  const afters: number[] = []
+  const peaks: number[] = []
+  for (let m = 0; m < found.members; m++) {
+    const [was_s, is_s] = [base.each.pull_s[m] as number, found.each.pull_s[m] as number]
+    if (!Number.isFinite(was_s) || !Number.isFinite(is_s)) continue
+    lefts.push((is_s - now_s + SHORTEST_S) / (was_s - now_s + SHORTEST_S))
+    afters.push((found.each.carve_s[m] as number) - is_s - ((base.each.carve_s[m] as number) - was_s))
+    peaks.push((found.each.peak_c[m] as number) - (base.each.peak_c[m] as number))
+  }
+  if (2 * lefts.length <= found.members) return { left: Number.NaN, after_s: Number.NaN, peak_k: Number.NaN }
+  return { left: spreadOf(lefts).p50, after_s: spreadOf(afters).p50, peak_k: spreadOf(peaks).p50 }
+}
+
 /** The ways of going on with one roast, each asked of the same members as leaving it is. */
 class Ways {
   private readonly base: Estimate
-  private readonly anchor: Anchor
+  private readonly setup: EstimateSetup
+  /** Until now they are all one. */
+  private readonly known: Known
 
+  /** @param anchor of the belief, found once for all that is asked of it */
   constructor(
     private readonly belief: Belief,
     private readonly main: Estimate,
+    anchor: Anchor,
   ) {
-    this.anchor = anchorFor(belief.setup, belief.posterior)
-    this.base = foresee(belief.setup, belief.posterior, MEMBERS.ways, this.anchor)
+    const { setup, posterior } = belief
+    this.setup = { ...setup, changes: nowMarked(setup) }
+    this.known = { anchor, pasts: pastsOf(this.setup, posterior, MEMBERS.ways) }
+    this.base = foresee(this.setup, posterior, MEMBERS.ways, this.known)
   }
 
   /** Another way of going on, its times set against the whole ensemble's. */
   tried(change: Partial<EstimateSetup>): Tried {
-    const { belief, main, base, anchor } = this
-    const found = foresee({ ...belief.setup, ...change }, belief.posterior, MEMBERS.ways, anchor)
+    const { belief, main, base, known } = this
+    const found = foresee({ ...this.setup, ...change }, belief.posterior, MEMBERS.ways, known)
     const now_s = belief.setup.now_s
     // Left as it is it never gets there: nothing to set the others against.
     if (!Number.isFinite(main.pull_s.p50))
@@ -70,11 +111,13 @@ class Ways {
         raise_k: this.wanted_c - found.peak_c.p50,
         safe: belief.meant ? found.safe : undefined,
       }
-    const peak_c = main.peak_c.p50 + found.peak_c.p50 - base.peak_c.p50
+    const { left, after_s, peak_k } = between(base, found, now_s)
+    const peak_c = main.peak_c.p50 + peak_k
     const safe =
       found.safe === undefined || main.safe === undefined || base.safe === undefined || !belief.meant
         ? undefined
         : Math.min(1, Math.max(0, main.safe + found.safe - base.safe))
+    const pull_s = Math.max(now_s, now_s - SHORTEST_S + left * (Math.max(now_s, main.pull_s.p50) - now_s + SHORTEST_S))
     // As wanted, and where something is asked for safety, surely enough.
     const wanted_k = this.wanted_c - peak_c
     const sure_k =
@@ -82,8 +125,8 @@ class Ways {
         ? shortOfSure(belief.meant, { p50: peak_c, p10: main.peak_c.p10 + found.peak_c.p10 - base.peak_c.p10 })
         : Number.NEGATIVE_INFINITY
     return {
-      pull_s: Math.max(now_s, main.pull_s.p50 + found.pull_s.p50 - base.pull_s.p50),
-      carve_s: Math.max(now_s, main.carve_s.p50 + found.carve_s.p50 - base.carve_s.p50),
+      pull_s,
+      carve_s: Math.max(now_s, pull_s + main.carve_s.p50 - main.pull_s.p50 + after_s),
       peak_c,
       raise_k: Math.max(wanted_k, sure_k),
       safe,
@@ -99,14 +142,14 @@ class Ways {
     const { belief } = this
     const { setup, in_s, floor_c = Number.NEGATIVE_INFINITY } = belief
     const wanted_c = belief.board.item.serve_c
-    const changes = [...(setup.changes ?? []), { time_s: setup.now_s + 1, set_c }]
+    const changes = [...(this.setup.changes ?? []), { time_s: setup.now_s + 1, set_c }]
     const air = setup.air?.filter(({ time_s }) => time_s <= setup.now_s)
     const least = Math.max(floor_c, Math.min(wanted_c, belief.board.latest?.value_c ?? setup.start_c))
     let pull_c = setup.pull_c[0] as number
     let found = this.tried({ changes, air })
     for (let attempt = 0; attempt < 2 && Number.isFinite(found.peak_c); attempt++) {
       const next = Math.min(wanted_c, Math.max(least, pull_c + found.raise_k))
-      if (Math.abs(next - pull_c) < 0.1) break
+      if (Math.abs(next - pull_c) < READING_K) break
       pull_c = next
       found = this.tried({ changes, air, pull_c: setup.pull_c.map(() => pull_c) })
     }
@@ -182,12 +225,18 @@ function swaps(ways: Ways, belief: Belief, others: readonly BoardItem[], now_s: 
     // The dial of one oven in terms of the other's: their means agree.
     const between = theirs.oven.offset_k - belief.oven.offset_k
     const mine = ways.withSetting(theirs.set_c + between)
-    const its = new Ways(theirs, foresee(theirs.setup, theirs.posterior)).withSetting(belief.set_c - between)
+    const anchor = anchorFor(theirs.setup, theirs.posterior)
+    const its = new Ways(theirs, foresee(theirs.setup, theirs.posterior, undefined, { anchor }), anchor)
     return [
       {
         ...mine,
         code: 'swap_ovens',
-        swap: { item: other.item.id, title: other.item.title, oven_name: other.oven_name, ...its },
+        swap: {
+          item: other.item.id,
+          title: other.item.title,
+          oven_name: other.oven_name,
+          ...its.withSetting(belief.set_c - between),
+        },
       },
     ]
   })
@@ -261,7 +310,8 @@ function otherReading(ways: Ways, belief: Belief, main: Estimate): Advice | unde
     pull_c = Math.round(2 * Math.min(wanted_c, Math.max(least_c, pull_c + found.raise_k))) / 2
     found = ways.tried({ pull_c: setup.pull_c.map(() => pull_c) })
   }
-  if (Math.abs(pull_c - planned_c) < 0.5) return undefined
+  // It is no other, or reads more than both already.
+  if (Math.abs(pull_c - planned_c) < 0.5 || Math.max(pull_c, planned_c) <= latest.value_c) return undefined
   return {
     code: 'pull_at',
     pull_c,
@@ -286,13 +336,14 @@ function dials(ways: Ways, { oven, set_c }: Belief, when: keyof typeof OVEN_STEP
 export function waysOut(
   belief: Belief,
   main: Estimate,
+  anchor: Anchor,
   late_s: number,
   others: readonly BoardItem[],
   now_s: number,
   seed: number,
 ): Advice[] {
   const { board, in_s, setup } = belief
-  const ways = new Ways(belief, main)
+  const ways = new Ways(belief, main, anchor)
   if (!Number.isFinite(main.pull_s.p50)) return stuck(ways, belief, others, now_s, seed)
   const pull_s = in_s + main.pull_s.p50
   const safe = belief.meant ? main.safe : undefined

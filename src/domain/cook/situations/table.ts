@@ -45,8 +45,9 @@ export const SITUATIONS: readonly Situation[] = [
     name: 'pork thicker, found out late',
     told: { plan: pork, minute: 75, thicker: 1.25 },
     time: 'late',
-    best: ['oven_up'],
-    offers: ['later_promise'],
+    // Seven minutes: hotter it gains none, for it is to be pulled later then.
+    best: ['oven_up', 'leave_it'],
+    offers: ['later_promise', 'oven_up'],
   },
   {
     name: 'turkey, oven 25 colder than its dial',
