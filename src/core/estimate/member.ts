@@ -211,7 +211,7 @@ export interface MemberPast {
   readonly watch: MemberWatch
 }
 
-const setupOf = (setup: EstimateSetup, of: Drawn): CookSetup => {
+const cookSetupOf = (setup: EstimateSetup, of: Drawn): CookSetup => {
   const parameters = parametersOf(of, setup.parameters)
   return {
     bodies: bodiesAs(of, setup.piece, setup.thickness_m, parameters),
@@ -243,7 +243,7 @@ export function cookMember(
   whole: boolean,
   known?: MemberPast,
 ): MemberRun {
-  const asked = setupOf(setup, of)
+  const asked = cookSetupOf(setup, of)
   const until_s = whole ? undefined : (readings.at(-1)?.time_s ?? 0)
   const watch =
     known?.watch.goingOn(setup) ?? new MemberWatch(setup, of, readings, tracks, whole, asked.bodies.length, until_s)
@@ -263,7 +263,7 @@ export function pastOf(
   readings: readonly Reading[],
   tracks: readonly Track[],
 ): MemberPast | undefined {
-  const asked = setupOf(setup, of)
+  const asked = cookSetupOf(setup, of)
   const watch = new MemberWatch(setup, of, readings, tracks, true, asked.bodies.length, setup.now_s)
   let stepper: RoastStepper | undefined
   const { outcome, stages } = cook(asked, {

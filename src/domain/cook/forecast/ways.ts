@@ -63,7 +63,7 @@ const SHORTEST_S = 60
  * and the peak by so much. Few members say this better than many say where each of the two lies. NaN where fewer than
  * half get there.
  */
-function between(base: Estimate, found: Estimate, now_s: number): { left: number; after_s: number; peak_k: number } {
+function changedBy(base: Estimate, found: Estimate, now_s: number): { left: number; after_s: number; peak_k: number } {
   const lefts: number[] = []
   const afters: number[] = []
   const peaks: number[] = []
@@ -111,7 +111,7 @@ class Ways {
         raise_k: this.wanted_c - found.peak_c.p50,
         safe: belief.meant ? found.safe : undefined,
       }
-    const { left, after_s, peak_k } = between(base, found, now_s)
+    const { left, after_s, peak_k } = changedBy(base, found, now_s)
     const peak_c = main.peak_c.p50 + peak_k
     const safe =
       found.safe === undefined || main.safe === undefined || base.safe === undefined || !belief.meant
