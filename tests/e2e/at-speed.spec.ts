@@ -266,7 +266,8 @@ async function cookThrough(
 
   for (;;) {
     const seen = await look(page)
-    if (out_s !== undefined && seen.kind !== 'pull') {
+    // It goes by while it is looked at, too: seen and not yet tapped, it may be over.
+    if (out_s !== undefined && seen.kind !== 'pull' && seen.kind !== 'rest') {
       restWentBy ||= seen.now_s - out_s > RESTS_S
       out_s = undefined
     }
@@ -333,6 +334,7 @@ async function cookThrough(
       }
       if (step && seen.kind === 'change') heatOf(step).set(step.set_c ?? undefined)
       if (seen.kind === 'pull') out_s = seen.now_s
+      if (seen.kind === 'rest') out_s = undefined
       if (seen.kind === 'pull' || seen.kind === 'carve') put(undefined)
       if (seen.kind === 'serve') served++
       if (served === tables) break
