@@ -1,4 +1,5 @@
 import { pullStageIndex } from '../program/stage'
+import type { CookRun } from '../simulate/cook'
 import { type Spread, spreadOf } from './ensemble'
 import { COURSE_STEP_S, cookMember, type EstimateSetup, type MemberPast, pastOf, tracksOf } from './member'
 import { blendedPull, fitsOf, pacedPull, pacesOf } from './pace'
@@ -8,7 +9,7 @@ import { restUntil } from './resting'
 import { smooth } from './smoother'
 import { type Drawn, depthOf, MIDDLE, NAMES, UNKNOWNS, type Unknown } from './unknowns'
 
-export { type EstimateSetup, type MemberPast, nowMarked } from './member'
+export { type EstimateSetup, nowMarked } from './member'
 
 export interface Estimate {
   /** Time of the pull since put-in, s; NaN where most members never get there. */
@@ -44,6 +45,8 @@ export interface Estimate {
   readonly members: number
   /** Each member's own middle, for two ways that are asked of the same members; NaN where it never gets there. */
   readonly each: MemberEnds
+  /** Where the belief is anchored: the same for every way of going on with it. */
+  readonly anchor: Anchor
 }
 
 /** How a cook ends by each member: pull and knife, s since put-in, and the highest core of the least-done point, °C. */
@@ -198,8 +201,8 @@ export function foresee(
   const fits = setup.certain ? [] : fitsOf(setup, usable)
   // A pull by the clock comes when the clock says; nothing is to be foreseen. One by what has become of the meat is no
   // reading that a line could be drawn to.
+  const byClock = endsByClock(setup)
   const until = endOf(setup)
-  const byClock = until === 'time' || until === 'clock'
   const byReading = until === 'pull' || until === 'core'
   const anchor = known.anchor ?? anchorFor(setup, posterior)
   // Members that were moved to readings have taken their own coarseness into account with them.
@@ -289,6 +292,7 @@ export function foresee(
     course: courseOf(courses, some ? Math.max(...pulls) : 0),
     members: count,
     each,
+    anchor,
   }
 }
 
@@ -329,6 +333,10 @@ function decidingOf(core_c: readonly number[], pull_c: readonly number[]): numbe
 
 const NOTHING_DRAWN: Drawn = () => 0
 const endOf = ({ program }: EstimateSetup) => program.stages[pullStageIndex(program)]?.until.kind
+const endsByClock = (setup: EstimateSetup): boolean => {
+  const until = endOf(setup)
+  return until === 'time' || until === 'clock'
+}
 
 /** Near the boiling point nothing climbs farther, °C. */
 const NEAR_BOILING_C = 94
@@ -351,9 +359,8 @@ const ANCHOR_MEMBERS = 32
  *
  * Its rise is anchored too, see {@link climbsMore}. Nothing is where nothing is doubted, or it is pulled by the clock.
  */
-export function anchorFor(setup: EstimateSetup, posterior: Posterior): Anchor {
-  const until = endOf(setup)
-  if (setup.certain || until === 'time' || until === 'clock') return NO_ANCHOR
+function anchorFor(setup: EstimateSetup, posterior: Posterior): Anchor {
+  if (setup.certain || endsByClock(setup)) return NO_ANCHOR
   const told = asTold(setup)
   const fine = toldRun(told)
   if (fine.outcome !== 'reached') return NO_ANCHOR
@@ -366,7 +373,7 @@ export function anchorFor(setup: EstimateSetup, posterior: Posterior): Anchor {
   }
   if (pulls.length <= prior.members / 2) return NO_ANCHOR
   const middle_s = spreadOf(pulls).p50
-  return { share: middle_s > 0 ? fine.pull_s / middle_s - 1 : 0, peak_k: climbsMore(setup, posterior) }
+  return { share: middle_s > 0 ? fine.pull_s / middle_s - 1 : 0, peak_k: climbsMoreThan(fine, told, posterior) }
 }
 
 /**
@@ -377,7 +384,11 @@ export function anchorFor(setup: EstimateSetup, posterior: Posterior): Anchor {
 export function climbsMore(setup: EstimateSetup, posterior: Posterior): number {
   const told = asTold(setup)
   const fine = toldRun(told)
-  if (fine.outcome !== 'reached') return 0
+  return fine.outcome === 'reached' ? climbsMoreThan(fine, told, posterior) : 0
+}
+
+/** @param fine the roast as told, cooked as finely as a plan */
+function climbsMoreThan(fine: CookRun, told: EstimateSetup, posterior: Posterior): number {
   const stride = Math.max(1, Math.floor(posterior.members / ANCHOR_MEMBERS))
   const peaks: number[] = []
   for (let m = 0; m < posterior.members; m += stride) {

@@ -6,6 +6,7 @@ import {
   type AirReading,
   type CookConditions,
   type CookSetup,
+  INSTANT_S,
   RESOLUTION,
   type RoastStepper,
   type StageChange,
@@ -201,9 +202,6 @@ class MemberWatch implements Watcher {
     })
   }
 }
-
-/** Steps shorter than this move nothing, s. */
-const INSTANT_S = 1e-6
 
 /** A member until now: ways of going on with it begin there. */
 export interface MemberPast {

@@ -1,4 +1,4 @@
-import type { RoastStepper } from '../simulate/stepper'
+import { INSTANT_S, type RoastStepper } from '../simulate/stepper'
 
 /** A knife that does not wait: when it is due, s since put-in, and how short the rest may become for it, s. */
 export interface Knife {
@@ -44,12 +44,12 @@ export class Resting {
   /** As it is at a time, s since put-in; between steps the cores by a straight line, and safe as it was before. */
   at(at_s: number): Rested {
     const { time_s, rows } = this
-    const next = time_s.findIndex((each) => each >= at_s - 1e-6)
+    const next = time_s.findIndex((each) => each >= at_s - INSTANT_S)
     const row = rows[next < 0 ? rows.length - 1 : next] as Rested
     if (next <= 0) return row
     const before = rows[next - 1] as Rested
     const from = time_s[next - 1] as number
-    const part = (at_s - from) / Math.max(1e-6, (time_s[next] as number) - from)
+    const part = (at_s - from) / Math.max(INSTANT_S, (time_s[next] as number) - from)
     return {
       peak_c: row.peak_c.map((high, i) => (before.peak_c[i] as number) + part * (high - (before.peak_c[i] as number))),
       safe: part >= 1 - 1e-6 ? row.safe : before.safe,

@@ -155,13 +155,13 @@ export class RoastKernel {
       this.shellMass[i] = body.mass_kg * share
       this.outerShare[i] = outer
       squares[i] = ((g / (g + 2)) * (outerToG * outer * outer - innerToG * inner * inner)) / share
-      if (i > 0) {
-        const distance = (((squares[i] as number) - (squares[i - 1] as number)) / (2 * inner)) * ball.radius_m
-        this.faceGeometry[i - 1] = (this.faceGeometry[i - 1] as number) / distance
-      }
       this.faceGeometry[i] = this.area_m2 * ofFace
       inner = outer
       innerToG = outerToG
+    }
+    for (let i = 0; i < shells - 1; i++) {
+      const between = ((squares[i + 1] as number) - (squares[i] as number)) / (2 * (this.outerShare[i] as number))
+      this.faceGeometry[i] = (this.faceGeometry[i] as number) / (between * ball.radius_m)
     }
     this.surfaceGeometry = this.area_m2 / (((1 - (squares[shells - 1] as number)) / 2) * ball.radius_m)
     this.coreWeight = (squares[0] as number) / ((squares[1] as number) - (squares[0] as number))

@@ -87,7 +87,7 @@ const FROZEN_STEP_S = 10
 /** A step shorter than this is taken as it is, s. */
 const WHOLE_S = 2
 /** Steps shorter than this move nothing, s. */
-const INSTANT_S = 1e-6
+export const INSTANT_S = 1e-6
 
 interface Tended {
   readonly at_s: number

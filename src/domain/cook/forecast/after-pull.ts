@@ -3,7 +3,7 @@ import { type Program, pullStageIndex, pullsAtReading, type Stage } from '@/core
 import { seconds } from '@/core/units'
 import type { BoardItem } from '../board'
 import { carvingSeconds } from '../run/course'
-import { setupOf } from './belief'
+import { MEMBERS, setupOf } from './belief'
 import { isUnsure, safeChance } from './safety'
 
 /** What becomes of a roast that is out: how far it climbs, and what there is to do where that is not enough. */
@@ -22,8 +22,6 @@ export interface PeakWatch {
 /** Short by no more than this is as wanted, K; where putting it back makes its table late, by no more than that. */
 const SHORT_K = 1.5
 const SHORT_LATE_K = 2
-/** Members that are asked: it is one question, not ten. */
-const MEMBERS = 96
 /** A reading is believed over the model by no more than this, K. */
 const MOST_OFF_K = 1
 /** Back in, it is pulled at no less than this over the reading it came out too soon by, K. */
@@ -53,7 +51,7 @@ function asItWent(program: Program, out_s: number): Program {
 export function watchPeak(board: BoardItem, now_s: number, seed = 7): PeakWatch | undefined {
   const { in_s, out_s, state, item } = board
   if (state !== 'resting' || in_s === undefined || out_s === undefined) return undefined
-  const prepared = setupOf(board, now_s, seed, MEMBERS)
+  const prepared = setupOf(board, now_s, seed, MEMBERS.peak)
   if (!prepared) return undefined
   const { setup: planned, meant, floor_c = Number.NEGATIVE_INFINITY } = prepared
   const program = asItWent(planned.program, out_s - in_s)

@@ -15,8 +15,8 @@ import { kindOf } from '../entry'
 import { secondsOf } from '../entry/time'
 import { carvingSeconds } from '../run/course'
 
-/** Size of the ensemble behind an arrival, and behind each way out. */
-export const MEMBERS = { arrival: 256, ways: 32 } as const
+/** Size of the ensemble behind an arrival, behind each way out, and behind how high a roast peaks that is out. */
+export const MEMBERS = { arrival: 256, ways: 32, peak: 96 } as const
 
 /** A roast that is in, as the estimator takes it, with what its readings have taught. */
 export interface Belief {

@@ -1,4 +1,4 @@
-import { anchorFor, type Estimate, foresee } from '@/core/estimate/estimate'
+import { type Estimate, foresee } from '@/core/estimate/estimate'
 import { endsTender } from '@/core/program/stage'
 import { type BoardItem, freshOf, soonestPull } from '../board'
 import { secondsOf } from '../entry/time'
@@ -120,13 +120,12 @@ export function forecastOf(
   const belief = beliefOf(board, now_s, seed, members)
   if (!belief) return undefined
   const { setup, posterior } = belief
-  const anchor = anchorFor(setup, posterior)
-  const main = asRead(board, belief, coasting(belief, foresee(setup, posterior, undefined, { anchor })), now_s)
+  const main = asRead(board, belief, coasting(belief, foresee(setup, posterior)), now_s)
   const { plate_s } = plateOf(belief, main.carve_s.p50)
   const late_s = Number.isFinite(plate_s) ? offWindow(board, belief.in_s + main.pull_s.p50, plate_s) : 0
   const depth = main.inferred.find(({ name }) => name === (belief.lastJump === undefined ? 'depth' : 'depth2'))
   const { least } = setup
-  const tried = waysOut(belief, main, anchor, late_s, others, now_s, seed)
+  const tried = waysOut(belief, main, late_s, others, now_s, seed)
   return {
     estimate: main,
     advice: chooseWays(tried, belief),

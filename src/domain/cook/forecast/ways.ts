@@ -1,14 +1,5 @@
 import { spreadOf } from '@/core/estimate/ensemble'
-import {
-  type Anchor,
-  anchorFor,
-  type Estimate,
-  type EstimateSetup,
-  foresee,
-  type Known,
-  nowMarked,
-  pastsOf,
-} from '@/core/estimate/estimate'
+import { type Estimate, type EstimateSetup, foresee, type Known, nowMarked, pastsOf } from '@/core/estimate/estimate'
 import { type Program, pullStageIndex, pullsAtReading, type Stage, settingOf } from '@/core/program/stage'
 import { STANDARDS } from '@/core/reference/standards'
 import { withRest } from '@/core/roast/rest'
@@ -80,26 +71,30 @@ function changedBy(base: Estimate, found: Estimate, now_s: number): { left: numb
 
 /** The ways of going on with one roast, each asked of the same members as leaving it is. */
 class Ways {
-  private readonly base: Estimate
   private readonly setup: EstimateSetup
-  /** Until now they are all one. */
-  private readonly known: Known
+  private asIs: { readonly base: Estimate; readonly known: Known } | undefined
 
-  /** @param anchor of the belief, found once for all that is asked of it */
   constructor(
     private readonly belief: Belief,
     private readonly main: Estimate,
-    anchor: Anchor,
   ) {
-    const { setup, posterior } = belief
-    this.setup = { ...setup, changes: nowMarked(setup) }
-    this.known = { anchor, pasts: pastsOf(this.setup, posterior, MEMBERS.ways) }
-    this.base = foresee(this.setup, posterior, MEMBERS.ways, this.known)
+    this.setup = { ...belief.setup, changes: nowMarked(belief.setup) }
+  }
+
+  /** Left as it is, by the members that every way is asked of: until now they are all one. Found when a way is first tried. */
+  private get leaving(): { readonly base: Estimate; readonly known: Known } {
+    if (!this.asIs) {
+      const { posterior } = this.belief
+      const known = { anchor: this.main.anchor, pasts: pastsOf(this.setup, posterior, MEMBERS.ways) }
+      this.asIs = { known, base: foresee(this.setup, posterior, MEMBERS.ways, known) }
+    }
+    return this.asIs
   }
 
   /** Another way of going on, its times set against the whole ensemble's. */
   tried(change: Partial<EstimateSetup>): Tried {
-    const { belief, main, base, known } = this
+    const { belief, main } = this
+    const { base, known } = this.leaving
     const found = foresee({ ...this.setup, ...change }, belief.posterior, MEMBERS.ways, known)
     const now_s = belief.setup.now_s
     // Left as it is it never gets there: nothing to set the others against.
@@ -225,18 +220,12 @@ function swaps(ways: Ways, belief: Belief, others: readonly BoardItem[], now_s: 
     // The dial of one oven in terms of the other's: their means agree.
     const between = theirs.oven.offset_k - belief.oven.offset_k
     const mine = ways.withSetting(theirs.set_c + between)
-    const anchor = anchorFor(theirs.setup, theirs.posterior)
-    const its = new Ways(theirs, foresee(theirs.setup, theirs.posterior, undefined, { anchor }), anchor)
+    const its = new Ways(theirs, foresee(theirs.setup, theirs.posterior)).withSetting(belief.set_c - between)
     return [
       {
         ...mine,
         code: 'swap_ovens',
-        swap: {
-          item: other.item.id,
-          title: other.item.title,
-          oven_name: other.oven_name,
-          ...its.withSetting(belief.set_c - between),
-        },
+        swap: { item: other.item.id, title: other.item.title, oven_name: other.oven_name, ...its },
       },
     ]
   })
@@ -336,14 +325,13 @@ function dials(ways: Ways, { oven, set_c }: Belief, when: keyof typeof OVEN_STEP
 export function waysOut(
   belief: Belief,
   main: Estimate,
-  anchor: Anchor,
   late_s: number,
   others: readonly BoardItem[],
   now_s: number,
   seed: number,
 ): Advice[] {
   const { board, in_s, setup } = belief
-  const ways = new Ways(belief, main, anchor)
+  const ways = new Ways(belief, main)
   if (!Number.isFinite(main.pull_s.p50)) return stuck(ways, belief, others, now_s, seed)
   const pull_s = in_s + main.pull_s.p50
   const safe = belief.meant ? main.safe : undefined
