@@ -28,6 +28,7 @@ const PRIOR: Readonly<Partial<Record<keyof HeatParameters, readonly [number, num
   counter_w_per_m2k: [7.5, 0.15],
   foil_contact: [0.85, 0.12],
   foil_radiation: [0.25, 0.35],
+  foil_leaks: [0.01, 0.5],
   bone_exposure: [0.9, 0.06],
   bone_wet: [0.8, 0.15],
   skin_wet: [0.5, 0.3],

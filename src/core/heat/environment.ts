@@ -46,8 +46,12 @@ function coveredBy(cover: Cover, parameters: HeatParameters): Covered {
         evaporation: parameters.tent_evaporation,
       }
     case 'foil':
-      // Sealed: what evaporates stays in its pocket and condenses on the meat again.
-      return { contact: parameters.foil_contact, radiation: parameters.foil_radiation, evaporation: 0.04 }
+      // Sealed: what evaporates stays in its pocket and condenses on the meat again, but for what its folds let out.
+      return {
+        contact: parameters.foil_contact,
+        radiation: parameters.foil_radiation,
+        evaporation: parameters.foil_leaks,
+      }
     default:
       return cover satisfies never
   }

@@ -48,6 +48,8 @@ export interface HeatParameters {
   /** Share of contact with the oven's air and of its radiation that reaches meat sealed in foil, 0–1: the foil is bright, and its pocket full of steam. Fitted. */
   readonly foil_contact: number
   readonly foil_radiation: number
+  /** Share of what a bare surface gives off that the folds of sealed foil let out, 0–1: some grams an hour. Fitted. */
+  readonly foil_leaks: number
   /** Share of the surface that sees the oven where bone or a cage lies on the meat, 0–1: bone conducts, but is a way more. Fitted. */
   readonly bone_exposure: number
   /** Share of that surface that gives off water: bone does not. Fitted. */
@@ -84,8 +86,9 @@ export const HEAT_PARAMETERS: HeatParameters = {
   tent_contact: 0.95,
   tent_radiation: 0.9,
   tent_evaporation: 0.95,
-  foil_contact: 0.86,
-  foil_radiation: 0.345,
+  foil_contact: 0.8,
+  foil_radiation: 0.275,
+  foil_leaks: 0.011,
   bone_exposure: 0.835,
   bone_wet: 1,
   skin_wet: 0.72,
