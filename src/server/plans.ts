@@ -3,9 +3,9 @@ import type { KitchenRow, KitchenScope, Page, PlanRow, PlanVersionRow } from '@/
 import type { Unreadable } from '@/db/stored'
 import type { LivingCook } from '@/domain/cook/living-plan'
 import { standardsOf, withStandards } from '@/domain/house/standards'
-import { NO_CUT, readLine } from '@/domain/line/reading'
+import { type LineReading, NO_CUT, readLine } from '@/domain/line/reading'
 import { isMeal } from '@/domain/meal/from-line'
-import { planFromLine } from '@/domain/plan/from-line'
+import { goingInAt, planFromLine } from '@/domain/plan/from-line'
 import { checkPlan, checkPromiseAhead } from '@/domain/plan/make-plan'
 import type { PlanSummary } from '@/domain/plan/summary'
 import { parseWith } from '@/domain/problem/parse'
@@ -121,8 +121,19 @@ export const addPlanFromLine = (slug: string, line: string): Promise<Outcome<Pla
     if (read.value.roasts.length === 0) return fail(NO_CUT)
     if (isMeal(read.value)) return fail({ code: 'line_of_a_meal', path: ['line'] })
     const document = { ...planFromLine(read.value, now_s), altitude_m: altitudeOf(scope) }
-    return addChecked(scope, await taughtPlan(scope, document))
+    return addChecked(scope, await putInAsSaid(read.value, await taughtPlan(scope, document), now_s))
   })
+
+/** A plan that goes in when its line says so; as it is where no line did, or where it cannot be planned. */
+export async function putInAsSaid(
+  { put_in_s }: LineReading,
+  document: PlanDocument,
+  now_s: number,
+): Promise<PlanDocument> {
+  if (put_in_s === undefined) return document
+  const made = await compute('plan', { document, now_s })
+  return made.ok ? goingInAt(document, made.value.putIn, put_in_s) : document
+}
 
 /** Adds a plan from a document. */
 export const addPlanFromDocument = (slug: string, value: unknown): Promise<Outcome<PlanRow>> =>

@@ -68,6 +68,8 @@ export function factWords(fact: Fact, units: Units): string | undefined {
           .join(', ') || undefined
       )
     case 'mass':
+      if (fact.kgs) return fact.kgs.map((kg) => mass(kg, units)).join(' and ')
+      if (fact.each) return `${mass(fact.kg, units)} for each guest`
       return `${mass(fact.kg, units)}${fact.count ? ` each, ${fact.count} of them` : ''}`
     case 'thickness':
       return `${fact.mm} mm through`
@@ -130,6 +132,8 @@ export function factWords(fact: Fact, units: Units): string | undefined {
       return `beside it: ${fact.title.toLowerCase()}`
     case 'moment':
       return `on the table ${shortDay(fact.at_s, units)} ${clock(fact.at_s, units)}`
+    case 'put_in':
+      return `into the heat ${shortDay(fact.at_s, units)} ${clock(fact.at_s, units)}`
     case 'written':
       return 'a stage as written'
     case 'house':
@@ -189,7 +193,9 @@ export function askWords(ask: Ask, units: Units): string {
     case 'what_is':
       return `“${ask.words}” says nothing to us and is left out.`
     case 'what_time':
-      return 'When do they eat? Taken as five hours from now.'
+      return ask.put_in_s === undefined
+        ? 'When do they eat? Taken as five hours from now.'
+        : `When do they eat? Several things cannot all be counted from when one goes in. Taken as five hours after ${clock(ask.put_in_s, units)}.`
     case 'said_twice':
       return `Two of it: the first ${SAID_TWICE[ask.what] ?? 'one'} is taken.`
     case 'not_a_word_for_it':

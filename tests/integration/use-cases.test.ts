@@ -51,6 +51,20 @@ describe('plans', () => {
     expect(code(await planInKitchen('no-such-kitchen', row.id))).toBe('not_found')
   })
 
+  it('a roast that is said to go in at a minute goes in at that minute, however it was added', async () => {
+    const { addFromLine } = await import('@/server/lines')
+    const { addPlanFromLine, planInKitchen } = await plansOf()
+    const { kitchen } = await freshKitchen(db)
+    const line = 'pork loin 1.8 kg, 160, goes in tomorrow 15:00'
+    const one = must(await addFromLine(kitchen.slug, line))
+    const other = must(await addPlanFromLine(kitchen.slug, line))
+    for (const { id } of [one, other]) {
+      const { plan } = must(await planInKitchen(kitchen.slug, id))
+      expect(new Date(plan.putIn * 1000).toISOString()).toMatch(/T15:00:/)
+      expect(plan.promise % 60).toBe(0)
+    }
+  })
+
   it('a line about a table becomes a meal in this kitchen, one about a roast a plan', async () => {
     const { addFromLine } = await import('@/server/lines')
     const { mealInKitchen } = await import('@/server/meals')

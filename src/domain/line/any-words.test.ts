@@ -28,6 +28,9 @@ const WORDS = [
   ...'until tender falls apart baste glaze turn foil off on the last half hour half-way before end every after when it reads in 3 batches apart by van drive look coals and a 25/12 12/25'.split(
     ' ',
   ),
+  ...'goes in at put start at 8:30 1h20 19h30 → -> # per head around 7 7ish half seven probe set tmrw brace pieces kgs first then sear in pan remove foil 2.2 and 2.5 kg'.split(
+    ' ',
+  ),
   ...['—', '"', '“', '\\', '/', '$', '^(', '[a-z]+', '%s', '\u0000', '\ud800', '\u202e', '\t', '\n', ',,,', ';', '°'],
   ...[
     'буженина',

@@ -46,7 +46,16 @@ export type Fact =
       readonly traits: CutTraits
       readonly handling?: 'tenderised' | 'injected' | 'rolled' | 'stuffed'
     }
-  | { readonly kind: 'mass'; readonly kg: number; readonly count?: number }
+  | {
+      readonly kind: 'mass'
+      /** Of one piece, or for one guest. */
+      readonly kg: number
+      readonly each?: 'guest'
+      /** How many pieces weigh so much. */
+      readonly count?: number
+      /** Of one piece after the other, where each has its own. */
+      readonly kgs?: readonly number[]
+    }
   | { readonly kind: 'thickness'; readonly mm: number }
   | { readonly kind: 'start'; readonly heat?: SaidHeat; readonly temper_min?: number }
   | { readonly kind: 'stage'; readonly stage: SaidStage }
@@ -92,6 +101,8 @@ export type Fact =
       /** What of it was said: the rest is the usual. */
       readonly said: 'both' | 'day' | 'clock'
     }
+  /** When it goes into the heat, s since 1970: of one roast it says when it is eaten. */
+  | { readonly kind: 'put_in'; readonly at_s: number }
   /** A stage written out in full, as a plan is read back. */
   | { readonly kind: 'written'; readonly stage: StagePart }
   /** The kitchen's own cut or program, by its name. */

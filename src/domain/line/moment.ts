@@ -72,6 +72,22 @@ export function readClock(word: string | undefined, led: boolean): { hour: numbe
   return hour < 24 && minute < 60 ? { hour, minute } : undefined
 }
 
+/** From this hour on a clock may be of the morning. */
+const MORNING = 10
+
+/**
+ * A clock as a roast is eaten by: 7:30 is in the evening where nobody writes 07:30 or says that it is morning.
+ * @param next the word after it
+ * @param before the first hour that is left as it is
+ * @example afternoon('7:30') // '19:30'
+ */
+export function afternoon(word: string, next?: string, before = MORNING): string {
+  const clock = /^([1-9])[:.](\d{2})$/.exec(word)
+  return clock && Number(clock[1]) < before && !/^(?:[ap]m|in|a|h)$/.test(next ?? '')
+    ? `${Number(clock[1]) + 12}:${clock[2]}`
+    : word
+}
+
 /**
  * Reads a moment at the head of some words: `eat 19:00`, `eat sat 19:30`, `at 7pm`,
  * `eat 25 dec 14:00`, `eat 2026-12-25 14:00`, `tomorrow 13:00`.

@@ -29,6 +29,7 @@ const OF_TABLE: ReadonlySet<Fact['kind']> = new Set([
   'vulnerable',
   'side',
   'moment',
+  'put_in',
   'batches',
   'away',
 ])
@@ -124,13 +125,17 @@ export function readLine(line: string, context: LineContext): Outcome<LineReadin
   const wishes: Record<string, number> = {}
   for (const { fact } of table) if (fact.kind === 'wish') wishes[fact.word] = (wishes[fact.word] ?? 0) + fact.count
   const promise_s = promiseOf(table, context.timeZone)
+  const goesIn = table.map(({ fact }) => fact).findLast((fact) => fact.kind === 'put_in')
+  const put_in_s = promise_s === undefined && goesIn ? goesIn.at_s : undefined
   const batched = table.map(({ fact }) => fact).find((fact) => fact.kind === 'batches')
   const away = table.map(({ fact }) => fact).find((fact) => fact.kind === 'away')
 
   const groups = byRoast(meanings)
   const roasts = groups.flatMap((group): SaidRoast[] => {
     const roast = roastOf(group, { toCelsius, guests, roasts: groups.length, standards, asks, replaced, added })
-    return roast ? [roast] : []
+    const kgs = group.map(({ fact }) => fact).find((fact) => fact.kind === 'mass' && fact.kgs !== undefined)
+    if (!roast || kgs?.kind !== 'mass' || !kgs.kgs) return roast ? [roast] : []
+    return kgs.kgs.map((mass_kg) => ({ ...roast, mass_kg, count: 1 }))
   })
   // One heat said last is the heat of all that have none of their own.
   const shared = roasts.at(-1)
@@ -147,9 +152,13 @@ export function readLine(line: string, context: LineContext): Outcome<LineReadin
       code: 'no_cut',
       options: USUAL.map((id) => ({ says: nameInLine(id), line: `${nameInLine(id)} ${line.trim()}`.trim() })),
     })
-  if (promise_s === undefined && roasts.length > 0)
+  const sides = table.some(({ fact }) => fact.kind === 'side')
+  // Of one roast it follows from when it goes in; of several not.
+  const follows = put_in_s !== undefined && roasts.length === 1 && roasts[0]?.count === 1 && !sides && !away
+  if (promise_s === undefined && roasts.length > 0 && !follows)
     asks.push({
       code: 'what_time',
+      ...(put_in_s === undefined ? {} : { put_in_s }),
       options: ['eat 13:00', 'eat 19:00', 'eat tomorrow 19:00'].map((words) => ({
         says: words.replace('eat ', ''),
         line: added(words),
@@ -173,6 +182,7 @@ export function readLine(line: string, context: LineContext): Outcome<LineReadin
     wishes,
     vulnerable: table.some(({ fact }) => fact.kind === 'vulnerable'),
     ...(promise_s === undefined ? {} : { promise_s }),
+    ...(put_in_s === undefined ? {} : { put_in_s }),
     asks,
   })
 }
@@ -247,7 +257,8 @@ function roastOf(
         bones = fact.bones
         break
       case 'mass':
-        roast.mass_kg = fact.kg
+        if (fact.each && guests === undefined) break
+        roast.mass_kg = fact.each ? round((fact.kg * (guests ?? 1)) / Math.max(1, roasts * count)) : fact.kg
         if (fact.count !== undefined) count = fact.count
         break
       case 'thickness':
@@ -259,6 +270,7 @@ function roastOf(
         break
       case 'stage': {
         const { heat, core, ...stage } = fact.stage
+        if (stage.on === 'fan') roast.oven = 'fan'
         stages.push({
           ...stage,
           set_c: heat && toCelsius(heat, 'oven'),

@@ -1,7 +1,7 @@
 import { TZDate } from '@date-fns/tz'
 import { format } from 'date-fns'
 import type { Fact } from './fact'
-import { LONGEST_MOMENT, readMoment, WEEKDAYS } from './moment'
+import { afternoon, LONGEST_MOMENT, readMoment, WEEKDAYS } from './moment'
 import { minutesOf } from './readers'
 import { NUMBER, numberOf, type Token } from './tokens'
 
@@ -36,7 +36,7 @@ const MEALS: readonly (readonly [RegExp, number])[] = [
 const USUAL_HOUR = 19
 
 const LEADS_TABLE =
-  /^(?:(?:to be )?(?:on the table|ready|plates?(?: up)?|sit(?:ting)? down|eat(?:ing)?|serv(?:e|ed|ing)|carved?|dinner|lunch|supper)(?: is| for| by| at| on)*) /
+  /^(?:(?:to be )?(?:on the table|ready|done(?= by| at| for)|plates?(?: up)?|sit(?:ting)? down|eat(?:ing)?|serv(?:e|ed|ing)|carved?|dinner|lunch|supper)(?: is| for| by| at| on)*) /
 
 /** From now on: in 3 hours. */
 const WITHIN = new RegExp(
@@ -67,8 +67,32 @@ function holidayAt(
   return undefined
 }
 
+/** When it goes in, not when it is eaten: put in at 3 pm, goes in at 15:00, start at 8 am, in the oven by noon. */
+const PUT_IN =
+  /^(?:(?:i |we )?(?:can |will |must |have to )?(?:put(?:ting)?(?: it)?(?: in(?:to)?(?: the)?(?: oven)?)?|(?:it )?(?:goes|going|go) in(?: the oven)?|in(?:to)? the oven|in(?= (?:at|by) )|oven on|start(?:s|ing|ed)?(?: cooking| roasting| it)*|begin(?:s|ning)?(?: cooking| roasting)*)) (?=at |by |from |around |about |on |tomorrow |today |\d)(?:around |about |from )*/
+/** A clock that no day of a cook begins at: half past two is in the afternoon. */
+const BEFORE_DAWN = 7
+
+function putInAt(words: readonly string[], context: MomentContext): Found | undefined {
+  const lead = `${words.slice(0, LONGEST_MOMENT).join(' ')} `.match(PUT_IN)
+  if (!lead) return undefined
+  const skipped = lead[0].trim().split(' ').length
+  const rest = words.slice(skipped, skipped + LONGEST_MOMENT)
+  // "start at 8" is as likely cold meat: a clock says that it is one.
+  const found = readMoment(
+    rest.map((word, i) => afternoon(word, rest[i + 1], BEFORE_DAWN)),
+    context,
+  )
+  const clocked = rest
+    .slice(0, found?.count ?? 0)
+    .some((word) => /^\d{1,2}[:.]\d{2}$|^[ap]m$|^(?:noon|midday)$/.test(word))
+  return found && clocked ? { count: skipped + found.count, fact: { kind: 'put_in', at_s: found.at_s } } : undefined
+}
+
 /** A moment at the head of some words, with holidays, meals and "in 3 hours". */
 export function momentAt(said: readonly string[], { now_s, timeZone }: MomentContext): Found | undefined {
+  const goesIn = putInAt(said, { now_s, timeZone })
+  if (goesIn) return goesIn
   const words = beforeMeasures(said)
   const text = words.slice(0, LONGEST_MOMENT).join(' ')
   // "dinner for 4" is a table, not an hour.
@@ -85,7 +109,7 @@ export function momentAt(said: readonly string[], { now_s, timeZone }: MomentCon
   let rest = words.slice(skipped)
   // "next", "this" and "on" before a day say nothing more.
   let more = 0
-  while (['next', 'this', 'on', 'at', 'by', 'for', 'coming'].includes(rest[more] ?? '') && more < 3) more++
+  while (['next', 'this', 'on', 'at', 'by', 'for', 'coming', 'around'].includes(rest[more] ?? '') && more < 3) more++
   const bare = rest.slice(more)
   const feast = holidayAt(bare, { now_s, timeZone })
   if (feast) {
@@ -153,6 +177,8 @@ const evening = (words: readonly string[]): string[] =>
     const clock = /^(\d{1,2})(?:[:.](\d{2}))?$/.exec(word)
     if (clock && Number(clock[1]) < 12 && AFTER_NOON.test(words.slice(i + 1, i + 4).join(' ')))
       return `${Number(clock[1]) + 12}:${clock[2] ?? '00'}`
+    const later = afternoon(word, words[i + 1])
+    if (later !== word) return later
     return /^(?:[1-9]|10)$/.test(word) &&
       i > 0 &&
       i < 6 &&
@@ -182,6 +208,8 @@ function dayOnly(
   return found ? { count: used + takes, fact: { kind: 'moment', at_s: found.at_s, said: 'day' } } : undefined
 }
 
+/** Before an hour that is half past. */
+const HALF_OF = /^(?:at|by|around|about|eat|eating|ready|table|for)$/
 /** Hours said in words: half past seven, quarter to eight, seven o'clock. Roasts are eaten after noon. */
 export function clocks(tokens: readonly Token[]): Token[] {
   const made: Token[] = []
@@ -210,6 +238,41 @@ export function clocks(tokens: readonly Token[]): Token[] {
         i++
         continue
       }
+    }
+    // "half seven" is half past seven.
+    const halfHour =
+      part === 'half' && i > 0 && HALF_OF.test(tokens[i - 1]?.text ?? '') ? numberOf(side ?? '') : Number.NaN
+    if (
+      Number.isInteger(halfHour) &&
+      halfHour >= 1 &&
+      halfHour <= 12 &&
+      !/^an?$/.test(side ?? '') &&
+      !MEASURED.test(hour?.text ?? '')
+    ) {
+      made.push({ ...token, to: (tokens[i + 1] as Token).to, text: `${halfHour < 11 ? halfHour + 12 : halfHour}:30` })
+      i++
+      continue
+    }
+    // around 7
+    const next = tokens[i + 1]
+    if (
+      i > 0 &&
+      tokens[i - 1]?.text === 'around' &&
+      /^(?:[1-9]|1[0-2])$/.test(part) &&
+      (!next || next.parted || DAYS_SAID.test(next.text))
+    ) {
+      made.push({ ...token, text: `${Number(part) < 11 ? Number(part) + 12 : part}:00` })
+      continue
+    }
+    // 7ish
+    if (side === 'ish' && /^(?:[1-9]|1[0-2])$/.test(part)) {
+      made.push({
+        ...token,
+        to: (tokens[i + 1] as Token).to,
+        text: `${Number(part) < 11 ? Number(part) + 12 : part}:00`,
+      })
+      i++
+      continue
     }
     const led = i > 0 && /^(?:at|by)$/.test(tokens[i - 1]?.text ?? '')
     const hour12 =

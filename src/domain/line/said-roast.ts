@@ -56,7 +56,12 @@ export type Ask =
   | { readonly code: 'no_cut'; readonly options: readonly Choice[] }
   | { readonly code: 'how_heavy'; readonly cut: string; readonly taken_kg: number; readonly options: readonly Choice[] }
   | { readonly code: 'what_is'; readonly at: Span; readonly words: string; readonly options: readonly Choice[] }
-  | { readonly code: 'what_time'; readonly options: readonly Choice[] }
+  | {
+      readonly code: 'what_time'
+      /** When it goes in, where that was said instead, s since 1970. */
+      readonly put_in_s?: number
+      readonly options: readonly Choice[]
+    }
   | { readonly code: 'said_twice'; readonly at: Span; readonly what: Fact['kind']; readonly options: readonly Choice[] }
   | {
       readonly code: 'not_a_word_for_it'
@@ -88,5 +93,7 @@ export interface LineReading {
   readonly standards: HouseStandards
   /** s since 1970; undefined where no time was said. */
   readonly promise_s?: number
+  /** When it was said to go in, s since 1970. */
+  readonly put_in_s?: number
   readonly asks: readonly Ask[]
 }

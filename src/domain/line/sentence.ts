@@ -27,7 +27,7 @@ export interface LineContext extends MomentContext {
 /** Words that carry no meaning of their own here. */
 const FILLER = new Set([
   ...EMPTY,
-  ...'and with then plus also please is are it its we i want wanted would like have having got need to cook cooking make making do doing for at in into by from that this there be will can each all them us me you so but or as nice about roughly around approximately dinner lunch supper tea meal eat eating people oven heat meat degrees deg served serve x just really very quite bit once after before until till up down day evening night afternoon morning weekend party family table off hot warm cold per'.split(
+  ..."and with then plus also please is are it its we i want wanted would like have having got need to cook cooking make making do doing for at in into by from that this there be will can each all them us me you so but or as nice about roughly around approximately dinner lunch supper tea meal eat eating people oven heat meat degrees deg served serve x just really very quite bit once after before until till up down day evening night afternoon morning weekend party family table off hot warm cold per service banquet buffet method how long what time when should could put no later than latest i've i'm".split(
     ' ',
   ),
   '+',
@@ -51,6 +51,25 @@ const VOCABULARY: ReadonlySet<string> = new Set([...FILLER, ...NAME_WORDS, ...PA
 const MENDED_TO: readonly string[] = [...new Set([...NAME_WORDS, ...PATTERN_WORDS, ...DAY_WORDS])].filter(
   (word) => word.length >= 3,
 )
+/** How days are written in haste. */
+const SHORT: ReadonlyMap<string, string> = new Map([
+  ...['tmrw', 'tmw', 'tmr', 'tomoz', '2moro'].map((word) => [word, 'tomorrow'] as const),
+  ...['tonite', '2nite', 'tnite'].map((word) => [word, 'tonight'] as const),
+])
+/** Words of their own, however near to one of ours: a suckling is no duckling. */
+const NOT_OURS: ReadonlySet<string> = new Set([
+  'suckling',
+  'sucking',
+  'quail',
+  'quails',
+  'rabbit',
+  'hare',
+  'boar',
+  'goat',
+  'kid',
+  'oxtail',
+  'tongue',
+])
 /** Spellings are looked up once: the same words come again with every key. */
 const mended = new Map<string, string | undefined>()
 const MOST_MENDED = 2000
@@ -58,7 +77,9 @@ const MOST_MENDED = 2000
 /** The one word that a misspelt one must have been; undefined where none or several are as near. */
 export function spelling(word: string): string | undefined {
   if (word.length < 4 || word.length > 16 || !/^[a-z]+$/.test(word)) return undefined
-  if (VOCABULARY.has(word) || VOCABULARY.has(singular(word))) return undefined
+  const short = SHORT.get(word)
+  if (short !== undefined) return short
+  if (NOT_OURS.has(word) || VOCABULARY.has(word) || VOCABULARY.has(singular(word))) return undefined
   if (mended.has(word)) return mended.get(word)
   const most = word.length >= 8 ? 2 : 1
   let best: string | undefined
@@ -93,8 +114,10 @@ const RIB = 'beef-rib-bone-in'
 const MOST_RIBS = 7
 
 /** A cut at the head of some words, with how many of it: "two pork tenderloins", "11 turkeys", "2 x lamb rack". */
-function cutAt(words: readonly string[], at: number): Found | undefined {
+function cutAt(words: readonly string[], at: number, ribRoast: boolean): Found | undefined {
   const here = cutsNamed(words, at)
+  // "porchetta style" names no porchetta.
+  if (here && words[at + here.count] === 'style') return undefined
   if (here) {
     const times = words[at + here.count] === 'x' ? Number(words[at + here.count + 1]) : Number.NaN
     const many = Number.isInteger(times) && times >= 1 && times <= MOST_PIECES
@@ -108,8 +131,10 @@ function cutAt(words: readonly string[], at: number): Found | undefined {
   while (next < at + 5 && (words[next] === 'x' || EMPTY.has(words[next] ?? ''))) next++
   const named = cutsNamed(words, next)
   if (!named) return undefined
-  // "3 ribs of beef" is one roast of three bones.
+  // "3 ribs of beef" is one roast of three bones, and "rib roast, 3 ribs" says how many it has.
   const ribs = named.ids[0] === RIB && count >= 2 && count <= MOST_RIBS
+  if (ribs && ribRoast && named.count === 1)
+    return { count: next - at + named.count, fact: { kind: 'bones', bones: count } }
   return {
     count: next - at + named.count,
     fact: { kind: 'cut', ids: named.ids, ...(ribs ? { count: 1, bones: count } : { count }) },
@@ -169,7 +194,8 @@ export function readSentence(whole: string, context: LineContext): Sentence {
   const unknown: (Span & { text: string })[] = []
   let joins = true
   for (let at = 0; at < tokens.length; ) {
-    let best: Found | undefined = cutAt(words, at)
+    const named = meanings.findLast(({ fact }) => fact.kind === 'cut')?.fact
+    let best: Found | undefined = cutAt(words, at, named?.kind === 'cut' && named.ids[0] === RIB)
     const own = houseAt(names, words, at)
     if (own && own.count >= (best?.count ?? 0)) best = own
     const place = starts[at] as number
@@ -184,6 +210,8 @@ export function readSentence(whole: string, context: LineContext): Sentence {
       const next = end >= joined.length ? tokens.length : indexAt.get(end + 1)
       if (next === undefined || next - at <= (best?.count ?? 0)) continue
       const meant = fact(found, found[0].trimEnd())
+      // "rib 3 kg and 2 kg lamb": what is named next has the second weight.
+      if (meant?.kind === 'mass' && meant.kgs && cutAt(words, words[next] === 'of' ? next + 1 : next, false)) continue
       if (meant) best = { count: next - at, fact: meant }
     }
     const end = comma < 0 ? words.length : comma

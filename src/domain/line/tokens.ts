@@ -24,7 +24,15 @@ const FRACTIONS: ReadonlyMap<string, string> = new Map(
 )
 /** Dates, clocks and ordinals stay as they are; every other number parts from what is glued to it. */
 const PIECE =
-  /\d{4}-\d{2}-\d{2}|\d{1,2}[/.]\d{1,2}[/.](?:\d{4}|\d{2})\b|\d{1,2}:\d{2}|\d{1,2}\.\d{2}(?=[ap]m\b)|\d+(?:st|nd|rd|th)\b|\d+\/\d+|\d+[.,]\d+|\d+|[¼½¾⅓⅔⅛]|\p{L}[\p{L}\p{M}'’]*|\+|&|"/gu
+  /\b\d{1,2}h\d{2}\b|\d{4}-\d{2}-\d{2}|\d{1,2}[/.]\d{1,2}[/.](?:\d{4}|\d{2})\b|\d{1,2}:\d{2}|\d{1,2}\.\d{2}(?=[ap]m\b)|\d+(?:st|nd|rd|th)\b|\d+\/\d+|\d+[.,]\d+|\d+|[¼½¾⅓⅔⅛]|\p{L}[\p{L}\p{M}'’]*|\+|&|"|→|[-=]>|(?<=\d ?)#/gu
+/** An arrow goes to what it points at. */
+const ARROWS: ReadonlyMap<string, string> = new Map(
+  ['→', '->', '=>'].map((arrow): [string, string] => [arrow, 'to']).concat([['#', 'lb']]),
+)
+/** Letters that no accent makes. */
+const LIGATURES: Readonly<Record<string, string>> = { œ: 'oe', æ: 'ae', ß: 'ss' }
+/** An hour of the day from here on, a span of hours before: 19h30, 1h20. */
+const FIRST_CLOCK_H = 13
 const PARTS = /[,;.:!?()\u2013\u2014\n]/
 
 /**
@@ -39,18 +47,32 @@ export function tokensOf(line: string): Token[] {
   for (const found of line.matchAll(PIECE)) {
     const from = found.index
     const raw = found[0]
+    const parted = PARTS.test(line.slice(last, from))
+    last = from + raw.length
+    const hours = raw.match(/^(\d{1,2})h(\d{2})$/i)
+    if (hours) {
+      tokens.push(...spanOrClock(hours[1] as string, hours[2] as string, { from, to: last, parted }))
+      continue
+    }
     const text =
       FRACTIONS.get(raw) ??
+      ARROWS.get(raw) ??
       raw
         .normalize('NFKD')
         .replace(/\p{M}/gu, '')
         .toLowerCase()
+        .replace(/[œæß]/g, (letter) => LIGATURES[letter] ?? letter)
         .replaceAll('’', "'")
         .replace(/^(\d+),(\d+)$/, '$1.$2')
-    tokens.push({ text, from, to: from + raw.length, parted: PARTS.test(line.slice(last, from)) })
-    last = from + raw.length
+    tokens.push({ text, from, to: last, parted })
   }
   return tokens
+}
+
+/** What "1h20" says, as the words it is short for; all stand where it stood. */
+function spanOrClock(hours: string, minutes: string, at: Omit<Token, 'text'>): Token[] {
+  const said = Number(hours) >= FIRST_CLOCK_H ? [`${hours}:${minutes}`] : [hours, 'h', minutes, 'min']
+  return said.map((text, i) => ({ ...at, text, parted: i === 0 && at.parted }))
 }
 
 const NUMBER_WORDS: Readonly<Record<string, number>> = {
@@ -59,6 +81,7 @@ const NUMBER_WORDS: Readonly<Record<string, number>> = {
   one: 1,
   two: 2,
   couple: 2,
+  brace: 2,
   three: 3,
   four: 4,
   five: 5,

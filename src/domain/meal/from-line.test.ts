@@ -1,6 +1,8 @@
 import { describe, expect, it } from 'vitest'
 import type { HouseItem } from '../house/house-item'
 import { readLine } from '../line/reading'
+import { goingInAt } from '../plan/from-line'
+import { makePlan } from '../plan/make-plan'
 import { documentFromLine } from './from-line'
 import { PLAIN_KITCHEN } from './meal-problem'
 
@@ -58,6 +60,64 @@ describe('what a line stands for', () => {
     ])
     const seared = planOf('rib 3 kg low 120 to 52, rest 45, hot finish 10').program
     expect('stages' in seared && seared.stages.map(({ role }) => role)).toEqual(['cook', 'rest', 'finish'])
+  })
+
+  it('what is seared first is browned in a pan, however short it was said; what is seared at last, after its rest', () => {
+    const ways = (line: string) => {
+      const { program } = planOf(line)
+      return 'stages' in program
+        ? program.stages.map(({ role, environment, until }) => [
+            role,
+            environment.kind,
+            until.kind === 'time' ? until.minutes : until.kind,
+          ])
+        : program
+    }
+    expect(ways('beef fillet 1.8 kg, sear, then 200 for 25 min')).toEqual([
+      ['cook', 'pan', 10],
+      ['cook', 'oven', 25],
+      ['rest', 'counter', 10],
+    ])
+    expect(ways('strip loin 3.2 kg 110 fan to 48, then sear in a hot pan for 6 minutes')).toEqual([
+      ['cook', 'oven', 'core'],
+      ['rest', 'counter', 30],
+      ['finish', 'pan', 6],
+    ])
+    expect(planOf('strip loin 3.2 kg 110 fan to 48').oven.kind).toBe('fan')
+  })
+
+  it('several weights are several roasts, and a weight a head is one for all heads', () => {
+    const weights = (line: string) => mealOf(line).roasts.map(({ roast }) => roast.mass_kg)
+    expect(weights('two legs of lamb, 2.2 and 2.5 kg')).toEqual([2.2, 2.5])
+    expect(weights('turkeys 5 kg, 6 kg and 7 kg')).toEqual([5, 6, 7])
+    expect(weights('rib 3 kg and 2 kg lamb leg')).toEqual([3, 2])
+    expect(planOf('turkey between 5 and 6 kg').roast.mass_kg).toBe(5.5)
+    expect(weights('two 1.6 kg chickens')).toEqual([1.6, 1.6])
+    expect(planOf('rib roast, 450 g a head, for 8').roast.mass_kg).toBe(3.6)
+  })
+
+  it.each([
+    'beef rib 3 kg at 160, goes in at 3pm',
+    'put in at 15:00: pork shoulder 2.5 kg',
+    'turkey 5 kg start at 3 pm',
+  ])('%s: goes in on that minute, and is eaten when it is done', (line) => {
+    const read = readLine(line, { now_s: NOW, timeZone: 'UTC' })
+    if (!read.ok || read.value.put_in_s === undefined) throw new Error(line)
+    expect(read.value.promise_s).toBeUndefined()
+    expect(read.value.asks).toEqual([])
+    const draft = planOf(line)
+    const made = makePlan(draft, NOW, 16)
+    if (!made.ok) throw new Error(line)
+    const again = makePlan(goingInAt(draft, made.value.plan.putIn, read.value.put_in_s), NOW, 16)
+    if (!again.ok) throw new Error(line)
+    const late_s = again.value.plan.putIn - Date.UTC(2026, 10, 24, 15) / 1000
+    expect(late_s).toBeGreaterThanOrEqual(0)
+    expect(late_s).toBeLessThan(60)
+  })
+
+  it('of several roasts it is asked when they are eaten, whenever they go in', () => {
+    const read = readLine('turkey 5 kg and a chicken 1.6 kg, in at noon', { now_s: NOW, timeZone: 'UTC' })
+    expect(read.ok && read.value.asks.map(({ code }) => code)).toEqual(['what_time'])
   })
 
   it('a school that is not made for the cut is cooked as it was asked for, not refused', () => {

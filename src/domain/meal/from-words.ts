@@ -1,7 +1,7 @@
 import { buyFor } from '@/core/portions/buy'
 import { findCut } from '@/core/reference/cuts'
 import { cutByStandards, type HouseStandards, standardsFor } from '../house/standards'
-import { LONGEST_MOMENT, readMoment } from '../line/moment'
+import { afternoon, LONGEST_MOMENT, readMoment } from '../line/moment'
 import { SIDES, type SideKind } from '../line/sides'
 import { LONGEST_LINE } from '../line/tokens'
 import { fail, type Outcome, succeed } from '../problem/problem'
@@ -24,11 +24,12 @@ const PEOPLE = /(\d+)\s*(?:people|guests|heads?|covers)/i
 export function readMealWords(line: string, now_s: number, timeZone: string): Outcome<MealWords> {
   if (line.length > LONGEST_LINE) return fail({ code: 'line_too_long', given: line.length, most: LONGEST_LINE })
   const people = line.match(PEOPLE)
-  const words = line
+  const said = line
     .replace(PEOPLE, ' ')
     .toLowerCase()
     .split(/[\s,]+/)
     .filter((word) => word && !['on', 'at', 'for', 'a', 'supper', 'dinner', 'lunch', 'eat'].includes(word))
+  const words = said.map((word, i) => afternoon(word, said[i + 1]))
   let at_s: number | undefined
   const unknown: string[] = []
   for (let i = 0; i < words.length; ) {

@@ -13,11 +13,27 @@ const USUAL_LEAD_S = 5 * 3600
 const LATEST_S = Date.UTC(2199, 11, 31) / 1000
 
 /** When a line is to be on the table, s since 1970: as it says, or in time for what it is. */
-export const promiseOf = ({ promise_s }: LineReading, now_s: number): number =>
-  promise_s === undefined ? Math.ceil((now_s + USUAL_LEAD_S) / 1800) * 1800 : Math.min(LATEST_S, Math.max(0, promise_s))
+export const promiseOf = ({ promise_s, put_in_s = 0 }: LineReading, now_s: number): number =>
+  promise_s === undefined
+    ? Math.ceil((Math.max(now_s, Math.min(LATEST_S, put_in_s)) + USUAL_LEAD_S) / 1800) * 1800
+    : Math.min(LATEST_S, Math.max(0, promise_s))
+
+/**
+ * A plan that goes in when it was said to, on the minute: its promise moves, for what it takes does not.
+ * @param putIn_s when it goes in as it is planned, s since 1970
+ */
+export const goingInAt = (document: PlanDocument, putIn_s: number, wanted_s: number): PlanDocument => ({
+  ...document,
+  promise: new Date(Math.ceil((Date.parse(document.promise) / 1000 + wanted_s - putIn_s) / 60) * 60_000).toISOString(),
+})
 /** Where nobody says (common practice): a hot pan, and the hottest finish. */
 const PAN_C = 230
 const FINISH = { set_c: 250, minutes: 8 }
+const PAN_FINISH = { set_c: PAN_C, minutes: 4 }
+
+/** A stretch without what was not said of it. */
+const asSaid = (stage: HeatedStage): HeatedStage =>
+  Object.fromEntries(Object.entries(stage).filter(([, value]) => value !== undefined)) as unknown as HeatedStage
 
 /** The usual heat of a cut at one setting, °C. */
 export const steadySet = (cut: Cut): number => (findSchool('steady') as School).usual(cut).set_c
@@ -72,8 +88,13 @@ function writtenOut(school: School, roast: SaidRoast, cut: Cut): StagePart[] {
 function staged(roast: SaidRoast, cut: Cut): ProgramPart {
   const said = roast.stages
   const fallback_c = roast.set_c ?? steadySet(cut)
-  const pans = said.filter(({ on, finish }) => on === 'pan' && !finish)
-  const rest = said.filter((stage) => !pans.includes(stage))
+  const panned = said.filter(({ on, finish }) => on === 'pan' && !finish)
+  const rest = said.filter((stage) => !panned.includes(stage))
+  // Seared first, said without how long.
+  const pans: HeatedStage[] =
+    panned.length === 0 && roast.school === 'pan-first'
+      ? [{ on: 'pan', minutes: (findSchool('pan-first') as School).usual(cut).hot_min }]
+      : panned
   const finishes = rest.filter(({ finish }) => finish)
   const cooks = rest.filter(({ finish }) => !finish)
   // Reverse seared, to a reading and then hotter for some minutes: that is its finish, said without the word.
@@ -138,6 +159,7 @@ function staged(roast: SaidRoast, cut: Cut): ProgramPart {
     !second &&
     first?.minutes === undefined &&
     finishes.length === 1 &&
+    finishes[0]?.on !== 'pan' &&
     roast.pull_c === undefined &&
     school('reverse-sear')
   ) {
@@ -158,7 +180,7 @@ function staged(roast: SaidRoast, cut: Cut): ProgramPart {
       ...stages,
       ...(wantsRest ? [restPart(rest_min)] : []),
       ...finishes.map((stage) =>
-        stageOf({ ...stage, set_c: stage.set_c ?? FINISH.set_c, minutes: stage.minutes ?? FINISH.minutes }, fallback_c),
+        stageOf({ ...(stage.on === 'pan' ? PAN_FINISH : FINISH), ...asSaid(stage) }, fallback_c),
       ),
     ]).slice(0, 12),
   }

@@ -1,6 +1,6 @@
 'use client'
 import { useState } from 'react'
-import { readClock } from '@/domain/line/moment'
+import { afternoon, readClock } from '@/domain/line/moment'
 import { readNewPromise } from '@/domain/line/new-promise'
 import { clock, day, localInput, type Units } from '@/words/units'
 import { instantOfLocal } from './local-time'
@@ -9,8 +9,10 @@ const DAY_S = 86_400
 /** So many days ahead stand in the list; a later one is said in words. */
 const DAYS = 45
 
-/** A clock time as it is being typed: 19:00, 7pm, 7.30 pm; undefined when it is none yet. */
-const clockOf = (text: string) => readClock(text.toLowerCase().replaceAll(' ', ''), true)
+/** A clock time as it is being typed: 19:00, 7pm, 7.30; undefined when it is none yet. */
+const clockOf = (text: string) =>
+  // One figure may be of either half of the day: that is decided when it is finished.
+  /^\s*[1-9]\s*$/.test(text) ? undefined : readClock(afternoon(text.toLowerCase().replaceAll(' ', '')), true)
 
 /**
  * A time and its day, as they are said. A clock time counts as it is typed; words (`+45`, `half an hour later`,

@@ -95,6 +95,7 @@ export function gist(reading: LineReading, timeZone: string): string {
     reading.away_min ? `away${reading.away_min}` : '',
     ...reading.sides.map(({ id }) => `+${id}`),
     reading.promise_s === undefined ? '' : `@${moment(reading.promise_s, timeZone)}`,
+    reading.put_in_s === undefined ? '' : `in@${moment(reading.put_in_s, timeZone)}`,
     ...asked,
   ].filter((sign) => sign !== '')
   return [

@@ -87,7 +87,10 @@ export const CARE: readonly Reader[] = [
       surface: 'buttered',
     }),
   ),
-  reader(`(?:(?:from )?frozen(?: solid)?|from the freezer|still frozen)`, () => ({ kind: 'frozen' })),
+  reader(
+    `(?:(?:from )?frozen(?: solid)?|(?:straight )?(?:from|out of) (?:the )?(?:deep )?freezer|still frozen)`,
+    () => ({ kind: 'frozen' }),
+  ),
   reader(`(?:unstuffed|not stuffed|no stuffing|without stuffing|empty cavity)`, () => ({
     kind: 'stuffing',
     where: 'none',
@@ -161,7 +164,7 @@ export const CARE: readonly Reader[] = [
     }),
   ),
   reader(
-    `(?:foil|lid|cover) off (?:for |in |at )?(?:${MOMENT}|(?:the )?(?:last|end|final)(?: (?:${SPAN}|hour|half hour|bit|stretch))?)|uncover(?:ed)? (?:for )?${MOMENT}`,
+    `(?:remove|take off|lift off|take away|lose)(?: the)? (?:foil|lid|cover)(?: (?:for |in |at )?(?:${MOMENT}))?|(?:foil|lid|cover) (?:off|removed) (?:for |in |at )?(?:${MOMENT}|(?:the )?(?:last|end|final)(?: (?:${SPAN}|hour|half hour|bit|stretch))?)|(?:then )?uncover(?:ed)? (?:for )?${MOMENT}`,
     (_, text) => ({ kind: 'tending', act: 'uncover', moments: lastOf(text) }),
   ),
   reader(

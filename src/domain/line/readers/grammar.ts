@@ -34,7 +34,7 @@ export const GAS = String.raw`gas(?: mark)? (\d\/\d|\d+)`
 export const HEAT = `(?:${TEMP}|${GAS})`
 export const MIN = '(?:minutes?|mins?|m)'
 export const HOUR = '(?:hours?|hrs?|h)'
-export const SPAN = `(?:${N} ${HOUR}(?:(?: and)? ${N} ${MIN})?|${N} ${HOUR} and a half|${N} ${MIN}|half an hour|quarter of an hour|an hour and a half)`
+export const SPAN = `(?:an hour and (?:a half|a quarter|three quarters)|${N} ${HOUR} and a (?:half|quarter)|${N} ${HOUR}(?:(?: and)? ${N} ${MIN})?|${N} ${MIN}|half an hour|(?:three quarters|quarter) of an hour)`
 /** After a heat a number of two digits or more is minutes, unless people or weights follow. */
 export const MINUTES = `(?:${SPAN}|\\d{2,3}(?! (?:${'people|persons?|guests?|heads?|covers?|kg|g|lb|lbs|oz|adults?|c|f'})))`
 export const FACES = '(?:a|per|each|every|on each|on every) side'
@@ -58,11 +58,14 @@ export const heatOf = (value: string | undefined, unit: string | undefined, gas?
 export function minutesOf(text: string): number {
   if (text === 'half an hour') return 30
   if (text === 'quarter of an hour') return 15
+  if (text === 'three quarters of an hour') return 45
+  if (text === 'an hour and a quarter') return 75
   if (text === 'an hour and a half') return 90
+  if (text === 'an hour and three quarters') return 105
   const hours = text.match(new RegExp(`^(${N}) ${HOUR}(?:(?: and)? (${N}) ${MIN})?$`))
   if (hours) return numberOf(hours[1] as string) * 60 + (hours[2] ? numberOf(hours[2]) : 0)
-  const half = text.match(new RegExp(`^(${N}) ${HOUR} and a half$`))
-  if (half) return (numberOf(half[1] as string) + 0.5) * 60
+  const part = text.match(new RegExp(`^(${N}) ${HOUR} and a (half|quarter)$`))
+  if (part) return (numberOf(part[1] as string) + (part[2] === 'half' ? 0.5 : 0.25)) * 60
   const minutes = text.match(new RegExp(`^(${N})(?: ${MIN})?$`))
   return minutes ? numberOf(minutes[1] as string) : Number.NaN
 }
@@ -75,7 +78,7 @@ const KG: Readonly<Record<string, (value: number) => number>> = {
   o: ouncesToKilograms,
 }
 export const MASS_UNIT =
-  '(kg|kgs|kilos?|kilograms?|kilogrammes?|g|gr|gms?|grams?|grammes?|lbs?|pounds?|pounders?|oz|ounces?)'
+  '(kg|kgs|k|kilos?|kilograms?|kilogrammes?|g|gr|gms?|grams?|grammes?|lbs?|pounds?|pounders?|oz|ounces?)'
 export const massOf = (value: string, unit: string): number =>
   (KG[unit[0] as string] as (value: number) => number)(numberOf(value))
 
@@ -119,7 +122,7 @@ export const tenderOf = (text: string): TenderEnd =>
 
 const END = '(?:the )?(?:end|finish|it is done|it comes out|serving|the pull|pulling)'
 /** When something is done while it cooks. */
-export const MOMENT = `(?:(?:at )?half ?way(?: through)?|at half time|(?:at )?(?:a )?third(?: of the way)?(?: through)?|at two thirds|in the last third|(?:for |in )?the last (?:${SPAN}|hour|half hour)|(?:at|near|towards) the end|${N} ${MIN} before ${END}|${SPAN} before ${END}|after (?:${SPAN}|an hour|half an hour)|at the (?:start|beginning)|(?:when|once) (?:the core|it|the middle) (?:reads|is at|is|reaches|hits) ${DIGITS}(?: (?:c|f))?)`
+export const MOMENT = `(?:(?:at )?half ?way(?: through)?|at half time|(?:at )?(?:a )?third(?: of the way)?(?: through)?|at two thirds|in the last third|(?:for |in )?(?:the )?last (?:${SPAN}|hour|half hour)|(?:at|near|towards) the end|${N} ${MIN} before ${END}|${SPAN} before ${END}|after (?:${SPAN}|an hour|half an hour)|at the (?:start|beginning)|(?:when|once) (?:the core|it|the middle) (?:reads|is at|is|reaches|hits) ${DIGITS}(?: (?:c|f))?)`
 /** Near the end and in the last third are shares; a cook means no minute by them. */
 const NEAR_END = 0.9
 const LAST_THIRD = 0.7
@@ -136,7 +139,7 @@ function momentOf(text: string): SaidMoment | undefined {
   if (/third/.test(text)) return { share: 0.33 }
   if (/the (?:start|beginning)$/.test(text)) return { at_min: 0 }
   const span = text
-    .replace(/^(?:for |in )?the last |^after /, '')
+    .replace(/^(?:for |in )?(?:the )?last |^after /, '')
     .replace(new RegExp(` before ${END}$`), '')
     .replace(/^hour$/, '1 h')
     .replace(/^half hour$/, '30 min')

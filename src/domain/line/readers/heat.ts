@@ -14,12 +14,12 @@ const SCHOOL_WORDS: Readonly<Record<string, string>> = {
   'cold-start': 'cold start(?: off reheat)?|cold oven start',
   'reverse-sear': 'reverse sear(?:ed|ing)?',
   'pan-first':
-    '(?:pan )?sear(?:ed)?(?: (?:it )?first| in (?:a|the) pan(?: first)?)|pan sear(?:ed)?|brown(?:ed)?(?: (?:it )?first| in (?:a|the) pan(?: first)?)|pan first|pan roast(?:ed)?',
+    '(?:pan )?sear(?:ed)?(?: (?:it )?first| in (?:a|the) pan(?: first)?)|pan sear(?:ed)?|brown(?:ed)?(?: (?:it )?first| in (?:a|the) pan(?: first)?)|pan first|pan roast(?:ed)?|sear(?:ed)?(?: it)?(?: (?:hard|well|quickly))?(?: (?:all over|all round|on all sides|on every side))?',
   'two-zone-fire':
     'two zone(?: fire)?|(?:on|over) (?:the |a )?(?:grill|barbecue|bbq|coals|charcoal|fire|embers)|grilled|barbecued?|bbq|indirect(?: on the (?:grill|bbq|barbecue))?|on the kettle',
   'water-bath': 'water bath(?: then hot)?|sous vide|in (?:a|the) bath',
   'bird-turned':
-    'bird turned|turned(?: once| half way| halfway)|breast down first|start(?:ed|ing)? breast down|breast side down first',
+    'bird turned|turned(?: once| half way| halfway)|breast down first|start(?:ed|ing)? breast down|breast side down first|breast (?:side )?down (?:for|to start|at first)(?: the)?(?: first)?(?: (?:hour|half|half hour|half an hour|\\d+ (?:h|hours?|min|minutes?)))?(?: then (?:turn(?:ed)?|flip(?:ped)?)(?: it)?(?: over)?(?: breast (?:side )?up)?)?',
   'finish-hot': 'finish hot(?: if pale)?|hot finish if pale|crisp (?:the )?skin at the end',
   'cook-and-hold': 'cook and hold|held (?:in the cabinet|warm)|hold(?:ing)? cabinet',
 }
@@ -27,12 +27,12 @@ const SCHOOL_WORDS: Readonly<Record<string, string>> = {
 export const HEATS: readonly Reader[] = [
   // Heat
   reader(
-    `(?:in (?:an? |the )?|with (?:an? |the )?)?(oven|fan|fan oven|convection|convection oven|fire|grill|coals|smoker|barbecue|bbq|bath|water bath|sous vide|at|roast at|cook at|heat|oven on)(?: on| set)?(?: at| to)? ${TEMP}(?: (fan|convection|oven))?`,
+    `(?:in (?:an? |the )?|with (?:an? |the )?)?(?:(?:low|hot|moderate|slow|cool) )?(oven|fan|fan oven|convection|convection oven|fire|grill|coals|smoker|barbecue|bbq|bath|water bath|sous vide|at|roast at|cook at|heat|oven on)(?: on| set)?(?: at| to)? ${TEMP}(?: (fan|convection|oven))?`,
     ([, word = '', value, unit, after]) =>
       heatFact(after === 'oven' || after === undefined ? word : after, heatOf(value, unit)),
   ),
   reader(
-    `(?:at |in an? |in the )?${TEMP} (oven|fan|fan oven|convection|convection oven|fire|grill|smoker|barbecue|bbq|bath|water bath)`,
+    `(?:at |in an? |in the )?${TEMP} (oven(?! off)|fan|fan oven|convection|convection oven|fire|grill|smoker|barbecue|bbq|bath|water bath)`,
     ([, value, unit, word = '']) => heatFact(word, heatOf(value, unit)),
   ),
   reader(`(?:oven |at |on )?${GAS}`, ([, gas]) => heatFact('oven', heatOf(undefined, undefined, gas))),

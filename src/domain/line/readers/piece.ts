@@ -6,6 +6,7 @@ import {
   DIGITS,
   HEAT,
   heatOf,
+  listed,
   MASS_UNIT,
   massOf,
   minutesOf,
@@ -19,6 +20,11 @@ import {
 
 /** Two weights said together are a range where the second is no more than this of the first. */
 const RANGE = 1.6
+/** Pieces of one kind said with a weight each are no more unlike than this. */
+const LIKE_SIZE = 4
+/** More of one roast than this nobody says in one breath. */
+const MOST_PIECES = 40
+const COUNT_WORD = '(?:two|three|four|five|six|seven|eight|nine|ten|eleven|twelve)'
 const LIKE = '(?:likes?|wants?|prefers?|eats?|takes?|having|have|has)(?: it| theirs| his| hers)?'
 
 /** How much there is of it, how thick, how cold; how done it is wanted. */
@@ -32,19 +38,44 @@ export const PIECE: readonly Reader[] = [
     }),
   ),
   // 12-14 lb: between them
-  reader(`(${DIGITS}) (?:to |or )?(${DIGITS}) ${MASS_UNIT}`, ([, low = '', high = '', unit = '']) => {
-    const [least, most] = [massOf(low, unit), massOf(high, unit)]
-    return most > least && most <= RANGE * least ? { kind: 'mass', kg: (least + most) / 2 } : undefined
-  }),
+  reader(
+    `(?:(${DIGITS}) (?:to |or )?|between (${DIGITS})(?: ${MASS_UNIT})? and )(${DIGITS}) ${MASS_UNIT}`,
+    ([, from, between = '', lowUnit, high = '', unit = '']) => {
+      const [least, most] = [massOf(from ?? between, lowUnit ?? unit), massOf(high, unit)]
+      return most > least && most <= RANGE * least ? { kind: 'mass', kg: (least + most) / 2 } : undefined
+    },
+  ),
   reader(`(${N}) bones?`, ([, count = '']) => {
     const bones = numberOf(count)
     return Number.isInteger(bones) && bones >= 1 && bones <= 7 ? { kind: 'bones', bones } : undefined
   }),
-  reader(`(\\d+) x (${DIGITS}) ${MASS_UNIT}`, ([, count = '', value = '', unit = '']) => ({
-    kind: 'mass',
-    kg: massOf(value, unit),
-    count: Number(count),
-  })),
+  // 2 lb a head
+  reader(
+    `(?:about |around |at |allow |allowing )?(${N}) ${MASS_UNIT}(?: of (?:meat|beef|raw meat))? (?:per (?:person|head|guest|cover|adult|portion)|a (?:head|person)|each person|pp)`,
+    ([, value = '', unit = '']) => ({ kind: 'mass', kg: massOf(value, unit), each: 'guest' }),
+  ),
+  // two legs of lamb, 2.2 and 2.5 kg
+  listed(
+    `(${DIGITS})(?: ${MASS_UNIT})?(?: (?:and )?(${DIGITS})(?: ${MASS_UNIT})?)? (?:and|&|\\+) (${DIGITS}) ${MASS_UNIT}`,
+    ([, first = '', firstUnit, second, secondUnit, last = '', unit = '']) => {
+      const kgs = [
+        massOf(first, firstUnit ?? unit),
+        ...(second === undefined ? [] : [massOf(second, secondUnit ?? unit)]),
+        massOf(last, unit),
+      ]
+      return Math.max(...kgs) <= LIKE_SIZE * Math.min(...kgs) ? { kind: 'mass', kg: kgs[0] as number, kgs } : undefined
+    },
+  ),
+  // 2 x 1.5 kg · two 1.6 kg chickens · 2 pieces of 500 g each
+  reader(
+    `(?:(\\d+) x|(${COUNT_WORD})|(${N}) (?:pieces?|joints?|lots|of them)(?: of| at)?) (${DIGITS}) ${MASS_UNIT}(?: each| apiece| a piece)?`,
+    ([, times, word, pieces, value = '', unit = '']) => {
+      const count = numberOf(times ?? word ?? pieces ?? '')
+      return Number.isInteger(count) && count >= 1 && count <= MOST_PIECES
+        ? { kind: 'mass', kg: massOf(value, unit), count }
+        : undefined
+    },
+  ),
   reader(
     `(?:about |around |roughly |approx |circa |weighs |weighing |at |of )?(${N}) (?:of a )?${MASS_UNIT}(?: and a half)?(?: each| apiece| a piece| in weight| raw)?`,
     ([, value = '', unit = ''], text) => ({
@@ -62,7 +93,7 @@ export const PIECE: readonly Reader[] = [
   ),
   // Reading and doneness
   reader(
-    `(?:pull(?:ed)?|take it out|out|remove|removed)(?: it)?(?: at| when)? ${TEMP}(?: in (?:the |its )?(${POINT}))?|(?:to|until|till) (?:a core of )?${TEMP} in (?:the |its )?(${POINT})`,
+    `(?:pull(?:ed)?|take it out|out|remove|removed|(?:probe|alarm|thermometer)(?: set| goes off| reads)?)(?: it)?(?: at| when| to| for)? ${TEMP}(?: in (?:the |its )?(${POINT}))?|(?:to|until|till) (?:a core of )?${TEMP} in (?:the |its )?(${POINT})`,
     ([, a, aUnit, aPoint, b, bUnit, bPoint]) => {
       const heat = heatOf(a ?? b, aUnit ?? bUnit)
       const point = aPoint ?? bPoint
@@ -70,10 +101,12 @@ export const PIECE: readonly Reader[] = [
     },
   ),
   reader(
-    `(?:(?:to|until|serve|served|serve at|served at|core|core of|core to|inside|middle at|internal|internal temp(?:erature)?(?: of)?|eaten at) )${TEMP}(?: core| internal| inside| in the middle)?|(${DIGITS})(?: (c|f))? (?:core|internal|inside|in the middle)`,
+    `(?:(?:to|until|serve|served|serve at|served at|core|core of|core to|inside|middle at|internal|internal temp(?:erature)?(?: of)?|eaten at) )${TEMP}(?: core| internal| inside| in the (?:middle|centre|center))?|(${DIGITS})(?: (c|f))? (?:core|internal|inside|in the (?:middle|centre|center))(?! (?:of |at )?\\d)`,
     ([, a, aUnit, b, bUnit]) => {
       const heat = heatOf(a ?? b, aUnit ?? bUnit)
-      return heat && heat.value >= 40 && heat.value <= 212 ? { kind: 'serve', heat } : undefined
+      return heat && heat.value >= 40 && heat.value <= (heat.unit === 'c' ? 100 : 212)
+        ? { kind: 'serve', heat }
+        : undefined
     },
   ),
   reader(
@@ -95,12 +128,15 @@ export const PIECE: readonly Reader[] = [
     heat: { value: 5, unit: 'c' },
     temper_min: 0,
   })),
-  reader(`(?:from|starts?(?: at)?|starting(?: at)?|start at) ${TEMP}`, ([, value, unit]) => {
-    const heat = heatOf(value, unit)
-    return heat && heat.value <= 75 ? { kind: 'start', heat } : undefined
-  }),
   reader(
-    `(?:bench|temper(?:ed)?|on the (?:bench|counter|side)|out(?: of the fridge)?|stood|standing|left out|at room temperature)(?: for)? (${SPAN})(?: (?:before|ahead|first|out of the fridge|on the (?:bench|counter|side)))?|(${SPAN}) (?:on the (?:bench|counter|side)|out of the fridge|at room temperature|tempered)`,
+    `(?:from|starts?(?: at)?|starting(?: at)?|start at) ${TEMP}(?! (?:am|pm|o'?clock)(?: |$))`,
+    ([, value, unit]) => {
+      const heat = heatOf(value, unit)
+      return heat && heat.value <= 75 ? { kind: 'start', heat } : undefined
+    },
+  ),
+  reader(
+    `(?:bench|temper(?:ed)?|on the (?:bench|counter|side)|(?:taken |take it |comes? )?out(?: of (?:the )?fridge)?|stood|standing|left out|at room temp(?:erature)?)(?: for)? (${SPAN})(?: (?:before|ahead|first|out of the fridge|on the (?:bench|counter|side)))?|(${SPAN}) (?:on the (?:bench|counter|side)|out of the fridge|at room temp(?:erature)?|tempered)(?: first| before)?`,
     ([, one, two]) => ({ kind: 'start', temper_min: minutesOf(one ?? two ?? '') }),
   ),
   reader(`(?:at |from )?room temp(?:erature)?`, () => ({

@@ -29,7 +29,7 @@ import {
 export const STAGES: readonly Reader[] = [
   // 230 for 20 min · then 175 covered for 2 h to 76 in the thigh
   reader(
-    `((?:${LEAD} )*)${HEAT}(?: (${COVER}))?(?: (breast down))?(?: for (${MINUTES})| (${SPAN}))(?: (${COVER}))?(?: (breast down))?(?: (?:to|until) ${TEMP}(?: in (?:the |its )?(${POINT}))?)?`,
+    `((?:${LEAD} )*)${HEAT}(?: (${COVER}))?(?: (breast down))?(?: for (?:the )?(?:first )?(${MINUTES})| (?:the )?(?:first )?(${SPAN}))(?: (${COVER}))?(?: (breast down))?(?: (?:to|until) ${TEMP}(?: in (?:the |its )?(${POINT}))?)?`,
     ([, lead = '', value, unit, gas, cover, down, said, bare, cover2, down2, core, coreUnit]) => {
       const span = said ?? bare ?? ''
       const heat = heatOf(value, unit, gas)
@@ -70,12 +70,12 @@ export const STAGES: readonly Reader[] = [
   ),
   // low 120 to 52 · 120 to 52 · 110 c until 50 c
   reader(
-    `(?:(?:low|gentle|slow|oven|at|roast) )*${TEMP} (?:to|until|till) ${TEMP}(?: in (?:the |its )?(?:${POINT}))?(?: core| inside)?`,
-    ([, value, unit, core, coreUnit]) => {
+    `(?:(?:low|gentle|slow|oven|at|roast) )*${TEMP}(?: (fan|convection)(?: oven)?)? (?:to|until|till) (?:a core of )?${TEMP}(?: in (?:the |its )?(?:${POINT}))?(?: core| inside)?`,
+    ([, value, unit, fan, core, coreUnit]) => {
       const heat = heatOf(value, unit)
       const to = heatOf(core, coreUnit)
       return isHeat(heat) && to && to.value < heat.value && to.value >= 40
-        ? stage({ on: 'oven', heat, core: to })
+        ? stage({ on: fan ? 'fan' : 'oven', heat, core: to })
         : undefined
     },
   ),
@@ -101,6 +101,11 @@ export const STAGES: readonly Reader[] = [
   reader(
     `(?:sear(?:ed)?|brown(?:ed)?|fry|fried)(?: it)? (?:in (?:a |the )?(?:hot |heavy )*(?:pan|skillet|frying pan)|on the hob)(?: for)? (${SPAN})(?: first)?|(?:pan|hob)(?: for)? (${SPAN})(?: first)?`,
     ([, one, two]) => stage({ on: 'pan', minutes: minutesOf(one ?? two ?? '') }),
+  ),
+  // then sear in a hot pan for 4 min
+  reader(
+    `(?:(?:and )?then|to finish|finish(?:ed)?|at the end)(?: quickly| briefly)? (?:by )?(?:a )?(?:sear(?:ed|ing)?|brown(?:ed|ing)?|fry|fried)?(?: it)?(?: quickly| briefly| hard)? ?(?:in|on) (?:a |the )?(?:(?:very |smoking )?hot |heavy )*(?:pan|skillet|frying pan|hob)(?: for)?(?: (${SPAN}))?`,
+    ([, span]) => stage({ on: 'pan', minutes: span === undefined ? undefined : minutesOf(span), finish: true }),
   ),
   reader(
     `(?:then |and )?(?:(?:a )?hot finish|finish(?:ed)?(?: hot| off)?|(?:final |last )?(?:sear|blast)|crisp(?:ed)?(?: up)?)(?: it)?(?: at| in an?| in the| on| oven| hot| oven at)*(?: (?!${SPAN})${HEAT})?(?: for)?(?: (${SPAN}|${N}(?! (?:kg|g|lb|people|guests|mm|cm))))?`,

@@ -12,6 +12,7 @@ const PEOPLE = '(?:people|persons?|guests?|heads?|covers?|diners?|eaters?|adults
 /** Batches where nobody says how far apart, minutes (common practice). */
 const APART_MIN = 20
 
+const NOBODY = new Set(['a', 'an', 'half', 'quarter'])
 const guests = (count: number): Fact | undefined =>
   Number.isInteger(count) && count >= 1 && count <= 2000 ? { kind: 'guests', guests: count } : undefined
 
@@ -23,12 +24,17 @@ export const TABLE: readonly Reader[] = [
   ),
   reader(
     `(?:for |feeds |feeding |serves |serving |there are |we are |we will be |dinner for |lunch for |supper for |party of )(${N})(?: (?:hungry )?${PEOPLE})?(?! (?:kg|g|lb|lbs|h|hours?|min|minutes?))`,
-    ([, count = '']) => guests(numberOf(count)),
+    ([, count = '']) => (NOBODY.has(count) ? undefined : guests(numberOf(count))),
   ),
   reader(`(${N}) (?:hungry )?${PEOPLE}`, ([, count = '']) => guests(numberOf(count))),
   reader(
     `(?:(?:one|two|three|1|2|3|a|an|some|my|the|with|is|of them|of us|who is|someone|somebody|guest) )*${EATER}(?: (?:at the table|guest|guests|is coming|are coming))?`,
     () => ({ kind: 'vulnerable' }),
+  ),
+  // When its oven is free: remembered, for nothing is computed with it
+  reader(
+    `(?:but )?(?:the |my |one )?oven (?:is )?(?:only )?(?:free|available|busy|in use|mine) (?:from|at|until|after|till|before|by) \\S+(?: (?:am|pm))?`,
+    (_, text) => ({ kind: 'note', text }),
   ),
   // In batches, and somewhere else
   reader(
