@@ -7,7 +7,7 @@ import { normalQuantile, quantile, seededRandom, uncorrelatedNormals } from './r
 import type { Reading } from './reading'
 import { restUntil } from './resting'
 import { smooth } from './smoother'
-import { type Drawn, depthOf, MIDDLE, NAMES, UNKNOWNS, type Unknown } from './unknowns'
+import { type Drawn, depthOf, doubtOf, MIDDLE, NAMES, UNKNOWNS, type Unknown } from './unknowns'
 
 export { type EstimateSetup, nowMarked } from './member'
 
@@ -64,21 +64,23 @@ export interface Posterior {
 }
 
 /** Most readings used of each probe: spread evenly, the last always among them. More teach nothing new, for errors are correlated. */
-const MOST_READINGS = 18
+const MOST_READINGS = 24
 /** Error of one reading, K: noise of the probe and of the model between readings. */
-const READING_K = 1
+const READING_K = 0.4
 /** The first reading's error over the last one's, less one. */
-const OLD_DOUBT = 1
+const OLD_DOUBT = 0.5
 /** A reading is set aside where it is farther from every belief than this many deviations, and this far, K. */
 const ASIDE = { deviations: 6, least_k: 15 } as const
 /** So many readings take half of what coarse members are off. */
 const FINER_READINGS = 6
 /** Rounds of the smoother; each takes 1/ROUNDS of the evidence. */
 const ROUNDS = 2
+/** What members differ by goes so much of the way: wide doubts are narrowed by more than a half. */
+const NARROWED = 0.7
 /** Doubt about the future that no reading can take away, as a share of the time still to go. Set on unlike truth models (`npm run validate`). */
-const FUTURE_DOUBT = 0.04
+const FUTURE_DOUBT = 0.03
 /** And as a share of the whole cook, fading over its last fifth. */
-const MODEL_DOUBT = 0.02
+const MODEL_DOUBT = 0.018
 
 /** A band with the middle of what is believed, where doubt about the future would move that. */
 function around(values: readonly number[], middles: readonly number[]): Spread {
@@ -115,6 +117,18 @@ function thinned(readings: readonly Reading[], now_s: number): Wanted[] {
     .sort((a, b) => a.time_s - b.time_s || a.index - b.index)
 }
 
+/** The share of the way to its pull that the least climbed body reads. */
+function climbedBy({ readings, now_s, pull_c, start_c, startCore_c = start_c }: EstimateSetup): number {
+  const last = new Map<number, number>()
+  for (const { time_s, value_c, body = 0 } of readings)
+    if (time_s > 0 && time_s <= now_s && Number.isFinite(value_c)) last.set(body, value_c)
+  const shares = [...last].map(
+    ([body, value_c]) =>
+      (value_c - startCore_c) / Math.max(1, (pull_c[body] ?? Number.POSITIVE_INFINITY) - startCore_c),
+  )
+  return shares.length === 0 ? 0 : Math.min(...shares)
+}
+
 const drawnOf =
   (theta: readonly Float64Array[], member: number): Drawn =>
   (name) =>
@@ -129,9 +143,10 @@ const drawnOf =
 export function assimilate(setup: EstimateSetup): Posterior {
   if (setup.certain) return { theta: NAMES.map(() => new Float64Array(1)), members: 1, aside: [] }
   const { members, seed } = setup
+  const climbed = setup.named ? 0 : climbedBy(setup)
   const drawn = uncorrelatedNormals(NAMES.length, members, seededRandom(seed))
   const theta = NAMES.map((name, p) => {
-    const spread = UNKNOWNS[name] * (name === 'thickness' && setup.measured ? 0.5 : 1)
+    const spread = doubtOf(name, climbed) * (name === 'thickness' && setup.measured ? 0.5 : 1)
     const middle = MIDDLE[name] ?? 0
     return (drawn[p] as Float64Array).map((value) => middle + value * spread)
   })
@@ -159,6 +174,7 @@ export function assimilate(setup: EstimateSetup): Posterior {
       kept.map((k, row) => (wanted[k]?.value_c as number) / (errors[row] as number)),
       members,
       ROUNDS,
+      NARROWED,
     )
     wanted = kept.map((k) => wanted[k] as Wanted)
   }

@@ -29,6 +29,8 @@ export interface EstimateSetup extends CookConditions {
   readonly now_s: number
   /** The thickness was measured. */
   readonly measured: boolean
+  /** Each unknown is only what it is called: to say what was learned of it, not to foretell. */
+  readonly named?: boolean
   /** What makes it safe, where something is asked: the share of members that are is counted. */
   readonly least?: SafetyLeast | undefined
   /** Undefined where the rest is as long as its program's, come what may. */

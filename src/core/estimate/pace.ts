@@ -20,7 +20,7 @@ function probeAt({ time_s, value_c }: ProbeCourse, at_s: number): number | undef
 }
 
 /** Early on the pace says little of the end, for the curve still bends; near the end it says nearly all. */
-const TRUSTED = { from: 0.3, over: 0.3 } as const
+const TRUSTED = { from: 0.38, over: 0.3 } as const
 const PACE = { least: 0.55, most: 1.8, doubt: 0.15 } as const
 
 /** How the readings of one body go: their level now, and when they were read, s. */

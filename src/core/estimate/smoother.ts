@@ -26,17 +26,18 @@ function solveSymmetric(a: Float64Array, b: Float64Array, size: number, columns:
 /**
  * One round of the ensemble smoother with multiple data assimilation: members are moved towards the readings by
  *
- *   θ ← θ + C_θd (C_dd + α R)⁻¹ (d − d̄ − ½ (d(θ) − d̄))
+ *   θ ← θ + C_θd (C_dd + α R)⁻¹ (d − d̄ − s (d(θ) − d̄))
  *
- * No noise is drawn: the mean goes all the way, what members differ by half of it. The mean is as theory has it, the
- * spread as theory has it where a round says little, and wider where it says much, which is as it should be: it is the
- * model that is surest there and may be wrong.
+ * No noise is drawn: the mean goes all the way, what members differ by a share of it. The mean is as theory
+ * has it; the spread too where a round says little and the share is a half, and wider where it says much, which is as it
+ * should be: it is the model that is surest there and may be wrong.
  *
  * | symbol | argument | meaning |
  * |---|---|---|
  * | θ | theta | unknowns, one array of members each; moved in place |
  * | d(θ), d̄ | predictions | what each member says each reading is, row by reading; their mean |
  * | d | readings | what was read |
+ * | s | share | share of the way that differences go, a half by theory where a round says little |
  * | α R | noise | variance of one reading's error, already times the number of rounds |
  *
  * @see A. A. Emerick and A. C. Reynolds, Computers & Geosciences 55 (2013) 3–15, for the rounds; P. Sakov and P. R. Oke,
@@ -48,6 +49,7 @@ export function smooth(
   readings: readonly number[],
   members: number,
   noise: number,
+  share = 0.5,
 ): void {
   const size = readings.length
   const mean = new Float64Array(size)
@@ -73,7 +75,7 @@ export function smooth(
       innovation[k * members + m] =
         (readings[k] as number) -
         (mean[k] as number) -
-        ((predictions[k * members + m] as number) - (mean[k] as number)) / 2
+        share * ((predictions[k * members + m] as number) - (mean[k] as number))
   const weights = solveSymmetric(cdd, innovation, size, members)
   for (const column of theta) {
     let average = 0

@@ -12,14 +12,14 @@ export const UNKNOWNS = {
   thickness: 0.16,
   start_k: 2,
   oven_k: 8,
-  wetness: 0.7,
+  wetness: 0.85,
   contact: 0.3,
   conduct: 0.18,
   shape: 0.45,
   drying: 1,
   second: 0.2,
-  depth: 1,
-  depth2: 1,
+  depth: 0.7,
+  depth2: 0.7,
 } as const
 /**
  * Where the middle lies before any reading, where not at what the plan has. Wetter and sooner dry is as likely by the
@@ -27,6 +27,23 @@ export const UNKNOWNS = {
  */
 export const MIDDLE: Readonly<Partial<Record<keyof typeof UNKNOWNS, number>>> = { wetness: 0.6, drying: -0.6 }
 export type Unknown = keyof typeof UNKNOWNS
+/**
+ * What no unknown names (how water moves, how a surface yields, what a piece is shaped like inside) shows in readings
+ * once a core climbs, and these take it up: they are doubted so much then.
+ */
+const UNNAMED: Readonly<Partial<Record<Unknown, number>>> = { contact: 0.7, conduct: 0.6, shape: 1.2 }
+/** From this share of the way to its pull on a climb shows all of it. */
+const SHOWS = 0.3
+
+/**
+ * The doubt of an unknown before its readings are taken in, one standard deviation.
+ * @param climbed share of the way from its start to its pull that has been read, 0–1
+ * @example doubtOf('conduct', 0) // 0.18
+ */
+export function doubtOf(name: Unknown, climbed: number): number {
+  const shown = Math.min(1, Math.max(0, climbed / SHOWS))
+  return UNKNOWNS[name] + shown * ((UNNAMED[name] ?? UNKNOWNS[name]) - UNKNOWNS[name])
+}
 export const NAMES = Object.keys(UNKNOWNS) as Unknown[]
 /** One member's values by name. */
 export type Drawn = (name: Unknown) => number

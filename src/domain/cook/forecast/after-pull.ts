@@ -1,4 +1,5 @@
 import { assimilate, climbsMore, foresee } from '@/core/estimate/estimate'
+import type { Reading } from '@/core/estimate/reading'
 import { type Program, pullStageIndex, pullsAtReading, type Stage } from '@/core/program/stage'
 import { seconds } from '@/core/units'
 import type { BoardItem } from '../board'
@@ -43,6 +44,21 @@ function asItWent(program: Program, out_s: number): Program {
 }
 
 /**
+ * The readings of each probe until the highest since it came out: how meat cools after its peak says nothing of that,
+ * and a board that is draughtier than ours would have it that it never was as hot as it read.
+ * @param out_s since it was put in
+ */
+function untilPeak(readings: readonly Reading[], out_s: number): Reading[] {
+  const highest = new Map<number, Reading>()
+  for (const reading of readings) {
+    const before = highest.get(reading.body ?? 0)
+    if (reading.time_s >= out_s && !(before && before.value_c > reading.value_c))
+      highest.set(reading.body ?? 0, reading)
+  }
+  return readings.filter(({ time_s, body = 0 }) => time_s <= (highest.get(body)?.time_s ?? Number.POSITIVE_INFINITY))
+}
+
+/**
  * Watches a roast after its pull: by what was read until then and since, how high it peaks.
  *
  * @param now_s cook time, s since 1970
@@ -56,7 +72,8 @@ export function watchPeak(board: BoardItem, now_s: number, seed = 7): PeakWatch 
   const { setup: planned, meant, floor_c = Number.NEGATIVE_INFINITY } = prepared
   const program = asItWent(planned.program, out_s - in_s)
   // Out, it may rest as long as it was meant to: what is short after that is short.
-  const setup = { ...planned, program, knife: undefined }
+  const readings = untilPeak(planned.readings, out_s - in_s)
+  const setup = { ...planned, program, readings, knife: undefined }
   const posterior = assimilate(setup)
   const foreseen = foresee(setup, posterior)
   const found = foreseen.peak_c

@@ -1,6 +1,6 @@
 import { z } from 'zod'
 import { CAUSES, causesOf } from '@/core/estimate/causes'
-import { foresee } from '@/core/estimate/estimate'
+import { assimilate, foresee } from '@/core/estimate/estimate'
 import { paceLesson } from '@/core/estimate/lesson'
 import { ovenWays, SETTLES_S } from '@/core/estimate/oven-air'
 import { usualThickness } from '@/core/heat/piece'
@@ -144,7 +144,7 @@ function lessonOf(
   })
   const belief = last && beliefOf(last.board, last.at_s - 1, SEED, MEMBERS)
   if (!last || !belief || belief.setup.readings.length < 3) return nothing
-  const { setup, posterior } = belief
+  const { setup } = belief
   const planned_c = setup.pull_c.map(() => item.pull_c ?? item.serve_c)
   const read_c = last.value_c ?? last.board.latest?.value_c
   const pace =
@@ -158,7 +158,7 @@ function lessonOf(
   const air_k = setup.air ? airOffset(last.board) : undefined
   const usual_m = usualThickness(setup.piece.cut, item.roast.mass_kg, setup.parameters)
   return {
-    causes: causesOf(setup, foresee(setup, posterior).inferred, planned_c).map(
+    causes: causesOf(setup, foresee(setup, assimilate({ ...setup, named: true })).inferred, planned_c).map(
       ({ what, later_s, share, value, spread }) => ({
         what,
         later_s: Math.round(later_s),
