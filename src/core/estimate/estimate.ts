@@ -269,7 +269,8 @@ export function foresee(
     const highest_c = run.pullCore_c.map((pulled_c, i) => {
       const climbed_k = Math.max(0, (rested.peak_c[i] as number) - pulled_c)
       const whole_k = Math.max(1e-6, (run.peak_c[i] as number) - pulled_c)
-      return anchored(pulled_c + climbs * climbed_k, anchor.peak_k * Math.min(1, climbed_k / whole_k))
+      const peak_c = Math.min(BOILING_C, pulled_c + climbs * climbed_k)
+      return anchored(peak_c, anchor.peak_k * Math.min(1, climbed_k / whole_k))
     })
     const peak_c = Math.min(...highest_c)
     peaks.push(peak_c)
@@ -354,6 +355,8 @@ const endsByClock = (setup: EstimateSetup): boolean => {
   return until === 'time' || until === 'clock'
 }
 
+/** No core that is worth foretelling gets hotter, °C. */
+const BOILING_C = 100
 /** Near the boiling point nothing climbs farther, °C. */
 const NEAR_BOILING_C = 94
 const anchored = (peak_c: number, more_k: number): number =>

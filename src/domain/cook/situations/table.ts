@@ -66,7 +66,7 @@ export const SITUATIONS: readonly Situation[] = [
   },
   {
     name: 'fillet thicker',
-    told: { plan: fillet, minute: 50, thicker: 1.3 },
+    told: { plan: fillet, minute: 50, thicker: 1.4 },
     time: 'late',
     best: ['oven_up'],
     offers: ['later_promise'],
