@@ -42,6 +42,28 @@ test('changes answer at once, are saved, and a heavier, thicker piece goes in ea
   await expect(page.getByLabel('Thickness', { exact: true })).toHaveValue('130')
 })
 
+test('a line that says when it goes in is a plan that goes in then: ribbon, sheet and words say the same minute', async ({
+  page,
+}) => {
+  await page.goto('/k/cottage')
+  const entry = page.getByLabel('What are you roasting, and when do they eat?')
+  await expect(entry).toBeEnabled()
+  const line = 'pork loin 1.8 kg, 160, goes in tomorrow 2:30'
+  await entry.fill(line)
+  const understood = page.getByTestId('line-understood')
+  await expect(understood).toContainText('into the heat')
+  await expect(understood).toContainText('14:30')
+  await expect(understood.locator('[data-unknown]')).toHaveCount(0)
+  await expect(page.locator('[data-ask]')).toHaveCount(0)
+  await planByLine(page, line)
+  await expect(page.getByTestId('ribbon').getByRole('group', { name: /on the table/ })).toHaveAttribute(
+    'aria-label',
+    /In at 14:30/,
+  )
+  await page.getByRole('link', { name: 'Run sheet' }).click()
+  await expect(page.getByRole('article')).toContainText('14:30')
+})
+
 test('what a line means stands below it word by word, what it leaves open is a tap away, and the rest is planned', async ({
   page,
 }) => {

@@ -60,7 +60,8 @@ describe('plans', () => {
     const other = must(await addPlanFromLine(kitchen.slug, line))
     for (const { id } of [one, other]) {
       const { plan } = must(await planInKitchen(kitchen.slug, id))
-      expect(new Date(plan.putIn * 1000).toISOString()).toMatch(/T15:00:/)
+      const minute = Math.round(plan.putIn / 60) * 60_000
+      expect(new Date(minute).toISOString()).toMatch(/T15:00:00/)
       expect(plan.promise % 60).toBe(0)
     }
   })

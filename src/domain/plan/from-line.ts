@@ -19,12 +19,12 @@ export const promiseOf = ({ promise_s, put_in_s = 0 }: LineReading, now_s: numbe
     : Math.min(LATEST_S, Math.max(0, promise_s))
 
 /**
- * A plan that goes in when it was said to, on the minute: its promise moves, for what it takes does not.
+ * A plan that goes in when it was said to, to the nearest minute: its promise moves, for what it takes does not.
  * @param putIn_s when it goes in as it is planned, s since 1970
  */
 export const goingInAt = (document: PlanDocument, putIn_s: number, wanted_s: number): PlanDocument => ({
   ...document,
-  promise: new Date(Math.ceil((Date.parse(document.promise) / 1000 + wanted_s - putIn_s) / 60) * 60_000).toISOString(),
+  promise: new Date(Math.round((Date.parse(document.promise) / 1000 + wanted_s - putIn_s) / 60) * 60_000).toISOString(),
 })
 /** Where nobody says (common practice): a hot pan, and the hottest finish. */
 const PAN_C = 230
