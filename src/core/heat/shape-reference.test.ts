@@ -1,11 +1,6 @@
 import { describe, expect, it } from 'vitest'
-import { compositionOf } from '../reference/composition'
-import { enthalpyTableOf } from './enthalpy'
-import { newSurroundings } from './environment'
-import { type KernelBody, RoastKernel } from './kernel'
-import { HEAT_PARAMETERS } from './parameters'
-import { conductivityOf, heatCapacityOf } from './properties'
-import { ellipsoid, ellipticCylinder, equivalentBall, type Solid } from './shape'
+import { CHECK_K, CHECK_RHO_C, heatingTime, THIRD } from './heating-time'
+import { ellipsoid, ellipticCylinder } from './shape'
 
 /**
  * A reference of our own in two dimensions: linear finite elements on a quarter of an ellipse, plane or turned about
@@ -139,44 +134,6 @@ const crosses = (curve: readonly number[], dt: number, to: number): number => {
   return dt * (i - 1 + (from - to) / (from - (curve[i] as number)))
 }
 
-const composition = compositionOf('beef-lean')
-const parameters = { ...HEAT_PARAMETERS, conductivity_factor: 1 }
-/** So little changes between these that properties are as good as constant. */
-const START_C = 30
-const AIR_C = 40
-const TO = 0.64
-const K = conductivityOf(composition, 32)
-const RHO_C = parameters.density_kg_per_m3 * heatCapacityOf(composition, 32)
-
-function kernelTime(solid: Solid, h: number): number {
-  const body: KernelBody = {
-    mass_kg: solid.volume_m3 * parameters.density_kg_per_m3,
-    ball: equivalentBall(solid),
-    table: enthalpyTableOf(composition),
-    water: composition.water,
-    exposure: 1,
-    wetness: 0,
-  }
-  const kernel = new RoastKernel(body, parameters, START_C, 40)
-  const around = {
-    ...newSurroundings(),
-    air_c: AIR_C,
-    wall_c: AIR_C,
-    convection_w_per_m2k: h,
-    emissivity: 0,
-    evaporation: 0,
-  }
-  const wanted = AIR_C - TO * (AIR_C - START_C)
-  let time = 0
-  let before = kernel.core_c
-  while (kernel.core_c < wanted) {
-    before = kernel.core_c
-    kernel.step(20, around)
-    time += 20
-  }
-  return time - (20 * (kernel.core_c - wanted)) / (kernel.core_c - before)
-}
-
 const SHORT = 0.05
 const BIOTS = [0.3, 1, 2.2, 5]
 const STEPS = 260
@@ -190,11 +147,13 @@ describe('shapes against two dimensions, Biot 0.3 to 5, to a third of the way', 
     ['a flat piece', 0.14, 0.2, 0.02],
   ] as const)('an elliptic cylinder: %s', (_, long_m, half_m, most) => {
     for (const biot of BIOTS) {
-      const h = (biot * K) / SHORT
-      const dt = (((SHORT * SHORT * RHO_C) / K) * (1.4 / biot + 0.7)) / STEPS
-      const flat = centreOf({ across_m: long_m, radial_m: SHORT, kind: 'plane' }, h, K, RHO_C, dt, STEPS)
-      const both = flat.map((value, i) => (i === 0 ? 1 : value * slabTheta(half_m, h, K, K / RHO_C, i * dt)))
-      const error = kernelTime(ellipticCylinder(SHORT, long_m, 2 * half_m), h) / crosses(both, dt, TO) - 1
+      const h = (biot * CHECK_K) / SHORT
+      const dt = (((SHORT * SHORT * CHECK_RHO_C) / CHECK_K) * (1.4 / biot + 0.7)) / STEPS
+      const flat = centreOf({ across_m: long_m, radial_m: SHORT, kind: 'plane' }, h, CHECK_K, CHECK_RHO_C, dt, STEPS)
+      const both = flat.map((value, i) =>
+        i === 0 ? 1 : value * slabTheta(half_m, h, CHECK_K, CHECK_K / CHECK_RHO_C, i * dt),
+      )
+      const error = heatingTime(ellipticCylinder(SHORT, long_m, 2 * half_m), h) / crosses(both, dt, THIRD) - 1
       expect(Math.abs(error), `Bi ${biot}: ${(100 * error).toFixed(1)} %`).toBeLessThan(most)
     }
   })
@@ -207,12 +166,12 @@ describe('shapes against two dimensions, Biot 0.3 to 5, to a third of the way', 
     ['twice as wide as thick', SHORT, 0.1],
   ] as const)('an ellipsoid: %s', (_, across_m, radial_m) => {
     for (const biot of BIOTS) {
-      const h = (biot * K) / SHORT
-      const dt = (((SHORT * SHORT * RHO_C) / K) * (1.2 / biot + 0.6)) / STEPS
-      const turned = centreOf({ across_m, radial_m, kind: 'turned' }, h, K, RHO_C, dt, STEPS)
+      const h = (biot * CHECK_K) / SHORT
+      const dt = (((SHORT * SHORT * CHECK_RHO_C) / CHECK_K) * (1.2 / biot + 0.6)) / STEPS
+      const turned = centreOf({ across_m, radial_m, kind: 'turned' }, h, CHECK_K, CHECK_RHO_C, dt, STEPS)
       const axes: [number, number, number] =
         across_m > radial_m ? [SHORT, SHORT, across_m] : [SHORT, radial_m, radial_m]
-      const error = kernelTime(ellipsoid(...axes), h) / crosses(turned, dt, TO) - 1
+      const error = heatingTime(ellipsoid(...axes), h) / crosses(turned, dt, THIRD) - 1
       expect(Math.abs(error), `Bi ${biot}: ${(100 * error).toFixed(1)} %`).toBeLessThan(0.02)
     }
   })

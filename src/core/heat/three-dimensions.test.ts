@@ -1,11 +1,6 @@
 import { describe, expect, it } from 'vitest'
-import { compositionOf } from '../reference/composition'
-import { enthalpyTableOf } from './enthalpy'
-import { newSurroundings } from './environment'
-import { RoastKernel } from './kernel'
-import { HEAT_PARAMETERS } from './parameters'
-import { conductivityOf, heatCapacityOf } from './properties'
-import { ellipsoid, equivalentBall } from './shape'
+import { CHECK_K, CHECK_RHO_C, heatingTime, THIRD } from './heating-time'
+import { ellipsoid } from './shape'
 
 /**
  * A reference of our own in three dimensions, for ellipsoids of three different axes: Ritz's method. What is sought is
@@ -109,38 +104,8 @@ function timeByRitz(axes: Axes, h: number, k: number, rhoC: number, dt: number, 
   return Number.NaN
 }
 
-const composition = compositionOf('beef-lean')
-const parameters = { ...HEAT_PARAMETERS, conductivity_factor: 1 }
-/** So little changes between these that properties are as good as constant. */
-const START_C = 30
-const AIR_C = 40
-const TO = 0.64
-const STEP_S = 20
 const SHORT_M = 0.05
-const K = conductivityOf(composition, 32)
-const RHO_C = parameters.density_kg_per_m3 * heatCapacityOf(composition, 32)
-
-function timeByKernel(axes: Axes, h: number): number {
-  const solid = ellipsoid(...axes)
-  const body = {
-    mass_kg: solid.volume_m3 * parameters.density_kg_per_m3,
-    ball: equivalentBall(solid),
-    table: enthalpyTableOf(composition),
-    water: composition.water,
-    exposure: 1,
-    wetness: 0,
-  }
-  const kernel = new RoastKernel(body, parameters, START_C, 40)
-  const around = { ...newSurroundings(), air_c: AIR_C, wall_c: AIR_C, convection_w_per_m2k: h, emissivity: 0 }
-  const wanted = AIR_C - TO * (AIR_C - START_C)
-  let before = kernel.core_c
-  for (let time = STEP_S; time < 1e6; time += STEP_S) {
-    kernel.step(STEP_S, around)
-    if (kernel.core_c >= wanted) return time - (STEP_S * (kernel.core_c - wanted)) / (kernel.core_c - before)
-    before = kernel.core_c
-  }
-  return Number.NaN
-}
+const STEP_S = 20
 
 describe('ellipsoids of three axes against three dimensions, Biot 0.3 to 5, to a third of the way', () => {
   it('the reference meets the series of a ball in convection (Carslaw and Jaeger, Conduction of Heat in Solids, 9.4)', () => {
@@ -154,8 +119,8 @@ describe('ellipsoids of three axes against three dimensions, Biot 0.3 to 5, to a
       else high = middle
     }
     const first = (4 * (Math.sin(low) - low * Math.cos(low))) / (2 * low - Math.sin(2 * low))
-    const time = ((Math.log(first / 0.3) / low ** 2) * SHORT_M ** 2 * RHO_C) / K
-    const found = timeByRitz([SHORT_M, SHORT_M, SHORT_M], (biot * K) / SHORT_M, K, RHO_C, 5, 0.3)
+    const time = ((Math.log(first / 0.3) / low ** 2) * SHORT_M ** 2 * CHECK_RHO_C) / CHECK_K
+    const found = timeByRitz([SHORT_M, SHORT_M, SHORT_M], (biot * CHECK_K) / SHORT_M, CHECK_K, CHECK_RHO_C, 5, 0.3)
     expect(Math.abs(found / time - 1)).toBeLessThan(0.005)
   })
 
@@ -172,8 +137,8 @@ describe('ellipsoids of three axes against three dimensions, Biot 0.3 to 5, to a
   ])('%s', (_, middle, long) => {
     const axes: Axes = [SHORT_M, SHORT_M * middle, SHORT_M * long]
     for (const biot of [0.3, 1, 2.2, 5]) {
-      const h = (biot * K) / SHORT_M
-      const error = timeByKernel(axes, h) / timeByRitz(axes, h, K, RHO_C, STEP_S, TO) - 1
+      const h = (biot * CHECK_K) / SHORT_M
+      const error = heatingTime(ellipsoid(...axes), h) / timeByRitz(axes, h, CHECK_K, CHECK_RHO_C, STEP_S, THIRD) - 1
       expect(Math.abs(error), `Bi ${biot}: ${(100 * error).toFixed(1)} %`).toBeLessThan(0.02)
     }
   })
