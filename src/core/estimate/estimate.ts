@@ -1,13 +1,12 @@
-import { pullStageIndex } from '../program/stage'
-import type { CookRun } from '../simulate/cook'
+import { type Anchor, anchorFor, endOf, endsByClock, FINER_READINGS } from './anchor'
 import { type Spread, spreadOf } from './ensemble'
-import { COURSE_STEP_S, cookMember, type EstimateSetup, type MemberPast, pastOf, tracksOf } from './member'
+import { COURSE_STEP_S, cookMember, type EstimateSetup, type MemberPast, pastOf } from './member'
 import { blendedPull, fitsOf, pacedPull, pacesOf } from './pace'
-import { normalQuantile, quantile, seededRandom, uncorrelatedNormals } from './random'
+import { askedOf, assimilate, type Posterior, readAs } from './posterior'
+import { normalQuantile, quantile } from './random'
 import type { Reading } from './reading'
 import { restUntil } from './resting'
-import { smooth } from './smoother'
-import { type Drawn, depthOf, doubtOf, MIDDLE, NAMES, UNKNOWNS, type Unknown } from './unknowns'
+import { depthOf, NAMES, UNKNOWNS, type Unknown } from './unknowns'
 
 export { type EstimateSetup, nowMarked } from './member'
 
@@ -56,27 +55,6 @@ export interface MemberEnds {
   readonly peak_c: Float64Array
 }
 
-/** Members after the readings: what a cook in progress is believed to be. Plain numbers. */
-export interface Posterior {
-  readonly theta: readonly Float64Array[]
-  readonly members: number
-  readonly aside: readonly number[]
-}
-
-/** Most readings used of each probe: spread evenly, the last always among them. More teach nothing new, for errors are correlated. */
-const MOST_READINGS = 24
-/** Error of one reading, K: noise of the probe and of the model between readings. */
-const READING_K = 0.4
-/** The first reading's error over the last one's, less one. */
-const OLD_DOUBT = 0.5
-/** A reading is set aside where it is farther from every belief than this many deviations, and this far, K. */
-const ASIDE = { deviations: 6, least_k: 15 } as const
-/** So many readings take half of what coarse members are off. */
-const FINER_READINGS = 6
-/** Rounds of the smoother; each takes 1/ROUNDS of the evidence. */
-const ROUNDS = 2
-/** What members differ by goes so much of the way: wide doubts are narrowed by more than a half. */
-const NARROWED = 0.7
 /** Doubt about the future that no reading can take away, as a share of the time still to go. Set on unlike truth models (`npm run validate`). */
 const FUTURE_DOUBT = 0.03
 /** And as a share of the whole cook, fading over its last fifth. */
@@ -93,110 +71,6 @@ function around(values: readonly number[], middles: readonly number[]): Spread {
 /** What the future may bring, as equal shares of a standard normal. */
 const AHEAD = Array.from({ length: 9 }, (_, i) => normalQuantile((i + 0.5) / 9))
 const NOTHING_AHEAD = [0]
-
-interface Wanted extends Reading {
-  readonly index: number
-}
-
-/** Readings until now, thinned evenly in time, each probe by itself. */
-function thinned(readings: readonly Reading[], now_s: number): Wanted[] {
-  const all = readings.map((reading, index) => ({ ...reading, index }))
-  const own = all.filter(({ time_s, value_c }) => time_s > 0 && time_s <= now_s && Number.isFinite(value_c))
-  const groups = new Map<string, Wanted[]>()
-  for (const reading of own) {
-    const key = `${reading.body ?? 0}`
-    groups.set(key, [...(groups.get(key) ?? []), reading])
-  }
-  const most = groups.size > 1 ? Math.ceil((1.5 * MOST_READINGS) / groups.size) : MOST_READINGS
-  return [...groups.values()]
-    .flatMap((group) =>
-      group.length <= most
-        ? group
-        : Array.from({ length: most }, (_, i) => group[Math.round((i * (group.length - 1)) / (most - 1))] as Wanted),
-    )
-    .sort((a, b) => a.time_s - b.time_s || a.index - b.index)
-}
-
-/** The share of the way to its pull that the least climbed body reads. */
-function climbedBy({ readings, now_s, pull_c, start_c, startCore_c = start_c }: EstimateSetup): number {
-  const last = new Map<number, number>()
-  for (const { time_s, value_c, body = 0 } of readings)
-    if (time_s > 0 && time_s <= now_s && Number.isFinite(value_c)) last.set(body, value_c)
-  const shares = [...last].map(
-    ([body, value_c]) =>
-      (value_c - startCore_c) / Math.max(1, (pull_c[body] ?? Number.POSITIVE_INFINITY) - startCore_c),
-  )
-  return shares.length === 0 ? 0 : Math.min(...shares)
-}
-
-const drawnOf =
-  (theta: readonly Float64Array[], member: number): Drawn =>
-  (name) =>
-    (theta[NAMES.indexOf(name)] as Float64Array)[member] as number
-
-/**
- * Sharpens the belief about a cook by its readings: an ensemble smoother with multiple data
- * assimilation. Members stay whole cooks of the one stepper, so what comes out is physically one
- * piece; what the model cannot say is in `late`, in the error of a reading, and in a share of the time
- * to go that no reading takes away.
- */
-export function assimilate(setup: EstimateSetup): Posterior {
-  if (setup.certain) return { theta: NAMES.map(() => new Float64Array(1)), members: 1, aside: [] }
-  const { members, seed } = setup
-  const climbed = setup.named ? 0 : climbedBy(setup)
-  const drawn = uncorrelatedNormals(NAMES.length, members, seededRandom(seed))
-  const theta = NAMES.map((name, p) => {
-    const spread = doubtOf(name, climbed) * (name === 'thickness' && setup.measured ? 0.5 : 1)
-    const middle = MIDDLE[name] ?? 0
-    return (drawn[p] as Float64Array).map((value) => middle + value * spread)
-  })
-  let wanted = thinned(setup.readings, setup.now_s)
-  const aside: number[] = []
-  for (let round = 0; round < ROUNDS && wanted.length > 0; round++) {
-    const tracks = tracksOf(wanted)
-    const said = Array.from(
-      { length: members },
-      (_, m) => cookMember(setup, drawnOf(theta, m), wanted, tracks, false).predicted,
-    )
-    const fits = wanted.map((reading, k) => round > 0 || explained(reading.value_c, said, k))
-    if (round === 0) for (const [k, { index }] of wanted.entries()) if (!fits[k]) aside.push(index)
-    const kept = wanted.flatMap((_, k) => (fits[k] ? [k] : []))
-    if (kept.length === 0) break
-    const predictions = new Float64Array(kept.length * members)
-    const errors = kept.map((k) => readingError(wanted[k] as Wanted, setup.now_s))
-    kept.forEach((k, row) => {
-      for (let m = 0; m < members; m++)
-        predictions[row * members + m] = (said[m]?.[k] as number) / (errors[row] as number)
-    })
-    smooth(
-      theta,
-      predictions,
-      kept.map((k, row) => (wanted[k]?.value_c as number) / (errors[row] as number)),
-      members,
-      ROUNDS,
-      NARROWED,
-    )
-    wanted = kept.map((k) => wanted[k] as Wanted)
-  }
-  return { theta, members, aside }
-}
-
-/** Error of a reading, K: long ago it says more of how a model begins than of how this cook will end. */
-const readingError = ({ time_s }: Reading, now_s: number): number =>
-  READING_K * (1 + OLD_DOUBT * (1 - Math.min(1, time_s / Math.max(1, now_s))))
-
-/** Whether any belief comes near a reading. */
-function explained(value_c: number, said: readonly Float64Array[], k: number): boolean {
-  let sum = 0
-  let square = 0
-  for (const predicted of said) {
-    sum += predicted[k] as number
-    square += (predicted[k] as number) ** 2
-  }
-  const mean = sum / said.length
-  const deviation = Math.sqrt(Math.max(0, square / said.length - mean ** 2) + READING_K ** 2)
-  return Math.abs(value_c - mean) <= Math.max(ASIDE.least_k, ASIDE.deviations * deviation)
-}
 
 /**
  * What a belief says of a cook from now to the knife, or of another way of going on with it.
@@ -320,18 +194,6 @@ export interface Known {
   readonly pasts?: readonly (MemberPast | undefined)[]
 }
 
-/** The readings of a cook as they are used. */
-function readAs(setup: EstimateSetup, posterior: Posterior) {
-  const aside = new Set(posterior.aside)
-  const usable = setup.readings.map((reading, i) => ({ ...reading, i })).filter(({ i }) => !aside.has(i))
-  const wanted = thinned(usable, setup.now_s)
-  return { usable, wanted, tracks: tracksOf(wanted) }
-}
-
-/** The m-th of so many members, taken evenly. */
-const askedOf = ({ theta, members }: Posterior, m: number, count: number): Drawn =>
-  drawnOf(theta, Math.floor((m * members) / count))
-
 /** Members until now, for ways of going on with them: asked with the same `most`, and {@link nowMarked} changes. */
 export function pastsOf(setup: EstimateSetup, posterior: Posterior, most: number): (MemberPast | undefined)[] {
   const count = Math.min(most, posterior.members)
@@ -348,87 +210,12 @@ function decidingOf(core_c: readonly number[], pull_c: readonly number[]): numbe
   return decides
 }
 
-const NOTHING_DRAWN: Drawn = () => 0
-const endOf = ({ program }: EstimateSetup) => program.stages[pullStageIndex(program)]?.until.kind
-const endsByClock = (setup: EstimateSetup): boolean => {
-  const until = endOf(setup)
-  return until === 'time' || until === 'clock'
-}
-
 /** No core that is worth foretelling gets hotter, °C. */
 const BOILING_C = 100
 /** Near the boiling point nothing climbs farther, °C. */
 const NEAR_BOILING_C = 94
 const anchored = (peak_c: number, more_k: number): number =>
   more_k < 0 ? peak_c + more_k : Math.max(peak_c, Math.min(peak_c + more_k, NEAR_BOILING_C))
-
-/** Where a roast as told lies against the members of a belief: later by a share of its time, higher at its peak by so much, K. */
-export interface Anchor {
-  readonly share: number
-  readonly peak_k: number
-}
-const NO_ANCHOR: Anchor = { share: 0, peak_k: 0 }
-/** So many members tell where the middle of the belief lay before anything was read, once something is. */
-const ANCHOR_MEMBERS = 32
-
-/**
- * By what share of its time a roast as told pulls later than the middle of what is believed before any reading:
- * members are cooked coarsely, to be many, and half of them being slower does not put the middle one at what was
- * told. Until something is read, a board says what its plan said.
- *
- * Its rise is anchored too, see {@link climbsMore}. Nothing is where nothing is doubted, or it is pulled by the clock.
- */
-function anchorFor(setup: EstimateSetup, posterior: Posterior): Anchor {
-  if (setup.certain || endsByClock(setup)) return NO_ANCHOR
-  const told = asTold(setup)
-  const fine = toldRun(told)
-  if (fine.outcome !== 'reached') return NO_ANCHOR
-  const few = setup.readings.length < FINER_READINGS
-  const prior = assimilate({ ...told, members: few ? posterior.members : ANCHOR_MEMBERS })
-  const pulls: number[] = []
-  for (let m = 0; m < prior.members; m++) {
-    const { run } = cookMember(told, drawnOf(prior.theta, m), [], [], true)
-    if (run.outcome === 'reached') pulls.push(run.pull_s)
-  }
-  if (pulls.length <= prior.members / 2) return NO_ANCHOR
-  const middle_s = spreadOf(pulls).p50
-  return { share: middle_s > 0 ? fine.pull_s / middle_s - 1 : 0, peak_k: climbsMoreThan(fine, told, posterior) }
-}
-
-/**
- * By how much higher a roast as told peaks than the middle of a belief would with its size, start and oven, K. How wet
- * a surface was says nothing of how much farther the core climbs; what a belief has learned of the rest does, and is
- * left in. Stays so, whatever is read.
- */
-export function climbsMore(setup: EstimateSetup, posterior: Posterior): number {
-  const told = asTold(setup)
-  const fine = toldRun(told)
-  return fine.outcome === 'reached' ? climbsMoreThan(fine, told, posterior) : 0
-}
-
-/** @param fine the roast as told, cooked as finely as a plan */
-function climbsMoreThan(fine: CookRun, told: EstimateSetup, posterior: Posterior): number {
-  const stride = Math.max(1, Math.floor(posterior.members / ANCHOR_MEMBERS))
-  const peaks: number[] = []
-  for (let m = 0; m < posterior.members; m += stride) {
-    const own = drawnOf(posterior.theta, m)
-    const { run } = cookMember(told, (name) => (SIZE_AND_HEAT.has(name) ? 0 : own(name)), [], [], true)
-    if (run.outcome === 'reached') peaks.push(Math.min(...run.peak_c))
-  }
-  return peaks.length === 0 ? 0 : Math.min(...fine.peak_c) - spreadOf(peaks).p50
-}
-/** What a belief learns of these says how far a core will climb. */
-const SIZE_AND_HEAT: ReadonlySet<Unknown> = new Set(['thickness', 'start_k', 'oven_k'])
-
-/** A cook before anything was done to it or read of it. */
-const asTold = (setup: EstimateSetup): EstimateSetup => ({
-  ...setup,
-  now_s: 0,
-  readings: [],
-  changes: [],
-  air: undefined,
-})
-const toldRun = (told: EstimateSetup) => cookMember({ ...told, certain: true }, NOTHING_DRAWN, [], [], true).run
 
 /** The belief of a cook by its readings so far, and what it says of the rest. Same set-up, same answer. */
 export const estimate = (setup: EstimateSetup): Estimate => foresee(setup, assimilate(setup))

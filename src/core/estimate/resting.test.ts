@@ -4,8 +4,9 @@ import { HEAT_PARAMETERS } from '../heat/parameters'
 import { usualThickness } from '../heat/piece'
 import { steadyProgram } from '../program/schools'
 import { findCut } from '../reference/cuts'
-import { assimilate, type EstimateSetup, foresee } from './estimate'
+import { type EstimateSetup, foresee } from './estimate'
 import { cookMember } from './member'
+import { assimilate } from './posterior'
 import { restUntil } from './resting'
 
 const cut = findCut('beef-rib-bone-in')

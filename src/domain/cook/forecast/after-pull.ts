@@ -1,4 +1,6 @@
-import { assimilate, climbsMore, foresee } from '@/core/estimate/estimate'
+import { climbsMore } from '@/core/estimate/anchor'
+import { foresee } from '@/core/estimate/estimate'
+import { assimilate } from '@/core/estimate/posterior'
 import type { Reading } from '@/core/estimate/reading'
 import { type Program, pullStageIndex, pullsAtReading, type Stage } from '@/core/program/stage'
 import { seconds } from '@/core/units'

@@ -1,4 +1,5 @@
-import { assimilate, type EstimateSetup, type Posterior } from '@/core/estimate/estimate'
+import type { EstimateSetup } from '@/core/estimate/estimate'
+import { assimilate, type Posterior } from '@/core/estimate/posterior'
 import type { Reading } from '@/core/estimate/reading'
 import type { OvenSpec } from '@/core/heat/oven'
 import type { PointId } from '@/core/heat/piece'
