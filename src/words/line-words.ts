@@ -33,11 +33,12 @@ const STUFFING = {
   none: 'not stuffed',
 } as const
 
-const stageWords = ({ on, heat: at, minutes, core, cover, breastDown, finish }: SaidStage): string =>
+const stageWords = ({ on, heat: at, minutes, per_kg_min, core, cover, breastDown, finish }: SaidStage): string =>
   [
     finish ? 'then hot' : ON[on],
     at && heat(at),
     minutes !== undefined && span(minutes),
+    per_kg_min !== undefined && `${Math.round(per_kg_min)} min a kilogram`,
     core && `to a core of ${heat(core)}`,
     cover && COVER[cover],
     breastDown && 'breast down',

@@ -16,6 +16,8 @@ export interface SaidStage {
   readonly on: 'oven' | 'fan' | 'pan' | 'fire' | 'bath' | 'off' | 'cold'
   readonly heat?: SaidHeat | undefined
   readonly minutes?: number | undefined
+  /** Minutes for each kilogram, where they are said so. */
+  readonly per_kg_min?: number | undefined
   /** A reading it goes to. */
   readonly core?: SaidHeat | undefined
   readonly cover?: 'bare' | 'tent' | 'foil' | 'bag' | undefined

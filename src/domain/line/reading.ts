@@ -39,6 +39,14 @@ const ONCE: ReadonlySet<Fact['kind']> = new Set(['mass', 'thickness', 'doneness'
 /** Whether a fact says what meat it is. */
 const namesMeat = (fact: Fact): boolean => fact.kind === 'cut' || (fact.kind === 'house' && fact.item.kind === 'cut')
 
+/** "beef 2.2 kg topside": the first word is said closer by the next, and is no roast of its own. */
+function isSaidCloser({ fact }: Meaning, after: readonly Meaning[]): boolean {
+  if (fact.kind !== 'cut' || fact.ids.length < 2 || fact.count > 1) return false
+  const next = after.find((meaning) => meaning.fact.kind === 'cut')
+  if (next?.fact.kind !== 'cut' || next.parted || next.fact.count > 1) return false
+  return findCut(next.fact.ids[0] ?? '')?.species === findCut(fact.ids[0] ?? '')?.species
+}
+
 /** The facts of each roast: a cut's own are those beside it, up to where the next one begins. */
 function byRoast(meanings: readonly Meaning[]): Meaning[][] {
   const cuts = meanings.flatMap(({ fact }, i) => (namesMeat(fact) ? [i] : []))
@@ -96,7 +104,9 @@ const kgWords = (kg: number) => `${round(kg)} kg`
  */
 export function readLine(line: string, context: LineContext): Outcome<LineReading> {
   if (line.length > LONGEST_LINE) return fail({ code: 'line_too_long', given: line.length, most: LONGEST_LINE })
-  const { meanings, unknown } = readSentence(line, context)
+  const sentence = readSentence(line, context)
+  const { unknown } = sentence
+  const meanings = sentence.meanings.filter((meaning, i, all) => !isSaidCloser(meaning, all.slice(i + 1)))
   const asks: Ask[] = []
   const toCelsius = scaleOf(meanings)
   const standards = standardsOf(context.house ?? [])
@@ -433,5 +443,9 @@ function roastOf(
       options: sizes.map(kgWords).map((words) => ({ says: words, line: added(words) })),
     })
   }
-  return { ...roast, cut, count, mass_kg: roast.mass_kg, stages, tending, notes, written }
+  const { mass_kg } = roast
+  const timed = stages.map(({ per_kg_min, ...stage }) =>
+    per_kg_min === undefined ? stage : { ...stage, minutes: Math.round(per_kg_min * mass_kg) },
+  )
+  return { ...roast, cut, count, mass_kg, stages: timed, tending, notes, written }
 }

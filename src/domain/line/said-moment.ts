@@ -253,6 +253,21 @@ export function clocks(tokens: readonly Token[]): Token[] {
       i++
       continue
     }
+    // 1930 h, at 1930
+    const military = /^([01]\d|2[0-3])([0-5]\d)$/.exec(part)
+    const hoursSaid = /^(?:h|hrs?|hours?)$/.test(side ?? '')
+    if (
+      military &&
+      (hoursSaid || (/^(?:at|by|eat|serve|table|ready)$/.test(tokens[i - 1]?.text ?? '') && !MEASURED.test(side ?? '')))
+    ) {
+      made.push({
+        ...token,
+        to: (hoursSaid ? (tokens[i + 1] as Token) : token).to,
+        text: `${military[1]}:${military[2]}`,
+      })
+      if (hoursSaid) i++
+      continue
+    }
     // around 7
     const next = tokens[i + 1]
     if (

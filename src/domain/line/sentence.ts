@@ -27,7 +27,7 @@ export interface LineContext extends MomentContext {
 /** Words that carry no meaning of their own here. */
 const FILLER = new Set([
   ...EMPTY,
-  ..."and with then plus also please is are it its we i want wanted would like have having got need to cook cooking make making do doing for at in into by from that this there be will can each all them us me you so but or as nice about roughly around approximately dinner lunch supper tea meal eat eating people oven heat meat degrees deg served serve x just really very quite bit once after before until till up down day evening night afternoon morning weekend party family table off hot warm cold per service banquet buffet method how long what time when should could put no later than latest i've i'm".split(
+  ..."and with then plus also please is are it its we i want wanted would like have having got need to cook cooking make making do doing for at in into by from that this there be will can each all them us me you so but or as nice about roughly around approximately dinner lunch supper tea meal eat eating people oven heat meat degrees deg served serve x just really very quite bit once after before until till up down day evening night afternoon morning weekend party family table off hot warm cold per service banquet buffet method bring hungry how long what time when should could put no later than latest i've i'm".split(
     ' ',
   ),
   '+',

@@ -453,4 +453,19 @@ export const LINES: readonly (readonly [line: string, means: string])[] = [
   ],
   ['chicken 1.6 kg, eat 9:30 am', '1.6kg chicken | @11-24T09:30'],
   ['chicken 1.6 kg, eat 07:30', '1.6kg chicken | @11-25T07:30'],
+  [
+    '3.5kg rib, 110C oven till 50C core, rest 40 min, sear 6 min at 270',
+    'beef-rib-bone-in 3.5kg [110>50] rest40 [*270/6] |',
+  ],
+  ['a 1.2 kilo chicken please, 200 degrees, hungry by 7', 'chicken 1.2kg oven200 | @11-24T19:00'],
+  [
+    'prime rib 4 bones 9.5 lb bring to room temp 3 hours, 500F 5 min/lb then off 2 hours',
+    'beef-rib-bone-in 4.31kg bench180 [260/48] [off/120] |',
+  ],
+  ['prime rib 5lb 500 degrees 25 minutes turn oven off leave 2 hrs', 'beef-rib-bone-in 2.27kg [260/25] [off/120] |'],
+  ['porchetta 3kg 150C 4 hours then 240C', 'pork-loin-stuffed-rolled 3kg [150/240] [240] |'],
+  ['lamb leg 2.3kg, 55 in the middle, 1900 hrs', 'lamb-leg-bone-in 2.3kg =55 | @11-24T19:00'],
+  ['lamb leg 2.3kg at 1930', 'lamb-leg-bone-in 2.3kg | @11-24T19:30'],
+  ['beef 2.2kg topside, 180 for 20 min per 500g, medium', 'beef-round-or-rump 2.2kg [180/88] =medium |'],
+  ['turkey between 5 and 6 kg', 'turkey 5.5kg |'],
 ]

@@ -82,6 +82,8 @@ export const MASS_UNIT =
 export const massOf = (value: string, unit: string): number =>
   (KG[unit[0] as string] as (value: number) => number)(numberOf(value))
 
+/** After minutes: for each so much of its weight ("min/lb" is read as "min lb"). Groups: how many, unit. */
+export const A_WEIGHT = `(?:(?:per|a|each|every|for each|for every) (?:(${DIGITS}) )?)?${MASS_UNIT}`
 const COVERS: readonly (readonly [string, NonNullable<SaidStage['cover']>])[] = [
   ['uncovered|foil off|lid off|bare|open|without (?:foil|lid)', 'bare'],
   ['in (?:a |an )?(?:oven |roasting |cooking )?bag', 'bag'],
@@ -101,8 +103,10 @@ export const LEAD =
   '(?:then|first|starting|starts?|start|begin|begins|beginning|roast|blast|blasted|cook|followed by|after that|next|and|go|high|hot|low|down|turn|turned|turning|reduce|reduced|reducing|lower|lowered|drop|dropped|dropping|dial|dialled|it|the|in|into|an?|oven|at|to|with|temperature|heat)'
 
 export const stage = (stage: SaidStage): Fact => ({ kind: 'stage', stage })
+/** No oven is set over this, in the unit that is said, or in either. */
+const MOST_HEAT = { c: 320, f: 600 } as const
 export const isHeat = (heat: SaidHeat | undefined, least = 75): heat is SaidHeat =>
-  heat !== undefined && heat.value >= least
+  heat !== undefined && heat.value >= least && heat.value <= MOST_HEAT[heat.unit ?? 'f']
 
 /** How tender, as it is said; the first of each is how a plan says it. */
 const TENDER: readonly (readonly [TenderEnd, string])[] = [

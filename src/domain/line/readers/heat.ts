@@ -54,7 +54,7 @@ export const BARE: readonly Reader[] = [
   // A number with a degree, or one that can only be a heat
   reader(`(?:at )?(${DIGITS}) (c|f|degrees c|degrees f|deg c|deg f|celsius|fahrenheit|degrees)`, ([, value, unit]) => {
     const heat = heatOf(value, unit)
-    if (heat === undefined) return undefined
+    if (heat === undefined || !isHeat(heat, 0)) return undefined
     const core = heat.unit === 'f' ? heat.value >= 104 && heat.value <= 205 : heat.value >= 40 && heat.value <= 96
     return core ? { kind: 'serve', heat } : isHeat(heat, 97) ? { kind: 'heat', heat } : undefined
   }),

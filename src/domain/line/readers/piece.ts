@@ -136,7 +136,7 @@ export const PIECE: readonly Reader[] = [
     },
   ),
   reader(
-    `(?:bench|temper(?:ed)?|on the (?:bench|counter|side)|(?:taken |take it |comes? )?out(?: of (?:the )?fridge)?|stood|standing|left out|at room temp(?:erature)?)(?: for)? (${SPAN})(?: (?:before|ahead|first|out of the fridge|on the (?:bench|counter|side)))?|(${SPAN}) (?:on the (?:bench|counter|side)|out of the fridge|at room temp(?:erature)?|tempered)(?: first| before)?`,
+    `(?:bench|temper(?:ed)?|on the (?:bench|counter|side)|(?:taken |take it |comes? )?out(?: of (?:the )?fridge)?|stood|standing|left out|(?:at|(?:(?:bring|brought|come) )?(?:up )?to) room temp(?:erature)?)(?: for)? (${SPAN})(?: (?:before|ahead|first|out of the fridge|on the (?:bench|counter|side)))?|(${SPAN}) (?:on the (?:bench|counter|side)|out of the fridge|at room temp(?:erature)?|tempered)(?: first| before)?`,
     ([, one, two]) => ({ kind: 'start', temper_min: minutesOf(one ?? two ?? '') }),
   ),
   reader(`(?:at |from )?room temp(?:erature)?`, () => ({

@@ -2,6 +2,7 @@ import { TENDING_ACTS, type TendingAct } from '@/core/program/stage'
 import { heldNumber } from '../../schema/scalars'
 import { numberOf } from '../tokens'
 import {
+  A_WEIGHT,
   COVER,
   coverOf,
   DIGITS,
@@ -12,6 +13,7 @@ import {
   LEAD,
   MIN,
   MINUTES,
+  massOf,
   minutesOf,
   N,
   POINT,
@@ -23,6 +25,9 @@ import {
   TENDER_SAID,
   tenderOf,
 } from './grammar'
+
+/** Slower than this nothing is said to roast, minutes a kilogram. */
+const MOST_PER_KG_MIN = 240
 
 /** Heat in stretches: how long at what, and then. */
 
@@ -70,7 +75,7 @@ export const STAGES: readonly Reader[] = [
   ),
   // low 120 to 52 · 120 to 52 · 110 c until 50 c
   reader(
-    `(?:(?:low|gentle|slow|oven|at|roast) )*${TEMP}(?: (fan|convection)(?: oven)?)? (?:to|until|till) (?:a core of )?${TEMP}(?: in (?:the |its )?(?:${POINT}))?(?: core| inside)?`,
+    `(?:(?:low|gentle|slow|oven|at|roast) )*${TEMP}(?: (fan|convection)(?: oven)?| oven)? (?:to|until|till) (?:a core of )?${TEMP}(?: in (?:the |its )?(?:${POINT}))?(?: core| inside)?`,
     ([, value, unit, fan, core, coreUnit]) => {
       const heat = heatOf(value, unit)
       const to = heatOf(core, coreUnit)
@@ -80,7 +85,7 @@ export const STAGES: readonly Reader[] = [
     },
   ),
   reader(
-    `(?:then )?(?:(?:turn |switch )?(?:it |the oven |oven )?off|heat off)(?: for)? (${SPAN})(?: (?:with )?(?:the )?door (?:shut|closed))?`,
+    `(?:then )?(?:(?:turn(?:ed)? |switch(?:ed)? )?(?:it |the oven |oven )?off|heat off)(?: (?:and )?(?:leave|left|wait|stand)(?: it)?(?: in)?)?(?: for)? (${SPAN})(?: (?:with )?(?:the )?door (?:shut|closed))?`,
     ([, span = '']) => stage({ on: 'off', minutes: minutesOf(span) }),
   ),
   reader(
@@ -101,6 +106,26 @@ export const STAGES: readonly Reader[] = [
   reader(
     `(?:sear(?:ed)?|brown(?:ed)?|fry|fried)(?: it)? (?:in (?:a |the )?(?:hot |heavy )*(?:pan|skillet|frying pan)|on the hob)(?: for)? (${SPAN})(?: first)?|(?:pan|hob)(?: for)? (${SPAN})(?: first)?`,
     ([, one, two]) => stage({ on: 'pan', minutes: minutesOf(one ?? two ?? '') }),
+  ),
+  // 260 for 11 min a kilo
+  reader(
+    `((?:${LEAD} )*)${HEAT}(?: for)? (${N}) ${MIN} ${A_WEIGHT}`,
+    ([, lead = '', value, unit, gas, minutes = '', each, weight = '']) => {
+      const heat = heatOf(value, unit, gas)
+      if (!isHeat(heat)) return undefined
+      const per_kg_min = numberOf(minutes) / massOf(each ?? '1', weight)
+      return per_kg_min > 0 && per_kg_min <= MOST_PER_KG_MIN
+        ? stage({ on: /\\bfan\\b/.test(lead) ? 'fan' : 'oven', heat, per_kg_min })
+        : undefined
+    },
+  ),
+  // then sear for 6 min at 270
+  reader(
+    `(?:then |and )?(?:final |last )?(?:sear(?:ed)?|blast|crisp(?:ed)?(?: up)?|finish(?:ed)?)(?: it)?(?: for)? (${SPAN}) (?:at|in an? oven at) ${HEAT}`,
+    ([, span = '', value, unit, gas]) => {
+      const heat = heatOf(value, unit, gas)
+      return isHeat(heat, 120) ? stage({ on: 'oven', heat, minutes: minutesOf(span), finish: true }) : undefined
+    },
   ),
   // then sear in a hot pan for 4 min
   reader(
