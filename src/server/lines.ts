@@ -5,9 +5,9 @@ import { fail, type Outcome, succeed } from '@/domain/problem/problem'
 import { cookAgainLike } from './again'
 import { nowSeconds } from './environment'
 import { lineContextOf } from './kitchen'
-import { taughtMeal, taughtPlan } from './learned'
+import { taughtMeal } from './learned'
 import { equipmentOf } from './meals'
-import { putInAsSaid } from './plans'
+import { planAsSaid } from './plans'
 import { type AddedLine, addStanding } from './standing'
 
 /** Adds what a typed line stands for: what it leaves open takes its usual value. */
@@ -22,7 +22,7 @@ export async function addFromLine(slug: string, line: string): Promise<Outcome<A
     if (!stands) return fail(NO_CUT)
     return succeed(
       stands.kind === 'plan'
-        ? { ...stands, document: await putInAsSaid(read.value, await taughtPlan(scope, stands.document), now_s) }
+        ? { ...stands, document: await planAsSaid(scope, read.value, stands.document, now_s) }
         : { ...stands, document: await taughtMeal(scope, stands.document) },
     )
   })

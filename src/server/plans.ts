@@ -4,7 +4,7 @@ import type { Unreadable } from '@/db/stored'
 import type { LivingCook } from '@/domain/cook/living-plan'
 import { standardsOf, withStandards } from '@/domain/house/standards'
 import { type LineReading, NO_CUT, readLine } from '@/domain/line/reading'
-import { isMeal } from '@/domain/meal/from-line'
+import { isMeal } from '@/domain/line/said-roast'
 import { goingInAt, planFromLine } from '@/domain/plan/from-line'
 import { checkPlan, checkPromiseAhead } from '@/domain/plan/make-plan'
 import type { PlanSummary } from '@/domain/plan/summary'
@@ -121,15 +121,17 @@ export const addPlanFromLine = (slug: string, line: string): Promise<Outcome<Pla
     if (read.value.roasts.length === 0) return fail(NO_CUT)
     if (isMeal(read.value)) return fail({ code: 'line_of_a_meal', path: ['line'] })
     const document = { ...planFromLine(read.value, now_s), altitude_m: altitudeOf(scope) }
-    return addChecked(scope, await putInAsSaid(read.value, await taughtPlan(scope, document), now_s))
+    return addChecked(scope, await planAsSaid(scope, read.value, document, now_s))
   })
 
-/** A plan that goes in when its line says so; as it is where no line did, or where it cannot be planned. */
-export async function putInAsSaid(
+/** The plan of a line with what its kitchen has learned, going in when its line says so, where it says so and can be planned. */
+export async function planAsSaid(
+  scope: KitchenScope,
   { put_in_s }: LineReading,
-  document: PlanDocument,
+  untaught: PlanDocument,
   now_s: number,
 ): Promise<PlanDocument> {
+  const document = await taughtPlan(scope, untaught)
   if (put_in_s === undefined) return document
   const made = await compute('plan', { document, now_s })
   return made.ok ? goingInAt(document, made.value.putIn, put_in_s) : document

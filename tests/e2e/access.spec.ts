@@ -8,7 +8,7 @@ import { test as base, chromium, expect } from '@playwright/test'
 import { cluster } from '../../bin/setup/database.mjs'
 import { root } from '../../bin/setup/dependencies.mjs'
 import { prepareDatabase } from '../../bin/setup/prepare.mjs'
-import { deskReady, openBoard } from './browser'
+import { deskReady, openBoard, planByLine } from './browser'
 
 /** A kitchen with owners: an installation of its own, with its doors, beside the open demo of the other tests. */
 
@@ -214,12 +214,7 @@ let board = ''
 
 test('two people and a tablet cook together, and every entry says whose it is', async () => {
   const page = await pageOf(owner)
-  await page.goto('/k/harbour-house')
-  const entry = page.getByLabel('What are you roasting, and when do they eat?')
-  await expect(entry).toBeEnabled()
-  await entry.fill('pork loin 1.8 kg, 63C, oven 160, dinner tomorrow')
-  await page.getByRole('button', { name: 'Plan it' }).click()
-  await deskReady(page)
+  await planByLine(page, 'pork loin 1.8 kg, 63C, oven 160, dinner tomorrow', 'harbour-house')
   const plan = new URL(page.url()).pathname
 
   // The cook looks at the plan, and begins it.

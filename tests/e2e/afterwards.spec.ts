@@ -1,7 +1,7 @@
 import { execFileSync } from 'node:child_process'
 import { join } from 'node:path'
 import { root } from '../../bin/setup/dependencies.mjs'
-import { deskReady, expect, newKitchen, openBoard, planByLine, saved, test } from './browser'
+import { deskReady, expect, newKitchen, openBoard, planByLine, saved, test, typeLine } from './browser'
 
 /** What comes after the plates: how it ate, the logbook, what was learned, cooked again, and the record. */
 
@@ -165,18 +165,14 @@ test('two seasons of cooks are found, narrowed and laid over each other; a plan 
 })
 
 test('last year’s feast is had from a line', async ({ page, request }) => {
-  await page.goto('/k/cottage')
-  const entry = page.getByLabel('What are you roasting, and when do they eat?')
-  await expect(entry).toBeEnabled()
-  await entry.fill('like last christmas')
+  await typeLine(page, 'like last christmas')
   await expect(page.getByTestId('like-before')).toContainText('christmas')
   await page.getByRole('button', { name: 'Plan it' }).click()
   await deskReady(page)
   const { document } = await (await request.get(`/api${new URL(page.url()).pathname}`)).json()
   expect(document).toMatchObject({ title: 'Christmas rib', promise: '2026-12-25T13:30:00.000Z' })
   expect(document.notes).toContain('longer rest')
-  await page.goto('/k/cottage')
-  await entry.fill('like the great goose of 1911')
+  await typeLine(page, 'like the great goose of 1911')
   await page.getByRole('button', { name: 'Plan it' }).click()
   await expect(page.getByText('There is no cook like “great goose of 1911” here.')).toBeVisible()
 })

@@ -1,4 +1,4 @@
-import { test as base, expect, type Page } from '@playwright/test'
+import { test as base, expect, type Locator, type Page } from '@playwright/test'
 import postgres from 'postgres'
 
 /** The served application by its address on this machine. */
@@ -28,12 +28,18 @@ export { expect }
 
 export const LINE = 'beef rib 2.7 kg bone-in, medium-rare, oven 120, eat 19:00'
 
-/** Types a line in a kitchen and waits for its plan to be ready for changes. */
-export async function planByLine(page: Page, line = LINE, kitchen = 'cottage'): Promise<void> {
+/** Types a line in a kitchen, and leaves it there. */
+export async function typeLine(page: Page, line: string, kitchen = 'cottage'): Promise<Locator> {
   await page.goto(`/k/${kitchen}`)
   const entry = page.getByLabel('What are you roasting, and when do they eat?')
   await expect(entry).toBeEnabled()
   await entry.fill(line)
+  return entry
+}
+
+/** Types a line in a kitchen and waits for its plan to be ready for changes. */
+export async function planByLine(page: Page, line = LINE, kitchen = 'cottage'): Promise<void> {
+  await typeLine(page, line, kitchen)
   await page.getByRole('button', { name: 'Plan it' }).click()
   await deskReady(page)
 }

@@ -1,4 +1,4 @@
-import { deskReady, expect, newKitchen, planByLine, saved, test } from './browser'
+import { deskReady, expect, newKitchen, planByLine, saved, test, typeLine } from './browser'
 
 /** What a cook says beyond heat and time: tenderness, tending, the kitchen's own ways and days, batches and the road. */
 
@@ -116,10 +116,11 @@ test('before and after one roast: what to buy for how many, the price a head, th
 test('a line says batches and the road: a meal in three servings, packed before the drive, a roast held warm, stages its own', async ({
   page,
 }) => {
-  await page.goto('/k/tern-point')
-  const entry = page.getByLabel('What are you roasting, and when do they eat?')
-  await expect(entry).toBeEnabled()
-  await entry.fill('6 chickens 1.8 kg in 3 batches 20 min apart for 20 people, 30 min by van, eat friday 18:00')
+  await typeLine(
+    page,
+    '6 chickens 1.8 kg in 3 batches 20 min apart for 20 people, 30 min by van, eat friday 18:00',
+    'tern-point',
+  )
   await page.getByRole('button', { name: 'Plan it' }).click()
   await page.locator('[data-proved]').waitFor({ timeout: 90_000 })
   await page.getByRole('button', { name: 'Days before' }).click()

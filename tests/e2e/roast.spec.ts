@@ -1,5 +1,5 @@
 import AxeBuilder from '@axe-core/playwright'
-import { deskReady, expect, LINE, planByLine, saved, test } from './browser'
+import { deskReady, expect, LINE, planByLine, saved, test, typeLine } from './browser'
 
 test('one typed line becomes a plan that survives a reload and prints as a run sheet', async ({ page }) => {
   await planByLine(page)
@@ -45,11 +45,8 @@ test('changes answer at once, are saved, and a heavier, thicker piece goes in ea
 test('a line that says when it goes in is a plan that goes in then: ribbon, sheet and words say the same minute', async ({
   page,
 }) => {
-  await page.goto('/k/cottage')
-  const entry = page.getByLabel('What are you roasting, and when do they eat?')
-  await expect(entry).toBeEnabled()
   const line = 'pork loin 1.8 kg, 160, goes in tomorrow 2:30'
-  await entry.fill(line)
+  await typeLine(page, line)
   const understood = page.getByTestId('line-understood')
   await expect(understood).toContainText('into the heat')
   await expect(understood).toContainText('14:30')
@@ -67,10 +64,7 @@ test('a line that says when it goes in is a plan that goes in then: ribbon, shee
 test('what a line means stands below it word by word, what it leaves open is a tap away, and the rest is planned', async ({
   page,
 }) => {
-  await page.goto('/k/cottage')
-  const entry = page.getByLabel('What are you roasting, and when do they eat?')
-  await expect(entry).toBeEnabled()
-  await entry.fill('roast beff for 8 flurbed with roast potatoes, sunday lunch')
+  await typeLine(page, 'roast beff for 8 flurbed with roast potatoes, sunday lunch')
   const understood = page.getByTestId('line-understood')
   await expect(understood).toContainText('beside it: roast potatoes')
   await expect(understood).toContainText('8 at the table')
@@ -86,9 +80,7 @@ test('what a line means stands below it word by word, what it leaves open is a t
   await expect(page).toHaveURL(/\/k\/cottage\/meals\//)
   await expect(page.getByText('Roast potatoes').first()).toBeVisible()
   // Nothing to cook: nothing is planned, and what was typed stays.
-  await page.goto('/k/cottage')
-  await expect(entry).toBeEnabled()
-  await entry.fill('eat 19:00')
+  const entry = await typeLine(page, 'eat 19:00')
   await page.getByRole('button', { name: 'Plan it' }).click()
   await expect(ask('no_cut')).toBeVisible()
   await expect(entry).toHaveValue('eat 19:00')

@@ -1,5 +1,5 @@
-import type { Estimate } from './estimate'
 import { cookMember, type EstimateSetup } from './member'
+import type { Inferred } from './posterior'
 import { MIDDLE, type Unknown } from './unknowns'
 
 /** What may have made a cook end sooner or later than it was planned. */
@@ -36,11 +36,7 @@ const LEAST_S = 60
  * @param inferred what its readings taught
  * @param planned_c the reading it was to be pulled at, for each body
  */
-export function causesOf(
-  setup: EstimateSetup,
-  inferred: Estimate['inferred'],
-  planned_c: readonly number[],
-): readonly Cause[] {
+export function causesOf(setup: EstimateSetup, inferred: Inferred, planned_c: readonly number[]): readonly Cause[] {
   const told: EstimateSetup = { ...setup, readings: [], changes: [], air: undefined, now_s: 0, pull_c: planned_c }
   const pullOf = (more: Partial<EstimateSetup>, learned: readonly Unknown[] = []): number => {
     const { run } = cookMember(

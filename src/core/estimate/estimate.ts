@@ -2,11 +2,10 @@ import { type Anchor, anchorFor, endOf, endsByClock, FINER_READINGS } from './an
 import { type Spread, spreadOf } from './ensemble'
 import { COURSE_STEP_S, cookMember, type EstimateSetup, type MemberPast, pastOf } from './member'
 import { blendedPull, fitsOf, pacedPull, pacesOf } from './pace'
-import { askedOf, assimilate, type Posterior, readAs } from './posterior'
+import { askedOf, assimilate, type Inferred, inferredOf, type Posterior, readAs } from './posterior'
 import { normalQuantile, quantile } from './random'
 import type { Reading } from './reading'
 import { restUntil } from './resting'
-import { depthOf, NAMES, UNKNOWNS, type Unknown } from './unknowns'
 
 export { type EstimateSetup, nowMarked } from './member'
 
@@ -23,13 +22,7 @@ export interface Estimate {
   readonly arriving: number
   /** Share of those that are safe at every point, by peak or by all they had; undefined where nothing was asked. */
   readonly safe: number | undefined
-  /** What the readings have taught: posterior mean and spread of each unknown, in its own unit. */
-  readonly inferred: readonly {
-    readonly name: Unknown
-    readonly mean: number
-    readonly spread: number
-    readonly prior: number
-  }[]
+  readonly inferred: Inferred
   /** Root mean square of reading less prediction, K. */
   readonly misfit_k: number
   /** Readings no member could explain, by their index: set aside. */
@@ -84,7 +77,6 @@ export function foresee(
   most = posterior.members,
   known: Known = {},
 ): Estimate {
-  const { theta } = posterior
   const count = Math.min(most, posterior.members)
   const { usable, wanted, tracks } = readAs(setup, posterior)
   const paces = pacesOf(usable, setup.pull_c.length, setup.now_s)
@@ -167,17 +159,7 @@ export function foresee(
     points: points.map(({ pull, peak }) => ({ pull_c: spreadOf(pull).p50, peak_c: spreadOf(peak).p50 })),
     arriving,
     safe: setup.least === undefined || peaks.length === 0 ? undefined : safe / peaks.length,
-    inferred: NAMES.map((name, p) => {
-      const column = theta[p] as Float64Array
-      const mean = column.reduce((sum, value) => sum + value, 0) / column.length
-      const variance = column.reduce((sum, value) => sum + (value - mean) ** 2, 0) / column.length
-      return {
-        name,
-        mean: name === 'depth' || name === 'depth2' ? depthOf(mean) : mean,
-        spread: Math.sqrt(variance),
-        prior: UNKNOWNS[name],
-      }
-    }),
+    inferred: inferredOf(posterior),
     misfit_k: wanted.length > 0 ? Math.sqrt(misfit / (wanted.length * count)) : 0,
     aside: posterior.aside,
     course: courseOf(courses, some ? Math.max(...pulls) : 0),

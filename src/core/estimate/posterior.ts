@@ -2,7 +2,7 @@ import { cookMember, type EstimateSetup, tracksOf } from './member'
 import { seededRandom, uncorrelatedNormals } from './random'
 import type { Reading } from './reading'
 import { smooth } from './smoother'
-import { type Drawn, doubtOf, MIDDLE, NAMES } from './unknowns'
+import { type Drawn, depthOf, doubtOf, MIDDLE, NAMES, UNKNOWNS, type Unknown } from './unknowns'
 
 /** Members after the readings: what a cook in progress is believed to be. Plain numbers. */
 export interface Posterior {
@@ -10,6 +10,27 @@ export interface Posterior {
   readonly members: number
   readonly aside: readonly number[]
 }
+
+/** What the readings have taught: posterior mean and spread of each unknown, in its own unit. */
+export type Inferred = readonly {
+  readonly name: Unknown
+  readonly mean: number
+  readonly spread: number
+  readonly prior: number
+}[]
+
+export const inferredOf = ({ theta }: Posterior): Inferred =>
+  NAMES.map((name, p) => {
+    const column = theta[p] as Float64Array
+    const mean = column.reduce((sum, value) => sum + value, 0) / column.length
+    const variance = column.reduce((sum, value) => sum + (value - mean) ** 2, 0) / column.length
+    return {
+      name,
+      mean: name === 'depth' || name === 'depth2' ? depthOf(mean) : mean,
+      spread: Math.sqrt(variance),
+      prior: UNKNOWNS[name],
+    }
+  })
 
 /** Most readings used of each probe: spread evenly, the last always among them. More teach nothing new, for errors are correlated. */
 const MOST_READINGS = 24
@@ -23,6 +44,7 @@ const ASIDE = { deviations: 6, least_k: 15 } as const
 const ROUNDS = 2
 /** What members differ by goes so much of the way: wide doubts are narrowed by more than a half. */
 const NARROWED = 0.7
+
 interface Wanted extends Reading {
   readonly index: number
 }
@@ -46,11 +68,9 @@ function thinned(readings: readonly Reading[], now_s: number): Wanted[] {
     .sort((a, b) => a.time_s - b.time_s || a.index - b.index)
 }
 
-/** The share of the way to its pull that the least climbed body reads. */
-function climbedBy({ readings, now_s, pull_c, start_c, startCore_c = start_c }: EstimateSetup): number {
-  const last = new Map<number, number>()
-  for (const { time_s, value_c, body = 0 } of readings)
-    if (time_s > 0 && time_s <= now_s && Number.isFinite(value_c)) last.set(body, value_c)
+/** The share of the way to its pull that the least climbed body reads. @param readings by time, until now */
+function climbedBy(readings: readonly Reading[], { pull_c, start_c, startCore_c = start_c }: EstimateSetup): number {
+  const last = new Map(readings.map(({ body = 0, value_c }) => [body, value_c]))
   const shares = [...last].map(
     ([body, value_c]) =>
       (value_c - startCore_c) / Math.max(1, (pull_c[body] ?? Number.POSITIVE_INFINITY) - startCore_c),
@@ -67,20 +87,20 @@ export const drawnOf =
 /**
  * Sharpens the belief about a cook by its readings: an ensemble smoother with multiple data
  * assimilation. Members stay whole cooks of the one stepper, so what comes out is physically one
- * piece; what the model cannot say is in `late`, in the error of a reading, and in a share of the time
- * to go that no reading takes away.
+ * piece; what the model cannot say is in doubts that grow once a core climbs, in the error of a reading, and in a share
+ * of the time to go that no reading takes away.
  */
 export function assimilate(setup: EstimateSetup): Posterior {
   if (setup.certain) return { theta: NAMES.map(() => new Float64Array(1)), members: 1, aside: [] }
   const { members, seed } = setup
-  const climbed = setup.named ? 0 : climbedBy(setup)
+  let wanted = thinned(setup.readings, setup.now_s)
+  const climbed = setup.named ? 0 : climbedBy(wanted, setup)
   const drawn = uncorrelatedNormals(NAMES.length, members, seededRandom(seed))
   const theta = NAMES.map((name, p) => {
     const spread = doubtOf(name, climbed) * (name === 'thickness' && setup.measured ? 0.5 : 1)
     const middle = MIDDLE[name] ?? 0
     return (drawn[p] as Float64Array).map((value) => middle + value * spread)
   })
-  let wanted = thinned(setup.readings, setup.now_s)
   const aside: number[] = []
   for (let round = 0; round < ROUNDS && wanted.length > 0; round++) {
     const tracks = tracksOf(wanted)

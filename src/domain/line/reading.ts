@@ -11,7 +11,7 @@ import type { StagePart } from '../roast/roast-document'
 import { type CutTraits, NAME_WORDS, withTraits } from './cut-names'
 import type { Fact, Meaning, SaidHeat } from './fact'
 import { isPulled } from './readers/doneness'
-import type { Ask, HeatedStage, LineReading, SaidRoast } from './said-roast'
+import { type Ask, type HeatedStage, isMeal, type LineReading, type SaidRoast } from './said-roast'
 import { type Role, scaleOf } from './scale'
 import { type LineContext, readSentence } from './sentence'
 import { LONGEST_LINE } from './tokens'
@@ -141,12 +141,9 @@ export function readLine(line: string, context: LineContext): Outcome<LineReadin
   const away = table.map(({ fact }) => fact).find((fact) => fact.kind === 'away')
 
   const groups = byRoast(meanings)
-  const roasts = groups.flatMap((group): SaidRoast[] => {
-    const roast = roastOf(group, { toCelsius, guests, roasts: groups.length, standards, asks, replaced, added })
-    const kgs = group.map(({ fact }) => fact).find((fact) => fact.kind === 'mass' && fact.kgs !== undefined)
-    if (!roast || kgs?.kind !== 'mass' || !kgs.kgs) return roast ? [roast] : []
-    return kgs.kgs.map((mass_kg) => ({ ...roast, mass_kg, count: 1 }))
-  })
+  const roasts = groups.flatMap((group) =>
+    roastsOf(group, { toCelsius, guests, roasts: groups.length, standards, asks, replaced, added }),
+  )
   // One heat said last is the heat of all that have none of their own.
   const shared = roasts.at(-1)
   const all =
@@ -162,9 +159,16 @@ export function readLine(line: string, context: LineContext): Outcome<LineReadin
       code: 'no_cut',
       options: USUAL.map((id) => ({ says: nameInLine(id), line: `${nameInLine(id)} ${line.trim()}`.trim() })),
     })
-  const sides = table.some(({ fact }) => fact.kind === 'side')
+  const sides = [
+    ...new Map(
+      table.flatMap(({ fact }) =>
+        fact.kind === 'side' ? [[fact.id, { id: fact.id, title: fact.title }] as const] : [],
+      ),
+    ).values(),
+  ]
+  const away_min = away?.minutes
   // Of one roast it follows from when it goes in; of several not.
-  const follows = put_in_s !== undefined && roasts.length === 1 && roasts[0]?.count === 1 && !sides && !away
+  const follows = put_in_s !== undefined && !isMeal({ roasts, sides, ...(away_min === undefined ? {} : { away_min }) })
   if (promise_s === undefined && roasts.length > 0 && !follows)
     asks.push({
       code: 'what_time',
@@ -177,16 +181,10 @@ export function readLine(line: string, context: LineContext): Outcome<LineReadin
   return succeed({
     meanings,
     roasts: all,
-    sides: [
-      ...new Map(
-        table.flatMap(({ fact }) =>
-          fact.kind === 'side' ? [[fact.id, { id: fact.id, title: fact.title }] as const] : [],
-        ),
-      ).values(),
-    ],
+    sides,
     ...(guests === undefined ? {} : { guests }),
     ...(batched ? { batches: { count: batched.count, apart_min: batched.apart_min } } : {}),
-    ...(away ? { away_min: away.minutes } : {}),
+    ...(away_min === undefined ? {} : { away_min }),
     ways: waysOf(context.house ?? []),
     standards,
     wishes,
@@ -217,13 +215,13 @@ function asBought(known: Cut, standards: HouseStandards, heads: number): number 
   return cut.buyStep_kg === undefined ? round(wanted_kg) : wanted_kg
 }
 
-/** One roast from the meanings beside its cut. */
-function roastOf(
+/** One roast from the meanings beside its cut, or one for each weight that was said. */
+function roastsOf(
   group: readonly Meaning[],
   { toCelsius, guests, roasts, standards, asks, replaced, added }: Scene,
-): SaidRoast | undefined {
+): SaidRoast[] {
   const named = group.find(({ fact }) => namesMeat(fact))
-  if (!named) return undefined
+  if (!named) return []
   const ids =
     named.fact.kind === 'cut'
       ? named.fact.ids
@@ -231,6 +229,7 @@ function roastOf(
         ? [named.fact.item.cut]
         : []
   let count = named.fact.kind === 'cut' ? named.fact.count : 1
+  let kgs: readonly number[] | undefined
   let bones = named.fact.kind === 'cut' ? named.fact.bones : undefined
   const traits: CutTraits = {}
   const roast: { -readonly [Key in keyof SaidRoast]?: SaidRoast[Key] } = {}
@@ -270,6 +269,7 @@ function roastOf(
         if (fact.each && guests === undefined) break
         roast.mass_kg = fact.each ? round((fact.kg * (guests ?? 1)) / Math.max(1, roasts * count)) : fact.kg
         if (fact.count !== undefined) count = fact.count
+        kgs = fact.kgs
         break
       case 'thickness':
         roast.thickness_mm = fact.mm
@@ -372,7 +372,7 @@ function roastOf(
   const stuffed = roast.stuffed === true
   const cut = withTraits(first, { ...traits, stuffed })
   const known = findCut(cut)
-  if (!known) return undefined
+  if (!known) return []
   if (ids.length > 1 && cut === first)
     asks.push({
       code: 'which_cut',
@@ -443,9 +443,17 @@ function roastOf(
       options: sizes.map(kgWords).map((words) => ({ says: words, line: added(words) })),
     })
   }
-  const { mass_kg } = roast
-  const timed = stages.map(({ per_kg_min, ...stage }) =>
-    per_kg_min === undefined ? stage : { ...stage, minutes: Math.round(per_kg_min * mass_kg) },
-  )
-  return { ...roast, cut, count, mass_kg, stages: timed, tending, notes, written }
+  const weighing = (mass_kg: number, count: number): SaidRoast => ({
+    ...roast,
+    cut,
+    count,
+    mass_kg,
+    stages: stages.map(({ per_kg_min, ...stage }) =>
+      per_kg_min === undefined ? stage : { ...stage, minutes: Math.round(per_kg_min * mass_kg) },
+    ),
+    tending,
+    notes,
+    written,
+  })
+  return kgs?.map((kg) => weighing(kg, 1)) ?? [weighing(roast.mass_kg, count)]
 }

@@ -210,6 +210,13 @@ function dayOnly(
 
 /** Before an hour that is half past. */
 const HALF_OF = /^(?:at|by|around|about|eat|eating|ready|table|for)$/
+/** An hour of twelve as roasts are eaten by, and so many minutes before or after it. */
+function clockOf(hour12: number, minutes = 0): string {
+  const at_min = (hour12 < 11 ? hour12 + 12 : hour12) * 60 + minutes
+  return `${Math.floor(at_min / 60)}:${String(at_min % 60).padStart(2, '0')}`
+}
+const isHour12 = (value: number) => Number.isInteger(value) && value >= 1 && value <= 12
+
 /** Hours said in words: half past seven, quarter to eight, seven o'clock. Roasts are eaten after noon. */
 export function clocks(tokens: readonly Token[]): Token[] {
   const made: Token[] = []
@@ -225,16 +232,15 @@ export function clocks(tokens: readonly Token[]): Token[] {
             ? -15
             : undefined
     const said = minutes === undefined ? undefined : hour && numberOf(hour.text)
-    if (minutes !== undefined && hour && said !== undefined && Number.isInteger(said) && said >= 1 && said <= 12) {
-      const at_min = (said < 11 ? said + 12 : said) * 60 + minutes
-      made.push({ ...token, to: hour.to, text: `${Math.floor(at_min / 60)}:${String(at_min % 60).padStart(2, '0')}` })
+    if (minutes !== undefined && hour && said !== undefined && isHour12(said)) {
+      made.push({ ...token, to: hour.to, text: clockOf(said, minutes) })
       i += 2
       continue
     }
     if (side === "o'clock" || side === 'oclock') {
       const value = numberOf(part)
-      if (Number.isInteger(value) && value >= 1 && value <= 12) {
-        made.push({ ...token, to: (tokens[i + 1] as Token).to, text: `${value < 11 ? value + 12 : value}:00` })
+      if (isHour12(value)) {
+        made.push({ ...token, to: (tokens[i + 1] as Token).to, text: clockOf(value) })
         i++
         continue
       }
@@ -242,14 +248,8 @@ export function clocks(tokens: readonly Token[]): Token[] {
     // "half seven" is half past seven.
     const halfHour =
       part === 'half' && i > 0 && HALF_OF.test(tokens[i - 1]?.text ?? '') ? numberOf(side ?? '') : Number.NaN
-    if (
-      Number.isInteger(halfHour) &&
-      halfHour >= 1 &&
-      halfHour <= 12 &&
-      !/^an?$/.test(side ?? '') &&
-      !MEASURED.test(hour?.text ?? '')
-    ) {
-      made.push({ ...token, to: (tokens[i + 1] as Token).to, text: `${halfHour < 11 ? halfHour + 12 : halfHour}:30` })
+    if (isHour12(halfHour) && !/^an?$/.test(side ?? '') && !MEASURED.test(hour?.text ?? '')) {
+      made.push({ ...token, to: (tokens[i + 1] as Token).to, text: clockOf(halfHour, 30) })
       i++
       continue
     }
@@ -276,7 +276,7 @@ export function clocks(tokens: readonly Token[]): Token[] {
       /^(?:[1-9]|1[0-2])$/.test(part) &&
       (!next || next.parted || DAYS_SAID.test(next.text))
     ) {
-      made.push({ ...token, text: `${Number(part) < 11 ? Number(part) + 12 : part}:00` })
+      made.push({ ...token, text: clockOf(Number(part)) })
       continue
     }
     // 7ish
@@ -284,7 +284,7 @@ export function clocks(tokens: readonly Token[]): Token[] {
       made.push({
         ...token,
         to: (tokens[i + 1] as Token).to,
-        text: `${Number(part) < 11 ? Number(part) + 12 : part}:00`,
+        text: clockOf(Number(part)),
       })
       i++
       continue
@@ -292,8 +292,8 @@ export function clocks(tokens: readonly Token[]): Token[] {
     const led = i > 0 && /^(?:at|by)$/.test(tokens[i - 1]?.text ?? '')
     const hour12 =
       led && /^[a-z]+$/.test(part) && !['a', 'an', 'half', 'quarter'].includes(part) ? numberOf(part) : Number.NaN
-    if (Number.isInteger(hour12) && hour12 >= 1 && hour12 <= 12 && !MEASURED.test(side ?? '')) {
-      made.push({ ...token, text: `${hour12 < 11 ? hour12 + 12 : hour12}:00` })
+    if (isHour12(hour12) && !MEASURED.test(side ?? '')) {
+      made.push({ ...token, text: clockOf(hour12) })
       continue
     }
     made.push(token)

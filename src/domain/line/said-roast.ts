@@ -97,3 +97,7 @@ export interface LineReading {
   readonly put_in_s?: number
   readonly asks: readonly Ask[]
 }
+
+/** Whether a line is about more than one plan can hold: several roasts, or what goes beside one. */
+export const isMeal = ({ roasts, sides, away_min }: Pick<LineReading, 'roasts' | 'sides' | 'away_min'>): boolean =>
+  sides.length > 0 || away_min !== undefined || roasts.length > 1 || roasts.some(({ count }) => count > 1)

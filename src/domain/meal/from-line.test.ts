@@ -91,6 +91,7 @@ describe('what a line stands for', () => {
     expect(weights('two legs of lamb, 2.2 and 2.5 kg')).toEqual([2.2, 2.5])
     expect(weights('turkeys 5 kg, 6 kg and 7 kg')).toEqual([5, 6, 7])
     expect(weights('rib 3 kg and 2 kg lamb leg')).toEqual([3, 2])
+    expect(planOf('turkey 5 kg, no, 6 and 7 kg').roast.mass_kg).toBe(5)
     expect(planOf('turkey between 5 and 6 kg').roast.mass_kg).toBe(5.5)
     expect(weights('two 1.6 kg chickens')).toEqual([1.6, 1.6])
     expect(planOf('rib roast, 450 g a head, for 8').roast.mass_kg).toBe(3.6)

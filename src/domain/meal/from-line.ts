@@ -1,5 +1,6 @@
 import { findCut } from '@/core/reference/cuts'
 import type { LineReading } from '../line/reading'
+import { isMeal } from '../line/said-roast'
 import { findSide } from '../line/sides'
 import { partsOfSaid, piecesOfSaid, planFromLine, promiseOf, steadySet } from '../plan/from-line'
 import type { PlanDocument, ProgramPart } from '../roast/roast-document'
@@ -9,10 +10,6 @@ import { type MealDocument, mealDocument } from './meal-document'
 /** A table where nobody says how many. */
 const USUAL_GUESTS = 6
 const MOST_ROASTS = 40
-
-/** Whether a line is about more than one plan can hold: several roasts, or what goes beside one. */
-export const isMeal = ({ roasts, sides, away_min }: LineReading): boolean =>
-  sides.length > 0 || away_min !== undefined || roasts.length > 1 || roasts.some(({ count }) => count > 1)
 
 /** Steady, and nothing said of its heat. */
 const plainly = (program: ProgramPart): boolean =>

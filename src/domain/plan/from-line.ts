@@ -31,10 +31,6 @@ const PAN_C = 230
 const FINISH = { set_c: 250, minutes: 8 }
 const PAN_FINISH = { set_c: PAN_C, minutes: 4 }
 
-/** A stretch without what was not said of it. */
-const asSaid = (stage: HeatedStage): HeatedStage =>
-  Object.fromEntries(Object.entries(stage).filter(([, value]) => value !== undefined)) as unknown as HeatedStage
-
 /** The usual heat of a cut at one setting, °C. */
 export const steadySet = (cut: Cut): number => (findSchool('steady') as School).usual(cut).set_c
 
@@ -179,9 +175,10 @@ function staged(roast: SaidRoast, cut: Cut): ProgramPart {
     stages: withRoles([
       ...stages,
       ...(wantsRest ? [restPart(rest_min)] : []),
-      ...finishes.map((stage) =>
-        stageOf({ ...(stage.on === 'pan' ? PAN_FINISH : FINISH), ...asSaid(stage) }, fallback_c),
-      ),
+      ...finishes.map((stage) => {
+        const { set_c, minutes } = stage.on === 'pan' ? PAN_FINISH : FINISH
+        return stageOf({ ...stage, set_c: stage.set_c ?? set_c, minutes: stage.minutes ?? minutes }, fallback_c)
+      }),
     ]).slice(0, 12),
   }
 }

@@ -1,9 +1,8 @@
 import { z } from 'zod'
 import { CAUSES, causesOf } from '@/core/estimate/causes'
-import { foresee } from '@/core/estimate/estimate'
 import { paceLesson } from '@/core/estimate/lesson'
 import { ovenWays, SETTLES_S } from '@/core/estimate/oven-air'
-import { assimilate } from '@/core/estimate/posterior'
+import { assimilate, inferredOf } from '@/core/estimate/posterior'
 import { usualThickness } from '@/core/heat/piece'
 import { answerRoast } from '@/core/roast/answer'
 import { cutAsCooked } from '../../roast/resolve'
@@ -13,7 +12,7 @@ import { type BoardItem, boardOf, settingOf } from '../board'
 import type { CookDocument, CookEntry, CookItem, ProbeReading } from '../cook-document'
 import { foldLog, promisedAt, standing } from '../entry/fold'
 import { secondsOf } from '../entry/time'
-import { beliefOf, questionOfItem } from '../forecast/belief'
+import { questionOfItem, setupOf } from '../forecast/belief'
 import { howItWent } from '../how-it-went'
 
 /** A cook once it is over, as it is kept and read again: as it was planned, as it went, why, and how it ate. */
@@ -143,9 +142,9 @@ function lessonOf(
     const then = entries.filter((entry) => secondsOf(entry.at) < at_s)
     return boardOf(document, then, readings, at_s - 1).find((each) => each.item.id === item.id)
   })
-  const belief = last && beliefOf(last.board, last.at_s - 1, SEED, MEMBERS)
-  if (!last || !belief || belief.setup.readings.length < 3) return nothing
-  const { setup } = belief
+  const known = last?.board.state === 'in' ? setupOf(last.board, last.at_s - 1, SEED, MEMBERS) : undefined
+  if (!last || !known || known.setup.readings.length < 3) return nothing
+  const { setup } = known
   const planned_c = setup.pull_c.map(() => item.pull_c ?? item.serve_c)
   const read_c = last.value_c ?? last.board.latest?.value_c
   const pace =
@@ -159,7 +158,7 @@ function lessonOf(
   const air_k = setup.air ? airOffset(last.board) : undefined
   const usual_m = usualThickness(setup.piece.cut, item.roast.mass_kg, setup.parameters)
   return {
-    causes: causesOf(setup, foresee(setup, assimilate({ ...setup, named: true })).inferred, planned_c).map(
+    causes: causesOf(setup, inferredOf(assimilate({ ...setup, named: true })), planned_c).map(
       ({ what, later_s, share, value, spread }) => ({
         what,
         later_s: Math.round(later_s),

@@ -51,17 +51,21 @@ export const heatOf = (value: string | undefined, unit: string | undefined, gas?
   return value === undefined ? undefined : { value: Number(value), unit: unitOf(unit) }
 }
 
+/** Spans that are said without a number before their hours, minutes. */
+const WORDED_MIN: ReadonlyMap<string, number> = new Map([
+  ['quarter of an hour', 15],
+  ['half an hour', 30],
+  ['three quarters of an hour', 45],
+  ['an hour and three quarters', 105],
+])
+
 /**
  * A span of time, minutes.
  * @example minutesOf('1 h 30 min') // 90
  */
 export function minutesOf(text: string): number {
-  if (text === 'half an hour') return 30
-  if (text === 'quarter of an hour') return 15
-  if (text === 'three quarters of an hour') return 45
-  if (text === 'an hour and a quarter') return 75
-  if (text === 'an hour and a half') return 90
-  if (text === 'an hour and three quarters') return 105
+  const worded = WORDED_MIN.get(text)
+  if (worded !== undefined) return worded
   const hours = text.match(new RegExp(`^(${N}) ${HOUR}(?:(?: and)? (${N}) ${MIN})?$`))
   if (hours) return numberOf(hours[1] as string) * 60 + (hours[2] ? numberOf(hours[2]) : 0)
   const part = text.match(new RegExp(`^(${N}) ${HOUR} and a (half|quarter)$`))
@@ -84,6 +88,7 @@ export const massOf = (value: string, unit: string): number =>
 
 /** After minutes: for each so much of its weight ("min/lb" is read as "min lb"). Groups: how many, unit. */
 export const A_WEIGHT = `(?:(?:per|a|each|every|for each|for every) (?:(${DIGITS}) )?)?${MASS_UNIT}`
+
 const COVERS: readonly (readonly [string, NonNullable<SaidStage['cover']>])[] = [
   ['uncovered|foil off|lid off|bare|open|without (?:foil|lid)', 'bare'],
   ['in (?:a |an )?(?:oven |roasting |cooking )?bag', 'bag'],

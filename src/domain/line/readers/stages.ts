@@ -29,6 +29,9 @@ import {
 /** Slower than this nothing is said to roast, minutes a kilogram. */
 const MOST_PER_KG_MIN = 240
 
+/** Which oven the words before a heat say. */
+const ovenOf = (lead: string) => (/\bfan\b/.test(lead) ? 'fan' : 'oven')
+
 /** Heat in stretches: how long at what, and then. */
 
 export const STAGES: readonly Reader[] = [
@@ -40,7 +43,7 @@ export const STAGES: readonly Reader[] = [
       const heat = heatOf(value, unit, gas)
       if (!isHeat(heat)) return undefined
       return stage({
-        on: /\bfan\b/.test(lead) ? 'fan' : 'oven',
+        on: ovenOf(lead),
         heat,
         minutes: minutesOf(span),
         cover: coverOf(cover ?? cover2),
@@ -114,9 +117,7 @@ export const STAGES: readonly Reader[] = [
       const heat = heatOf(value, unit, gas)
       if (!isHeat(heat)) return undefined
       const per_kg_min = numberOf(minutes) / massOf(each ?? '1', weight)
-      return per_kg_min > 0 && per_kg_min <= MOST_PER_KG_MIN
-        ? stage({ on: /\\bfan\\b/.test(lead) ? 'fan' : 'oven', heat, per_kg_min })
-        : undefined
+      return per_kg_min > 0 && per_kg_min <= MOST_PER_KG_MIN ? stage({ on: ovenOf(lead), heat, per_kg_min }) : undefined
     },
   ),
   // then sear for 6 min at 270
