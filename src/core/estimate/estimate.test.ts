@@ -86,6 +86,21 @@ describe('an arrival that learns', () => {
     expect(Math.abs(ask(0, { readings: [] }).pull_s.p50 / truth.pull_s - 1)).toBeLessThan(0.25)
   })
 
+  it('what reads well over its pull is to come out now, however slowly it climbs by then', () => {
+    for (const pull_c of [36, 40, 44, 48]) {
+      const { pull_s } = ask(0.98, { pull_c: [pull_c] })
+      expect(pull_s.p50 - 0.98 * truth.pull_s, `${pull_c}`).toBeLessThan(30)
+    }
+    // It creeps: left in for hours, it reads nearly what it read an hour ago.
+    const now_s = 5 * 3600
+    const readings = Array.from({ length: 150 }, (_, i) => {
+      const time_s = (i + 1) * 120
+      return { time_s, value_c: 96 - 91 * Math.exp(-time_s / 4000) }
+    })
+    const left = ask(0, { readings, now_s, pull_c: [72] })
+    expect(left.pull_s.p50 - now_s).toBeLessThan(30)
+  })
+
   it('a straight line that does not rise never arrives', () => {
     expect(straightLine([], 50)).toBe(Number.POSITIVE_INFINITY)
     expect(

@@ -111,7 +111,7 @@ export function foresee(
     const decides = decidingOf(run.pullCore_c, setup.pull_c)
     const pace = paces[decides]
     const probe = member.probes[decides]
-    const seen = pace && probe && byReading ? pacedPull(run.pull_s, probe, pace, setup.now_s) : undefined
+    const seen = pace && probe && byReading ? pacedPull(run, probe, pace, setup.now_s) : undefined
     const paced = seen?.pull_s ?? run.pull_s
     const fitted = fits[decides]
     const blended = fitted === undefined || !byReading ? paced : blendedPull(paced, fitted, run.pull_s, setup.now_s)

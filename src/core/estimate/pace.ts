@@ -1,3 +1,4 @@
+import type { CookRun } from '../simulate/cook'
 import type { EstimateSetup, ProbeCourse } from './member'
 import { exponentialFit, LEVEL_LEAST, LEVEL_SPAN_S, type Level, levelOf, type Reading, recentOf } from './reading'
 
@@ -63,10 +64,16 @@ export interface Paced {
  * slope of reading and member are taken by the same line at the same times, so a member that is right
  * is left as it is.
  *
- * @param pull_s the member's own pull, s
+ * @param pull_s the member's own pull, s: not before now
+ * @param ready_s when it was at its reading, s: before its pull where it is known to have been left in
  * @param probe of the body that decides it
  */
-export function pacedPull(pull_s: number, probe: ProbeCourse, { level, times }: Pace, now_s: number): Paced {
+export function pacedPull(
+  { pull_s, ready_s = pull_s }: Pick<CookRun, 'pull_s' | 'ready_s'>,
+  probe: ProbeCourse,
+  { level, times }: Pace,
+  now_s: number,
+): Paced {
   const asIs = { pull_s, pace: 1 }
   const own = times.map((time_s) => probeAt(probe, time_s))
   if (own.some((value) => value === undefined)) return asIs
@@ -94,7 +101,7 @@ export function pacedPull(pull_s: number, probe: ProbeCourse, { level, times }: 
   const late = Math.min(1, Math.max(0, (done - TRUSTED.from) / TRUSTED.over))
   const trust = late / (1 + (level.doubt / PACE.doubt) ** 2)
   const pace = Math.min(PACE.most, Math.max(PACE.least, level.slope_per_s / there.slope_per_s)) ** trust
-  const left = Math.max(0, pull_s - at) / pace
+  const left = Math.max(0, ready_s - at) / pace
   return { pull_s: now_s + late * left + (1 - late) * Math.max(0, pull_s - now_s), pace }
 }
 

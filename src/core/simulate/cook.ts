@@ -25,6 +25,8 @@ export interface CookRun {
   readonly pulled: boolean
   /** End of the last stage that ends at the pull reading (else of the last heated stage), s. */
   readonly pull_s: number
+  /** Since when its pull has been met without a break, s: before `pull_s` where it is known to have been left in. */
+  readonly ready_s: number | undefined
   /** Each body's core at the pull, °C. */
   readonly pullCore_c: readonly number[]
   /** Each body's highest core from the pull to the knife, °C, and when, s. */
@@ -50,6 +52,8 @@ export interface CookPast {
   readonly stepper: RoastStepper
   /** The stage of its program that it is in. */
   readonly index: number
+  /** Since when that stage's end has been met, s; undefined: it is not. */
+  readonly ready_s?: number | undefined
 }
 
 /** How a cook went, for placing what is tended in it. */
@@ -91,6 +95,7 @@ export function cook(setup: CookSetup, watcher?: Watcher, past?: CookPast): Cook
   const peak_s = kernels.map(() => 0)
   let pullCore_c: number[] = kernels.map((kernel) => kernel.core_c)
   let pull_s = 0
+  let ready_s: number | undefined
   let outcome: CookRun['outcome'] = 'reached'
   let pulled = false
   let enough = false
@@ -122,9 +127,11 @@ export function cook(setup: CookSetup, watcher?: Watcher, past?: CookPast): Cook
     if (index === 0) recorder.add(start, stepper.begun_c, kernels)
     // Whatever the model says, what is known to be in has not been pulled.
     const still_s = index === pullIndex && fixed_s === undefined ? (setup.stillIn_s ?? 0) : 0
-    const lacking = () => (stepper.time_s < still_s - 1e-6 ? Number.POSITIVE_INFINITY : stepper.lacking())
+    const stillIn = () => stepper.time_s < still_s - 1e-6
     let ended = fixed_s !== undefined
-    let gap = lacking()
+    let raw = stepper.lacking()
+    let gap = stillIn() ? Number.POSITIVE_INFINITY : raw
+    let met_s = raw > 0 ? undefined : ((past && index === first ? past.ready_s : undefined) ?? stepper.time_s)
     if (gap <= 0) ended = true
     else
       while (stepper.time_s < end - 1e-6 && !enough) {
@@ -145,7 +152,11 @@ export function cook(setup: CookSetup, watcher?: Watcher, past?: CookPast): Cook
           break
         }
         stepper.settle(step)
-        gap = lacking()
+        const before = raw
+        raw = stepper.lacking()
+        if (raw > 0) met_s = undefined
+        else met_s ??= from + (before > raw ? before / (before - raw) : 1) * step
+        gap = stillIn() ? Number.POSITIVE_INFINITY : raw
         seen(from)
         if (gap <= 0) {
           ended = true
@@ -153,6 +164,7 @@ export function cook(setup: CookSetup, watcher?: Watcher, past?: CookPast): Cook
         }
       }
     if (!ended) outcome = enough ? 'watched' : 'time_limit'
+    if (index === pullIndex) ready_s = met_s ?? (ended ? stepper.time_s : undefined)
     stages.push({ stage, start_s: start, end_s: stepper.time_s, core_c: stepper.core_c, ended })
     if (index === pullIndex && ended) {
       pulled = true
@@ -168,6 +180,7 @@ export function cook(setup: CookSetup, watcher?: Watcher, past?: CookPast): Cook
     curve: recorder.finish(),
     pulled,
     pull_s,
+    ready_s,
     pullCore_c,
     peak_c,
     peak_s,

@@ -140,6 +140,7 @@ describe('the one stepper', () => {
     const held = cook(setup(steadyProgram(160, 20), { stillIn_s: plain.pull_s + 1000 }))
     expect(held.pull_s).toBeCloseTo(plain.pull_s + 1000, 3)
     expect(held.pullCore_c[0]).toBeGreaterThan(58)
+    expect(Math.abs((held.ready_s ?? 0) - plain.pull_s)).toBeLessThan(30)
     expect(cook(setup(steadyProgram(160, 20), { stillIn_s: plain.pull_s - 1000 })).pull_s).toBeCloseTo(plain.pull_s, 0)
   })
 
