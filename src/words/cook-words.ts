@@ -202,10 +202,16 @@ export function costWords({ cost, never, code }: Way, degree: string): string {
 export const pointName = (point: string): string =>
   point === 'core' ? 'core' : point === 'air' ? 'air around it' : point.replaceAll('_', ' ')
 
+/** More than this over the wanted is not as wanted, K. */
+const OVER_K = 2
 /** What becomes of a roast that is out. */
 export function peakWords({ peak_c, wanted_c, short, backIn }: PeakWatch, units: Units): string {
   const band = `${temperature(peak_c.p10, units)} to ${temperature(peak_c.p90, units)}`
-  if (!short) return `Climbs to about ${temperature(peak_c.p50, units)} (${band}), as wanted.`
+  const over = peak_c.p50 > wanted_c + OVER_K
+  if (!short)
+    return over
+      ? `Climbs to about ${temperature(peak_c.p50, units)} (${band}) by the knife, where ${temperature(wanted_c, units)} is wanted: leave it uncovered, and carve it as soon as it may be.`
+      : `Climbs to about ${temperature(peak_c.p50, units)} (${band}) by the knife, as wanted.`
   return `It will fall short: about ${temperature(peak_c.p50, units)} (${band}) where ${temperature(wanted_c, units)} is wanted. ${
     backIn
       ? `Back in for about ${backIn.minutes} min, until it reads ${temperature(backIn.pull_c, units)}, it comes to ${temperature(backIn.peak_c, units)}.`

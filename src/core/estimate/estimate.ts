@@ -5,7 +5,7 @@ import { blendedPull, fitsOf, pacedPull, pacesOf } from './pace'
 import { askedOf, assimilate, type Inferred, inferredOf, type Posterior, readAs } from './posterior'
 import { normalQuantile, quantile } from './random'
 import type { Reading } from './reading'
-import { restUntil } from './resting'
+import { type Rested, restUntil } from './resting'
 
 export { type EstimateSetup, nowMarked } from './member'
 
@@ -22,6 +22,8 @@ export interface Estimate {
   readonly arriving: number
   /** Share of those that are safe at every point, by peak or by all they had; undefined where nothing was asked. */
   readonly safe: number | undefined
+  /** The same where its knife waits for the whole rest of its program. */
+  readonly whole: { readonly peak_c: Spread; readonly safe: number | undefined }
   readonly inferred: Inferred
   /** Root mean square of reading less prediction, K. */
   readonly misfit_k: number
@@ -94,12 +96,14 @@ export function foresee(
   const carves: number[] = []
   const middles = { pull: [] as number[], carve: [] as number[] }
   const peaks: number[] = []
+  const wholes: number[] = []
   const none = () => new Float64Array(count).fill(Number.NaN)
   const each = { pull_s: none(), carve_s: none(), peak_c: none() }
   const points: { pull: number[]; peak: number[] }[] = []
   const courses: (readonly number[])[] = []
   let misfit = 0
   let safe = 0
+  let wholeSafe = 0
   for (let m = 0; m < count; m++) {
     const member = cookMember(setup, askedOf(posterior, m, count), wanted, tracks, true, known.pasts?.[m])
     const { run } = member
@@ -131,20 +135,27 @@ export function foresee(
     // A core that climbs slower at its pull than a member's climbs less after it, by as much; and none climbs once it
     // is carved.
     const climbs = seen?.pace ?? 1
+    const off_k = byClock ? offsOf(wanted, member.predicted, run.pullCore_c.length) : undefined
+    const cores_c = run.pullCore_c.map((core_c, i) => core_c + (off_k?.[i] ?? 0))
+    const highestBy = ({ peak_c: by_c }: Rested) =>
+      run.pullCore_c.map((pulled_c, i) => {
+        const climbed_k = Math.max(0, (by_c[i] as number) - pulled_c)
+        const whole_k = Math.max(1e-6, (run.peak_c[i] as number) - pulled_c)
+        const peak_c = Math.min(BOILING_C, (cores_c[i] as number) + climbs * climbed_k)
+        return anchored(peak_c, anchor.peak_k * Math.min(1, climbed_k / whole_k))
+      })
     const rested = member.resting.at(run.pull_s + restUntil(setup.knife, after, middle))
-    const highest_c = run.pullCore_c.map((pulled_c, i) => {
-      const climbed_k = Math.max(0, (rested.peak_c[i] as number) - pulled_c)
-      const whole_k = Math.max(1e-6, (run.peak_c[i] as number) - pulled_c)
-      const peak_c = Math.min(BOILING_C, pulled_c + climbs * climbed_k)
-      return anchored(peak_c, anchor.peak_k * Math.min(1, climbed_k / whole_k))
-    })
+    const highest_c = highestBy(rested)
     const peak_c = Math.min(...highest_c)
     peaks.push(peak_c)
+    const out = setup.knife ? member.resting.at(run.carve_s) : rested
+    wholes.push(setup.knife ? Math.min(...highestBy(out)) : peak_c)
+    if (out.safe) wholeSafe++
     each.pull_s[m] = middle
     each.carve_s[m] = Math.max(setup.now_s, middle + after)
     each.peak_c[m] = peak_c
     if (rested.safe) safe++
-    run.pullCore_c.forEach((value, i) => {
+    cores_c.forEach((value, i) => {
       points[i] ??= { pull: [], peak: [] }
       points[i].pull.push(value)
       points[i].peak.push(highest_c[i] as number)
@@ -159,6 +170,10 @@ export function foresee(
     points: points.map(({ pull, peak }) => ({ pull_c: spreadOf(pull).p50, peak_c: spreadOf(peak).p50 })),
     arriving,
     safe: setup.least === undefined || peaks.length === 0 ? undefined : safe / peaks.length,
+    whole: {
+      peak_c: spreadOf(some ? wholes : []),
+      safe: setup.least === undefined || peaks.length === 0 ? undefined : wholeSafe / peaks.length,
+    },
     inferred: inferredOf(posterior),
     misfit_k: wanted.length > 0 ? Math.sqrt(misfit / (wanted.length * count)) : 0,
     aside: posterior.aside,
@@ -181,6 +196,25 @@ export function pastsOf(setup: EstimateSetup, posterior: Posterior, most: number
   const count = Math.min(most, posterior.members)
   const { wanted, tracks } = readAs(setup, posterior)
   return Array.from({ length: count }, (_, m) => pastOf(setup, askedOf(posterior, m, count), wanted, tracks))
+}
+
+/** The last readings of a probe tell how far a member is off; no farther than this is believed, K. */
+const OFF_READINGS = 3
+const MOST_OFF_K = 3
+
+/**
+ * How far the probe of each body reads over a member's own by its last readings, K: what the smoother could not explain.
+ * Where the clock says when it is out, as it does once it is, what is left unexplained is in its core and not in its time.
+ */
+function offsOf(wanted: readonly Reading[], predicted: Float64Array, bodies: number): number[] {
+  return Array.from({ length: bodies }, (_, body) => {
+    const offs = wanted.flatMap(({ body: own = 0, value_c }, k) =>
+      own === body ? [value_c - (predicted[k] as number)] : [],
+    )
+    const last = offs.slice(-OFF_READINGS)
+    const mean = last.reduce((sum, each) => sum + each, 0) / Math.max(1, last.length)
+    return Math.min(MOST_OFF_K, Math.max(-MOST_OFF_K, mean))
+  })
 }
 
 /** The body that is last at its reading. */

@@ -266,7 +266,7 @@ export function pastOf(
   const asked = cookSetupOf(setup, of)
   const watch = new MemberWatch(setup, of, readings, tracks, true, asked.bodies.length, setup.now_s)
   let stepper: RoastStepper | undefined
-  const { outcome, stages, ready_s } = cook(asked, {
+  const { outcome, stages, trace } = cook(asked, {
     bare: true,
     stepped: (at, from_s) => {
       stepper = at
@@ -275,7 +275,7 @@ export function pastOf(
   })
   const index = stages.length - 1
   return outcome === 'watched' && stepper && index <= pullStageIndex(setup.program)
-    ? { past: { stepper, index, ready_s }, watch }
+    ? { past: { stepper, index, trace }, watch }
     : undefined
 }
 

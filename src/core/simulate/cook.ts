@@ -27,6 +27,8 @@ export interface CookRun {
   readonly pull_s: number
   /** Since when its pull has been met without a break, s: before `pull_s` where it is known to have been left in. */
   readonly ready_s: number | undefined
+  /** Its cores in the stage it is pulled from, while it is known to be in. */
+  readonly trace: CoreTrace | undefined
   /** Each body's core at the pull, °C. */
   readonly pullCore_c: readonly number[]
   /** Each body's highest core from the pull to the knife, °C, and when, s. */
@@ -52,8 +54,8 @@ export interface CookPast {
   readonly stepper: RoastStepper
   /** The stage of its program that it is in. */
   readonly index: number
-  /** Since when that stage's end has been met, s; undefined: it is not. */
-  readonly ready_s?: number | undefined
+  /** Its cores so far in that stage. */
+  readonly trace?: CoreTrace | undefined
 }
 
 /** How a cook went, for placing what is tended in it. */
@@ -71,6 +73,40 @@ export function wentBy({ stages, curve }: CookRun): WentBy {
       return undefined
     },
   }
+}
+
+/** Cores of a cook, step by step. */
+export class CoreTrace {
+  private readonly time_s: number[]
+  private readonly core_c: number[][]
+
+  /** @param before goes on from there */
+  constructor(before?: CoreTrace) {
+    this.time_s = [...(before?.time_s ?? [])]
+    this.core_c = [...(before?.core_c ?? [])]
+  }
+  add(time_s: number, kernels: readonly RoastKernel[]): void {
+    this.time_s.push(time_s)
+    this.core_c.push(kernels.map(({ core_c }) => core_c))
+  }
+  /** Since when every core has been at its reading without a break, s; undefined where one is not. @param pull_c of each */
+  since(pull_c: readonly number[]): number | undefined {
+    const { time_s, core_c } = this
+    const lacks = (row: number) => Math.max(...pull_c.map((wanted_c, i) => wanted_c - (core_c[row]?.[i] as number)))
+    let row = time_s.length - 1
+    if (row < 0 || lacks(row) > 0) return undefined
+    while (row > 0 && lacks(row - 1) <= 0) row--
+    const at_s = time_s[row] as number
+    if (row === 0) return at_s
+    const from_s = time_s[row - 1] as number
+    const lacked = lacks(row - 1)
+    return from_s + (lacked / (lacked - lacks(row))) * (at_s - from_s)
+  }
+}
+
+function readyBy(until: Stage['until'], pull_c: readonly number[], trace: CoreTrace | undefined): number | undefined {
+  if (until.kind === 'pull') return trace?.since(pull_c)
+  return until.kind === 'core' ? trace?.since(pull_c.map(() => until.core_c)) : undefined
 }
 
 /** A core moves less than this in one step, K: a body of a few centimetres in a roaring oven moves about 2 K in a minute. */
@@ -96,6 +132,7 @@ export function cook(setup: CookSetup, watcher?: Watcher, past?: CookPast): Cook
   let pullCore_c: number[] = kernels.map((kernel) => kernel.core_c)
   let pull_s = 0
   let ready_s: number | undefined
+  let trace: CoreTrace | undefined
   let outcome: CookRun['outcome'] = 'reached'
   let pulled = false
   let enough = false
@@ -127,11 +164,13 @@ export function cook(setup: CookSetup, watcher?: Watcher, past?: CookPast): Cook
     if (index === 0) recorder.add(start, stepper.begun_c, kernels)
     // Whatever the model says, what is known to be in has not been pulled.
     const still_s = index === pullIndex && fixed_s === undefined ? (setup.stillIn_s ?? 0) : 0
-    const stillIn = () => stepper.time_s < still_s - 1e-6
+    const lacking = () => (stepper.time_s < still_s - 1e-6 ? Number.POSITIVE_INFINITY : stepper.lacking())
+    if (still_s > 0) {
+      trace = new CoreTrace(past && index === first ? past.trace : undefined)
+      if (!past || index > first) trace.add(stepper.time_s, kernels)
+    }
     let ended = fixed_s !== undefined
-    let raw = stepper.lacking()
-    let gap = stillIn() ? Number.POSITIVE_INFINITY : raw
-    let met_s = raw > 0 ? undefined : ((past && index === first ? past.ready_s : undefined) ?? stepper.time_s)
+    let gap = lacking()
     if (gap <= 0) ended = true
     else
       while (stepper.time_s < end - 1e-6 && !enough) {
@@ -152,11 +191,8 @@ export function cook(setup: CookSetup, watcher?: Watcher, past?: CookPast): Cook
           break
         }
         stepper.settle(step)
-        const before = raw
-        raw = stepper.lacking()
-        if (raw > 0) met_s = undefined
-        else met_s ??= from + (before > raw ? before / (before - raw) : 1) * step
-        gap = stillIn() ? Number.POSITIVE_INFINITY : raw
+        if (from < still_s) trace?.add(stepper.time_s, kernels)
+        gap = lacking()
         seen(from)
         if (gap <= 0) {
           ended = true
@@ -164,7 +200,7 @@ export function cook(setup: CookSetup, watcher?: Watcher, past?: CookPast): Cook
         }
       }
     if (!ended) outcome = enough ? 'watched' : 'time_limit'
-    if (index === pullIndex) ready_s = met_s ?? (ended ? stepper.time_s : undefined)
+    if (index === pullIndex && ended) ready_s = readyBy(until, setup.pull_c, trace) ?? stepper.time_s
     stages.push({ stage, start_s: start, end_s: stepper.time_s, core_c: stepper.core_c, ended })
     if (index === pullIndex && ended) {
       pulled = true
@@ -181,6 +217,7 @@ export function cook(setup: CookSetup, watcher?: Watcher, past?: CookPast): Cook
     pulled,
     pull_s,
     ready_s,
+    trace,
     pullCore_c,
     peak_c,
     peak_s,

@@ -102,6 +102,7 @@ class OneRoast {
   found = false
   set_c: number | undefined
   served_s: number | undefined
+  carved = false
   heat: KitchenHeat | undefined
   constructor(
     readonly item: string,
@@ -193,7 +194,8 @@ export function service(
       for (const heat of [...heats.values(), ...(spare ? [spare] : [])]) heat.advance(TICK_S)
       for (const one of ones.values()) {
         const { piece } = one.told
-        if (!one.begun) continue
+        // What it is like is what it is like at the knife, as with the other cooks.
+        if (!one.begun || one.carved) continue
         piece.advance(TICK_S)
         // A probe stays in while it rests.
         if (now_s < one.read_s || now_s >= one.dies_s) continue
@@ -262,6 +264,7 @@ export function service(
       touched(one)
     }
     if (kind === 'pull' || kind === 'carve' || kind === 'take_off') out(one)
+    if (kind === 'carve') one.carved = true
   }
 
   /** One roast's own troubles: a lost probe, a way out, back in. Answers when to look again, s; undefined: nothing done. */

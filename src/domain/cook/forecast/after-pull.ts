@@ -1,4 +1,5 @@
 import { climbsMore } from '@/core/estimate/anchor'
+import type { Spread } from '@/core/estimate/ensemble'
 import { foresee } from '@/core/estimate/estimate'
 import { assimilate } from '@/core/estimate/posterior'
 import type { Reading } from '@/core/estimate/reading'
@@ -11,6 +12,7 @@ import { isUnsure, safeChance } from './safety'
 
 /** What becomes of a roast that is out: how far it climbs, and what there is to do where that is not enough. */
 export interface PeakWatch {
+  /** By the knife. */
   readonly peak_c: { readonly p10: number; readonly p50: number; readonly p90: number }
   /** Wanted at the peak, °C, or the least that is safe where that is more. */
   readonly wanted_c: number
@@ -60,6 +62,14 @@ function untilPeak(readings: readonly Reading[], out_s: number): Reading[] {
   return readings.filter(({ time_s, body = 0 }) => time_s <= (highest.get(body)?.time_s ?? Number.POSITIVE_INFINITY))
 }
 
+/** The highest that the least done of all bodies has read since it came out, °C; −∞ where one has not been read. */
+function leastRead(readings: readonly Reading[], out_s: number, bodies: number): number {
+  const highest = Array.from({ length: bodies }, () => Number.NEGATIVE_INFINITY)
+  for (const { time_s, body = 0, value_c } of readings)
+    if (time_s >= out_s) highest[body] = Math.max(highest[body] as number, value_c)
+  return Math.min(...highest)
+}
+
 /**
  * Watches a roast after its pull: by what was read until then and since, how high it peaks.
  *
@@ -73,12 +83,12 @@ export function watchPeak(board: BoardItem, now_s: number, seed = 7): PeakWatch 
   if (!prepared) return undefined
   const { setup: planned, meant, floor_c = Number.NEGATIVE_INFINITY } = prepared
   const program = asItWent(planned.program, out_s - in_s)
-  // Out, it may rest as long as it was meant to: what is short after that is short.
   const readings = untilPeak(planned.readings, out_s - in_s)
-  const setup = { ...planned, program, readings, knife: undefined }
+  const setup = { ...planned, program, readings }
   const posterior = assimilate(setup)
   const foreseen = foresee(setup, posterior)
-  const found = foreseen.peak_c
+  // Out, it may rest as long as it was meant to: what is short after that is short.
+  const found = foreseen.whole.peak_c
   if (!Number.isFinite(found.p50)) return undefined
   // Where it was pulled by its reading it climbs as its plan thought it would from there.
   const anchor_k = pullsAtReading(planned.program) ? climbsMore(planned, posterior) : 0
@@ -88,12 +98,20 @@ export function watchPeak(board: BoardItem, now_s: number, seed = 7): PeakWatch 
   const believed_c = Math.min(...foreseen.points.map(({ pull_c }) => pull_c))
   const off_k = meant === undefined && read_c !== undefined ? Math.min(MOST_OFF_K, Math.max(0, read_c - believed_c)) : 0
   const more_k = anchor_k + off_k
-  const peak_c = { p10: found.p10 + more_k, p50: found.p50 + more_k, p90: found.p90 + more_k }
+  // It has been as hot as it has read.
+  const been_c = leastRead(readings, out_s - in_s, setup.pull_c.length)
+  const raised = ({ p10, p50, p90 }: Spread): Spread => ({
+    p10: Math.max(been_c, p10 + more_k),
+    p50: Math.max(been_c, p50 + more_k),
+    p90: Math.max(been_c, p90 + more_k),
+  })
+  const peak_c = raised(foreseen.peak_c)
+  const whole_c = raised(found)
   const wanted_c = Math.max(item.serve_c, floor_c)
-  const safe = safeChance(found, more_k, meant, foreseen.safe)
+  const safe = safeChance(whole_c, 0, meant, foreseen.whole.safe)
   // Short of the wanted by a little it is not worth keeping a table waiting for; short of safe it is, always.
   const again_s = now_s + (BACK_IN_MIN[1] as number) * 60 + prepared.rest.least_s + carvingSeconds(item)
-  const short = peak_c.p50 < wanted_c - (again_s > board.promise_s ? SHORT_LATE_K : SHORT_K) || isUnsure(safe)
+  const short = whole_c.p50 < wanted_c - (again_s > board.promise_s ? SHORT_LATE_K : SHORT_K) || isUnsure(safe)
   if (!short) return { peak_c, wanted_c, safe, short, backIn: undefined }
   const pull = pullStageIndex(program)
   const heat = program.stages[pull] as Stage
@@ -110,8 +128,8 @@ export function watchPeak(board: BoardItem, now_s: number, seed = 7): PeakWatch 
     const heated: Stage = { ...heat, tending: [], until: { kind: 'time', duration_s: seconds(minutes * 60) } }
     const back: Program = { ...program, stages: [...program.stages.slice(0, pull + 1), onBoard, heated, ...rested] }
     const again = foresee({ ...setup, program: back }, posterior)
-    const again_c = again.peak_c.p50 + more_k
-    const sure = !isUnsure(safeChance(again.peak_c, more_k, meant, again.safe))
+    const again_c = again.whole.peak_c.p50 + more_k
+    const sure = !isUnsure(safeChance(again.whole.peak_c, more_k, meant, again.whole.safe))
     if (again_c < wanted_c - 0.3 || !sure) continue
     // Above what it was pulled at, and never above what is wanted of it.
     const least_c = (board.pull_c ?? Number.NEGATIVE_INFINITY) + LEAST_MORE_K
