@@ -395,6 +395,17 @@ describe('odd readings are named, not averaged in', () => {
     expect(jumpsOf(series([20, 20.4, 20.1, 29, 29.2]))).toEqual([3])
     expect(jumpsOf(series([20, 21, 22, 23]))).toEqual([])
   })
+
+  it('a core that climbs fast and is read seldom has not been moved', () => {
+    const each = (minutes: number, of: (minute: number) => number) =>
+      Array.from({ length: 8 }, (_, i) => ({ at_s: i * minutes * 60, value_c: of(i * minutes) }))
+    // A tenderloin climbs a degree and a half a minute: six or seven between two readings by hand.
+    expect(jumpsOf(each(4.5, (minute) => 10 + 1.5 * minute))).toEqual([])
+    expect(jumpsOf(each(5, (minute) => 10 + 1.3 * minute))).toEqual([])
+    // What climbs slowly and is suddenly eight degrees warmer has been, and so has what fell.
+    expect(jumpsOf(each(5, (minute) => 10 + 0.2 * minute + (minute > 17 ? 8 : 0)))).toEqual([4])
+    expect(jumpsOf(each(4.5, (minute) => 10 + 1.5 * minute - (minute > 15 ? 14 : 0)))).toEqual([4])
+  })
 })
 
 describe('arrival and ways out', () => {

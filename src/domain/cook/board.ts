@@ -80,6 +80,18 @@ const LOST_S = 180
 const JUMP_K = 6
 const JUMP_SPAN_S = 120
 const JUMP_WINDOW_S = 90
+/** Between sparse readings a core goes on as it climbed until then, s, by half as much again; where nobody knows how, so fast, K/s. */
+const CLIMBED = { span_s: 900, least_s: 90, over: 1.5, usual: 1.5 / 60 } as const
+
+/** How far a core may have climbed in so long after a reading of a series, K. */
+function mayClimb(series: Series, from: number, since: number, apart_s: number): number {
+  const { at_s, value_c } = series[from] as Series[number]
+  const before = series
+    .slice(since, from)
+    .find((each) => at_s - each.at_s <= CLIMBED.span_s && at_s - each.at_s >= CLIMBED.least_s)
+  const pace = before ? CLIMBED.over * Math.max(0, (value_c - before.value_c) / (at_s - before.at_s)) : CLIMBED.usual
+  return pace * apart_s
+}
 const SWAP_K = 3
 const OUT_BELOW_C = 32
 /** In a heat that is hotter by this, K, no core falls so far, K, in so long, s; not so soon after it went in, or was out. */
@@ -104,7 +116,8 @@ export function jumpsOf(series: Series): number[] {
       const from = series[k] as (typeof series)[number]
       const apart = to.at_s - from.at_s
       if (apart > (k === i - 1 ? JUMP_SPAN_S * 3 : JUMP_WINDOW_S)) break
-      if (Math.abs(to.value_c - from.value_c) < JUMP_K) continue
+      const over_k = to.value_c - from.value_c
+      if (Math.abs(over_k) < JUMP_K || (over_k > 0 && over_k < JUMP_K + mayClimb(series, k, last ?? 0, apart))) continue
       jumps.push(k + 1)
       break
     }
