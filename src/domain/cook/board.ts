@@ -2,6 +2,7 @@ import type { Stage } from '@/core/program/stage'
 import type { CookDocument, CookEntry, CookItem, ProbeReading } from './cook-document'
 import { foldLog, promisedAt, standing } from './entry/fold'
 import { type Arrival, type CookLog, freshItem, hasEnded, type ItemState, probeKey, type Series } from './entry/kind'
+import { secondsOf } from './entry/time'
 import { openSteps, planSteps, type Run, type RunStep } from './run'
 import type { CookStep } from './step'
 
@@ -416,18 +417,24 @@ const FRESH_S = 600
 export const freshOf = ({ latest }: Pick<BoardItem, 'latest'>, now_s: number): BoardItem['latest'] =>
   latest && now_s - latest.at_s < FRESH_S ? latest : undefined
 
-/** These speak of the oven: what is read of the meat is believed all the same. */
-const OF_THE_OVEN = new Set<OddReading['code']>(['door_open', 'core_falling', 'oven_falling'])
+/** These say that a probe may not sit where it is said to; the others speak of an oven, or of silence. */
+const OF_THE_PROBE = new Set<OddReading['code']>(['moved', 'swapped', 'pulled_out', 'impossible'])
+
+/** Whether what is read of the meat now is believed: whoever sticks it in by hand knows where. */
+export const isBelieved = ({ odd, latest, entries }: Pick<BoardItem, 'odd' | 'latest' | 'entries'>): boolean =>
+  odd.every(({ code }) => !OF_THE_PROBE.has(code)) ||
+  entries.some(({ kind, at }) => kind === 'reading' && secondsOf(at) === latest?.at_s)
 
 /**
  * Before this a roast cannot read its pull, s since 1970, by what it reads now; undefined where nothing sound is
  * read. Whatever was foreseen a while ago, nothing is pulled that reads well below its pull.
  */
 export function soonestPull(board: BoardItem, now_s: number): number | undefined {
-  const { pull_c, odd, state, trend_k_per_min: trend } = board
+  const { pull_c, state, trend_k_per_min: trend } = board
   const latest = freshOf(board, now_s)
-  const believed = odd.every(({ code }) => OF_THE_OVEN.has(code))
-  if (state !== 'in' || !latest || !believed || pull_c === undefined || latest.value_c >= pull_c) return undefined
+  const lost = board.odd.some(({ code }) => code === 'lost')
+  if (state !== 'in' || !latest || lost || !isBelieved(board) || pull_c === undefined || latest.value_c >= pull_c)
+    return undefined
   const gap_k = pull_c - latest.value_c
   const seen = trend === undefined ? CLIMBS.unseen_k_per_min : Math.max(CLIMBS.least_k_per_min, CLIMBS.times * trend)
   return latest.at_s + (60 * gap_k) / (gap_k > CLIMBS.near_k ? CLIMBS.most_k_per_min : seen)

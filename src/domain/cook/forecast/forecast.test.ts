@@ -79,6 +79,19 @@ describe('what is read', () => {
     expect(below.estimate.pull_s.p90).toBeGreaterThan(now * 60)
     const jumped = climbing(now, 0.7).map((reading, i) => (i > 50 ? { ...reading, value_c: 75 } : reading))
     expect(forecast({ pull_c: 58 }, now, jumped).estimate.pull_s.p90).toBeGreaterThan(now * 60)
+    // Somebody looked with another thermometer, and it is so.
+    const looked = forecast({ pull_c: 58 }, now, jumped, [entry('reading', now, { value_c: 61 })])
+    expect(looked.board.odd.length).toBeGreaterThan(0)
+    expect(looked.estimate.pull_s.p90).toBe(now * 60)
+  })
+
+  it('an oven that is too cold does not keep in what reads its pull', () => {
+    const now = 60
+    const air = climbing(now, 0).map((reading) => ({ ...reading, channel: 1, value_c: 130 }))
+    const stuck = entry('assign', 0, { device: 'd', channel: 1, point: 'air' })
+    const there = forecast({ pull_c: 58 }, now, [...climbing(now, 1.06), ...air], [stuck])
+    expect(there.board.odd.map(({ code }) => code)).toContain('oven_falling')
+    expect(there.estimate.pull_s.p90).toBe(now * 60)
   })
 })
 

@@ -1,6 +1,6 @@
 import { type Estimate, foresee } from '@/core/estimate/estimate'
 import { endsTender } from '@/core/program/stage'
-import { type BoardItem, freshOf, soonestPull } from '../board'
+import { type BoardItem, freshOf, isBelieved, soonestPull } from '../board'
 import { secondsOf } from '../entry/time'
 import type { Advice } from './advice'
 import { type Belief, beliefOf, isDead, MEMBERS } from './belief'
@@ -68,16 +68,16 @@ function coasting(belief: Belief, main: Estimate): Estimate {
 
 /**
  * What is read counts before what is believed: a roast whose least done point reads its pull is to be pulled now,
- * however the model would have it, and one that reads well below it is not. An odd probe is looked at first.
+ * however the model would have it, and one that reads well below it is not. A probe that may be elsewhere is looked at first.
  */
 function asRead(board: BoardItem, { in_s, setup }: Belief, main: Estimate, now_s: number): Estimate {
-  const { pull_c, odd } = board
+  const { pull_c } = board
   // A reading alone does not make it tender.
   if (endsTender(setup.program)) return main
   const soonest_s = soonestPull(board, now_s)
   if (soonest_s !== undefined) return noSooner(main, soonest_s - in_s)
   const latest = freshOf(board, now_s)
-  if (!latest || pull_c === undefined || latest.value_c < pull_c || odd.length > 0) return main
+  if (!latest || pull_c === undefined || latest.value_c < pull_c || !isBelieved(board)) return main
   const since_s = now_s - in_s
   const sooner_s = Number.isFinite(main.pull_s.p50) ? Math.max(0, main.pull_s.p50 - since_s) : 0
   const { p10, p50, p90 } = main.carve_s
