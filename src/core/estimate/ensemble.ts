@@ -73,6 +73,13 @@ export interface Spread {
   readonly p90: number
 }
 
+/** A spread none of which is under a value; what is nowhere stays so. */
+export const atLeast = ({ p10, p50, p90 }: Spread, least: number): Spread => ({
+  p10: Math.max(least, p10),
+  p50: Math.max(least, p50),
+  p90: Math.max(least, p90),
+})
+
 export interface EnsembleAnswer {
   /** Time to pull, s. */
   readonly pull_s: Spread

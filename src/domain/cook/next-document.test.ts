@@ -44,6 +44,76 @@ describe('what is next, asked from outside', () => {
     }
   })
 
+  it('whatever climbs, however it is read: at its reading it comes out, and no peak is under what has been read', () => {
+    const random = seededRandom(9628)
+    const pick = <T>(of: readonly T[]): T => of[Math.floor(random() * of.length)] as T
+    let over = 0
+    let rested = 0
+    for (let round = 0; round < 20; round++) {
+      const [cut, mass_kg, serve_c, school] = pick([
+        ['beef-rib-bone-in', 3, 57, 'reverse-sear'],
+        ['beef-tenderloin', 1.6, 57, 'steady'],
+        ['pork-loin', 2, 63, 'hot-start'],
+        ['lamb-leg-bone-in', 2.2, 60, 'steady'],
+        ['chicken', 1.8, 74, 'steady'],
+        ['turkey', 5.5, 74, 'steady'],
+      ] as const)
+      const bird = serve_c === 74
+      const [level_c, tau_min, each_min] = [serve_c + 2 + 30 * random(), 40 + 100 * random(), pick([0.5, 2, 5])]
+      const pulled = random() < 0.4
+      const minutes = Math.round(60 + 200 * random())
+      const of = (minute: number, more: number) =>
+        Math.round(10 * (level_c + more - (level_c + more - 4) * Math.exp(-Math.max(0, minute - 8) / tau_min))) / 10
+      const when = Array.from({ length: Math.floor(minutes / each_min) }, (_, i) => i * each_min)
+      const cold = random() < 0.5
+      const by = random() < 0.3
+      const read = (bird ? (['breast', 'thigh'] as const) : (['core'] as const)).flatMap((probe, i) =>
+        when.map((minute) => ({ at: at(-minutes + minute), c: of(minute, 6 * i), probe })),
+      )
+      const plan = { roast: { cut, mass_kg }, program: { school }, target: { serve_c } }
+      const out_min = minutes - 6
+      const answer = ask(plan, {
+        now: at(0),
+        entries: [
+          { kind: 'in', at: at(-minutes) },
+          ...(by
+            ? read.map(({ probe, c, ...one }) => ({
+                kind: 'reading',
+                ...one,
+                value_c: c,
+                ...(bird ? { point: probe } : {}),
+              }))
+            : []),
+          ...(pulled ? [{ kind: 'out', at: at(-6), value_c: of(out_min, 0) }] : []),
+        ],
+        readings: [
+          ...(by ? [] : read),
+          ...(cold ? when.map((minute) => ({ at: at(-minutes + minute), c: 95, probe: 'air' })) : []),
+        ],
+      })
+      if (!answer.ok) throw new Error(JSON.stringify(answer.problems))
+      const [own] = answer.value.roasts
+      const what = `${round} ${cut} ${own?.state} each ${each_min} min to ${level_c}`
+      const last = of(when.at(-1) ?? 0, 0)
+      expect(
+        own?.odd.map(({ code }) => code).filter((code) => code === 'moved' || code === 'swapped'),
+        what,
+      ).toEqual([])
+      if (own?.state === 'in' && own.pull_c !== null && last >= own.pull_c) {
+        over++
+        expect(own.pull.p90, what).toBe(at(0))
+        expect(own.peak_c, what).toBeGreaterThanOrEqual(last - 0.01)
+      }
+      if (own?.state === 'resting') {
+        rested++
+        const since = when.filter((minute) => minute >= out_min).map((minute) => of(minute, 0))
+        expect(own.peak_c, what).toBeGreaterThanOrEqual(Math.max(0, ...since) - 0.01)
+      }
+    }
+    expect(over).toBeGreaterThan(2)
+    expect(rested).toBeGreaterThan(3)
+  }, 60_000)
+
   it('whatever was read and done, in any order: an answer or a reason, and no time in the past to wait for', () => {
     const random = seededRandom(2616)
     const kinds = ['in', 'out', 'oven', 'door', 'reading', 'pull_at', 'rest', 'carve', 'note', 'promise'] as const

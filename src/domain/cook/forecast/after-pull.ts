@@ -1,5 +1,5 @@
 import { climbsMore } from '@/core/estimate/anchor'
-import type { Spread } from '@/core/estimate/ensemble'
+import { atLeast, type Spread } from '@/core/estimate/ensemble'
 import { foresee } from '@/core/estimate/estimate'
 import { assimilate } from '@/core/estimate/posterior'
 import type { Reading } from '@/core/estimate/reading'
@@ -100,11 +100,8 @@ export function watchPeak(board: BoardItem, now_s: number, seed = 7): PeakWatch 
   const more_k = anchor_k + off_k
   // It has been as hot as it has read.
   const been_c = leastRead(readings, out_s - in_s, setup.pull_c.length)
-  const raised = ({ p10, p50, p90 }: Spread): Spread => ({
-    p10: Math.max(been_c, p10 + more_k),
-    p50: Math.max(been_c, p50 + more_k),
-    p90: Math.max(been_c, p90 + more_k),
-  })
+  const raised = ({ p10, p50, p90 }: Spread): Spread =>
+    atLeast({ p10: p10 + more_k, p50: p50 + more_k, p90: p90 + more_k }, been_c)
   const peak_c = raised(foreseen.peak_c)
   const whole_c = raised(found)
   const wanted_c = Math.max(item.serve_c, floor_c)

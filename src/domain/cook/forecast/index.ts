@@ -1,3 +1,4 @@
+import { atLeast } from '@/core/estimate/ensemble'
 import { type Estimate, foresee } from '@/core/estimate/estimate'
 import { endsTender } from '@/core/program/stage'
 import { type BoardItem, freshOf, isBelieved, soonestPull } from '../board'
@@ -86,6 +87,8 @@ function asRead(board: BoardItem, { in_s, setup }: Belief, main: Estimate, now_s
     ...main,
     pull_s: { p10: since_s, p50: since_s, p90: since_s },
     carve_s: Number.isFinite(p50) ? { p10: carve(p10), p50: carve(p50), p90: carve(p90) } : main.carve_s,
+    // It has been as hot as it reads.
+    peak_c: atLeast(main.peak_c, latest.value_c),
   }
 }
 
