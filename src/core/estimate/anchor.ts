@@ -1,7 +1,6 @@
 import { pullStageIndex } from '../program/stage'
-import type { CookRun } from '../simulate/cook'
 import { spreadOf } from './ensemble'
-import { cookMember, type EstimateSetup } from './member'
+import { cookMember, type EstimateSetup, type MemberRun } from './member'
 import { assimilate, drawnOf, type Posterior } from './posterior'
 import type { Drawn, Unknown } from './unknowns'
 
@@ -16,12 +15,32 @@ export const endsByClock = (setup: EstimateSetup): boolean => {
 }
 
 const NOTHING_DRAWN: Drawn = () => 0
-/** Where a roast as told lies against the members of a belief: later by a share of its time, higher at its peak by so much, K. */
-export interface Anchor {
-  readonly share: number
+/** How a roast as told climbs after its pull, against the members of a belief. */
+export interface Climb {
+  /** Higher at its peak by so much, K. */
   readonly peak_k: number
+  /** What of its whole climb it has done after each five minutes, of 1; nothing said: all at once. */
+  readonly climbed: readonly number[]
 }
-const NO_ANCHOR: Anchor = { share: 0, peak_k: 0 }
+/** Where a roast as told lies against the members of a belief: later by a share of its time, and how it climbs. */
+export interface Anchor extends Climb {
+  readonly share: number
+}
+const NO_CLIMB: Climb = { peak_k: 0, climbed: [] }
+const NO_ANCHOR: Anchor = { share: 0, ...NO_CLIMB }
+const CLIMB_STEP_S = 300
+
+/**
+ * How much higher a roast as told has climbed than its members so long after its pull, K.
+ * @example climbedMore({ peak_k: 2, climbed: [0, 0.5, 1] }, 450) // 1.5
+ */
+export function climbedMore({ peak_k, climbed }: Climb, rest_s: number): number {
+  const at = Math.max(0, rest_s) / CLIMB_STEP_S
+  if (!(at < climbed.length)) return peak_k
+  const from = climbed[Math.floor(at)] ?? 1
+  const to = climbed[Math.floor(at) + 1] ?? 1
+  return peak_k * (from + (at - Math.floor(at)) * (to - from))
+}
 /** So many members tell where the middle of the belief lay before anything was read, once something is. */
 const ANCHOR_MEMBERS = 32
 
@@ -36,7 +55,7 @@ export function anchorFor(setup: EstimateSetup, posterior: Posterior): Anchor {
   if (setup.certain || endsByClock(setup)) return NO_ANCHOR
   const told = asTold(setup)
   const fine = toldRun(told)
-  if (fine.outcome !== 'reached') return NO_ANCHOR
+  if (fine.run.outcome !== 'reached') return NO_ANCHOR
   const few = setup.readings.length < FINER_READINGS
   const prior = assimilate({ ...told, members: few ? posterior.members : ANCHOR_MEMBERS })
   const pulls: number[] = []
@@ -46,7 +65,7 @@ export function anchorFor(setup: EstimateSetup, posterior: Posterior): Anchor {
   }
   if (pulls.length <= prior.members / 2) return NO_ANCHOR
   const middle_s = spreadOf(pulls).p50
-  return { share: middle_s > 0 ? fine.pull_s / middle_s - 1 : 0, peak_k: climbsMoreThan(fine, told, posterior) }
+  return { share: middle_s > 0 ? fine.run.pull_s / middle_s - 1 : 0, ...climbsMoreThan(fine, told, posterior) }
 }
 
 /**
@@ -54,14 +73,14 @@ export function anchorFor(setup: EstimateSetup, posterior: Posterior): Anchor {
  * a surface was says nothing of how much farther the core climbs; what a belief has learned of the rest does, and is
  * left in. Stays so, whatever is read.
  */
-export function climbsMore(setup: EstimateSetup, posterior: Posterior): number {
+export function climbsMore(setup: EstimateSetup, posterior: Posterior): Climb {
   const told = asTold(setup)
   const fine = toldRun(told)
-  return fine.outcome === 'reached' ? climbsMoreThan(fine, told, posterior) : 0
+  return fine.run.outcome === 'reached' ? climbsMoreThan(fine, told, posterior) : NO_CLIMB
 }
 
 /** @param fine the roast as told, cooked as finely as a plan */
-function climbsMoreThan(fine: CookRun, told: EstimateSetup, posterior: Posterior): number {
+function climbsMoreThan({ run: fine, resting }: MemberRun, told: EstimateSetup, posterior: Posterior): Climb {
   const stride = Math.max(1, Math.floor(posterior.members / ANCHOR_MEMBERS))
   const peaks: number[] = []
   for (let m = 0; m < posterior.members; m += stride) {
@@ -69,7 +88,13 @@ function climbsMoreThan(fine: CookRun, told: EstimateSetup, posterior: Posterior
     const { run } = cookMember(told, (name) => (SIZE_AND_HEAT.has(name) ? 0 : own(name)), [], [], true)
     if (run.outcome === 'reached') peaks.push(Math.min(...run.peak_c))
   }
-  return peaks.length === 0 ? 0 : Math.min(...fine.peak_c) - spreadOf(peaks).p50
+  if (peaks.length === 0) return NO_CLIMB
+  const pulled_c = Math.min(...fine.pullCore_c)
+  const peak_c = Math.min(...fine.peak_c)
+  const climbed: number[] = []
+  for (let rest_s = 0; fine.pull_s + rest_s <= fine.carve_s; rest_s += CLIMB_STEP_S)
+    climbed.push((Math.min(...resting.at(fine.pull_s + rest_s).peak_c) - pulled_c) / Math.max(0.1, peak_c - pulled_c))
+  return { peak_k: peak_c - spreadOf(peaks).p50, climbed }
 }
 /** What a belief learns of these says how far a core will climb. */
 const SIZE_AND_HEAT: ReadonlySet<Unknown> = new Set(['thickness', 'start_k', 'oven_k'])
@@ -82,4 +107,4 @@ const asTold = (setup: EstimateSetup): EstimateSetup => ({
   changes: [],
   air: undefined,
 })
-const toldRun = (told: EstimateSetup) => cookMember({ ...told, certain: true }, NOTHING_DRAWN, [], [], true).run
+const toldRun = (told: EstimateSetup) => cookMember({ ...told, certain: true }, NOTHING_DRAWN, [], [], true)

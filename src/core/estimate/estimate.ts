@@ -1,4 +1,4 @@
-import { type Anchor, anchorFor, endOf, endsByClock, FINER_READINGS } from './anchor'
+import { type Anchor, anchorFor, climbedMore, endOf, endsByClock, FINER_READINGS } from './anchor'
 import { type Spread, spreadOf } from './ensemble'
 import { COURSE_STEP_S, cookMember, type EstimateSetup, type MemberPast, pastOf } from './member'
 import { blendedPull, fitsOf, pacedPull, pacesOf } from './pace'
@@ -137,19 +137,19 @@ export function foresee(
     const climbs = seen?.pace ?? 1
     const off_k = byClock ? offsOf(wanted, member.predicted, run.pullCore_c.length) : undefined
     const cores_c = run.pullCore_c.map((core_c, i) => core_c + (off_k?.[i] ?? 0))
-    const highestBy = ({ peak_c: by_c }: Rested) =>
+    const highestAfter = (rest_s: number, { peak_c: by_c }: Rested) =>
       run.pullCore_c.map((pulled_c, i) => {
         const climbed_k = Math.max(0, (by_c[i] as number) - pulled_c)
-        const whole_k = Math.max(1e-6, (run.peak_c[i] as number) - pulled_c)
         const peak_c = Math.min(BOILING_C, (cores_c[i] as number) + climbs * climbed_k)
-        return anchored(peak_c, anchor.peak_k * Math.min(1, climbed_k / whole_k))
+        return anchored(peak_c, climbedMore(anchor, rest_s))
       })
-    const rested = member.resting.at(run.pull_s + restUntil(setup.knife, after, middle))
-    const highest_c = highestBy(rested)
+    const rest_s = restUntil(setup.knife, after, middle)
+    const rested = member.resting.at(run.pull_s + rest_s)
+    const highest_c = highestAfter(rest_s, rested)
     const peak_c = Math.min(...highest_c)
     peaks.push(peak_c)
     const out = setup.knife ? member.resting.at(run.carve_s) : rested
-    wholes.push(setup.knife ? Math.min(...highestBy(out)) : peak_c)
+    wholes.push(setup.knife ? Math.min(...highestAfter(after, out)) : peak_c)
     if (out.safe) wholeSafe++
     each.pull_s[m] = middle
     each.carve_s[m] = Math.max(setup.now_s, middle + after)

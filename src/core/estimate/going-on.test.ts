@@ -85,7 +85,7 @@ describe('ways of going on that begin at now', () => {
         { pull_c: setup.pull_c.map(() => 10) },
         { program: { ...setup.program, stages: setup.program.stages.slice(0, -1) } },
       ]
-      const anchor = { share: 0.02, peak_k: 0.4 }
+      const anchor = { share: 0.02, peak_k: 0.4, climbed: [0, 0.3, 0.6, 0.8, 1] }
       for (const way of ways) {
         const whole = foresee({ ...setup, ...way }, posterior, 4, { anchor })
         const from = foresee({ ...setup, ...way }, posterior, 4, { anchor, pasts })

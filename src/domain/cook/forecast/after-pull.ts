@@ -1,8 +1,9 @@
-import { climbsMore } from '@/core/estimate/anchor'
+import { climbedMore, climbsMore } from '@/core/estimate/anchor'
 import { atLeast, type Spread } from '@/core/estimate/ensemble'
 import { foresee } from '@/core/estimate/estimate'
 import { assimilate } from '@/core/estimate/posterior'
 import type { Reading } from '@/core/estimate/reading'
+import { restUntil } from '@/core/estimate/resting'
 import { type Program, pullStageIndex, pullsAtReading, type Stage } from '@/core/program/stage'
 import { seconds } from '@/core/units'
 import type { BoardItem } from '../board'
@@ -91,19 +92,24 @@ export function watchPeak(board: BoardItem, now_s: number, seed = 7): PeakWatch 
   const found = foreseen.whole.peak_c
   if (!Number.isFinite(found.p50)) return undefined
   // Where it was pulled by its reading it climbs as its plan thought it would from there.
-  const anchor_k = pullsAtReading(planned.program) ? climbsMore(planned, posterior) : 0
+  const climb = pullsAtReading(planned.program) ? climbsMore(planned, posterior) : undefined
+  const rested_s = now_s - out_s
+  /** What it is still to climb more than is believed, by so long after its pull, K: what it has climbed is read. */
+  const climbsBy = (rest_s: number) =>
+    climb === undefined ? 0 : climbedMore(climb, Math.max(rested_s, rest_s)) - climbedMore(climb, rested_s)
   // What is read counts before what is believed, as it did at the pull: only where it is to be safe the belief that a
   // probe lies off the core, and the core is colder, is heard.
   const read_c = board.readings.findLast(({ at_s }) => at_s <= out_s)?.value_c
   const believed_c = Math.min(...foreseen.points.map(({ pull_c }) => pull_c))
   const off_k = meant === undefined && read_c !== undefined ? Math.min(MOST_OFF_K, Math.max(0, read_c - believed_c)) : 0
-  const more_k = anchor_k + off_k
+  const wholeMore_k = climbsBy(Number.POSITIVE_INFINITY) + off_k
+  const knifeMore_k = climbsBy(restUntil(planned.knife, Number.POSITIVE_INFINITY, out_s - in_s)) + off_k
   // It has been as hot as it has read.
   const been_c = leastRead(readings, out_s - in_s, setup.pull_c.length)
-  const raised = ({ p10, p50, p90 }: Spread): Spread =>
+  const raised = ({ p10, p50, p90 }: Spread, more_k: number): Spread =>
     atLeast({ p10: p10 + more_k, p50: p50 + more_k, p90: p90 + more_k }, been_c)
-  const peak_c = raised(foreseen.peak_c)
-  const whole_c = raised(found)
+  const peak_c = raised(foreseen.peak_c, knifeMore_k)
+  const whole_c = raised(found, wholeMore_k)
   const wanted_c = Math.max(item.serve_c, floor_c)
   const safe = safeChance(whole_c, 0, meant, foreseen.whole.safe)
   // Short of the wanted by a little it is not worth keeping a table waiting for; short of safe it is, always.
@@ -125,8 +131,8 @@ export function watchPeak(board: BoardItem, now_s: number, seed = 7): PeakWatch 
     const heated: Stage = { ...heat, tending: [], until: { kind: 'time', duration_s: seconds(minutes * 60) } }
     const back: Program = { ...program, stages: [...program.stages.slice(0, pull + 1), onBoard, heated, ...rested] }
     const again = foresee({ ...setup, program: back }, posterior)
-    const again_c = again.whole.peak_c.p50 + more_k
-    const sure = !isUnsure(safeChance(again.whole.peak_c, more_k, meant, again.whole.safe))
+    const again_c = again.whole.peak_c.p50 + wholeMore_k
+    const sure = !isUnsure(safeChance(again.whole.peak_c, wholeMore_k, meant, again.whole.safe))
     if (again_c < wanted_c - 0.3 || !sure) continue
     // Above what it was pulled at, and never above what is wanted of it.
     const least_c = (board.pull_c ?? Number.NEGATIVE_INFINITY) + LEAST_MORE_K
