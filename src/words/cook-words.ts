@@ -202,21 +202,27 @@ export function costWords({ cost, never, code }: Way, degree: string): string {
 export const pointName = (point: string): string =>
   point === 'core' ? 'core' : point === 'air' ? 'air around it' : point.replaceAll('_', ' ')
 
-/** More than this over the wanted is not as wanted, K. */
-const OVER_K = 2
+/** Within this of the wanted is as wanted, over and under, K. */
+const AS_WANTED_K = { over: 2, under: 1.5 } as const
+
 /** What becomes of a roast that is out. */
-export function peakWords({ peak_c, wanted_c, short, backIn }: PeakWatch, units: Units): string {
-  const band = `${temperature(peak_c.p10, units)} to ${temperature(peak_c.p90, units)}`
-  const over = peak_c.p50 > wanted_c + OVER_K
-  if (!short)
-    return over
-      ? `Climbs to about ${temperature(peak_c.p50, units)} (${band}) by the knife, where ${temperature(wanted_c, units)} is wanted: leave it uncovered, and carve it as soon as it may be.`
-      : `Climbs to about ${temperature(peak_c.p50, units)} (${band}) by the knife, as wanted.`
-  return `It will fall short: about ${temperature(peak_c.p50, units)} (${band}) where ${temperature(wanted_c, units)} is wanted. ${
-    backIn
-      ? `Back in for about ${backIn.minutes} min, until it reads ${temperature(backIn.pull_c, units)}, it comes to ${temperature(backIn.peak_c, units)}.`
-      : 'Back into a hotter oven, and read it there: minutes alone do not do it.'
-  }`
+export function peakWords({ peak_c, wanted_c, short, restUntil, backIn }: PeakWatch, units: Units): string {
+  const about = `about ${temperature(peak_c.p50, units)} (${temperature(peak_c.p10, units)} to ${temperature(peak_c.p90, units)})`
+  const wanted = `where ${temperature(wanted_c, units)} is wanted`
+  if (short)
+    return `It will fall short: ${about} ${wanted}. ${
+      backIn
+        ? `Back in for about ${backIn.minutes} min, until it reads ${temperature(backIn.pull_c, units)}, it comes to ${temperature(backIn.peak_c, units)}.`
+        : 'Back into a hotter oven, and read it there: minutes alone do not do it.'
+    }`
+  if (restUntil)
+    return `By the knife it comes to ${about} ${wanted}. Left to rest until ${clock(restUntil.at_s, units)} it comes to ${temperature(restUntil.peak_c, units)}.`
+  const over_k = peak_c.p50 - wanted_c
+  if (over_k > AS_WANTED_K.over)
+    return `Climbs to ${about} by the knife, ${wanted}: leave it uncovered, and carve it as soon as you may.`
+  if (over_k < -AS_WANTED_K.under)
+    return `Climbs to ${about} by the knife, ${wanted}: too little to keep a table waiting for.`
+  return `Climbs to ${about} by the knife, as wanted.`
 }
 
 export const lateWords = (late_s: number): string =>

@@ -6,7 +6,7 @@ import type { Advice } from '@/domain/cook/forecast'
 import type { ChangeKind } from '@/domain/meal/changes'
 import { makeMeal } from '@/domain/meal/make-meal'
 import { reunion } from '@/stand-ins/demo/meals'
-import { adviceWords, lateWords, oddWords } from './cook-words'
+import { adviceWords, lateWords, oddWords, peakWords } from './cook-words'
 import { changeWords, clashWords, itemTitle, sceneOf } from './meal-words'
 import { taskHelp, taskTitle, taskWhy } from './tasks'
 import type { Units } from './units'
@@ -107,6 +107,20 @@ describe('the board in words', () => {
     expect(adviceWords(advice('pull_now', { peak_c: 52 }), 55, units).result).toContain('less done')
     expect(adviceWords(advice('hold'), 58, units).result).toContain('57 °C')
     expect(adviceWords(advice('later_promise', { promise_s: 7200 }), 58, units).what).toBe('Promise 02:00')
+    const out = {
+      peak_c: { p10: 60, p50: 61, p90: 62 },
+      wanted_c: 63,
+      safe: undefined,
+      short: false,
+      restUntil: undefined,
+      backIn: undefined,
+    }
+    expect(peakWords(out, units)).toContain('too little to keep a table waiting for')
+    expect(peakWords({ ...out, wanted_c: 61 }, units)).toContain('as wanted')
+    expect(peakWords({ ...out, wanted_c: 57 }, units)).toContain('where 57 °C is wanted')
+    expect(peakWords({ ...out, restUntil: { at_s: 3600, peak_c: 62 } }, units)).toContain(
+      'until 01:00 it comes to 62 °C',
+    )
     expect([lateWords(0), lateWords(1200), lateWords(-1200)]).toEqual(['on time', '20 min late', '20 min early'])
   })
 })

@@ -28,7 +28,8 @@ export interface Anchor extends Climb {
 }
 const NO_CLIMB: Climb = { peak_k: 0, climbed: [] }
 const NO_ANCHOR: Anchor = { share: 0, ...NO_CLIMB }
-const CLIMB_STEP_S = 300
+/** A climb after the pull is told so often, s. */
+export const CLIMB_STEP_S = 300
 
 /**
  * How much higher a roast as told has climbed than its members so long after its pull, K.

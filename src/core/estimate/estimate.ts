@@ -1,4 +1,4 @@
-import { type Anchor, anchorFor, climbedMore, endOf, endsByClock, FINER_READINGS } from './anchor'
+import { type Anchor, anchorFor, CLIMB_STEP_S, climbedMore, endOf, endsByClock, FINER_READINGS } from './anchor'
 import { type Spread, spreadOf } from './ensemble'
 import { COURSE_STEP_S, cookMember, type EstimateSetup, type MemberPast, pastOf } from './member'
 import { blendedPull, fitsOf, pacedPull, pacesOf } from './pace'
@@ -24,6 +24,8 @@ export interface Estimate {
   readonly safe: number | undefined
   /** The same where its knife waits for the whole rest of its program. */
   readonly whole: { readonly peak_c: Spread; readonly safe: number | undefined }
+  /** The same middle so long after its pull, each five minutes, °C. */
+  readonly climb_c: readonly number[]
   readonly inferred: Inferred
   /** Root mean square of reading less prediction, K. */
   readonly misfit_k: number
@@ -97,6 +99,7 @@ export function foresee(
   const middles = { pull: [] as number[], carve: [] as number[] }
   const peaks: number[] = []
   const wholes: number[] = []
+  const climbs_c: number[][] = []
   const none = () => new Float64Array(count).fill(Number.NaN)
   const each = { pull_s: none(), carve_s: none(), peak_c: none() }
   const points: { pull: number[]; peak: number[] }[] = []
@@ -151,6 +154,12 @@ export function foresee(
     const out = setup.knife ? member.resting.at(run.carve_s) : rested
     wholes.push(setup.knife ? Math.min(...highestAfter(after, out)) : peak_c)
     if (out.safe) wholeSafe++
+    for (let step = 0; byClock && step * CLIMB_STEP_S <= after; step++) {
+      const so_s = step * CLIMB_STEP_S
+      const row = climbs_c[step] ?? []
+      row.push(Math.min(...highestAfter(so_s, member.resting.at(run.pull_s + so_s))))
+      climbs_c[step] = row
+    }
     each.pull_s[m] = middle
     each.carve_s[m] = Math.max(setup.now_s, middle + after)
     each.peak_c[m] = peak_c
@@ -168,6 +177,7 @@ export function foresee(
     carve_s: around(some ? carves : [], middles.carve),
     peak_c: spreadOf(some ? peaks : []),
     points: points.map(({ pull, peak }) => ({ pull_c: spreadOf(pull).p50, peak_c: spreadOf(peak).p50 })),
+    climb_c: climbs_c.map((values) => spreadOf(values).p50),
     arriving,
     safe: setup.least === undefined || peaks.length === 0 ? undefined : safe / peaks.length,
     whole: {

@@ -1,4 +1,4 @@
-import { climbedMore, climbsMore } from '@/core/estimate/anchor'
+import { CLIMB_STEP_S, climbedMore, climbsMore } from '@/core/estimate/anchor'
 import { atLeast, type Spread } from '@/core/estimate/ensemble'
 import { foresee } from '@/core/estimate/estimate'
 import { assimilate } from '@/core/estimate/posterior'
@@ -21,6 +21,8 @@ export interface PeakWatch {
   readonly safe: number | undefined
   /** It will not get there, or is not surely safe. */
   readonly short: boolean
+  /** By its knife it falls short, and left to rest until then it does not, s since 1970. */
+  readonly restUntil: { readonly at_s: number; readonly peak_c: number } | undefined
   /** What gets it there: back into its heat for so long, to be pulled again at another reading. */
   readonly backIn: { readonly minutes: number; readonly peak_c: number; readonly pull_c: number } | undefined
 }
@@ -28,6 +30,8 @@ export interface PeakWatch {
 /** Short by no more than this is as wanted, K; where putting it back makes its table late, by no more than that. */
 const SHORT_K = 1.5
 const SHORT_LATE_K = 2
+/** Left to rest until it is short by no more than this, K. */
+const RESTED_K = 1
 /** A reading is believed over the model by no more than this, K. */
 const MOST_OFF_K = 1
 /** Back in, it is pulled at no less than this over the reading it came out too soon by, K. */
@@ -115,7 +119,17 @@ export function watchPeak(board: BoardItem, now_s: number, seed = 7): PeakWatch 
   // Short of the wanted by a little it is not worth keeping a table waiting for; short of safe it is, always.
   const again_s = now_s + (BACK_IN_MIN[1] as number) * 60 + prepared.rest.least_s + carvingSeconds(item)
   const short = whole_c.p50 < wanted_c - (again_s > board.promise_s ? SHORT_LATE_K : SHORT_K) || isUnsure(safe)
-  if (!short) return { peak_c, wanted_c, safe, short, backIn: undefined }
+  const told = { peak_c, wanted_c, safe, short }
+  if (!short) {
+    const longer = peak_c.p50 < wanted_c - SHORT_K ? foreseen.climb_c : []
+    const rests = longer.findIndex((by_c, i) => by_c + climbsBy(i * CLIMB_STEP_S) + off_k >= wanted_c - RESTED_K)
+    const until = rests < 0 ? undefined : out_s + rests * CLIMB_STEP_S
+    return {
+      ...told,
+      restUntil: until === undefined || until <= now_s ? undefined : { at_s: until, peak_c: wanted_c - RESTED_K },
+      backIn: undefined,
+    }
+  }
   const pull = pullStageIndex(program)
   const heat = program.stages[pull] as Stage
   const onBoard: Stage = {
@@ -138,7 +152,7 @@ export function watchPeak(board: BoardItem, now_s: number, seed = 7): PeakWatch 
     const least_c = (board.pull_c ?? Number.NEGATIVE_INFINITY) + LEAST_MORE_K
     const reads_c = Math.min(...again.points.map(({ pull_c }) => pull_c))
     const pull_c = Math.round(2 * Math.min(wanted_c, Math.max(least_c, reads_c))) / 2
-    return { peak_c, wanted_c, safe, short, backIn: { minutes, peak_c: again_c, pull_c } }
+    return { ...told, restUntil: undefined, backIn: { minutes, peak_c: again_c, pull_c } }
   }
-  return { peak_c, wanted_c, safe, short, backIn: undefined }
+  return { ...told, restUntil: undefined, backIn: undefined }
 }

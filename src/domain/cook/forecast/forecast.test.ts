@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest'
 import { boardOf } from '../board'
 import { type CookEntry, cookDocument, cookEntry, type ProbeReading } from '../cook-document'
-import { ADVICE_CODES, type Advice, forecastOf } from '.'
+import { ADVICE_CODES, type Advice, forecastOf, watchPeak } from '.'
 import { beliefOf } from './belief'
 import { isSound } from './sound'
 import { plateOf } from './ways'
@@ -92,6 +92,51 @@ describe('what is read', () => {
     const there = forecast({ pull_c: 58 }, now, [...climbing(now, 1.06), ...air], [stuck])
     expect(there.board.odd.map(({ code }) => code)).toContain('oven_falling')
     expect(there.estimate.pull_s.p90).toBe(now * 60)
+  })
+})
+
+describe('after its pull', () => {
+  const rib = {
+    cut: 'beef-rib-bone-in',
+    mass_kg: 3,
+    program: { school: 'steady', set_c: 180 },
+    serve_c: 60,
+    pull_c: 53,
+  }
+  const out = 75
+  const now = out + 4
+  const rested = (plate: number, serve_c = 60) => {
+    const [board] = boardOf(
+      cookOf({ ...rib, serve_c, rest_min: 40, plate }),
+      [
+        entry('in', 0),
+        entry('assign', 0, { device: 'd', channel: 0, point: 'core' }),
+        entry('out', out, { value_c: 53 }),
+      ],
+      climbing(now, 0.72),
+      T0 + now * 60,
+    )
+    const peak = board && watchPeak(board, T0 + now * 60)
+    if (!peak) throw new Error('not watched')
+    return peak
+  }
+
+  it('what is told is by the knife: carved soon it comes to less, and is told how long to be left', () => {
+    const late = rested(out + 25)
+    const early = rested(out + 90)
+    expect(late.peak_c.p50).toBeLessThan(early.peak_c.p50 - 1)
+    expect(early.restUntil).toBeUndefined()
+    // Wanted is what the whole rest gives, or a little more.
+    const wanted = Math.ceil(early.peak_c.p50)
+    const told = rested(out + 25, wanted)
+    expect(told.short).toBe(false)
+    expect(told.restUntil?.at_s).toBeGreaterThan(T0 + now * 60)
+    expect(told.restUntil?.peak_c).toBe(wanted - 1)
+  })
+
+  it('no peak is under what has been read', () => {
+    const { peak_c } = rested(out + 25)
+    expect(peak_c.p10).toBeGreaterThanOrEqual(climbing(now, 0.72).at(-1)?.value_c ?? 0)
   })
 })
 
