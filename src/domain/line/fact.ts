@@ -24,6 +24,10 @@ export interface SaidStage {
   readonly breastDown?: boolean | undefined
   /** After the rest, for the crust. */
   readonly finish?: boolean | undefined
+  /** Said as what comes after another heat: then, down to. */
+  readonly follows?: boolean | undefined
+  /** What comes before it lasts so long. */
+  readonly after_min?: number | undefined
 }
 
 /** When something is done while it cooks: a share of its stage, before its end, after its beginning, at a reading. */

@@ -279,8 +279,14 @@ function roastsOf(
         if (fact.temper_min !== undefined) roast.temper_min = fact.temper_min
         break
       case 'stage': {
-        const { heat, core, ...stage } = fact.stage
+        const { heat, core, follows, after_min, ...stage } = fact.stage
         if (stage.on === 'fan') roast.oven = 'fan'
+        const { set_c } = roast
+        // "At 260, then 160": what was said as the oven is the first stretch of heat.
+        if (follows && !stage.finish && stages.length === 0 && set_c !== undefined) {
+          stages.push({ on: 'oven', set_c, minutes: after_min })
+          delete roast.set_c
+        }
         stages.push({
           ...stage,
           set_c: heat && toCelsius(heat, 'oven'),

@@ -245,6 +245,12 @@ export function clocks(tokens: readonly Token[]): Token[] {
         continue
       }
     }
+    // 12 noon, 12:30 noon
+    if (/^12(?:[:.][0-5]\d)?$/.test(part) && /^(?:noon|midday)$/.test(side ?? '')) {
+      made.push({ ...token, to: (tokens[i + 1] as Token).to, text: part === '12' ? '12:00' : part })
+      i++
+      continue
+    }
     // "half seven" is half past seven.
     const halfHour =
       part === 'half' && i > 0 && HALF_OF.test(tokens[i - 1]?.text ?? '') ? numberOf(side ?? '') : Number.NaN

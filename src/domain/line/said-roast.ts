@@ -45,7 +45,7 @@ export interface SaidRoast {
   readonly notes: readonly string[]
 }
 /** A stretch of heat with its temperatures in °C. */
-export type HeatedStage = Omit<SaidStage, 'heat' | 'core'> & {
+export type HeatedStage = Omit<SaidStage, 'heat' | 'core' | 'follows' | 'after_min'> & {
   readonly set_c?: number | undefined
   readonly core_c?: number | undefined
 }

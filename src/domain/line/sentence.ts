@@ -112,6 +112,8 @@ const MOST_PIECES = 40
 const RIB = 'beef-rib-bone-in'
 /** So many ribs a side of beef has that are roasted. */
 const MOST_RIBS = 7
+/** And so many bones a rack or two. */
+const MOST_BONES = 16
 
 /** A cut at the head of some words, with how many of it: "two pork tenderloins", "11 turkeys", "2 x lamb rack". */
 function cutAt(words: readonly string[], at: number, ribRoast: boolean): Found | undefined {
@@ -132,11 +134,18 @@ function cutAt(words: readonly string[], at: number, ribRoast: boolean): Found |
   const named = cutsNamed(words, next)
   if (!named) return undefined
   // "3 ribs of beef" is one roast of three bones, and "rib roast, 3 ribs" says how many it has.
-  const ribs = named.ids[0] === RIB && count >= 2 && count <= MOST_RIBS
+  // Two prime ribs are two roasts.
+  const ribs =
+    named.ids[0] === RIB &&
+    count >= 2 &&
+    count <= (ribRoast ? MOST_BONES : MOST_RIBS) &&
+    !/^(?:prime|standing)$/.test(words[next] ?? '')
   if (ribs && ribRoast && named.count === 1)
     return { count: next - at + named.count, fact: { kind: 'bones', bones: count } }
+  // "A 3-rib prime rib": how many it has, and what it is.
+  const whole = ribs && /^ribs?$/.test(words[next] ?? '') ? cutsNamed(words, next + 1) : undefined
   return {
-    count: next - at + named.count,
+    count: whole?.ids[0] === RIB ? next - at + 1 + whole.count : next - at + named.count,
     fact: { kind: 'cut', ids: named.ids, ...(ribs ? { count: 1, bones: count } : { count }) },
   }
 }
@@ -195,7 +204,7 @@ export function readSentence(whole: string, context: LineContext): Sentence {
   let joins = true
   for (let at = 0; at < tokens.length; ) {
     const named = meanings.findLast(({ fact }) => fact.kind === 'cut')?.fact
-    let best: Found | undefined = cutAt(words, at, named?.kind === 'cut' && named.ids[0] === RIB)
+    let best: Found | undefined = cutAt(words, at, named?.kind === 'cut' && /rib|rack/.test(named.ids[0] ?? ''))
     const own = houseAt(names, words, at)
     if (own && own.count >= (best?.count ?? 0)) best = own
     const place = starts[at] as number

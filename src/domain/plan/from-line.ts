@@ -93,6 +93,16 @@ function staged(roast: SaidRoast, cut: Cut): ProgramPart {
       : panned
   const finishes = rest.filter(({ finish }) => finish)
   const cooks = rest.filter(({ finish }) => !finish)
+  // One heat and then another, said without how long: hot first for as long as usual, or hotter last to finish.
+  const [opens, goes] = cooks
+  const openly =
+    opens?.set_c !== undefined &&
+    [opens.minutes, opens.per_kg_min, opens.core_c].every((each) => each === undefined) &&
+    goes?.set_c !== undefined
+  if (openly && (opens.set_c ?? 0) > (goes.set_c ?? 0))
+    cooks[0] = { ...opens, minutes: (findSchool('hot-start') as School).usual(cut).hot_min }
+  else if (openly && cooks.length === 2 && finishes.length === 0 && goes.core_c === undefined)
+    finishes.push({ ...(cooks.pop() as HeatedStage), finish: true })
   // Reverse seared, to a reading and then hotter for some minutes: that is its finish, said without the word.
   const [before, after] = [cooks.at(-2), cooks.at(-1)]
   const sears =

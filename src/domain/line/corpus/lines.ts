@@ -468,4 +468,22 @@ export const LINES: readonly (readonly [line: string, means: string])[] = [
   ['lamb leg 2.3kg at 1930', 'lamb-leg-bone-in 2.3kg | @11-24T19:30'],
   ['beef 2.2kg topside, 180 for 20 min per 500g, medium', 'beef-round-or-rump 2.2kg [180/88] =medium |'],
   ['turkey between 5 and 6 kg', 'turkey 5.5kg |'],
+  // One heat and then another, said without how long
+  ['rib 3kg at 260 then 160', 'beef-rib-bone-in 3kg [260] [160] |'],
+  ['rib 3kg start in a 260C oven then 160', 'beef-rib-bone-in 3kg [260] [160] |'],
+  ['prime rib 10 lb at 500F then turn down to 325F', 'beef-rib-bone-in 4.54kg [260] [163] |'],
+  ['rib 3kg at 120C then 250 for 10 minutes', 'beef-rib-bone-in 3kg [120] [250/10] |'],
+  ['rib 3kg 230 turned down to 160 after 20 min', 'beef-rib-bone-in 3kg [230/20] [160] |'],
+  ['rib 3kg oven 200, after 30 minutes down to 160', 'beef-rib-bone-in 3kg [200/30] [160] |'],
+  ['turkey 6kg 180C, last 30 mins at 220', 'turkey 6kg oven180 [*220/30] |'],
+  ['rib 3kg start at 60F, 160C', 'beef-rib-bone-in 3kg start15.6 oven160 |'],
+  // Bones, and how many roasts
+  ['3-rib prime rib 7pm', 'beef-rib-bone-in ?kg | @11-24T19:00'],
+  ['a 3 rib standing rib roast and a chicken', 'beef-rib-bone-in ?kg | chicken ?kg |'],
+  ['two prime ribs 3kg each', 'beef-rib-bone-in x2 3kg |'],
+  ['rack of lamb, 8 ribs', 'lamb-rack ?kg |'],
+  ['12 noon capon 3kg', 'capon 3kg | @11-24T12:00'],
+  ['lunch at 12:30 noon turkey 5kg', 'turkey 5kg | @11-24T12:30'],
+  ['lamb shoulder 2kg falls off the bone', 'lamb-shoulder 2kg =pull-apart |'],
+  ['pork shoulder 3kg fork tender', 'pork-shoulder 3kg =pull-apart |'],
 ]

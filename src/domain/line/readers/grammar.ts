@@ -106,6 +106,9 @@ export const POINT =
   '(?:thigh|breast|core|middle|centre|center|thickest part|thickest|leg|inside|stuffing|deepest part)'
 export const LEAD =
   '(?:then|first|starting|starts?|start|begin|begins|beginning|roast|blast|blasted|cook|followed by|after that|next|and|go|high|hot|low|down|turn|turned|turning|reduce|reduced|reducing|lower|lowered|drop|dropped|dropping|dial|dialled|it|the|in|into|an?|oven|at|to|with|temperature|heat)'
+/** Of these words some say that another heat came before. */
+export const isNext = (lead: string): boolean =>
+  /\b(?:then|next|after that|followed by|down|turn|reduc|lower|drop|dial)/.test(lead)
 
 export const stage = (stage: SaidStage): Fact => ({ kind: 'stage', stage })
 /** No oven is set over this, in the unit that is said, or in either. */

@@ -27,12 +27,12 @@ const SCHOOL_WORDS: Readonly<Record<string, string>> = {
 export const HEATS: readonly Reader[] = [
   // Heat
   reader(
-    `(?:in (?:an? |the )?|with (?:an? |the )?)?(?:(?:low|hot|moderate|slow|cool) )?(oven|fan|fan oven|convection|convection oven|fire|grill|coals|smoker|barbecue|bbq|bath|water bath|sous vide|at|roast at|cook at|heat|oven on)(?: on| set)?(?: at| to)? ${TEMP}(?: (fan|convection|oven))?`,
+    `(?:in (?:an? |the )?|with (?:an? |the )?)?(?:(?:low|hot|moderate|slow|cool) )?(oven|fan|fan oven|convection|convection oven|fire|grill|coals|smoker|barbecue|bbq|bath|water bath|sous vide|at|roast at|cook at|(?:start|starting|begin|beginning)(?: it)? at|heat|oven on)(?: on| set)?(?: at| to)? ${TEMP}(?: (fan|convection|oven))?`,
     ([, word = '', value, unit, after]) =>
       heatFact(after === 'oven' || after === undefined ? word : after, heatOf(value, unit)),
   ),
   reader(
-    `(?:at |in an? |in the )?${TEMP} (oven(?! off)|fan|fan oven|convection|convection oven|fire|grill|smoker|barbecue|bbq|bath|water bath)`,
+    `(?:(?:start(?:s|ing)?|begin(?:s|ning)?)(?: it)? )?(?:at |in an? |in the )?${TEMP} (oven(?! off)|fan|fan oven|convection|convection oven|fire|grill|smoker|barbecue|bbq|bath|water bath)`,
     ([, value, unit, word = '']) => heatFact(word, heatOf(value, unit)),
   ),
   reader(`(?:oven |at |on )?${GAS}`, ([, gas]) => heatFact('oven', heatOf(undefined, undefined, gas))),
@@ -71,6 +71,8 @@ function heatFact(word: string, heat: SaidHeat | undefined): Fact | undefined {
   if (heat === undefined) return undefined
   // "at 7" is a time, "at 160" a heat.
   if ((word === 'at' || word.endsWith(' at')) && heat.unit === undefined && heat.value < 75) return undefined
+  // "Start at 60 F" is how cold the meat is.
+  if (/^(?:start|begin)/.test(word) && heat.value < 97) return undefined
   const on: SaidStage['on'] | undefined = /bath|vide/.test(word)
     ? 'bath'
     : /fire|grill|coals|smoker|barbecue|bbq/.test(word)

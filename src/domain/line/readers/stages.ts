@@ -10,6 +10,7 @@ import {
   HEAT,
   heatOf,
   isHeat,
+  isNext,
   LEAD,
   MIN,
   MINUTES,
@@ -46,6 +47,7 @@ export const STAGES: readonly Reader[] = [
         on: ovenOf(lead),
         heat,
         minutes: minutesOf(span),
+        follows: isNext(lead),
         cover: coverOf(cover ?? cover2),
         breastDown: down !== undefined || down2 !== undefined || undefined,
         core: heatOf(core, coreUnit),
@@ -55,25 +57,51 @@ export const STAGES: readonly Reader[] = [
   // 20 min at 230 · an hour at 160 under foil
   reader(
     `((?:${LEAD} )*)(${SPAN}) (?:at|in an? oven at|in an oven of) ${HEAT}(?: (${COVER}))?(?: (breast down))?`,
-    ([, , span = '', value, unit, gas, cover, down]) => {
+    ([, lead = '', span = '', value, unit, gas, cover, down]) => {
       const heat = heatOf(value, unit, gas)
       return isHeat(heat, 55)
         ? stage({
             on: 'oven',
             heat,
             minutes: minutesOf(span),
+            follows: isNext(lead),
             cover: coverOf(cover),
             breastDown: down !== undefined || undefined,
           })
         : undefined
     },
   ),
-  // then 175 · down to 160 covered · then 175 to 76 in the thigh
+  // the last half hour at 220
   reader(
-    `(?:(?:and )?then|down to|after that|followed by|(?:reduced?|reducing|lower(?:ed)?|turn(?:ed)?|drop(?:ped)?|dial(?:led)?)(?: it| the oven| the heat)?(?: down)?(?: to)?)(?: at| to| in| an?| the| oven| roast| down| straight| gentle)* ${HEAT}(?: (${COVER}))?(?: (?:to the end|until (?:it is )?done|till done|to finish))?(?: (?:to|until) ${TEMP}(?: in (?:the |its )?(${POINT}))?)?`,
-    ([, value, unit, gas, cover, core, coreUnit]) => {
+    `(?:and |then )?(?:for |with )?(?:the )?(?:last|final) (${SPAN}) (?:at|in an? oven at|up to) ${HEAT}`,
+    ([, span = '', value, unit, gas]) => {
       const heat = heatOf(value, unit, gas)
-      return isHeat(heat) ? stage({ on: 'oven', heat, cover: coverOf(cover), core: heatOf(core, coreUnit) }) : undefined
+      return isHeat(heat, 120) ? stage({ on: 'oven', heat, minutes: minutesOf(span), finish: true }) : undefined
+    },
+  ),
+  // after 20 minutes down to 160
+  reader(
+    `(?:and |but )?after (?:the first |about )?(${SPAN})(?: (?:and )?(?:then|go|turn(?:ed)?|reduced?|lower(?:ed)?|drop(?:ped)?|dial(?:led)?|down))+(?: (?:it|the|oven|heat|temperature|down|to|at))* ${HEAT}`,
+    ([, span = '', value, unit, gas]) => {
+      const heat = heatOf(value, unit, gas)
+      return isHeat(heat) ? stage({ on: 'oven', heat, follows: true, after_min: minutesOf(span) }) : undefined
+    },
+  ),
+  // then 175 · down to 160 covered · then 175 to 76 in the thigh · turned down to 160 after 20 min
+  reader(
+    `(?:(?:and )?then|down to|after that|followed by|(?:reduced?|reducing|lower(?:ed)?|turn(?:ed)?|drop(?:ped)?|dial(?:led)?)(?: it| the oven| the heat)?(?: down)?(?: to)?)(?: at| to| in| an?| the| oven| roast| down| straight| gentle)* ${HEAT}(?: (${COVER}))?(?: (?:to the end|until (?:it is )?done|till done|to finish))?(?: (?:to|until) ${TEMP}(?: in (?:the |its )?(${POINT}))?)?(?: after (?:the first )?(${SPAN}))?`,
+    ([, value, unit, gas, cover, core, coreUnit, , before]) => {
+      const heat = heatOf(value, unit, gas)
+      return isHeat(heat)
+        ? stage({
+            on: 'oven',
+            heat,
+            cover: coverOf(cover),
+            core: heatOf(core, coreUnit),
+            follows: true,
+            after_min: before === undefined ? undefined : minutesOf(before),
+          })
+        : undefined
     },
   ),
   // low 120 to 52 · 120 to 52 · 110 c until 50 c
