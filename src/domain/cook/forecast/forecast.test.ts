@@ -95,19 +95,20 @@ describe('what is read', () => {
   })
 })
 
+const RIB = {
+  cut: 'beef-rib-bone-in',
+  mass_kg: 3,
+  program: { school: 'steady', set_c: 180 },
+  serve_c: 60,
+  pull_c: 53,
+}
+
 describe('after its pull', () => {
-  const rib = {
-    cut: 'beef-rib-bone-in',
-    mass_kg: 3,
-    program: { school: 'steady', set_c: 180 },
-    serve_c: 60,
-    pull_c: 53,
-  }
   const out = 75
   const now = out + 4
   const rested = (plate: number, serve_c = 60) => {
     const [board] = boardOf(
-      cookOf({ ...rib, serve_c, rest_min: 40, plate }),
+      cookOf({ ...RIB, serve_c, rest_min: 40, plate }),
       [
         entry('in', 0),
         entry('assign', 0, { device: 'd', channel: 0, point: 'core' }),
@@ -175,14 +176,7 @@ describe('early and late', () => {
   })
 
   it('a rest that gives way to the promise climbs less, and is foretold to', () => {
-    const rib = {
-      cut: 'beef-rib-bone-in',
-      mass_kg: 3,
-      program: { school: 'steady', set_c: 180 },
-      serve_c: 60,
-      pull_c: 53,
-    }
-    const of = (plate: number) => forecast({ ...rib, rest_min: 40, plate }, 10)
+    const of = (plate: number) => forecast({ ...RIB, rest_min: 40, plate }, 10)
     const { pull_s, carve_s } = of(400).estimate
     const whole = carve_s.p50 / 60 + 12
     const short = of(Math.round(whole - 22))
@@ -190,7 +184,7 @@ describe('early and late', () => {
     expect(short.estimate.pull_s).toEqual(pull_s)
     expect(short.estimate.peak_c.p50).toBeLessThan(of(400).estimate.peak_c.p50 - 0.5)
     // One that must wait for its hot finish rests before that: its knife takes nothing from it.
-    const reverse = { ...rib, program: { school: 'reverse-sear', set_c: 110, hot_min: 12 } }
+    const reverse = { ...RIB, program: { school: 'reverse-sear', set_c: 110, hot_min: 12 } }
     const peak = (plate: number) => forecast({ ...reverse, plate }, 10).estimate.peak_c.p50
     expect(peak(200)).toBeCloseTo(peak(400), 6)
   })
