@@ -45,8 +45,8 @@ async function timesOfSheet(page: Page) {
 
 const walks: readonly Walk[] = [
   {
-    name: 'a reverse-seared rib',
-    line: 'beef rib 2.7 kg bone-in, medium-rare, reverse sear, eat thursday 19:00',
+    name: 'a rib at 120 and then at 250',
+    line: 'beef rib 2.7 kg bone-in, medium-rare, at 120 then 250 for 10 minutes, eat thursday 19:00',
     order: 'desk first',
   },
   {
