@@ -486,4 +486,7 @@ export const LINES: readonly (readonly [line: string, means: string])[] = [
   ['lunch at 12:30 noon turkey 5kg', 'turkey 5kg | @11-24T12:30'],
   ['lamb shoulder 2kg falls off the bone', 'lamb-shoulder 2kg =pull-apart |'],
   ['pork shoulder 3kg fork tender', 'pork-shoulder 3kg =pull-apart |'],
+  ['rolled turkey breast 1.5kg bacon wrapped 1pm', 'turkey-breast-bone-in 1.5kg rolled note | @11-24T13:00'],
+  ['pork tenderloin 600g wrapped in prosciutto', 'pork-tenderloin 0.6kg note |'],
+  ['turkey 5kg covered with streaky bacon, oven 170', 'turkey 5kg oven170 note |'],
 ]

@@ -27,6 +27,9 @@ const BED =
   '(?:onions?|carrots?|celery|potatoes|vegetables?|veg|root vegetables|roots|bones|fennel|leeks?|herbs|rosemary|thyme|garlic|apples?|lemons?|sourdough|bread|trivet|salt)'
 const SEASONING =
   '(?:rosemary|thyme|sage|garlic|mustard|pepper|peppercorns|salt and pepper|herbs|spices|spice|paprika|cumin|anchov(?:y|ies)|parsley|tarragon|bay|juniper|fennel seeds?|chilli|chili|ginger|horseradish|olive oil|oil|honey|maple syrup|lemon zest|zaatar|harissa|jerk|barbecue|breadcrumbs?)'
+/** What is laid round a roast that is no foil. */
+const COAT =
+  '(?:(?:streaky |smoked |back |the |its |thin )*(?:bacon|prosciutto|pancetta|parma ham|ham|speck|lardo|caul(?: fat)?|vine leaves|cabbage leaves))'
 const LIQUID = '(?:stock|broth|wine|white wine|red wine|cider|water|beer|sherry|marsala|madeira|juice)'
 
 /** What was said beyond the bare word is remembered as it was said. */
@@ -205,6 +208,10 @@ export const CARE: readonly Reader[] = [
   ),
   reader(
     `(?:with |and )?(?:(?:a |some )?(?:splash|glass|cup|${N} (?:ml|l|cups?|litres?)) of )?(?:${LIQUID}(?: and )?)+ (?:in|under|into) (?:the )?(?:pan|tin|tray|roasting tin|roasting pan|bottom)`,
+    (_, text) => ({ kind: 'note', text }),
+  ),
+  reader(
+    `${COAT} (?:wrapped|draped|covered|barded)|(?:wrapped|draped|covered|barded) (?:in|with) ${COAT}|(?:barded|bacon on top)`,
     (_, text) => ({ kind: 'note', text }),
   ),
   reader(`(?:on|over) (?:a |the |its )?(?:wire )?rack`, (_, text) => ({ kind: 'note', text })),
