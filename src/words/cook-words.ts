@@ -67,6 +67,8 @@ export function oddWords(odd: OddReading, units: Units): string {
       return `The oven is at ${temperature(odd.air_c, units)} and should be at ${temperature(odd.set_c, units)}: is it on, is the door shut?`
     case 'impossible':
       return `${temperature(odd.value_c, units)} is no reading of meat: it is left out. Look at the probe, or read again.`
+    case 'too_warm':
+      return `It reads ${temperature(odd.value_c, units)} after ${odd.minutes} min in the heat: no roast is that warm so soon. Look where its probe hangs.`
     default:
       return odd satisfies never
   }

@@ -251,6 +251,29 @@ describe('odd readings are named, not averaged in', () => {
     expect(codes(probe(12, 90, climbing), 90)).toEqual([])
   })
 
+  it('warmer at its first reading than any roast is so soon: its probe hangs elsewhere, until somebody has looked', () => {
+    const elsewhere = probe(12, 16, (m) => 54 + (m - 12) * 0.3)
+    expect(codes(elsewhere, 16)).toEqual(['too_warm'])
+    expect(codes(elsewhere, 16, [entry('note', 14, { text: 'looked' })])).toEqual([])
+    // Not read again since: what it read is no truer for it. Hung right, it reads what it should, and nothing moved.
+    expect(codes(elsewhere, 16, [entry('note', 16, { text: 'looked' })])).toEqual(['too_warm'])
+    const right = [...elsewhere, ...probe(16, 20, (m) => 5 + (m - 12) * 0.2)]
+    expect(codes(right, 20, [entry('note', 16, { text: 'looked' })])).toEqual([])
+    // Put in some minutes before it was tapped, read late, or simply warm from the bench.
+    expect(
+      codes(
+        probe(12, 30, (m) => 24 + (m - 12) * 0.4),
+        30,
+      ),
+    ).toEqual([])
+    expect(
+      codes(
+        probe(50, 60, (m) => 58 + (m - 50) * 0.4),
+        60,
+      ),
+    ).toEqual([])
+  })
+
   it('out of the meat, moved, lost, oven off, door open', () => {
     expect(
       codes(

@@ -65,6 +65,7 @@ export type OddReading =
   | { readonly code: 'swapped'; readonly at_s: number; readonly with: string }
   | { readonly code: 'too_shallow'; readonly at_s: number; readonly depth: number }
   | { readonly code: 'impossible'; readonly at_s: number; readonly value_c: number }
+  | { readonly code: 'too_warm'; readonly at_s: number; readonly value_c: number; readonly minutes: number }
   | { readonly code: 'door_open'; readonly at_s: number; readonly drop_k: number }
   | { readonly code: 'core_falling'; readonly at_s: number; readonly drop_k: number; readonly minutes: number }
   | { readonly code: 'oven_falling'; readonly at_s: number; readonly air_c: number; readonly set_c: number }
@@ -99,6 +100,8 @@ const OUT_BELOW_C = 32
 const FALLS = { under_k: 20, drop_k: 0.4, span_s: 600, settled_s: 1200 } as const
 /** Air that is so far under what is set, K, for so long, s, read so often. */
 const COLD_AIR = { under_k: 25, span_s: 900, readings: 5 } as const
+/** What goes in is no warmer than it was said to be by more than this, K, and climbs no faster than this, K/s. */
+const TOO_WARM = { over_k: 20, climbs_k_per_s: 3 / 60, soon_s: 1800 } as const
 /** What was odd is said for so long, s. */
 const STILL_SAID_S = 1800
 
@@ -352,7 +355,7 @@ function coldOf(
 }
 
 function oddOf(
-  { readings, air }: Pick<BoardItem, 'readings' | 'air'>,
+  { readings, air, in_s, item }: Pick<BoardItem, 'readings' | 'air' | 'in_s' | 'item'>,
   watched: boolean,
   now_s: number,
   looked_s: number,
@@ -362,13 +365,23 @@ function oddOf(
   if (watched && latest && now_s - latest.at_s > LOST_S)
     odd.push({ code: 'lost', at_s: latest.at_s, minutes: Math.round((now_s - latest.at_s) / 60) })
   const jump = jumpsOf(readings).at(-1)
+  // Its first reading is one that no roast has so soon: the probe hangs elsewhere, in another roast may be.
+  const [first] = readings
+  const most_c = (at_s: number) =>
+    item.roast.start_c + TOO_WARM.over_k + TOO_WARM.climbs_k_per_s * Math.max(0, at_s - (in_s ?? at_s))
+  const elsewhere = watched && first && first.value_c > most_c(first.at_s) ? first : undefined
+  // Looked at and not read again since, it is as odd as it was.
+  if (elsewhere && jump === undefined && latest && (looked_s <= elsewhere.at_s || latest.at_s <= looked_s))
+    odd.push({ code: 'too_warm', ...latest, minutes: Math.max(1, Math.round((latest.at_s - (in_s ?? 0)) / 60)) })
   if (jump !== undefined && latest) {
     const from = readings[jump - 1] as (typeof readings)[number]
     // What came of it: the reading a little later says more than the first after the jump.
     const to = (readings.findLast(({ at_s }) => at_s <= (readings[jump]?.at_s ?? 0) + JUMP_SPAN_S) ??
       readings[jump]) as (typeof readings)[number]
     // A later hand on the board says that somebody has looked.
-    if (looked_s <= to.at_s && now_s - to.at_s < STILL_SAID_S) {
+    // Soon after it hung elsewhere it was hung right.
+    const hung = elsewhere && to.at_s - elsewhere.at_s < TOO_WARM.soon_s && to.value_c <= most_c(to.at_s)
+    if (!hung && looked_s <= to.at_s && now_s - to.at_s < STILL_SAID_S) {
       const cold = to.value_c < OUT_BELOW_C && from.value_c - to.value_c > JUMP_K
       const hot = to.value_c > from.value_c + 25
       odd.push({ code: cold || hot ? 'pulled_out' : 'moved', at_s: to.at_s, from_c: from.value_c, to_c: to.value_c })
@@ -418,7 +431,7 @@ export const freshOf = ({ latest }: Pick<BoardItem, 'latest'>, now_s: number): B
   latest && now_s - latest.at_s < FRESH_S ? latest : undefined
 
 /** These say that a probe may not sit where it is said to; the others speak of an oven, or of silence. */
-const OF_THE_PROBE = new Set<OddReading['code']>(['moved', 'swapped', 'pulled_out', 'impossible'])
+const OF_THE_PROBE = new Set<OddReading['code']>(['moved', 'swapped', 'pulled_out', 'impossible', 'too_warm'])
 
 /** Whether what is read of the meat now is believed: whoever sticks it in by hand knows where. */
 export const isBelieved = ({ odd, latest, entries }: Pick<BoardItem, 'odd' | 'latest' | 'entries'>): boolean =>

@@ -92,6 +92,7 @@ class OneRoast {
   read_s = 0
   hand_s = Number.NEGATIVE_INFINITY
   took_s = Number.NEGATIVE_INFINITY
+  looked_s = Number.NEGATIVE_INFINITY
   rests_s = Number.POSITIVE_INFINITY
   outAt_s: number | undefined
   waitsUntil_s = 0
@@ -138,7 +139,7 @@ interface Read {
 }
 const tenth = (value: number) => Math.round(10 * value) / 10
 /** What a probe says that a board asks somebody to look at, where two may have changed places. */
-const ASKS_TO_LOOK = new Set(['swapped', 'moved', 'pulled_out'])
+const ASKS_TO_LOOK = new Set(['swapped', 'moved', 'pulled_out', 'too_warm'])
 
 /** The same, with its whole log. */
 export function service(
@@ -272,9 +273,12 @@ export function service(
     const { piece } = one.told
     if (own.odd.some(({ code }) => code === 'oven_falling' || code === 'core_falling') && touched(one))
       return now_s + TICK_S
-    if (now_s >= swapped_s && own.odd.some(({ code }) => ASKS_TO_LOOK.has(code))) {
-      swapped_s = Number.POSITIVE_INFINITY
+    if (own.odd.some(({ code }) => ASKS_TO_LOOK.has(code)) && now_s - one.looked_s > LOOK_S) {
+      one.looked_s = now_s
       one.calls++
+      if (now_s >= swapped_s) swapped_s = Number.POSITIVE_INFINITY
+      enter({ kind: 'note', item: one.item, text: 'looked at' })
+      return now_s + TICK_S
     }
     if (own.odd.some(({ code }) => code === 'lost') && one.inside && now_s - one.hand_s > HAND_S) {
       one.hand_s = now_s

@@ -200,7 +200,12 @@ export function BoardRow({ board, forecast, peak, units, cook, run, compact = fa
         </p>
       ))}
       {state !== 'waiting' && in_s !== undefined && (
-        <CookCurve board={board} estimate={arrives && state === 'in' ? estimate : undefined} now_s={now_s} units={units} />
+        <CookCurve
+          board={board}
+          estimate={arrives && state === 'in' ? estimate : undefined}
+          now_s={now_s}
+          units={units}
+        />
       )}
       {offered && forecast && (
         <WaysOut
