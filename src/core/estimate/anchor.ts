@@ -28,8 +28,9 @@ export interface Anchor extends Climb {
 }
 const NO_CLIMB: Climb = { peak_k: 0, climbed: [] }
 const NO_ANCHOR: Anchor = { share: 0, ...NO_CLIMB }
-/** A climb after the pull is told so often, s. */
+/** A climb after the pull is told so often, and for so long, s: no roast climbs for longer, however long it rests. */
 export const CLIMB_STEP_S = 300
+export const CLIMB_S = 3 * 3600
 
 /**
  * How much higher a roast as told has climbed than its members so long after its pull, K.
@@ -93,7 +94,7 @@ function climbsMoreThan({ run: fine, resting }: MemberRun, told: EstimateSetup, 
   const pulled_c = Math.min(...fine.pullCore_c)
   const peak_c = Math.min(...fine.peak_c)
   const climbed: number[] = []
-  for (let rest_s = 0; fine.pull_s + rest_s <= fine.carve_s; rest_s += CLIMB_STEP_S)
+  for (let rest_s = 0; rest_s <= Math.min(CLIMB_S, fine.carve_s - fine.pull_s); rest_s += CLIMB_STEP_S)
     climbed.push((Math.min(...resting.at(fine.pull_s + rest_s).peak_c) - pulled_c) / Math.max(0.1, peak_c - pulled_c))
   return { peak_k: peak_c - spreadOf(peaks).p50, climbed }
 }

@@ -1,4 +1,4 @@
-import { type Anchor, anchorFor, CLIMB_STEP_S, climbedMore, endOf, endsByClock, FINER_READINGS } from './anchor'
+import { type Anchor, anchorFor, CLIMB_S, CLIMB_STEP_S, climbedMore, endOf, endsByClock, FINER_READINGS } from './anchor'
 import { type Spread, spreadOf } from './ensemble'
 import { COURSE_STEP_S, cookMember, type EstimateSetup, type MemberPast, pastOf } from './member'
 import { blendedPull, fitsOf, pacedPull, pacesOf } from './pace'
@@ -154,7 +154,7 @@ export function foresee(
     const out = setup.knife ? member.resting.at(run.carve_s) : rested
     wholes.push(setup.knife ? Math.min(...highestAfter(after, out)) : peak_c)
     if (out.safe) wholeSafe++
-    for (let step = 0; byClock && step * CLIMB_STEP_S <= after; step++) {
+    for (let step = 0; byClock && step * CLIMB_STEP_S <= Math.min(CLIMB_S, after); step++) {
       const so_s = step * CLIMB_STEP_S
       const row = climbs_c[step] ?? []
       row.push(Math.min(...highestAfter(so_s, member.resting.at(run.pull_s + so_s))))
