@@ -1,4 +1,13 @@
-import { type Anchor, anchorFor, CLIMB_S, CLIMB_STEP_S, climbedMore, endOf, endsByClock, FINER_READINGS } from './anchor'
+import {
+  type Anchor,
+  anchorFor,
+  CLIMB_S,
+  CLIMB_STEP_S,
+  climbedMore,
+  endOf,
+  endsByClock,
+  FINER_READINGS,
+} from './anchor'
 import { type Spread, spreadOf } from './ensemble'
 import { COURSE_STEP_S, cookMember, type EstimateSetup, type MemberPast, pastOf } from './member'
 import { blendedPull, fitsOf, pacedPull, pacesOf } from './pace'
