@@ -115,8 +115,11 @@ const MOST_RIBS = 7
 /** And so many bones a rack or two. */
 const MOST_BONES = 16
 
-/** A cut at the head of some words, with how many of it: "two pork tenderloins", "11 turkeys", "2 x lamb rack". */
-function cutAt(words: readonly string[], at: number, ribRoast: boolean): Found | undefined {
+/**
+ * A cut at the head of some words, with how many of it: "two pork tenderloins", "11 turkeys", "2 x lamb rack".
+ * @param boned a rib roast or a rack was named before: ribs are its bones
+ */
+function cutAt(words: readonly string[], at: number, boned: boolean): Found | undefined {
   const here = cutsNamed(words, at)
   // "porchetta style" names no porchetta.
   if (here && words[at + here.count] === 'style') return undefined
@@ -138,9 +141,9 @@ function cutAt(words: readonly string[], at: number, ribRoast: boolean): Found |
   const ribs =
     named.ids[0] === RIB &&
     count >= 2 &&
-    count <= (ribRoast ? MOST_BONES : MOST_RIBS) &&
+    count <= (boned ? MOST_BONES : MOST_RIBS) &&
     !/^(?:prime|standing)$/.test(words[next] ?? '')
-  if (ribs && ribRoast && named.count === 1)
+  if (ribs && boned && named.count === 1)
     return { count: next - at + named.count, fact: { kind: 'bones', bones: count } }
   // "A 3-rib prime rib": how many it has, and what it is.
   const whole = ribs && /^ribs?$/.test(words[next] ?? '') ? cutsNamed(words, next + 1) : undefined

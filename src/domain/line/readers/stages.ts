@@ -1,5 +1,6 @@
 import { TENDING_ACTS, type TendingAct } from '@/core/program/stage'
 import { heldNumber } from '../../schema/scalars'
+import type { Fact } from '../fact'
 import { numberOf } from '../tokens'
 import {
   A_WEIGHT,
@@ -32,6 +33,12 @@ const MOST_PER_KG_MIN = 240
 
 /** Which oven the words before a heat say. */
 const ovenOf = (lead: string) => (/\bfan\b/.test(lead) ? 'fan' : 'oven')
+
+/** A hot finish in the oven, for so long at so much. */
+function finishOf(span: string, value?: string, unit?: string, gas?: string): Fact | undefined {
+  const heat = heatOf(value, unit, gas)
+  return isHeat(heat, 120) ? stage({ on: 'oven', heat, minutes: minutesOf(span), finish: true }) : undefined
+}
 
 /** Heat in stretches: how long at what, and then. */
 
@@ -74,10 +81,7 @@ export const STAGES: readonly Reader[] = [
   // the last half hour at 220
   reader(
     `(?:and |then )?(?:for |with )?(?:the )?(?:last|final) (${SPAN}) (?:at|in an? oven at|up to) ${HEAT}`,
-    ([, span = '', value, unit, gas]) => {
-      const heat = heatOf(value, unit, gas)
-      return isHeat(heat, 120) ? stage({ on: 'oven', heat, minutes: minutesOf(span), finish: true }) : undefined
-    },
+    ([, span = '', ...heat]) => finishOf(span, ...heat),
   ),
   // after 20 minutes down to 160
   reader(
@@ -151,10 +155,7 @@ export const STAGES: readonly Reader[] = [
   // then sear for 6 min at 270
   reader(
     `(?:then |and )?(?:final |last )?(?:sear(?:ed)?|blast|crisp(?:ed)?(?: up)?|finish(?:ed)?)(?: it)?(?: for)? (${SPAN}) (?:at|in an? oven at) ${HEAT}`,
-    ([, span = '', value, unit, gas]) => {
-      const heat = heatOf(value, unit, gas)
-      return isHeat(heat, 120) ? stage({ on: 'oven', heat, minutes: minutesOf(span), finish: true }) : undefined
-    },
+    ([, span = '', ...heat]) => finishOf(span, ...heat),
   ),
   // then sear in a hot pan for 4 min
   reader(
