@@ -37,6 +37,15 @@ const health = async (port) => {
     return undefined
   }
 }
+/** Whether its first page is there: what it reads from has answered too. */
+const welcomes = async (port) => {
+  try {
+    const { status } = await fetch(`http://${host}:${port}/`, { redirect: 'manual', signal: AbortSignal.timeout(10_000) })
+    return status < 500
+  } catch {
+    return false
+  }
+}
 const isOurs = (answer) => answer?.application === 'pheasant' && answer.checkout === root
 
 /** A port that is free, or the one on which this checkout is served already. */
@@ -217,7 +226,7 @@ async function main() {
   void backUpNightly()
 
   for (let i = 0; i < 240 && !stopping; i++) {
-    if (isOurs(await health(port))) {
+    if (isOurs(await health(port)) && (await welcomes(port))) {
       console.log(`Pheasant is ready: http://${host}:${port}   (Ctrl-C stops it; what goes wrong stands in ${log})`)
       tellDoors(port)
       startStation()

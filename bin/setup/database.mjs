@@ -126,7 +126,7 @@ export function cluster({ name, firstPort, databases, durable }) {
   const port = () => (existsSync(portFile) ? Number(readFileSync(portFile, 'utf8')) : firstPort)
   const alive = () => existsSync(join(files, 'postmaster.pid')) && run('pg_ctl', ['-D', files, 'status']).status === 0
   // A killed server not yet reaped still counts as alive, so the port is asked too.
-  const ready = () => run('pg_isready', ['-q', '-h', '127.0.0.1', '-p', String(port())], { cwd: '/' }).status === 0
+  const ready = () => run('pg_isready', ['-q', ...where(), '-d', 'postgres'], { cwd: '/' }).status === 0
   const running = () => alive() && ready()
   const where = () => ['-h', '127.0.0.1', '-p', String(port()), '-U', OWNER]
 

@@ -11,7 +11,7 @@ import {
 import { type Spread, spreadOf } from './ensemble'
 import { COURSE_STEP_S, cookMember, type EstimateSetup, type MemberPast, pastOf } from './member'
 import { blendedPull, fitsOf, pacedPull, pacesOf } from './pace'
-import { askedOf, assimilate, type Inferred, inferredOf, type Posterior, readAs } from './posterior'
+import { askedOf, assimilate, climbedBy, type Inferred, inferredOf, type Posterior, readAs } from './posterior'
 import { normalQuantile, quantile } from './random'
 import type { Reading } from './reading'
 import { type Rested, restUntil } from './resting'
@@ -74,6 +74,26 @@ function around(values: readonly number[], middles: readonly number[]): Spread {
     : { p10, p50, p90 }
 }
 
+/**
+ * Members stay wide so that later readings can still move them: halfway up a climb they lie farther apart than arrivals
+ * are off, and of what they differ by so much is told. Set on unlike truth models (`npm run validate`).
+ */
+const TOLD = { from: 0.2, to: 0.4, share: 0.7 } as const
+
+/**
+ * What is read goes into when a core arrives, and a surface dries on after the last reading: kitchens of every law slow
+ * down by a little more than members do, of the time still to go. Set there too; without a reading nothing is added.
+ */
+const SLOWS = 0.03
+
+/**
+ * How much of what members differ by is told of an arrival.
+ * @param climbed share of the way from its start to its pull that has been read, 0–1
+ * @example toldShare(0.5) // 0.7
+ */
+export const toldShare = (climbed: number): number =>
+  1 - (1 - TOLD.share) * Math.min(1, Math.max(0, (climbed - TOLD.from) / (TOLD.to - TOLD.from)))
+
 /** What the future may bring, as equal shares of a standard normal. */
 const AHEAD = Array.from({ length: 9 }, (_, i) => normalQuantile((i + 0.5) / 9))
 const NOTHING_AHEAD = [0]
@@ -103,9 +123,12 @@ export function foresee(
   // Members that were moved to readings have taken their own coarseness into account with them.
   const finer = anchor.share / (1 + wanted.length / FINER_READINGS)
   const future = setup.certain || byClock ? NOTHING_AHEAD : AHEAD
+  const climbed = setup.certain || byClock ? 0 : climbedBy(wanted, setup)
+  const slower = finer + SLOWS * Math.min(1, climbed / TOLD.from)
   const pulls: number[] = []
   const carves: number[] = []
   const middles = { pull: [] as number[], carve: [] as number[] }
+  const ahead_s: { readonly doubt: number; readonly after: number }[] = []
   const peaks: number[] = []
   const wholes: number[] = []
   const climbs_c: number[][] = []
@@ -135,15 +158,11 @@ export function foresee(
     const whole = Math.max(blended, setup.now_s)
     const doubt = FUTURE_DOUBT * ahead + MODEL_DOUBT * whole * Math.min(1, ahead / (0.2 * Math.max(1, whole)))
     // The future is drawn for no member: each stands for all of it, so that chance moves nothing.
-    const middle = byClock ? run.pull_s : Math.max(setup.now_s, blended + finer * Math.max(0, blended - setup.now_s))
+    const middle = byClock ? run.pull_s : Math.max(setup.now_s, blended + slower * Math.max(0, blended - setup.now_s))
     const after = run.carve_s - run.pull_s
     middles.pull.push(middle)
     middles.carve.push(Math.max(setup.now_s, middle + after))
-    for (const ahead_z of future) {
-      const pull = byClock ? middle : Math.max(setup.now_s, middle + doubt * ahead_z)
-      pulls.push(pull)
-      carves.push(Math.max(setup.now_s, pull + after))
-    }
+    ahead_s.push({ doubt: byClock ? 0 : doubt, after })
     // A core that climbs slower at its pull than a member's climbs less after it, by as much; and none climbs once it
     // is carved.
     const climbs = seen?.pace ?? 1
@@ -179,6 +198,17 @@ export function foresee(
       points[i].peak.push(highest_c[i] as number)
     })
   }
+  // How far the members lie apart is told by a share of it, and what the future may bring is added to each.
+  const { p50: centre } = spreadOf(middles.pull)
+  const share = toldShare(climbed)
+  ahead_s.forEach(({ doubt, after }, i) => {
+    const told = centre + share * ((middles.pull[i] as number) - centre)
+    for (const ahead_z of future) {
+      const pull = Math.max(setup.now_s, told + doubt * ahead_z)
+      pulls.push(pull)
+      carves.push(Math.max(setup.now_s, pull + after))
+    }
+  })
   const arriving = peaks.length / count
   const some = arriving > 0.5
   return {
