@@ -40,7 +40,10 @@ const health = async (port) => {
 /** Whether its first page is there: what it reads from has answered too. */
 const welcomes = async (port) => {
   try {
-    const { status } = await fetch(`http://${host}:${port}/`, { redirect: 'manual', signal: AbortSignal.timeout(10_000) })
+    const { status } = await fetch(`http://${host}:${port}/`, {
+      redirect: 'manual',
+      signal: AbortSignal.timeout(10_000),
+    })
     return status < 500
   } catch {
     return false

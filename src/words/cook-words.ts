@@ -1,7 +1,8 @@
 import { DANGER_ZONE_C, STANDARDS } from '@/core/reference/standards'
-import type { ItemState, OddReading } from '@/domain/cook/board'
+import type { ItemState } from '@/domain/cook/board'
 import type { CookEntry } from '@/domain/cook/cook-document'
 import type { Advice, PeakWatch, Way } from '@/domain/cook/forecast'
+import type { OddReading } from '@/domain/cook/odd'
 import { clock, duration, rise, temperature, type Units } from './units'
 
 /** Where a roast stands. */
@@ -204,11 +205,8 @@ export function costWords({ cost, never, code }: Way, degree: string): string {
 export const pointName = (point: string): string =>
   point === 'core' ? 'core' : point === 'air' ? 'air around it' : point.replaceAll('_', ' ')
 
-/** Within this of the wanted is as wanted, over and under, K. */
-const AS_WANTED_K = { over: 2, under: 1.5 } as const
-
 /** What becomes of a roast that is out. */
-export function peakWords({ peak_c, wanted_c, short, restUntil, backIn }: PeakWatch, units: Units): string {
+export function peakWords({ peak_c, wanted_c, verdict, short, restUntil, backIn }: PeakWatch, units: Units): string {
   const about = `about ${temperature(peak_c.p50, units)} (${temperature(peak_c.p10, units)} to ${temperature(peak_c.p90, units)})`
   const wanted = `where ${temperature(wanted_c, units)} is wanted`
   if (short)
@@ -219,11 +217,9 @@ export function peakWords({ peak_c, wanted_c, short, restUntil, backIn }: PeakWa
     }`
   if (restUntil)
     return `By the knife it comes to ${about} ${wanted}. Left to rest until ${clock(restUntil.at_s, units)} it comes to ${temperature(restUntil.peak_c, units)}.`
-  const over_k = peak_c.p50 - wanted_c
-  if (over_k > AS_WANTED_K.over)
+  if (verdict === 'over')
     return `Climbs to ${about} by the knife, ${wanted}: leave it uncovered, and carve it as soon as you may.`
-  if (over_k < -AS_WANTED_K.under)
-    return `Climbs to ${about} by the knife, ${wanted}: too little to keep a table waiting for.`
+  if (verdict === 'under') return `Climbs to ${about} by the knife, ${wanted}: too little to keep a table waiting for.`
   return `Climbs to ${about} by the knife, as wanted.`
 }
 

@@ -1,8 +1,8 @@
 import { describe, expect, it } from 'vitest'
 import { because, TASK_KINDS, type Task } from '@/core/schedule/task'
 import { epochSeconds } from '@/core/units'
-import type { OddReading } from '@/domain/cook/board'
 import type { Advice } from '@/domain/cook/forecast'
+import type { OddReading } from '@/domain/cook/odd'
 import type { ChangeKind } from '@/domain/meal/changes'
 import { makeMeal } from '@/domain/meal/make-meal'
 import { reunion } from '@/stand-ins/demo/meals'
@@ -111,14 +111,15 @@ describe('the board in words', () => {
       peak_c: { p10: 60, p50: 61, p90: 62 },
       wanted_c: 63,
       safe: undefined,
+      verdict: 'under' as const,
       short: false,
       restUntil: undefined,
       backIn: undefined,
     }
     expect(peakWords(out, units)).toContain('too little to keep a table waiting for')
-    expect(peakWords({ ...out, wanted_c: 61 }, units)).toContain('as wanted')
-    expect(peakWords({ ...out, wanted_c: 57 }, units)).toContain('where 57 °C is wanted')
-    expect(peakWords({ ...out, restUntil: { at_s: 3600, peak_c: 62 } }, units)).toContain(
+    expect(peakWords({ ...out, verdict: 'as_wanted', wanted_c: 61 }, units)).toContain('as wanted')
+    expect(peakWords({ ...out, verdict: 'over', wanted_c: 57 }, units)).toContain('where 57 °C is wanted')
+    expect(peakWords({ ...out, restUntil: { at_s: 3600, plate_s: 4200, peak_c: 62 } }, units)).toContain(
       'until 01:00 it comes to 62 °C',
     )
     expect([lateWords(0), lateWords(1200), lateWords(-1200)]).toEqual(['on time', '20 min late', '20 min early'])

@@ -69,7 +69,10 @@ function thinned(readings: readonly Reading[], now_s: number): Wanted[] {
 }
 
 /** The share of the way to its pull that the least climbed body reads. @param readings by time, until now */
-export function climbedBy(readings: readonly Reading[], { pull_c, start_c, startCore_c = start_c }: EstimateSetup): number {
+export function climbedBy(
+  readings: readonly Reading[],
+  { pull_c, start_c, startCore_c = start_c }: EstimateSetup,
+): number {
   const last = new Map(readings.map(({ body = 0, value_c }) => [body, value_c]))
   const shares = [...last].map(
     ([body, value_c]) =>

@@ -1,11 +1,12 @@
 import { describe, expect, it } from 'vitest'
 import { planDocument } from '../roast/roast-document'
 import { cookFromPlan } from './begin'
-import { boardOf, jumpsOf, nextActions, sameOven, sameTable } from './board'
+import { boardOf, nextActions, sameOven, sameTable } from './board'
 import { type CookEntry, cookDocument, cookEntry, cookTime, type ProbeReading } from './cook-document'
 import { arrivalText } from './entry/arrival'
 import { standing } from './entry/fold'
 import { forecastOf } from './forecast'
+import { jumpsOf } from './odd'
 import { runOf } from './run'
 
 const T0 = Date.UTC(2026, 10, 25, 12) / 1000

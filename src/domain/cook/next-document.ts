@@ -104,6 +104,10 @@ export const nextAnswer = z.object({
       peak_c: finite.nullable().describe('Foreseen'),
       back_in_min: finite.nullable().describe('Out too soon: so long back in its heat gets it there'),
       back_in_pull_c: finite.nullable().describe('Back in, it is pulled at this reading: entered as pull_at'),
+      rest_until: instant
+        .nullable()
+        .describe('Carved at its promise it falls short; left to rest until then it does not'),
+      rest_plate: instant.nullable().describe('Then it is on the table: a promise of so much'),
       safe_chance: finite.nullable(),
       safe_pull_c: finite.nullable().describe('The reading that is safe in 95 of 100, where the chance is less'),
       odd: z.array(z.looseObject({ code: z.string() })),
@@ -316,6 +320,8 @@ function roastOf(board: BoardItem, run: Run, seen: Foreseen | undefined): NextAn
     peak_c: hundredth(forecast?.estimate.peak_c.p50 ?? peak?.peak_c.p50),
     back_in_min: peak?.backIn?.minutes ?? null,
     back_in_pull_c: hundredth(peak?.backIn?.pull_c),
+    rest_until: peak?.restUntil ? iso(peak.restUntil.at_s) : null,
+    rest_plate: peak?.restUntil ? iso(peak.restUntil.plate_s) : null,
     safe_chance: hundredth(forecast?.safety?.chance ?? peak?.safe),
     safe_pull_c: hundredth(forecast?.safety?.pull_c),
     odd: board.odd.map(({ at_s, ...odd }) => ({ ...odd, at: iso(at_s) })),

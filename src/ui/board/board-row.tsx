@@ -184,6 +184,16 @@ export function BoardRow({ board, forecast, peak, units, cook, run, compact = fa
               Back in
             </button>
           )}
+          {peak.restUntil && peak.restUntil.plate_s > board.promise_s && (
+            <button
+              type="button"
+              className="min-h-11 rounded-full border-2 border-ink px-4 font-semibold"
+              onClick={() => movePromise(peak.restUntil?.plate_s ?? board.promise_s)}
+            >
+              Promise {clock(peak.restUntil.plate_s, units)}
+              {sameTable(board, items).length > 1 && ', the whole table'}
+            </button>
+          )}
         </div>
       )}
       {odd.map((each) => (

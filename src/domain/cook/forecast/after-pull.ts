@@ -1,3 +1,4 @@
+import { AS_WANTED_K, type Verdict, verdictOf } from '@/core/doneness/wanted'
 import { CLIMB_STEP_S, climbedMore, climbsMore } from '@/core/estimate/anchor'
 import { atLeast, type Spread } from '@/core/estimate/ensemble'
 import { foresee } from '@/core/estimate/estimate'
@@ -19,16 +20,17 @@ export interface PeakWatch {
   readonly wanted_c: number
   /** Chance that it is safe when it is carved, of 1, where something is asked for that. */
   readonly safe: number | undefined
+  /** By the knife, against the wanted. */
+  readonly verdict: Verdict
   /** It will not get there, or is not surely safe. */
   readonly short: boolean
-  /** By its knife it falls short, and left to rest until then it does not, s since 1970. */
-  readonly restUntil: { readonly at_s: number; readonly peak_c: number } | undefined
+  /** By its knife it falls short, and left to rest until then it does not; on the table so much later, s since 1970. */
+  readonly restUntil: { readonly at_s: number; readonly plate_s: number; readonly peak_c: number } | undefined
   /** What gets it there: back into its heat for so long, to be pulled again at another reading. */
   readonly backIn: { readonly minutes: number; readonly peak_c: number; readonly pull_c: number } | undefined
 }
 
-/** Short by no more than this is as wanted, K; where putting it back makes its table late, by no more than that. */
-const SHORT_K = 1.5
+/** Where putting it back makes its table late, short by no more than this is as wanted, K. */
 const SHORT_LATE_K = 2
 /** Left to rest until it is short by no more than this, K. */
 const RESTED_K = 1
@@ -118,15 +120,20 @@ export function watchPeak(board: BoardItem, now_s: number, seed = 7): PeakWatch 
   const safe = safeChance(whole_c, 0, meant, foreseen.whole.safe)
   // Short of the wanted by a little it is not worth keeping a table waiting for; short of safe it is, always.
   const again_s = now_s + (BACK_IN_MIN[1] as number) * 60 + prepared.rest.least_s + carvingSeconds(item)
-  const short = whole_c.p50 < wanted_c - (again_s > board.promise_s ? SHORT_LATE_K : SHORT_K) || isUnsure(safe)
-  const told = { peak_c, wanted_c, safe, short }
+  const short =
+    whole_c.p50 < wanted_c - (again_s > board.promise_s ? SHORT_LATE_K : AS_WANTED_K.under) || isUnsure(safe)
+  const verdict = verdictOf(peak_c.p50 - wanted_c)
+  const told = { peak_c, wanted_c, verdict, safe, short }
   if (!short) {
-    const longer = peak_c.p50 < wanted_c - SHORT_K ? foreseen.climb_c : []
+    const longer = verdict === 'under' ? foreseen.climb_c : []
     const rests = longer.findIndex((by_c, i) => by_c + climbsBy(i * CLIMB_STEP_S) + off_k >= wanted_c - RESTED_K)
     const until = rests < 0 ? undefined : out_s + rests * CLIMB_STEP_S
     return {
       ...told,
-      restUntil: until === undefined || until <= now_s ? undefined : { at_s: until, peak_c: wanted_c - RESTED_K },
+      restUntil:
+        until === undefined || until <= now_s
+          ? undefined
+          : { at_s: until, plate_s: until + carvingSeconds(item), peak_c: wanted_c - RESTED_K },
       backIn: undefined,
     }
   }

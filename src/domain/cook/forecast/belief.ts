@@ -10,10 +10,11 @@ import { restSeconds, restStageIndex, withRest } from '@/core/roast/rest'
 import { isMeantSafe, type SafetyLeast, safetyLeast } from '@/core/safety/least'
 import type { StageChange } from '@/core/simulate/stepper'
 import { questionOf } from '../../roast/question'
-import { type BoardItem, jumpsOf, type Series } from '../board'
+import type { BoardItem, Series } from '../board'
 import type { CookItem } from '../cook-document'
 import { kindOf } from '../entry'
 import { secondsOf } from '../entry/time'
+import { jumpsOf } from '../odd'
 import { carvingSeconds } from '../run/course'
 
 /** Size of the ensemble behind an arrival, behind each way out, and behind how high a roast peaks that is out. */

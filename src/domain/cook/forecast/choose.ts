@@ -1,3 +1,4 @@
+import { verdictOf } from '@/core/doneness/wanted'
 import { SURE } from '@/core/safety/least'
 import type { Advice } from './advice'
 import type { Belief } from './belief'
@@ -27,9 +28,8 @@ export interface Way extends Advice {
 
 /** No more are shown: a cook with hot hands reads four lines. */
 const MOST = 4
-/** Within this of the promise is on time, s; within this of the wanted is as wanted, K. */
+/** Within this of the promise is on time, s. */
 const ON_TIME_S = 300
-const AS_WANTED_K = 1.5
 /** So much later nobody at the table notices, s: what is foreseen late grows later more often than not. */
 const UNNOTICED_S = 120
 
@@ -129,7 +129,7 @@ function harm(advice: Advice, cost: Cost, floor_c: number | undefined): number {
 
 const whyOf = ({ late_s, told_s, off_k }: Cost): Way['why'] => {
   const time = Math.abs(late_s) <= ON_TIME_S && told_s === 0
-  const done = Math.abs(off_k) <= AS_WANTED_K
+  const done = verdictOf(off_k) === 'as_wanted'
   return time && done ? 'keeps_both' : time ? 'keeps_time' : done ? 'keeps_doneness' : 'least_harm'
 }
 

@@ -133,6 +133,8 @@ describe('after its pull', () => {
     expect(told.short).toBe(false)
     expect(told.restUntil?.at_s).toBeGreaterThan(T0 + now * 60)
     expect(told.restUntil?.peak_c).toBe(wanted - 1)
+    expect(told.restUntil?.plate_s).toBeGreaterThan(T0 + (out + 25) * 60)
+    expect([told.verdict, early.verdict, rested(out + 90, 57).verdict]).toEqual(['under', 'as_wanted', 'over'])
   })
 
   it('no peak is under what has been read', () => {
