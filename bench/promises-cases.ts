@@ -145,6 +145,8 @@ export const roastOf = ({ kind, mass_kg, school, serve_c }: Drawn) => ({
   program: { school },
   target: { serve_c },
 })
+/** Under this whole beef is raw, and nobody serves it, °C (common practice: the bluest is 45 to 47). */
+const RAW_C = 45
 /** Whole muscle of beef may be served as it is asked for; pork and birds are held as long as their tables say. */
 const asksForHeat = ({ kind }: Drawn) => !isBeef(kind)
 
@@ -157,7 +159,7 @@ const endedAs = (drawn: Drawn, served: Omit<Served, 'item'>): Ended => {
     off_k: tender ? undefined : served.off_k,
     asWanted: tender ? undefined : served.off_k >= -OFF_K && served.off_k <= (isBird(drawn.kind) ? BIRD_OVER_K : OFF_K),
     tender: tender && share >= TENDER_ENOUGH[0] && share <= TENDER_ENOUGH[1],
-    held: served.held || !asksForHeat(drawn),
+    held: served.held || (!asksForHeat(drawn) && served.peak_c >= RAW_C),
   }
 }
 

@@ -39,10 +39,23 @@ const ONCE: ReadonlySet<Fact['kind']> = new Set(['mass', 'thickness', 'doneness'
 /** Whether a fact says what meat it is. */
 const namesMeat = (fact: Fact): boolean => fact.kind === 'cut' || (fact.kind === 'house' && fact.item.kind === 'cut')
 
-/** "beef 2.2 kg topside": the first word is said closer by the next, and is no roast of its own. */
-function isSaidCloser({ fact }: Meaning, after: readonly Meaning[]): boolean {
-  if (fact.kind !== 'cut' || fact.ids.length < 2 || fact.count > 1) return false
+/**
+ * "beef 2.2 kg topside", "rump cap picanha": the first word is said closer, or over again, by the next, and is no roast
+ * of its own.
+ */
+function isSaidCloser({ fact, to }: Meaning, after: readonly Meaning[], line: string): boolean {
+  if (fact.kind !== 'cut' || fact.count > 1) return false
   const next = after.find((meaning) => meaning.fact.kind === 'cut')
+  const [beside] = after
+  if (fact.ids.length < 2)
+    return (
+      next !== undefined &&
+      beside === next &&
+      (!next.parted || line.slice(to, next.from).includes('(')) &&
+      next.fact.kind === 'cut' &&
+      next.fact.count <= 1 &&
+      next.fact.ids[0] === fact.ids[0]
+    )
   if (next?.fact.kind !== 'cut' || next.parted || next.fact.count > 1) return false
   return findCut(next.fact.ids[0] ?? '')?.species === findCut(fact.ids[0] ?? '')?.species
 }
@@ -106,7 +119,7 @@ export function readLine(line: string, context: LineContext): Outcome<LineReadin
   if (line.length > LONGEST_LINE) return fail({ code: 'line_too_long', given: line.length, most: LONGEST_LINE })
   const sentence = readSentence(line, context)
   const { unknown } = sentence
-  const meanings = sentence.meanings.filter((meaning, i, all) => !isSaidCloser(meaning, all.slice(i + 1)))
+  const meanings = sentence.meanings.filter((meaning, i, all) => !isSaidCloser(meaning, all.slice(i + 1), line))
   const asks: Ask[] = []
   const toCelsius = scaleOf(meanings)
   const standards = standardsOf(context.house ?? [])
@@ -232,6 +245,7 @@ function roastsOf(
   let kgs: readonly number[] | undefined
   let bones = named.fact.kind === 'cut' ? named.fact.bones : undefined
   const traits: CutTraits = {}
+  let crown: Meaning | undefined
   const roast: { -readonly [Key in keyof SaidRoast]?: SaidRoast[Key] } = {}
   const stages: HeatedStage[] = []
   const tending: Extract<Fact, { kind: 'tending' }>[] = []
@@ -261,6 +275,7 @@ function roastsOf(
           Object.fromEntries(Object.entries(fact.traits).filter(([, value]) => value !== undefined)),
         )
         if (fact.handling) roast.handling = fact.handling
+        if (fact.traits.crown) crown = meaning
         break
       case 'bones':
         bones = fact.bones
@@ -387,6 +402,14 @@ function roastsOf(
       options: ids.map((id) => ({ says: nameInLine(id), line: replaced(named, nameInLine(id)) })),
     })
   const isBird = known.geometry.family === 'bird'
+  // Of other birds than turkeys a crown is not known: it is planned whole, and said to be.
+  if (crown && isBird)
+    asks.push({
+      code: 'what_is',
+      at: { from: crown.from, to: crown.to },
+      words: 'crown',
+      options: [{ says: 'leave it out', line: replaced(crown, '') }],
+    })
   if (stuffed && !isBird) {
     roast.stuffed = false
     if (known.id !== 'pork-loin-stuffed-rolled') roast.handling ??= 'stuffed'

@@ -489,4 +489,9 @@ export const LINES: readonly (readonly [line: string, means: string])[] = [
   ['rolled turkey breast 1.5kg bacon wrapped 1pm', 'turkey-breast-bone-in 1.5kg rolled note | @11-24T13:00'],
   ['pork tenderloin 600g wrapped in prosciutto', 'pork-tenderloin 0.6kg note |'],
   ['turkey 5kg covered with streaky bacon, oven 170', 'turkey 5kg oven170 note |'],
+  ['500g x3 pork tenderloin 7pm', 'pork-tenderloin 0.5kg x3 | @11-24T19:00'],
+  // The same meat said twice over
+  ['rump cap picanha 1.5kg medium rare', 'beef-round-or-rump 1.5kg =medium-rare |'],
+  ['picanha (rump cap) 1.2kg', 'beef-round-or-rump 1.2kg |'],
+  ['lamb leg 2.2kg at 200 and after half an hour at 160', 'lamb-leg-bone-in 2.2kg [200/30] [160] |'],
 ]

@@ -66,6 +66,11 @@ export const PIECE: readonly Reader[] = [
       return Math.max(...kgs) <= LIKE_SIZE * Math.min(...kgs) ? { kind: 'mass', kg: kgs[0] as number, kgs } : undefined
     },
   ),
+  // 500 g x 3
+  reader(`(${DIGITS}) ${MASS_UNIT}(?: each)? x ?(\\d+)`, ([, value = '', unit = '', times = '']) => {
+    const count = numberOf(times)
+    return count >= 1 && count <= MOST_PIECES ? { kind: 'mass', kg: massOf(value, unit), count } : undefined
+  }),
   // 2 x 1.5 kg · two 1.6 kg chickens · 2 pieces of 500 g each
   reader(
     `(?:(\\d+) x|(${COUNT_WORD})|(${N}) (?:pieces?|joints?|lots|of them)(?: of| at)?) (${DIGITS}) ${MASS_UNIT}(?: each| apiece| a piece)?`,
@@ -101,7 +106,7 @@ export const PIECE: readonly Reader[] = [
     },
   ),
   reader(
-    `(?:(?:to|until|serve|served|serve at|served at|core|core of|core to|inside|middle at|internal|internal temp(?:erature)?(?: of)?|eaten at) )${TEMP}(?: core| internal| inside| in the (?:middle|centre|center))?|(${DIGITS})(?: (c|f))? (?:core|internal|inside|in the (?:middle|centre|center))(?! (?:of |at )?\\d)`,
+    `(?:(?:to|until|serve|served|serve at|served at|core|core of|core to|inside|middle at|internal|internal temp(?:erature)?(?: of)?|eaten at) )${TEMP}(?: core| internal| inside| in the (?:middle|centre|center))?|(${DIGITS})(?: (c|f))? (?:core|internal|inside|in the (?:middle|centre|center))(?! (?:of |at )?\\d+(?:\\.\\d+)?(?: (?:c|f|degrees?|deg|in|inside|core)\\b| ?$))`,
     ([, a, aUnit, b, bUnit]) => {
       const heat = heatOf(a ?? b, aUnit ?? bUnit)
       return heat && heat.value >= 40 && heat.value <= (heat.unit === 'c' ? 100 : 212)

@@ -85,8 +85,9 @@ export const STAGES: readonly Reader[] = [
   ),
   // after 20 minutes down to 160
   reader(
-    `(?:and |but )?after (?:the first |about )?(${SPAN})(?: (?:and )?(?:then|go|turn(?:ed)?|reduced?|lower(?:ed)?|drop(?:ped)?|dial(?:led)?|down))+(?: (?:it|the|oven|heat|temperature|down|to|at))* ${HEAT}`,
-    ([, span = '', value, unit, gas]) => {
+    `(?:(?:and |but )?after (?:the first |about )?(${SPAN})(?: (?:and )?(?:then|go|turn(?:ed)?|reduced?|lower(?:ed)?|drop(?:ped)?|dial(?:led)?|down))+(?: (?:it|the|oven|heat|temperature|down|to|at))*|(?:and|but|then) after (?:the first |about )?(${SPAN})(?: (?:at|to|on))?) ${HEAT}`,
+    ([, turned, at, value, unit, gas]) => {
+      const span = turned ?? at ?? ''
       const heat = heatOf(value, unit, gas)
       return isHeat(heat) ? stage({ on: 'oven', heat, follows: true, after_min: minutesOf(span) }) : undefined
     },
