@@ -14,6 +14,7 @@ import { PROBED, pointProbed } from './estimate-document'
 import { type Forecast, forecastOf, type PeakWatch, watchPeak } from './forecast'
 import { entriesOf, isOver, type Run, runOf } from './run'
 import type { CookStep } from './step'
+import { type Decided, promiseMoved, putBackIn, wayTaken } from './take'
 
 /** What a board says of a cook at a minute, without the board: so that any simulator can be the kitchen. */
 
@@ -52,6 +53,7 @@ export const nextDocument = z
 export type NextDocument = z.output<typeof nextDocument>
 
 const spread = z.object({ p10: instant.nullable(), p50: instant.nullable(), p90: instant.nullable() })
+const decided = z.array(z.looseObject({ kind: z.string() }))
 const actionAnswer = z.object({
   step: z.string().nullable().describe('null: look at the probe, what it says cannot be'),
   kind: z.string(),
@@ -70,9 +72,7 @@ const actionAnswer = z.object({
   hands_min: finite,
   why: z.object({ basis: z.string(), numbers: z.record(z.string(), finite) }),
   says: z.string().optional(),
-  enter: z
-    .array(z.looseObject({ kind: z.string() }))
-    .describe('Entries to send back when it is done, without their time'),
+  enter: decided.describe('Entries to send back when it is done, without their time'),
 })
 const wayAnswer = z.object({
   code: z.string(),
@@ -85,6 +85,7 @@ const wayAnswer = z.object({
   promise: instant.nullable(),
   peak_c: finite.nullable(),
   late_min: finite.nullable(),
+  enter: decided.describe('Entries to send back when it is taken, without their time'),
 })
 
 /** What `next` answers. */
@@ -108,6 +109,8 @@ export const nextAnswer = z.object({
         .nullable()
         .describe('Carved at its promise it falls short; left to rest until then it does not'),
       rest_plate: instant.nullable().describe('Then it is on the table: a promise of so much'),
+      back_in_enter: decided.nullable().describe('Entries to send back when it is put back in'),
+      rest_enter: decided.nullable().describe('Entries to send back when its table is moved to that'),
       safe_chance: finite.nullable(),
       safe_pull_c: finite.nullable().describe('The reading that is safe in 95 of 100, where the chance is less'),
       odd: z.array(z.looseObject({ code: z.string() })),
@@ -244,7 +247,7 @@ export function nextOf(
     version: 1,
     over: isOver(cook, log, now_s),
     actions: actionsOf(run, boards, cook, now_s, says),
-    roasts: boards.map((board) => roastOf(board, run, foreseen.get(board.item.id))),
+    roasts: boards.map((board) => roastOf(board, boards, run, foreseen.get(board.item.id))),
   })
 }
 
@@ -292,15 +295,20 @@ function actionsOf(
       hands_min: Math.round(step.hands_s / 60),
       why: { basis: step.basis, numbers: step.numbers },
       ...(says ? { says: says(step, cook, board?.pull_c) } : {}),
-      enter: entriesOf(step, states, board?.latest?.value_c ?? null).map(({ of, ...entry }) => ({
-        ...entry,
-        step: of ?? null,
-      })),
+      enter: asSent(entriesOf(step, states, board?.latest?.value_c ?? null)),
     }
   })
 }
 
-function roastOf(board: BoardItem, run: Run, seen: Foreseen | undefined): NextAnswer['roasts'][number] {
+/** As entries are sent. */
+const asSent = (decided: readonly Decided[]) => decided.map(({ of, ...entry }) => ({ ...entry, step: of ?? null }))
+
+function roastOf(
+  board: BoardItem,
+  boards: readonly BoardItem[],
+  run: Run,
+  seen: Foreseen | undefined,
+): NextAnswer['roasts'][number] {
   const { item, in_s = 0, promise_s } = board
   const forecast = seen?.forecast
   const peak = seen?.peak
@@ -322,6 +330,8 @@ function roastOf(board: BoardItem, run: Run, seen: Foreseen | undefined): NextAn
     back_in_pull_c: hundredth(peak?.backIn?.pull_c),
     rest_until: peak?.restUntil ? iso(peak.restUntil.at_s) : null,
     rest_plate: peak?.restUntil ? iso(peak.restUntil.plate_s) : null,
+    back_in_enter: peak?.short ? asSent(putBackIn(peak, board)) : null,
+    rest_enter: peak?.restUntil ? asSent(promiseMoved(peak.restUntil.plate_s, board, boards)) : null,
     safe_chance: hundredth(forecast?.safety?.chance ?? peak?.safe),
     safe_pull_c: hundredth(forecast?.safety?.pull_c),
     odd: board.odd.map(({ at_s, ...odd }) => ({ ...odd, at: iso(at_s) })),
@@ -336,6 +346,7 @@ function roastOf(board: BoardItem, run: Run, seen: Foreseen | undefined): NextAn
       promise: way.promise_s === undefined ? null : isoOr(way.promise_s),
       peak_c: hundredth(way.peak_c),
       late_min: way.never ? null : minutesOf(way.cost.late_s),
+      enter: asSent(wayTaken(way, board, boards, run)),
     })),
   }
 }

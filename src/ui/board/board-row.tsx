@@ -1,9 +1,10 @@
 'use client'
 import { scaleOf } from '@/core/reference/doneness'
-import { type BoardItem, sameOven, sameTable, settingOf } from '@/domain/cook/board'
+import { type BoardItem, sameTable, settingOf } from '@/domain/cook/board'
 import type { CookEntry } from '@/domain/cook/cook-document'
 import type { Forecast, PeakWatch, Way } from '@/domain/cook/forecast'
 import type { Run } from '@/domain/cook/run'
+import { type Decided, ovenSet, promiseMoved, putBackIn, wayTaken } from '@/domain/cook/take'
 import { cutAsCooked } from '@/domain/roast/resolve'
 import { lateWords, oddWords, peakWords, pointName, STATE_WORDS } from '@/words/cook-words'
 import { safetyWords } from '@/words/safety'
@@ -18,14 +19,6 @@ import { SplitWays } from './split-ways'
 import { blank, type LiveCook, lookedAt } from './use-cook'
 import { WaysOut } from './ways-out'
 
-/** Ways out that change what is done later, not what is set now: they are written down. */
-const NOTED: Readonly<Partial<Record<Way['code'], string>>> = {
-  leave_it: 'left as it is',
-  hold: 'hold in the cabinet after the pull',
-  short_rest: 'rest ten minutes only',
-  pan_finish: 'finish in the pan',
-  thin_end_first: 'carve the thin end first',
-}
 /** Off by less than this nothing is offered, s. */
 const WORTH_S = 300
 const STEPS = [
@@ -59,14 +52,11 @@ export function BoardRow({ board, forecast, peak, units, cook, run, compact = fa
   const put = (kind: CookEntry['kind'], more: Partial<CookEntry> = {}) => add(blank({ kind, item: item.id, ...more }))
   const button = 'min-h-12 rounded-full border-2 border-line px-4 text-lg font-semibold hover:border-copper'
   const set_c = board.settings.at(-1)?.set_c ?? settingOf(item)
-  /** An oven has one setting: it is noted for every roast that is in it. */
-  const setOven = (value_c: number | null) => {
-    for (const { item: inside } of sameOven(board, items)) put('oven', { item: inside.id, value_c })
+  const decide = (decided: readonly Decided[]) => {
+    for (const each of decided) add(blank(each))
   }
-  const movePromise = (to_s: number) => {
-    for (const { item: moved } of sameTable(board, items))
-      put('promise', { item: moved.id, text: new Date(to_s * 1000).toISOString() })
-  }
+  const setOven = (value_c: number) => decide(ovenSet(value_c, board, items))
+  const movePromise = (to_s: number) => decide(promiseMoved(to_s, board, items))
   const own = run.steps.filter(({ step }) => step.item === item.id)
   const goesIn = own.find(({ step }) => step.kind === 'put_in')
   const plate_s = run.items.find(({ id }) => id === item.id)?.plate_s ?? board.promise_s
@@ -76,25 +66,7 @@ export function BoardRow({ board, forecast, peak, units, cook, run, compact = fa
     const degrees = cut ? scaleOf(cut).degrees : []
     return degrees.findLast(({ from_c }) => from_c <= peak_c)?.id.replaceAll('-', ' ') ?? 'less done than anyone asks'
   }
-  const take = (way: Way) => {
-    if (way.code === 'oven_up' || way.code === 'oven_down' || way.code === 'other_heat') {
-      if (way.pull_c !== undefined) put('pull_at', { value_c: tenth(way.pull_c) })
-      setOven(tenth(way.set_c))
-    } else if (way.swap) {
-      const { swap } = way
-      put('pull_at', { value_c: tenth(way.pull_c) })
-      put('oven', { value_c: tenth(way.set_c), text: swap.oven_name })
-      put('pull_at', { item: swap.item, value_c: tenth(swap.pull_c) })
-      put('oven', { item: swap.item, value_c: tenth(swap.set_c), text: board.oven_name })
-    } else if (way.code === 'pull_at') put('pull_at', { value_c: tenth(way.pull_c) })
-    else if (way.code === 'pull_now') put('out', { value_c: latest?.value_c ?? null })
-    else if (way.code === 'skip_finish') {
-      for (const { step, state: each } of own)
-        if (each === 'open' && (step.kind === 'finish' || step.stage?.role === 'finish'))
-          put('skipped', { of: step.id })
-    } else if (NOTED[way.code]) put('note', { text: NOTED[way.code] ?? null })
-    else movePromise(way.promise_s ?? way.plate_s)
-  }
+  const take = (way: Way) => decide(wayTaken(way, board, items, run))
   const odd = [
     ...board.odd,
     ...(forecast?.shallow !== undefined && state === 'in' && board.odd.length === 0
@@ -175,11 +147,7 @@ export function BoardRow({ board, forecast, peak, units, cook, run, compact = fa
             <button
               type="button"
               className="min-h-11 rounded-full border-2 border-ink px-4 font-semibold"
-              onClick={() => {
-                put('in')
-                // It has read what it was to be pulled at: until it reads more.
-                if (peak.backIn) put('pull_at', { value_c: peak.backIn.pull_c })
-              }}
+              onClick={() => decide(putBackIn(peak, board))}
             >
               Back in
             </button>

@@ -1,0 +1,74 @@
+import { type BoardItem, sameOven, sameTable } from './board'
+import type { CookEntry } from './cook-document'
+import type { PeakWatch, Way } from './forecast'
+import type { Run } from './run'
+
+/** What is entered of a roast when somebody decides about it: the one home of that for the board and for `next`. */
+export type Decided = Pick<CookEntry, 'kind'> & Partial<Pick<CookEntry, 'item' | 'value_c' | 'text' | 'of'>>
+
+/** Ways out that change what is done later, not what is set now: they are written down. */
+const NOTED: Readonly<Partial<Record<Way['code'], string>>> = {
+  leave_it: 'left as it is',
+  hold: 'hold in the cabinet after the pull',
+  short_rest: 'rest ten minutes only',
+  pan_finish: 'finish in the pan',
+  thin_end_first: 'carve the thin end first',
+}
+
+const tenth = (value: number | undefined) => (value === undefined ? null : Math.round(value * 10) / 10)
+
+/** Another setting of the oven it is in: an oven has one, noted for every roast that is in it. @param set_c °C; null: off */
+export const ovenSet = (set_c: number | null, board: BoardItem, items: readonly BoardItem[]): Decided[] =>
+  sameOven(board, items).map(({ item }) => ({ kind: 'oven', item: item.id, value_c: set_c }))
+
+/** Another promise, for its whole table. @param to_s s since 1970 */
+export const promiseMoved = (to_s: number, board: BoardItem, items: readonly BoardItem[]): Decided[] =>
+  sameTable(board, items).map(({ item }) => ({
+    kind: 'promise',
+    item: item.id,
+    text: new Date(to_s * 1000).toISOString(),
+  }))
+
+/** Back into its heat, until it reads more than it has: it has read what it was to be pulled at. */
+export const putBackIn = ({ backIn }: Pick<PeakWatch, 'backIn'>, { item }: Pick<BoardItem, 'item'>): Decided[] => [
+  { kind: 'in', item: item.id },
+  ...(backIn ? [{ kind: 'pull_at', item: item.id, value_c: backIn.pull_c } as const] : []),
+]
+
+/** A way out that is taken. @param items all of the cook, the one itself among them */
+export function wayTaken(way: Way, board: BoardItem, items: readonly BoardItem[], run: Pick<Run, 'steps'>): Decided[] {
+  const { item, latest } = board
+  const pullAt = (value_c: number | undefined, of = item.id): Decided[] =>
+    value_c === undefined ? [] : [{ kind: 'pull_at', item: of, value_c: tenth(value_c) }]
+  switch (way.code) {
+    case 'oven_up':
+    case 'oven_down':
+    case 'other_heat':
+      return [...pullAt(way.pull_c), ...ovenSet(tenth(way.set_c), board, items)]
+    case 'swap_ovens': {
+      if (!way.swap) return []
+      const { swap } = way
+      return [
+        ...pullAt(way.pull_c),
+        { kind: 'oven', item: item.id, value_c: tenth(way.set_c), text: swap.oven_name },
+        ...pullAt(swap.pull_c, swap.item),
+        { kind: 'oven', item: swap.item, value_c: tenth(swap.set_c), text: board.oven_name },
+      ]
+    }
+    case 'pull_at':
+      return pullAt(way.pull_c)
+    case 'pull_now':
+      return [{ kind: 'out', item: item.id, value_c: latest?.value_c ?? null }]
+    case 'skip_finish':
+      return run.steps.flatMap(({ step, state }): Decided[] =>
+        step.item === item.id && state === 'open' && (step.kind === 'finish' || step.stage?.role === 'finish')
+          ? [{ kind: 'skipped', item: item.id, of: step.id }]
+          : [],
+      )
+    case 'later_promise':
+    case 'earlier_promise':
+      return promiseMoved(way.promise_s ?? way.plate_s, board, items)
+    default:
+      return [{ kind: 'note', item: item.id, text: NOTED[way.code] ?? null }]
+  }
+}
