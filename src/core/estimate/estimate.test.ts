@@ -122,4 +122,33 @@ describe('an arrival that learns', () => {
       ),
     ).toBe(1800)
   })
+
+  it('a core that crawls to its pull climbs little after it, whatever members think lies under its surface', () => {
+    // So wet that its front never gets hot: nearer and nearer to 56, in an oven in which no member is so slow.
+    const crawl = (time_s: number) => 5 + 51 * (1 - Math.exp(-time_s / 2600))
+    const now_s = 8400
+    const readings = Array.from({ length: 70 }, (_, i) => ({ time_s: (i + 1) * 120, value_c: crawl((i + 1) * 120) }))
+    const hot = { ...stage, environment: { ...stage.environment, set_c: celsius(230) } } as Stage
+    const found = ask(1, { readings, now_s, pull_c: [55], program: { school: 'steady', stages: [hot, rest] } })
+    const read_c = readings.at(-1)?.value_c as number
+    // A probe may lie off the middle, which is colder.
+    expect(found.peak_c.p50).toBeGreaterThanOrEqual(read_c - 3)
+    expect(found.peak_c.p90).toBeLessThan(60)
+    // Out now, what is told of its peak follows its probe.
+    const counter: Stage = { ...rest, until: { kind: 'time', duration_s: minutes(40) } }
+    const timed: Stage = { ...hot, until: { kind: 'time', duration_s: minutes(now_s / 60) } }
+    const out = ask(1, { readings, now_s, pull_c: [55], program: { school: 'steady', stages: [timed, counter] } })
+    expect(out.peak_c.p90).toBeLessThan(read_c + 9)
+  })
+
+  it('what a member thinks it has had is not believed where it is read to be colder', () => {
+    const crawl = (time_s: number) => 5 + 55 * (1 - Math.exp(-time_s / 2400))
+    const readings = Array.from({ length: 70 }, (_, i) => ({ time_s: (i + 1) * 120, value_c: crawl((i + 1) * 120) }))
+    const hot = { ...stage, environment: { ...stage.environment, set_c: celsius(230) } } as Stage
+    const least = { least_c: 73.9, by: 'poultry_decades' } as const
+    const program = { school: 'steady', stages: [hot, rest] } as const
+    const found = ask(1, { readings, now_s: 8400, pull_c: [58], program, least })
+    // Read at 58 and crawling it is not safe; no member that believes in 70 makes it so.
+    expect(found.safe).toBeLessThan(0.2)
+  })
 })

@@ -1,3 +1,4 @@
+import { isPeakSafe } from '../safety/least'
 import {
   type Anchor,
   anchorFor,
@@ -10,7 +11,7 @@ import {
 } from './anchor'
 import { type Spread, spreadOf } from './ensemble'
 import { COURSE_STEP_S, cookMember, type EstimateSetup, type MemberPast, pastOf } from './member'
-import { blendedPull, fitsOf, pacedPull, pacesOf } from './pace'
+import { blendedPull, fitsOf, pacedPull, pacesOf, readsOver } from './pace'
 import { askedOf, assimilate, climbedBy, type Inferred, inferredOf, type Posterior, readAs } from './posterior'
 import { normalQuantile, quantile } from './random'
 import type { Reading } from './reading'
@@ -167,7 +168,12 @@ export function foresee(
     // is carved.
     const climbs = seen?.pace ?? 1
     const off_k = byClock ? offsOf(wanted, member.predicted, run.pullCore_c.length) : undefined
-    const cores_c = run.pullCore_c.map((core_c, i) => core_c + (off_k?.[i] ?? 0))
+    // One that thinks it has been left in past its reading is as hot as is read, and no hotter.
+    const over_k =
+      pace && probe && byReading && run.pull_s <= setup.now_s
+        ? readsOver(probe, pace, setup.pull_c[decides] as number, setup.now_s)
+        : 0
+    const cores_c = run.pullCore_c.map((core_c, i) => core_c - over_k + (off_k?.[i] ?? 0))
     const highestAfter = (rest_s: number, { peak_c: by_c }: Rested) =>
       run.pullCore_c.map((pulled_c, i) => {
         const climbed_k = Math.max(0, (by_c[i] as number) - pulled_c)
@@ -180,8 +186,13 @@ export function foresee(
     const peak_c = Math.min(...highest_c)
     peaks.push(peak_c)
     const out = setup.knife ? member.resting.at(run.carve_s) : rested
-    wholes.push(setup.knife ? Math.min(...highestAfter(after, out)) : peak_c)
-    if (out.safe) wholeSafe++
+    const whole_c = setup.knife ? Math.min(...highestAfter(after, out)) : peak_c
+    wholes.push(whole_c)
+    // What a member thinks it has had counts for nothing where it is read to be colder: only how hot it gets.
+    const colder_k = Math.max(over_k, -Math.min(0, ...(off_k ?? [])))
+    const isSafe = (as: Rested, by_c: number) =>
+      as.safe && (colder_k < COLDER_K || setup.least === undefined || isPeakSafe(setup.least, by_c))
+    if (isSafe(out, whole_c)) wholeSafe++
     for (let step = 0; byClock && step * CLIMB_STEP_S <= Math.min(CLIMB_S, after); step++) {
       const so_s = step * CLIMB_STEP_S
       const row = climbs_c[step] ?? []
@@ -191,7 +202,7 @@ export function foresee(
     each.pull_s[m] = middle
     each.carve_s[m] = Math.max(setup.now_s, middle + after)
     each.peak_c[m] = peak_c
-    if (rested.safe) safe++
+    if (isSafe(rested, peak_c)) safe++
     cores_c.forEach((value, i) => {
       points[i] ??= { pull: [], peak: [] }
       points[i].pull.push(value)
@@ -247,9 +258,11 @@ export function pastsOf(setup: EstimateSetup, posterior: Posterior, most: number
   return Array.from({ length: count }, (_, m) => pastOf(setup, askedOf(posterior, m, count), wanted, tracks))
 }
 
-/** The last readings of a probe tell how far a member is off; no farther than this is believed, K. */
+/** The last readings of a probe tell how far a member is off; no farther over it than this is believed, K, and under it the most. */
 const OFF_READINGS = 3
-const MOST_OFF_K = 3
+const MOST_OFF_K = { over: 3, under: 30 } as const
+/** Read to be colder by this, what a member thinks it has had is not believed, K. */
+const COLDER_K = 1
 
 /**
  * How far the probe of each body reads over a member's own by its last readings, K: what the smoother could not explain.
@@ -262,7 +275,7 @@ function offsOf(wanted: readonly Reading[], predicted: Float64Array, bodies: num
     )
     const last = offs.slice(-OFF_READINGS)
     const mean = last.reduce((sum, each) => sum + each, 0) / Math.max(1, last.length)
-    return Math.min(MOST_OFF_K, Math.max(-MOST_OFF_K, mean))
+    return Math.min(MOST_OFF_K.over, Math.max(-MOST_OFF_K.under, mean))
   })
 }
 

@@ -23,6 +23,8 @@ function probeAt({ time_s, value_c }: ProbeCourse, at_s: number): number | undef
 /** Early on the pace says little of the end, for the curve still bends; near the end it says nearly all. */
 const TRUSTED = { from: 0.38, over: 0.3 } as const
 const PACE = { least: 0.55, most: 1.8, doubt: 0.15 } as const
+/** A core that hardly climbs climbs hardly more once it is out, whatever a member thinks lies under its surface. */
+const LEAST_CLIMB = 0.1
 
 /** How the readings of one body go: their level now, and when they were read, s. */
 export interface Pace {
@@ -100,9 +102,23 @@ export function pacedPull(
   const done = now_s / Math.max(now_s, pull_s)
   const late = Math.min(1, Math.max(0, (done - TRUSTED.from) / TRUSTED.over))
   const trust = late / (1 + (level.doubt / PACE.doubt) ** 2)
-  const pace = Math.min(PACE.most, Math.max(PACE.least, level.slope_per_s / there.slope_per_s)) ** trust
-  const left = Math.max(0, ready_s - at) / pace
-  return { pull_s: now_s + late * left + (1 - late) * Math.max(0, pull_s - now_s), pace }
+  const ratio = Math.min(PACE.most, level.slope_per_s / there.slope_per_s)
+  const left = Math.max(0, ready_s - at) / Math.max(PACE.least, ratio) ** trust
+  return {
+    pull_s: now_s + late * left + (1 - late) * Math.max(0, pull_s - now_s),
+    pace: Math.max(LEAST_CLIMB, ratio) ** trust,
+  }
+}
+
+/**
+ * How far a member that is at its pull already reads over what it will be pulled at, K: where less than that is read it
+ * is still to come to it, and its core is colder by as much. 0 where it does not read over.
+ *
+ * @param pull_c the reading it is pulled at, °C
+ */
+export function readsOver(probe: ProbeCourse, { level }: Pace, pull_c: number, now_s: number): number {
+  const own_c = probeAt(probe, now_s)
+  return own_c === undefined ? 0 : Math.max(0, own_c - Math.max(pull_c, level.value_c))
 }
 
 /** After a change the core bends the other way for so long, and a line through it says nothing, s. */

@@ -43,20 +43,29 @@ export const isMeantSafe = (least: SafetyLeast | undefined, serve_c: number): bo
 /** Below this neither table counts, °C. */
 const COUNTS_C = 54
 
+/** A share of what is asked, a second, at a temperature. */
+const rateAt = ({ by }: SafetyLeast, core_c: number): number =>
+  core_c < COUNTS_C ? 0 : by === 'poultry_decades' ? poultryRate(core_c) / POULTRY_DECADES : 1 / holdSeconds(core_c)
+
+/** A core lies for so long within this of its peak, s and K: it climbs to it ever slower and leaves it so. */
+const AROUND_PEAK = { lasts_s: 240, under_k: 0.5 } as const
+
+/**
+ * Whether a peak alone is safe, where nothing else is known of a core: at an instant, or by the minutes around it.
+ * @example isPeakSafe({ least_c: 73.9, by: 'poultry_decades' }, 71) // true
+ */
+export const isPeakSafe = (least: SafetyLeast, peak_c: number): boolean =>
+  peak_c >= least.least_c || AROUND_PEAK.lasts_s * rateAt(least, peak_c - AROUND_PEAK.under_k) >= 1
+
 /** How much of what is asked a point has had: 1 is enough. Fed step by step. */
 export class SafetyMeter {
   share = 0
   private last = 0
   constructor(private readonly least: SafetyLeast) {}
 
-  private rate(core_c: number): number {
-    if (core_c < COUNTS_C) return 0
-    return this.least.by === 'poultry_decades' ? poultryRate(core_c) / POULTRY_DECADES : 1 / holdSeconds(core_c)
-  }
-
   /** @param step_s time since the point before, s */
   add(step_s: number, core_c: number): void {
-    const rate = this.rate(core_c)
+    const rate = rateAt(this.least, core_c)
     this.share += (step_s * (this.last + rate)) / 2
     this.last = rate
   }

@@ -233,7 +233,8 @@ export function nextOf(
     if (!pull || in_s === undefined) return []
     return [
       cookEntry.parse({
-        id: `foreseen-${board.item.id}`.slice(0, 64),
+        // Of entries of one second it is the last: what was done until then is in it.
+        id: `told-foreseen-${board.item.id}`.slice(0, 64),
         kind: 'arrival',
         at: document.now,
         item: board.item.id,

@@ -107,6 +107,9 @@ export interface RoastCourse {
 export const carvingSeconds = ({ roast, promise, carve }: CookItem): number =>
   Math.max(0, Math.min(secondsOf(promise) - secondsOf(carve), carveSeconds(roast.mass_kg)))
 
+/** Put back in it is out no sooner than after so long, until its readings say when, s (common practice: looked at after ten minutes). */
+const BACK_IN_S = 600
+
 /**
  * When the milestones of a roast are, by its plan, its log and what is foreseen. What is over keeps its
  * time; what is late moves what follows; the rest gives way down to its least first.
@@ -118,7 +121,9 @@ export function courseOf(item: CookItem, plan: Milestones, own: ItemLog, log: Co
   const goesIn = waits ? Math.max(putIn, now_s) : putIn
   const arrival = own.state === 'in' ? own.arrival : undefined
   const stuck = own.state === 'in' && own.never
-  const planned_s = plan.pull_s + goesIn - plan.in_s
+  // Put back in, and nothing foreseen yet: what its plan said is over.
+  const back_s = own.away.at(-1)?.to_s ?? Number.NEGATIVE_INFINITY
+  const planned_s = Math.max(plan.pull_s + goesIn - plan.in_s, back_s + BACK_IN_S)
   const pulled = own.out_s ?? arrival?.p50 ?? (stuck ? Math.max(planned_s, now_s + STUCK_S) : planned_s)
   // Not out yet is out no sooner than now.
   const out_s = own.out_s ?? Math.max(pulled, waits || own.state === 'in' ? now_s : pulled)

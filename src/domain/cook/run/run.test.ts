@@ -207,6 +207,19 @@ describe('times are those of the plan as it now stands', () => {
     })
   })
 
+  it('put back in, and nothing foreseen yet, its pull lies ahead and not where its plan had it', () => {
+    const document = cookOf({})
+    const pull_s = at(document, 'pull')
+    const entries = [entry('in', at(document, 'put_in')), entry('out', pull_s, { value_c: 50 })]
+    for (const back_min of [1, 20, 90]) {
+      const back_s = pull_s + back_min * 60
+      const pull = find(runOf(document, [...entries, entry('in', back_s)], back_s), 'pull')
+      expect(pull.state).toBe('open')
+      expect(pull.at_s).toBeGreaterThan(back_s)
+      expect(pull.at_s).toBeLessThanOrEqual(back_s + 1800)
+    }
+  })
+
   it('taken out by mistake and back in, its pull is to be done again, and its milestones after that', () => {
     const pull = document.steps.find(({ kind }) => kind === 'pull')?.id ?? ''
     const out = [entry('in', in_s), entry('out', pull_s - 600, { of: pull })]
