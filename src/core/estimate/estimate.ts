@@ -262,7 +262,7 @@ export function pastsOf(setup: EstimateSetup, posterior: Posterior, most: number
 const OFF_READINGS = 3
 const MOST_OFF_K = { over: 3, under: 30 } as const
 /** Read to be colder by this, what a member thinks it has had is not believed, K. */
-const COLDER_K = 1
+const COLDER_K = 2
 
 /**
  * How far the probe of each body reads over a member's own by its last readings, K: what the smoother could not explain.

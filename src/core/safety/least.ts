@@ -48,7 +48,7 @@ const rateAt = ({ by }: SafetyLeast, core_c: number): number =>
   core_c < COUNTS_C ? 0 : by === 'poultry_decades' ? poultryRate(core_c) / POULTRY_DECADES : 1 / holdSeconds(core_c)
 
 /** A core lies for so long within this of its peak, s and K: it climbs to it ever slower and leaves it so. */
-const AROUND_PEAK = { lasts_s: 240, under_k: 0.5 } as const
+const AROUND_PEAK = { lasts_s: 480, under_k: 0.5 } as const
 
 /**
  * Whether a peak alone is safe, where nothing else is known of a core: at an instant, or by the minutes around it.
