@@ -82,12 +82,6 @@ function around(values: readonly number[], middles: readonly number[]): Spread {
 const TOLD = { from: 0.2, to: 0.4, share: 0.7 } as const
 
 /**
- * What is read goes into when a core arrives, and a surface dries on after the last reading: kitchens of every law slow
- * down by a little more than members do, of the time still to go. Set there too; without a reading nothing is added.
- */
-const SLOWS = 0.03
-
-/**
  * How much of what members differ by is told of an arrival.
  * @param climbed share of the way from its start to its pull that has been read, 0–1
  * @example toldShare(0.5) // 0.7
@@ -125,7 +119,6 @@ export function foresee(
   const finer = anchor.share / (1 + wanted.length / FINER_READINGS)
   const future = setup.certain || byClock ? NOTHING_AHEAD : AHEAD
   const climbed = setup.certain || byClock ? 0 : climbedBy(wanted, setup)
-  const slower = finer + SLOWS * Math.min(1, climbed / TOLD.from)
   const pulls: number[] = []
   const carves: number[] = []
   const middles = { pull: [] as number[], carve: [] as number[] }
@@ -159,7 +152,7 @@ export function foresee(
     const whole = Math.max(blended, setup.now_s)
     const doubt = FUTURE_DOUBT * ahead + MODEL_DOUBT * whole * Math.min(1, ahead / (0.2 * Math.max(1, whole)))
     // The future is drawn for no member: each stands for all of it, so that chance moves nothing.
-    const middle = byClock ? run.pull_s : Math.max(setup.now_s, blended + slower * Math.max(0, blended - setup.now_s))
+    const middle = byClock ? run.pull_s : Math.max(setup.now_s, blended + finer * Math.max(0, blended - setup.now_s))
     const after = run.carve_s - run.pull_s
     middles.pull.push(middle)
     middles.carve.push(Math.max(setup.now_s, middle + after))
