@@ -1,4 +1,5 @@
-import { sceneOf } from '../../src/domain/cook/situations/kitchen'
+import type { APIRequestContext, Page } from '@playwright/test'
+import { sceneOf, type Told } from '../../src/domain/cook/situations/kitchen'
 import { SITUATIONS } from '../../src/domain/cook/situations/table'
 import { expect, MACHINE, newKitchen, openBoard, test } from './browser'
 
@@ -8,53 +9,58 @@ import { expect, MACHINE, newKitchen, openBoard, test } from './browser'
  */
 const shown = SITUATIONS.filter((_, i) => process.env.SITUATIONS === 'all' || i % 4 === 0)
 
+/** Sends a scene as a kitchen would, its hour moved to the server's, and opens its board. */
+async function openScene(page: Page, request: APIRequestContext, kitchen: string, name: string, told: Told) {
+  const api = `${MACHINE}/api/k/${kitchen}`
+  const { document, entries, board, now_s } = sceneOf(told)
+  const { now_s: server_s } = await (await request.get(`${MACHINE}/api/health`)).json()
+  const here = (iso: string) => new Date(Date.parse(iso) + (server_s - now_s) * 1000).toISOString()
+  const item = document.items[0] as (typeof document.items)[number]
+  const plan = await (
+    await request.post(`${api}/plans`, {
+      data: { document: { ...told.plan, roast: item.roast, program: item.program, promise: here(item.promise) } },
+    })
+  ).json()
+  const cook = await (await request.post(`${api}/cooks`, { data: { plan: plan.id } })).json()
+  const made = await (await request.post(`${api}/devices`, { data: { name } })).json()
+  const idOf = (id: string) => `${id}-${cook.id}`
+  const sent = entries.map((entry) => ({
+    ...entry,
+    id: idOf(entry.id),
+    at: here(entry.at),
+    device: entry.device === null ? null : made.device.id,
+    // A moved promise moves with the day.
+    text: entry.kind === 'promise' && entry.text ? here(entry.text) : entry.text,
+    of: entry.kind === 'undo' && entry.of !== null ? idOf(entry.of) : null,
+  }))
+  const kept = await request.post(`${api}/cooks/${cook.id}/entries`, { data: { entries: sent } })
+  expect((await kept.json()).refused, name).toEqual([])
+  if (board.readings.length > 0)
+    await request.post(`${MACHINE}/api/readings`, {
+      headers: { authorization: `Bearer ${made.token}` },
+      data: {
+        unit: 'c',
+        readings: board.readings.map(({ at_s, value_c }, seq) => ({
+          channel: 0,
+          seq,
+          at: here(new Date(at_s * 1000).toISOString()),
+          value: Number(value_c.toFixed(2)),
+        })),
+      },
+    })
+  await openBoard(page, `/k/${kitchen}/cooks/${cook.id}`)
+  return page.getByTestId('board-row')
+}
+
 test('on the board each situation says its time and marks the way that a good cook would take', async ({
   page,
   request,
 }) => {
   test.setTimeout(900_000)
   const kitchen = await newKitchen('otherwise')
-  const api = `${MACHINE}/api/k/${kitchen}`
   const wrong: string[] = []
   for (const { name, told, time, best } of shown) {
-    const { document, entries, board, now_s } = sceneOf(told)
-    const { now_s: server_s } = await (await request.get(`${MACHINE}/api/health`)).json()
-    const here = (iso: string) => new Date(Date.parse(iso) + (server_s - now_s) * 1000).toISOString()
-    const item = document.items[0] as (typeof document.items)[number]
-    const plan = await (
-      await request.post(`${api}/plans`, {
-        data: { document: { ...told.plan, roast: item.roast, program: item.program, promise: here(item.promise) } },
-      })
-    ).json()
-    const cook = await (await request.post(`${api}/cooks`, { data: { plan: plan.id } })).json()
-    const made = await (await request.post(`${api}/devices`, { data: { name } })).json()
-    const idOf = (id: string) => `${id}-${cook.id}`
-    const sent = entries.map((entry) => ({
-      ...entry,
-      id: idOf(entry.id),
-      at: here(entry.at),
-      device: entry.device === null ? null : made.device.id,
-      // A moved promise moves with the day.
-      text: entry.kind === 'promise' && entry.text ? here(entry.text) : entry.text,
-      of: entry.kind === 'undo' && entry.of !== null ? idOf(entry.of) : null,
-    }))
-    const kept = await request.post(`${api}/cooks/${cook.id}/entries`, { data: { entries: sent } })
-    expect((await kept.json()).refused, name).toEqual([])
-    if (board.readings.length > 0)
-      await request.post(`${MACHINE}/api/readings`, {
-        headers: { authorization: `Bearer ${made.token}` },
-        data: {
-          unit: 'c',
-          readings: board.readings.map(({ at_s, value_c }, seq) => ({
-            channel: 0,
-            seq,
-            at: here(new Date(at_s * 1000).toISOString()),
-            value: Number(value_c.toFixed(2)),
-          })),
-        },
-      })
-    await openBoard(page, `/k/${kitchen}/cooks/${cook.id}`)
-    const row = page.getByTestId('board-row')
+    const row = await openScene(page, request, kitchen, name, told)
     await expect(row.getByTestId('late').or(row.getByTestId('no-arrival')).first(), name).toBeVisible()
     const says = await row.getByTestId('late').or(row.getByTestId('no-arrival')).first().innerText()
     if (time && !says.includes(time === 'on_time' ? 'on time' : time === 'stuck' ? 'does not get there' : time))
@@ -70,4 +76,34 @@ test('on the board each situation says its time and marks the way that a good co
       await page.screenshot({ path: `${process.env.PICTURES}/${name.replaceAll(/\W+/g, '-')}.png` })
   }
   expect(wrong).toEqual([])
+})
+
+test('carved at its promise it falls short, left to rest it does not: one tap moves its table by that', async ({
+  page,
+  request,
+}) => {
+  const kitchen = await newKitchen('rests')
+  const row = await openScene(page, request, kitchen, 'rests', {
+    plan: {
+      roast: { cut: 'beef-rib-bone-in', mass_kg: 2.7 },
+      program: { school: 'steady', set_c: 150 },
+      target: { serve_c: 58 },
+    },
+    minute: 133,
+    truly: [{ minute: 130, away: true }],
+    said: [{ minute: 130, entry: { kind: 'out' } }],
+    // The guests are hungry sooner.
+    promise_min: -20,
+  })
+  const peak = row.getByTestId('peak')
+  await expect(peak).toContainText('Left to rest until')
+  const promised = await row.getByTestId('promise').innerText()
+  const move = peak.getByRole('button', { name: /^Promise \d/ })
+  const later = (await move.innerText()).replace('Promise ', '')
+  expect(later).not.toBe(promised)
+  if (process.env.PICTURES) await page.screenshot({ path: `${process.env.PICTURES}/rests.png` })
+  await move.click()
+  await expect(row.getByTestId('promise')).toHaveText(later)
+  await expect(peak).toContainText('as wanted')
+  await expect(move).toHaveCount(0)
 })
