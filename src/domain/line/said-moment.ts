@@ -115,9 +115,11 @@ export function momentAt(said: readonly string[], { now_s, timeZone }: MomentCon
   if (feast) {
     const after = bare.slice(feast.count)
     const before = skipped + more + feast.count
-    const found = readMoment([feast.iso, ...after.slice(0, 6)], { now_s, timeZone })
+    const found = readMoment(evening([feast.iso, ...after.slice(0, 6)]), { now_s, timeZone })
+    let count = before + (found?.count ?? 1) - 1
+    while (['oclock', "o'clock", 'sharp'].includes(words[count] ?? '')) count++
     return found
-      ? { count: before + found.count - 1, fact: { kind: 'moment', at_s: found.at_s, said: 'both' } }
+      ? { count, fact: { kind: 'moment', at_s: found.at_s, said: 'both' } }
       : dayOnly(feast.iso, after, before, { now_s, timeZone })
   }
   // "on the table", "ready by": whatever follows is led.
@@ -184,7 +186,8 @@ const evening = (words: readonly string[]): string[] =>
       i < 6 &&
       !/^(?:am|pm|h|st|nd|rd|th|min|minutes|hours?|hrs?)$/.test(words[i + 1] ?? '') &&
       !MONTH.test(words[i + 1] ?? '') &&
-      !MONTH.test(words[i - 1] ?? '') &&
+      // "december 2" is a day, "25 december 2" an hour.
+      (!MONTH.test(words[i - 1] ?? '') || /^\d{1,2}$/.test(words[i - 2] ?? '')) &&
       words[i - 1] !== 'for'
       ? `${Number(word) + 12}:00`
       : word

@@ -123,6 +123,13 @@ function cutAt(words: readonly string[], at: number, boned: boolean): Found | un
   const here = cutsNamed(words, at)
   // "porchetta style" names no porchetta.
   if (here && words[at + here.count] === 'style') return undefined
+  // "turkey breast down" is a whole turkey, and how it lies.
+  const lies =
+    here && /^breast$/.test(words[at + here.count - 1] ?? '') && /^(?:side|down|up)$/.test(words[at + here.count] ?? '')
+  if (here && lies && here.count > 1) {
+    const whole = cutsNamed(words.slice(0, at + here.count - 1), at)
+    return whole && { count: whole.count, fact: { kind: 'cut', ids: whole.ids, count: 1 } }
+  }
   if (here) {
     const times = words[at + here.count] === 'x' ? Number(words[at + here.count + 1]) : Number.NaN
     const many = Number.isInteger(times) && times >= 1 && times <= MOST_PIECES

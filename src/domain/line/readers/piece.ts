@@ -1,5 +1,6 @@
 import { inchesToMetres, ouncesToKilograms, poundsToKilograms } from '@/core/units'
 import type { Fact } from '../fact'
+import { SIDES } from '../sides'
 import { numberOf } from '../tokens'
 import { DEGREE, degreeOf } from './doneness'
 import {
@@ -25,6 +26,8 @@ const LIKE_SIZE = 4
 /** More of one roast than this nobody says in one breath. */
 const MOST_PIECES = 40
 const COUNT_WORD = '(?:two|three|four|five|six|seven|eight|nine|ten|eleven|twelve)'
+/** Weighed beside a roast, it is no second one. */
+const A_SIDE = SIDES.map(({ words }) => `(?:${words})`).join('|')
 const LIKE = '(?:likes?|wants?|prefers?|eats?|takes?|having|have|has)(?: it| theirs| his| hers)?'
 
 /** How much there is of it, how thick, how cold; how done it is wanted. */
@@ -56,7 +59,7 @@ export const PIECE: readonly Reader[] = [
   ),
   // two legs of lamb, 2.2 and 2.5 kg
   listed(
-    `(${DIGITS})(?: ${MASS_UNIT})?(?: (?:and )?(${DIGITS})(?: ${MASS_UNIT})?)? (?:and|&|\\+) (${DIGITS}) ${MASS_UNIT}`,
+    `(${DIGITS})(?: ${MASS_UNIT})?(?: (?:and )?(${DIGITS})(?: ${MASS_UNIT})?)? (?:and|&|\\+) (${DIGITS}) ${MASS_UNIT}(?! (?:of (?:the )?)?(?:${A_SIDE})(?: |$))`,
     ([, first = '', firstUnit, second, secondUnit, last = '', unit = '']) => {
       const kgs = [
         massOf(first, firstUnit ?? unit),

@@ -1,7 +1,7 @@
 import type { Fact } from '../fact'
 import { SIDES } from '../sides'
 import { numberOf } from '../tokens'
-import { listed, minutesOf, N, type Reader, reader, SPAN } from './grammar'
+import { DIGITS, listed, MASS_UNIT, minutesOf, N, type Reader, reader, SPAN } from './grammar'
 
 /** Who eats, and what goes beside it. */
 
@@ -56,11 +56,14 @@ export const TABLE: readonly Reader[] = [
   ),
   // Beside it
   ...SIDES.map(({ id, words, side: { title } }) =>
-    reader(`(?:with |and |plus |alongside |some |the |served with |a |dish of )*(?:${words})`, () => ({
-      kind: 'side',
-      id,
-      title,
-    })),
+    reader(
+      `(?:with |and |plus |alongside |some |the |served with |a |dish of )*(?:${DIGITS} ${MASS_UNIT} (?:of )?(?:the |some )?)?(?:${words})`,
+      () => ({
+        kind: 'side',
+        id,
+        title,
+      }),
+    ),
   ),
   reader(`(?:with |and |plus )?(?:some |the )?gravy`, () => ({ kind: 'filler' })),
 ]
