@@ -78,6 +78,10 @@ function putInAt(words: readonly string[], context: MomentContext): Found | unde
   if (!lead) return undefined
   const skipped = lead[0].trim().split(' ').length
   const rest = words.slice(skipped, skipped + LONGEST_MOMENT)
+  // "in the oven at 10": no oven is that cold.
+  const hour = rest[0] === 'at' || rest[0] === 'by' ? 1 : 0
+  if (/\boven\b/.test(lead[0]) && isHour12(Number(rest[hour])) && !MEASURED.test(rest[hour + 1] ?? ''))
+    rest[hour] = `${rest[hour]}:00`
   // "start at 8" is as likely cold meat: a clock says that it is one.
   const found = readMoment(
     rest.map((word, i) => afternoon(word, rest[i + 1], BEFORE_DAWN)),
@@ -211,6 +215,9 @@ function dayOnly(
   return found ? { count: used + takes, fact: { kind: 'moment', at_s: found.at_s, said: 'day' } } : undefined
 }
 
+/** Minutes before or after an hour, in words. */
+const PARTS_OF_AN_HOUR: Readonly<Record<string, number>> = { five: 5, ten: 10, quarter: 15, twenty: 20 }
+
 /** Before an hour that is half past. */
 const HALF_OF = /^(?:at|by|around|about|eat|eating|ready|table|for)$/
 /** An hour of twelve as roasts are eaten by, and so many minutes before or after it. */
@@ -229,13 +236,17 @@ export function clocks(tokens: readonly Token[]): Token[] {
     const minutes =
       part === 'half' && side === 'past'
         ? 30
-        : part === 'quarter' && side === 'past'
-          ? 15
-          : part === 'quarter' && side === 'to'
-            ? -15
-            : undefined
+        : (side === 'past' || side === 'to') && tokens[i - 1]?.text !== 'for'
+          ? PARTS_OF_AN_HOUR[part] && PARTS_OF_AN_HOUR[part] * (side === 'past' ? 1 : -1)
+          : undefined
     const said = minutes === undefined ? undefined : hour && numberOf(hour.text)
-    if (minutes !== undefined && hour && said !== undefined && isHour12(said)) {
+    if (
+      minutes !== undefined &&
+      hour &&
+      said !== undefined &&
+      isHour12(said) &&
+      !MEASURED.test(tokens[i + 3]?.text ?? '')
+    ) {
       made.push({ ...token, to: hour.to, text: clockOf(said, minutes) })
       i += 2
       continue
@@ -259,6 +270,14 @@ export function clocks(tokens: readonly Token[]): Token[] {
       part === 'half' && i > 0 && HALF_OF.test(tokens[i - 1]?.text ?? '') ? numberOf(side ?? '') : Number.NaN
     if (isHour12(halfHour) && !/^an?$/.test(side ?? '') && !MEASURED.test(hour?.text ?? '')) {
       made.push({ ...token, to: (tokens[i + 1] as Token).to, text: clockOf(halfHour, 30) })
+      i++
+      continue
+    }
+    // 730 pm
+    const close = /^(1[0-2]|[1-9])([0-5]\d)$/.exec(part)
+    if (close && /^[ap]m$/.test(side ?? '')) {
+      const hours = (Number(close[1]) % 12) + (side === 'pm' ? 12 : 0)
+      made.push({ ...token, to: (tokens[i + 1] as Token).to, text: `${hours}:${close[2]}` })
       i++
       continue
     }

@@ -35,4 +35,9 @@ export const FOUND: readonly (readonly [line: string, means: string])[] = [
   ['turkey 6kg 25 december 2', 'turkey 6kg | @12-25T14:00'],
   ['chicken 1.6kg and 1kg of potatoes', 'chicken 1.6kg | +potatoes'],
   ['turkey breast down first hour 6kg', 'turkey 6kg bird-turned | ?hour'],
+  ['leg of lamb 2.3kg in the oven at 10, 180 fan', 'lamb-leg-bone-in 2.3kg fan oven180 | in@11-24T10:00'],
+  ['lamb leg 2.3kg in the oven at 180 eat at 7', 'lamb-leg-bone-in 2.3kg oven180 | @11-24T19:00'],
+  ['pork loin 2kg 730pm', 'pork-loin 2kg | @11-24T19:30'],
+  ['pork loin 2kg ten to 8', 'pork-loin 2kg | @11-24T19:50'],
+  ['pork loin 2kg at twenty past seven', 'pork-loin 2kg | @11-24T19:20'],
 ]
