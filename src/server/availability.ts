@@ -49,11 +49,14 @@ const HELD_UP = 1.25
 /** But not for ever. */
 const MOST_WAITS = 4
 
+/** What came of a question: an answer, none in time, or a connection that is gone. */
+export type Asked = 'answers' | 'late' | 'gone'
+
 /** Asks on a connection of its own, which is made anew when it is lost. */
-export async function ask(client: ReturnType<typeof postgres>): Promise<boolean> {
+export async function ask(client: ReturnType<typeof postgres>): Promise<Asked> {
   const answer = client`select 1`.then(
-    () => true,
-    () => false,
+    () => 'answers' as const,
+    () => 'gone' as const,
   )
   for (let waits = 0; waits < MOST_WAITS; waits++) {
     const asked_ms = performance.now()
@@ -63,21 +66,28 @@ export async function ask(client: ReturnType<typeof postgres>): Promise<boolean>
     )
     const found = await Promise.race([answer, late])
     if (found !== undefined) return found
-    if (performance.now() - asked_ms < DATABASE_MS * HELD_UP) return false
+    if (performance.now() - asked_ms < DATABASE_MS * HELD_UP) return 'late'
   }
-  return false
+  return 'late'
 }
 
 /** Longer than a question is waited for, so that a process that was held up loses no connection by it, s. */
 const CONNECT_S = 5
+
+/** Late so often in a row it is away. */
+const MOST_LATE = 2
 
 /** Watches for as long as the process lives. */
 export function watchDatabase(): void {
   const open = () =>
     postgres(environment().DATABASE_URL, { max: 1, onnotice: () => {}, connect_timeout: CONNECT_S, backoff: () => 0.2 })
   let client = open()
+  let lates = 0
   const look = async () => {
-    const answers = await ask(client)
+    const asked = await ask(client)
+    lates = asked === 'late' ? lates + 1 : 0
+    // One late answer is a busy moment, of this process as likely as of the database; what is away it does not bring back.
+    const answers = asked === 'answers' || (asked === 'late' && !watch.away && lates < MOST_LATE)
     if (!answers) {
       // A connection that hangs is let go of: the next question makes another.
       void client.end({ timeout: 0 }).catch(() => {})
