@@ -205,10 +205,11 @@ async function begin(request: APIRequestContext, whole: Whole) {
   const made = async (address: string, data: object) => {
     for (let attempt = 0; ; attempt++) {
       const answer = await request.post(`/api/k/${kitchen}/${address}`, { data })
-      if (answer.status() === 201 || attempt >= 8) {
+      if (answer.status() === 201 || attempt >= 24) {
         expect(answer.status(), await answer.text()).toBe(201)
         return answer.json()
       }
+      await new Promise((again) => setTimeout(again, 500))
     }
   }
   const { id } = await made(source, { document })
