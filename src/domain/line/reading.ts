@@ -46,18 +46,11 @@ const namesMeat = (fact: Fact): boolean => fact.kind === 'cut' || (fact.kind ===
 function isSaidCloser({ fact, to }: Meaning, after: readonly Meaning[], line: string): boolean {
   if (fact.kind !== 'cut' || fact.count > 1) return false
   const next = after.find((meaning) => meaning.fact.kind === 'cut')
-  const [beside] = after
+  if (next?.fact.kind !== 'cut' || next.fact.count > 1) return false
+  const [own, other] = [fact.ids[0] ?? '', next.fact.ids[0] ?? '']
   if (fact.ids.length < 2)
-    return (
-      next !== undefined &&
-      beside === next &&
-      (!next.parted || line.slice(to, next.from).includes('(')) &&
-      next.fact.kind === 'cut' &&
-      next.fact.count <= 1 &&
-      next.fact.ids[0] === fact.ids[0]
-    )
-  if (next?.fact.kind !== 'cut' || next.parted || next.fact.count > 1) return false
-  return findCut(next.fact.ids[0] ?? '')?.species === findCut(fact.ids[0] ?? '')?.species
+    return after[0] === next && own === other && (!next.parted || line.slice(to, next.from).includes('('))
+  return !next.parted && findCut(other)?.species === findCut(own)?.species
 }
 
 /** The facts of each roast: a cut's own are those beside it, up to where the next one begins. */

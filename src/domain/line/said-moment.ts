@@ -93,6 +93,13 @@ function putInAt(words: readonly string[], context: MomentContext): Found | unde
   return found && clocked ? { count: skipped + found.count, fact: { kind: 'put_in', at_s: found.at_s } } : undefined
 }
 
+/** So many words, and those after them that say no more of an hour. */
+function pastOclock(words: readonly string[], count: number): number {
+  let past = count
+  while (['oclock', "o'clock", 'sharp'].includes(words[past] ?? '')) past++
+  return past
+}
+
 /** A moment at the head of some words, with holidays, meals and "in 3 hours". */
 export function momentAt(said: readonly string[], { now_s, timeZone }: MomentContext): Found | undefined {
   const goesIn = putInAt(said, { now_s, timeZone })
@@ -120,10 +127,11 @@ export function momentAt(said: readonly string[], { now_s, timeZone }: MomentCon
     const after = bare.slice(feast.count)
     const before = skipped + more + feast.count
     const found = readMoment(evening([feast.iso, ...after.slice(0, 6)]), { now_s, timeZone })
-    let count = before + (found?.count ?? 1) - 1
-    while (['oclock', "o'clock", 'sharp'].includes(words[count] ?? '')) count++
     return found
-      ? { count, fact: { kind: 'moment', at_s: found.at_s, said: 'both' } }
+      ? {
+          count: pastOclock(words, before + found.count - 1),
+          fact: { kind: 'moment', at_s: found.at_s, said: 'both' },
+        }
       : dayOnly(feast.iso, after, before, { now_s, timeZone })
   }
   // "on the table", "ready by": whatever follows is led.
@@ -133,9 +141,7 @@ export function momentAt(said: readonly string[], { now_s, timeZone }: MomentCon
   const found = readMoment(bareHours.slice(0, LONGEST_MOMENT), { now_s, timeZone })
   if (found) {
     const dropped = rest === bare ? more : skipped > 0 ? skipped - 1 : 0
-    let count = found.count + dropped
-    // "eat saturday 19:00 in the evening"
-    while (['oclock', "o'clock", 'sharp'].includes(words[count] ?? '')) count++
+    const count = pastOclock(words, found.count + dropped)
     const used = rest.slice(0, found.count)
     const dated = used.some((word) => DAYS_SAID.test(word))
     return { count, fact: { kind: 'moment', at_s: found.at_s, said: dated ? 'both' : 'clock' } }

@@ -124,10 +124,9 @@ function cutAt(words: readonly string[], at: number, boned: boolean): Found | un
   // "porchetta style" names no porchetta.
   if (here && words[at + here.count] === 'style') return undefined
   // "turkey breast down" is a whole turkey, and how it lies.
-  const lies =
-    here && /^breast$/.test(words[at + here.count - 1] ?? '') && /^(?:side|down|up)$/.test(words[at + here.count] ?? '')
-  if (here && lies && here.count > 1) {
-    const whole = cutsNamed(words.slice(0, at + here.count - 1), at)
+  const last = at + (here?.count ?? 0) - 1
+  if (here && here.count > 1 && words[last] === 'breast' && /^(?:side|down|up)$/.test(words[last + 1] ?? '')) {
+    const whole = cutsNamed(words.slice(0, last), at)
     return whole && { count: whole.count, fact: { kind: 'cut', ids: whole.ids, count: 1 } }
   }
   if (here) {
