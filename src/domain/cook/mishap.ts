@@ -2,6 +2,7 @@ import type { BoardItem } from './board'
 import { sameOven } from './board'
 import type { CookEntry } from './cook-document'
 import { NOWHERE } from './entry/assign'
+import { ovenSet } from './take'
 
 /**
  * What goes wrong in kitchens, as facts for the log: what is entered is what happened, and the ways out
@@ -77,7 +78,7 @@ export function entriesOfMishap(
   const inside = items.filter(({ state }) => state === 'in')
   switch (mishap) {
     case 'oven_dead':
-      return sameOven(board, items).map((each) => ({ kind: 'oven', item: each.item.id, value_c: ROOM_C }))
+      return ovenSet(ROOM_C, board, items)
     case 'power_gone':
       return inside.map((each) => ({ kind: 'oven', item: each.item.id, value_c: ROOM_C }))
     case 'heat_back':

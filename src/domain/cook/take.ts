@@ -17,6 +17,10 @@ const NOTED: Readonly<Partial<Record<Way['code'], string>>> = {
 
 const tenth = (value: number | undefined) => (value === undefined ? null : Math.round(value * 10) / 10)
 
+/** Another reading to pull at. @param value_c °C; undefined: none */
+export const pullAt = (value_c: number | undefined, item: string): Decided[] =>
+  value_c === undefined ? [] : [{ kind: 'pull_at', item, value_c: tenth(value_c) }]
+
 /** Another setting of the oven it is in: an oven has one, noted for every roast that is in it. @param set_c °C; null: off */
 export const ovenSet = (set_c: number | null, board: BoardItem, items: readonly BoardItem[]): Decided[] =>
   sameOven(board, items).map(({ item }) => ({ kind: 'oven', item: item.id, value_c: set_c }))
@@ -32,31 +36,29 @@ export const promiseMoved = (to_s: number, board: BoardItem, items: readonly Boa
 /** Back into its heat, until it reads more than it has: it has read what it was to be pulled at. */
 export const putBackIn = ({ backIn }: Pick<PeakWatch, 'backIn'>, { item }: Pick<BoardItem, 'item'>): Decided[] => [
   { kind: 'in', item: item.id },
-  ...(backIn ? [{ kind: 'pull_at', item: item.id, value_c: backIn.pull_c } as const] : []),
+  ...pullAt(backIn?.pull_c, item.id),
 ]
 
 /** A way out that is taken. @param items all of the cook, the one itself among them */
 export function wayTaken(way: Way, board: BoardItem, items: readonly BoardItem[], run: Pick<Run, 'steps'>): Decided[] {
   const { item, latest } = board
-  const pullAt = (value_c: number | undefined, of = item.id): Decided[] =>
-    value_c === undefined ? [] : [{ kind: 'pull_at', item: of, value_c: tenth(value_c) }]
   switch (way.code) {
     case 'oven_up':
     case 'oven_down':
     case 'other_heat':
-      return [...pullAt(way.pull_c), ...ovenSet(tenth(way.set_c), board, items)]
+      return [...pullAt(way.pull_c, item.id), ...ovenSet(tenth(way.set_c), board, items)]
     case 'swap_ovens': {
       if (!way.swap) return []
       const { swap } = way
       return [
-        ...pullAt(way.pull_c),
+        ...pullAt(way.pull_c, item.id),
         { kind: 'oven', item: item.id, value_c: tenth(way.set_c), text: swap.oven_name },
         ...pullAt(swap.pull_c, swap.item),
         { kind: 'oven', item: swap.item, value_c: tenth(swap.set_c), text: board.oven_name },
       ]
     }
     case 'pull_at':
-      return pullAt(way.pull_c)
+      return pullAt(way.pull_c, item.id)
     case 'pull_now':
       return [{ kind: 'out', item: item.id, value_c: latest?.value_c ?? null }]
     case 'skip_finish':

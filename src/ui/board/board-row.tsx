@@ -4,7 +4,7 @@ import { type BoardItem, sameTable, settingOf } from '@/domain/cook/board'
 import type { CookEntry } from '@/domain/cook/cook-document'
 import type { Forecast, PeakWatch, Way } from '@/domain/cook/forecast'
 import type { Run } from '@/domain/cook/run'
-import { type Decided, ovenSet, promiseMoved, putBackIn, wayTaken } from '@/domain/cook/take'
+import { type Decided, ovenSet, promiseMoved, pullAt, putBackIn, wayTaken } from '@/domain/cook/take'
 import { cutAsCooked } from '@/domain/roast/resolve'
 import { lateWords, oddWords, peakWords, pointName, STATE_WORDS } from '@/words/cook-words'
 import { safetyWords } from '@/words/safety'
@@ -40,8 +40,6 @@ interface RowProps {
   readonly compact?: boolean
 }
 
-const tenth = (value: number | undefined) => (value === undefined ? null : Math.round(value * 10) / 10)
-
 /** One roast: reading, trend, window of arrival, what is off, what could be done. */
 export function BoardRow({ board, forecast, peak, units, cook, run, compact = false }: RowProps) {
   const { item, state, latest, pull_c, in_s, arrival } = board
@@ -52,6 +50,8 @@ export function BoardRow({ board, forecast, peak, units, cook, run, compact = fa
   const put = (kind: CookEntry['kind'], more: Partial<CookEntry> = {}) => add(blank({ kind, item: item.id, ...more }))
   const button = 'min-h-12 rounded-full border-2 border-line px-4 text-lg font-semibold hover:border-copper'
   const set_c = board.settings.at(-1)?.set_c ?? settingOf(item)
+  /** Roasts of the same table that move with it. */
+  const others = sameTable(board, items).length - 1
   const decide = (decided: readonly Decided[]) => {
     for (const each of decided) add(blank(each))
   }
@@ -113,7 +113,7 @@ export function BoardRow({ board, forecast, peak, units, cook, run, compact = fa
             <button
               type="button"
               className="ml-2 min-h-11 rounded-full border-2 border-wattle px-4 text-lg font-semibold text-ink"
-              onClick={() => put('pull_at', { value_c: tenth(forecast.safety?.pull_c) })}
+              onClick={() => decide(pullAt(forecast.safety?.pull_c, item.id))}
             >
               Pull at {temperature(forecast.safety.pull_c, units, 1)}: 95 in 100
             </button>
@@ -159,7 +159,7 @@ export function BoardRow({ board, forecast, peak, units, cook, run, compact = fa
               onClick={() => movePromise(peak.restUntil?.plate_s ?? board.promise_s)}
             >
               Promise {clock(peak.restUntil.plate_s, units)}
-              {sameTable(board, items).length > 1 && ', the whole table'}
+              {others > 0 && ', the whole table'}
             </button>
           )}
         </div>
@@ -191,7 +191,7 @@ export function BoardRow({ board, forecast, peak, units, cook, run, compact = fa
           serve_c={item.serve_c}
           scale={degreeOf}
           units={units}
-          others={sameTable(board, items).length - 1}
+          others={others}
           take={take}
         />
       )}
@@ -267,7 +267,7 @@ export function BoardRow({ board, forecast, peak, units, cook, run, compact = fa
               now_s={now_s}
               units={units}
               title={item.title}
-              others={sameTable(board, items).length - 1}
+              others={others}
               move={movePromise}
             />
           )}
