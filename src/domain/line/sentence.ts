@@ -6,7 +6,8 @@ import type { Meaning } from './fact'
 import { DAY_WORDS, LONGEST_MOMENT } from './moment'
 import { type DateOrder, numericDate } from './numeric-date'
 import { READERS } from './readers'
-import { clocks, type Found, type MomentContext, momentAt } from './said-moment'
+import { clocks } from './said-clock'
+import { type Found, type MomentContext, momentAt } from './said-moment'
 import { NUMBER, numberOf, type Token, tokensOf } from './tokens'
 
 /** A line word by word: what was understood and what was not. */
