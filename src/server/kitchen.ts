@@ -82,6 +82,7 @@ export const lineContextOf = async (scope: KitchenScope, now_s: number): Promise
   now_s,
   timeZone: scope.kitchen.timeZone,
   dateOrder: scope.kitchen.dateOrder,
+  reads: scope.kitchen.temperatureUnit === 'f' ? 'f' : 'c',
   house: await scope.listHouseItems(),
 })
 

@@ -1,5 +1,5 @@
 import { TZDate } from '@date-fns/tz'
-import { addDays, isValid } from 'date-fns'
+import { addDays, addMonths, isValid } from 'date-fns'
 
 export const WEEKDAYS: readonly string[] = [
   'sunday',
@@ -43,7 +43,7 @@ const LEADS = new Set([
 export const DAY_WORDS: readonly string[] = [
   ...WEEKDAYS,
   ...MONTHS,
-  ...'today tonight tomorrow yesterday noon midday christmas xmas thanksgiving boxing eve year evening lunch lunchtime dinner supper ready plates sharp past half quarter'.split(
+  ...'today tonight tomorrow yesterday noon midday midnight easter christmas xmas thanksgiving boxing eve year evening lunch lunchtime dinner supper ready plates sharp past half quarter'.split(
     ' ',
   ),
 ]
@@ -63,6 +63,8 @@ const startsWith = (names: readonly string[], word: string | undefined) =>
 export function readClock(word: string | undefined, led: boolean): { hour: number; minute: number } | undefined {
   if (word === undefined) return undefined
   if (word === 'noon' || word === 'midday') return { hour: 12, minute: 0 }
+  // The night's, at the end of its day.
+  if (word === 'midnight') return { hour: 24, minute: 0 }
   const parts = word.match(/^(\d{1,2})(?:[:.](\d{2}))?(am|pm|h)?$/)
   if (!parts || (!parts[2] && !parts[3] && !led)) return undefined
   const hour12 = Number(parts[1])
@@ -107,7 +109,7 @@ export function readMoment(
   // "for 8" is a number of guests, not an hour.
   const led = words.slice(0, at).some((word) => word !== 'for')
   let day: TZDate | undefined
-  let rolls: 'day' | 'week' | 'year' | undefined = 'day'
+  let rolls: 'day' | 'week' | 'month' | 'year' | undefined = 'day'
   const half = /^[ap]m$/
   let clock = readClock(words[at], led || half.test(words[at + 1] ?? ''))
   if (clock) {
@@ -125,7 +127,9 @@ export function readMoment(
   const monthAfter = startsWith(MONTHS, words[at + 1])
   const monthHere = startsWith(MONTHS, word)
   const dayAfter = words[at + 1]?.match(/^(\d{1,2})(?:st|nd|rd|th)?$/)
-  const named = iso || weekday >= 0 || (dayNumber && monthAfter >= 0) || (monthHere >= 0 && dayAfter)
+  // "The 25th" is the next one.
+  const ordinal = monthAfter < 0 ? word?.match(/^(\d{1,2})(?:st|nd|rd|th)$/) : undefined
+  const named = iso || weekday >= 0 || (dayNumber && monthAfter >= 0) || (monthHere >= 0 && dayAfter) || ordinal
   // Most words begin no moment: that is plain before any calendar is asked.
   if (!clock && !named && !NEAR_DAYS.has(word ?? '')) return undefined
   const now = new TZDate(now_s * 1000, timeZone)
@@ -153,6 +157,13 @@ export function readMoment(
     day = addDays(now, (weekday - now.getDay() + 7) % 7) as TZDate
     rolls = 'week'
     at++
+  } else if (ordinal) {
+    day = new TZDate(now.getFullYear(), now.getMonth(), Number(ordinal[1]), timeZone)
+    // No such day in this month: the next has it.
+    if (day.getDate() !== Number(ordinal[1]))
+      day = new TZDate(day.getFullYear(), day.getMonth(), Number(ordinal[1]), timeZone)
+    rolls = 'month'
+    at++
   }
   if (!clock) {
     if (words[at] === 'at') at++
@@ -177,6 +188,7 @@ export function readMoment(
         clock.minute,
         timeZone,
       )
+    else if (rolls === 'month') moment = addMonths(moment, 1) as TZDate
     else moment = addDays(moment, rolls === 'week' ? 7 : 1) as TZDate
   }
   return { at_s: Math.round(moment.getTime() / 1000), count: at }

@@ -43,12 +43,14 @@ const namesMeat = (fact: Fact): boolean => fact.kind === 'cut' || (fact.kind ===
  * "beef 2.2 kg topside", "rump cap picanha": the first word is said closer, or over again, by the next, and is no roast
  * of its own.
  */
-function isSaidCloser({ fact, to }: Meaning, after: readonly Meaning[], line: string): boolean {
+function isSaidCloser({ fact, from, to }: Meaning, after: readonly Meaning[], line: string): boolean {
   if (fact.kind !== 'cut' || fact.count > 1) return false
   const next = after.find((meaning) => meaning.fact.kind === 'cut')
   if (next?.fact.kind !== 'cut' || next.fact.count > 1) return false
   const [own, other] = [fact.ids[0] ?? '', next.fact.ids[0] ?? '']
-  if (fact.ids.length < 2)
+  // "Pot roast, silverside": how it is cooked.
+  const isHow = /^pot\b/i.test(line.slice(from, to))
+  if (fact.ids.length < 2 && !isHow)
     return after[0] === next && own === other && (!next.parted || line.slice(to, next.from).includes('('))
   return !next.parted && findCut(other)?.species === findCut(own)?.species
 }
@@ -114,7 +116,7 @@ export function readLine(line: string, context: LineContext): Outcome<LineReadin
   const { unknown } = sentence
   const meanings = sentence.meanings.filter((meaning, i, all) => !isSaidCloser(meaning, all.slice(i + 1), line))
   const asks: Ask[] = []
-  const toCelsius = scaleOf(meanings)
+  const toCelsius = scaleOf(meanings, { line, reads: context.reads })
   const standards = standardsOf(context.house ?? [])
   const replaced = ({ from, to }: Span, by: string) =>
     `${line.slice(0, from)}${by}${line.slice(to)}`.replace(/ {2,}/g, ' ').trim()

@@ -12,114 +12,227 @@ export const MEASURED =
 
 /** Minutes before or after an hour, in words. */
 const PARTS_OF_AN_HOUR: Readonly<Record<string, number>> = { five: 5, ten: 10, quarter: 15, twenty: 20 }
+/** Before an hour. */
+const LEADS_HOUR = /^(?:at|by|around|about|eat|eating|ready|table|for|serve|served|dinner|lunch|supper)$/
+const HALF_DAY = /^[ap]m$/
+const ORDINAL = /^\d{1,2}(?:st|nd|rd|th)$/
 
-/** Before an hour that is half past. */
-const HALF_OF = /^(?:at|by|around|about|eat|eating|ready|table|for)$/
-/** An hour of twelve as roasts are eaten by, and so many minutes before or after it. */
-function clockOf(hour12: number, minutes = 0): string {
-  const at_min = (hour12 < 11 ? hour12 + 12 : hour12) * 60 + minutes
-  return `${Math.floor(at_min / 60)}:${String(at_min % 60).padStart(2, '0')}`
-}
+const clockText = (at_min: number) => `${Math.floor(at_min / 60)}:${String(at_min % 60).padStart(2, '0')}`
+/** An hour of twelve as roasts are eaten by, minutes of the day. */
+const eatenAt = (hour12: number) => (hour12 < 11 ? hour12 + 12 : hour12) * 60
+/** Such an hour and so many minutes before or after it. */
+const clockOf = (hour12: number, minutes = 0) => clockText(eatenAt(hour12) + minutes)
 export const isHour12 = (value: number) => Number.isInteger(value) && value >= 1 && value <= 12
 
-/** Hours said in words: half past seven, quarter to eight, seven o'clock. Roasts are eaten after noon. */
-export function clocks(tokens: readonly Token[]): Token[] {
-  const made: Token[] = []
-  for (let i = 0; i < tokens.length; i++) {
-    const token = tokens[i] as Token
-    const [part, side, hour] = [token.text, tokens[i + 1]?.text, tokens[i + 2]]
-    const minutes =
-      part === 'half' && side === 'past'
-        ? 30
-        : (side === 'past' || side === 'to') && tokens[i - 1]?.text !== 'for'
+/** Words that are one, and the one that stands for them. */
+interface Made {
+  readonly count: number
+  readonly text: string
+}
+/** What some words from a place on say; undefined where they say something else. */
+type Rule = (tokens: readonly Token[], at: number, line: string) => Made | undefined
+
+const textAt = (tokens: readonly Token[], at: number) => tokens[at]?.text ?? ''
+/** Nothing follows that an hour could be so many of. */
+const endsAt = (tokens: readonly Token[], at: number) => {
+  const next = tokens[at]
+  return !next || next.parted || DAYS_SAID.test(next.text)
+}
+
+/** half past seven, ten to eight */
+const beforeOrAfter: Rule = (tokens, at) => {
+  const [part, side, hour] = [0, 1, 2].map((i) => textAt(tokens, at + i)) as [string, string, string]
+  const minutes =
+    part === 'half' && side === 'past'
+      ? 30
+      : /^(?:5|10|20|25)$/.test(part) && /^(?:past|to)$/.test(side) && /^(?:at|by)$/.test(textAt(tokens, at - 1))
+        ? Number(part) * (side === 'past' ? 1 : -1)
+        : (side === 'past' || side === 'to') && textAt(tokens, at - 1) !== 'for'
           ? PARTS_OF_AN_HOUR[part] && PARTS_OF_AN_HOUR[part] * (side === 'past' ? 1 : -1)
           : undefined
-    const said = minutes === undefined ? undefined : hour && numberOf(hour.text)
-    if (
-      minutes !== undefined &&
-      hour &&
-      said !== undefined &&
-      isHour12(said) &&
-      !MEASURED.test(tokens[i + 3]?.text ?? '')
-    ) {
-      made.push({ ...token, to: hour.to, text: clockOf(said, minutes) })
-      i += 2
+  const said = minutes === undefined || hour === '' ? Number.NaN : numberOf(hour)
+  return minutes !== undefined && isHour12(said) && !MEASURED.test(textAt(tokens, at + 3))
+    ? { count: 3, text: clockOf(said, minutes) }
+    : undefined
+}
+
+/** seven o'clock, 12 noon, 12:30 noon */
+const namedHour: Rule = (tokens, at) => {
+  const [part, side] = [textAt(tokens, at), textAt(tokens, at + 1)]
+  if (side === "o'clock" || side === 'oclock') {
+    const value = numberOf(part)
+    return isHour12(value) ? { count: 2, text: clockOf(value) } : undefined
+  }
+  return /^12(?:[:.][0-5]\d)?$/.test(part) && /^(?:noon|midday)$/.test(side)
+    ? { count: 2, text: part === '12' ? '12:00' : part }
+    : undefined
+}
+
+/** "half seven" is half past seven: after "at" and the like, or where nothing follows that could be halved. */
+const halfHour: Rule = (tokens, at) => {
+  if (textAt(tokens, at) !== 'half' || at === 0) return undefined
+  const before = textAt(tokens, at - 1)
+  const hour = textAt(tokens, at + 1)
+  const next = textAt(tokens, at + 2)
+  if (/^an?$/.test(hour) || !isHour12(numberOf(hour)) || MEASURED.test(next)) return undefined
+  const bare = !/^(?:and|an?|x|\d.*)$/.test(before) && endsAt(tokens, at + 2)
+  return LEADS_HOUR.test(before) || bare ? { count: 2, text: clockOf(numberOf(hour), 30) } : undefined
+}
+
+/** 730 pm */
+const closeHour: Rule = (tokens, at) => {
+  const close = /^(1[0-2]|[1-9])([0-5]\d)$/.exec(textAt(tokens, at))
+  const half = textAt(tokens, at + 1)
+  return close && HALF_DAY.test(half)
+    ? { count: 2, text: `${(Number(close[1]) % 12) + (half === 'pm' ? 12 : 0)}:${close[2]}` }
+    : undefined
+}
+
+/** 1930 h, at 1930 */
+const military: Rule = (tokens, at) => {
+  const clock = /^([01]\d|2[0-3])([0-5]\d)$/.exec(textAt(tokens, at))
+  if (!clock) return undefined
+  const side = textAt(tokens, at + 1)
+  const hours = /^(?:h|hrs?|hours?)$/.test(side)
+  const led = /^(?:at|by|eat|serve|table|ready)$/.test(textAt(tokens, at - 1)) && !MEASURED.test(side)
+  return hours || led ? { count: hours ? 2 : 1, text: `${clock[1]}:${clock[2]}` } : undefined
+}
+
+/** Earlier than this "17h" is a span of hours. */
+const FIRST_EVENING_H = 17
+/** After these so many hours are how long it takes. */
+const LASTS = /^(?:c|f|degrees|for|slow|overnight|about|another|x|\d.*)$/
+
+/** "at 20h", and "20h" at the end of what is said: a clock. "110 C, 14 h" is how long. */
+const hourOfDay: Rule = (tokens, at) => {
+  const [number, h] = [tokens[at], tokens[at + 1]]
+  if (!number || h?.text !== 'h' || !/^(?:1\d|2[0-3])$/.test(number.text) || number.to !== h.from) return undefined
+  if (!endsAt(tokens, at + 2)) return undefined
+  const before = textAt(tokens, at - 1)
+  const led = /^(?:at|by|eat|serve|served|table|ready|dinner|lunch|supper)$/.test(before)
+  return led || (Number(number.text) >= FIRST_EVENING_H && at > 0 && !LASTS.test(before))
+    ? { count: 2, text: `${number.text}:00` }
+    : undefined
+}
+
+/** around 7, 7ish */
+const roughly: Rule = (tokens, at) => {
+  const part = textAt(tokens, at)
+  if (!/^(?:[1-9]|1[0-2])$/.test(part)) return undefined
+  if (textAt(tokens, at + 1) === 'ish') return { count: 2, text: clockOf(Number(part)) }
+  return textAt(tokens, at - 1) === 'around' && endsAt(tokens, at + 1)
+    ? { count: 1, text: clockOf(Number(part)) }
+    : undefined
+}
+
+/** at seven */
+const worded: Rule = (tokens, at) => {
+  const part = textAt(tokens, at)
+  if (!/^(?:at|by)$/.test(textAt(tokens, at - 1)) || !/^[a-z]+$/.test(part)) return undefined
+  if (['a', 'an', 'half', 'quarter'].includes(part) || MEASURED.test(textAt(tokens, at + 1))) return undefined
+  const hour = numberOf(part)
+  return isHour12(hour) ? { count: 1, text: clockOf(hour) } : undefined
+}
+
+/** An hour of a range, with the words it takes, minutes of the day by twelve or by twenty-four. */
+interface SaidHour {
+  readonly count: number
+  readonly hour: number
+  readonly minute: number
+  readonly half?: string | undefined
+  /** It cannot be anything but an hour. */
+  readonly plain: boolean
+}
+function hourAt(tokens: readonly Token[], at: number): SaidHour | undefined {
+  const clock = /^(\d{1,2})(?:[:.]([0-5]\d))?$/.exec(textAt(tokens, at))
+  const half = HALF_DAY.exec(textAt(tokens, at + 1))?.[0]
+  const hour = clock ? Number(clock[1]) : numberOf(textAt(tokens, at))
+  if (!Number.isInteger(hour) || hour < 1 || hour > 23) return undefined
+  const minute = Number(clock?.[2] ?? 0)
+  return { count: half ? 2 : 1, hour, minute, half, plain: half !== undefined || clock?.[2] !== undefined }
+}
+/** No table is told to be ready within a longer time, minutes. */
+const LONGEST_RANGE_MIN = 180
+/** "ten to 8" and "5 to 7" are one hour each. */
+const TO_THE_HOUR = new Set([5, 10, 20, 25])
+
+/** between 6 and 7, from 6 to 7, 6-7pm, 6:00-6:30: the middle of it, which is in time for all of it. */
+const range: Rule = (tokens, at, line) => {
+  const lead = textAt(tokens, at)
+  const led = lead === 'between' || lead === 'from'
+  const from = at + (led ? 1 : 0)
+  const first = hourAt(tokens, from)
+  if (!first) return undefined
+  const last = tokens[from + first.count - 1] as Token
+  const joiner = tokens[from + first.count]
+  if (!joiner) return undefined
+  const dashed = /^\s*[-\u2013\u2014]\s*$/.test(line.slice(last.to, joiner.from))
+  const worded = lead === 'between' ? joiner.text === 'and' : /^(?:to|till|until)$/.test(joiner.text)
+  if (!dashed && !worded) return undefined
+  const to = from + first.count + (dashed ? 0 : 1)
+  const second = hourAt(tokens, to)
+  if (!second) return undefined
+  const end = to + second.count
+  if (MEASURED.test(textAt(tokens, end)) || textAt(tokens, end) === 'h') return undefined
+  const plain = first.plain || second.plain
+  const before = textAt(tokens, at - 1)
+  // "from 6 to 7" may be degrees of a core, and "6-7" people or kilograms.
+  const isTime = lead === 'between' || plain || LEADS_HOUR.test(before)
+  if (!isTime || (lead === 'from' && !endsAt(tokens, end))) return undefined
+  if (!dashed && !led && !plain && TO_THE_HOUR.has(first.hour)) return undefined
+  const half = second.half ?? first.half
+  const at_min = ({ hour, minute, half: own = half }: SaidHour) =>
+    (hour > 12 ? hour * 60 : own ? ((hour % 12) + (own === 'pm' ? 12 : 0)) * 60 : eatenAt(hour)) + minute
+  const [opens, closes] = [at_min(first), at_min(second)]
+  // 11 to 1 pm begins before noon.
+  const opened = opens > closes && first.half === undefined ? opens - 12 * 60 : opens
+  if (opened < 0 || closes <= opened || closes - opened > LONGEST_RANGE_MIN) return undefined
+  return { count: end - at, text: clockText(Math.round((opened + closes) / 10) * 5) }
+}
+
+/** "the 26th of november" is "26th november". */
+const ordinalOf: Rule = (tokens, at) => {
+  const the = textAt(tokens, at) === 'the' ? 1 : 0
+  const day = textAt(tokens, at + the)
+  const of = textAt(tokens, at + the + 1) === 'of' ? 1 : 0
+  if (!ORDINAL.test(day) && !(of && /^\d{1,2}$/.test(day))) return undefined
+  if (of && !MONTH.test(textAt(tokens, at + the + 2))) return undefined
+  return the + of > 0 ? { count: 1 + the + of, text: day } : undefined
+}
+
+const RULES: readonly Rule[] = [
+  range,
+  beforeOrAfter,
+  namedHour,
+  halfHour,
+  closeHour,
+  military,
+  hourOfDay,
+  roughly,
+  worded,
+  ordinalOf,
+]
+
+/**
+ * Hours said in words: half past seven, quarter to eight, seven o'clock. Roasts are eaten after noon.
+ * @param line the line they stand in, for what stands between two words
+ */
+export function clocks(tokens: readonly Token[], line: string): Token[] {
+  const made: Token[] = []
+  for (let at = 0; at < tokens.length; ) {
+    const token = tokens[at] as Token
+    let found: Made | undefined
+    for (const rule of RULES) {
+      found = rule(tokens, at, line)
+      if (found) break
+    }
+    if (!found) {
+      made.push(token)
+      at++
       continue
     }
-    if (side === "o'clock" || side === 'oclock') {
-      const value = numberOf(part)
-      if (isHour12(value)) {
-        made.push({ ...token, to: (tokens[i + 1] as Token).to, text: clockOf(value) })
-        i++
-        continue
-      }
-    }
-    // 12 noon, 12:30 noon
-    if (/^12(?:[:.][0-5]\d)?$/.test(part) && /^(?:noon|midday)$/.test(side ?? '')) {
-      made.push({ ...token, to: (tokens[i + 1] as Token).to, text: part === '12' ? '12:00' : part })
-      i++
-      continue
-    }
-    // "half seven" is half past seven.
-    const halfHour =
-      part === 'half' && i > 0 && HALF_OF.test(tokens[i - 1]?.text ?? '') ? numberOf(side ?? '') : Number.NaN
-    if (isHour12(halfHour) && !/^an?$/.test(side ?? '') && !MEASURED.test(hour?.text ?? '')) {
-      made.push({ ...token, to: (tokens[i + 1] as Token).to, text: clockOf(halfHour, 30) })
-      i++
-      continue
-    }
-    // 730 pm
-    const close = /^(1[0-2]|[1-9])([0-5]\d)$/.exec(part)
-    if (close && /^[ap]m$/.test(side ?? '')) {
-      const hours = (Number(close[1]) % 12) + (side === 'pm' ? 12 : 0)
-      made.push({ ...token, to: (tokens[i + 1] as Token).to, text: `${hours}:${close[2]}` })
-      i++
-      continue
-    }
-    // 1930 h, at 1930
-    const military = /^([01]\d|2[0-3])([0-5]\d)$/.exec(part)
-    const hoursSaid = /^(?:h|hrs?|hours?)$/.test(side ?? '')
-    if (
-      military &&
-      (hoursSaid || (/^(?:at|by|eat|serve|table|ready)$/.test(tokens[i - 1]?.text ?? '') && !MEASURED.test(side ?? '')))
-    ) {
-      made.push({
-        ...token,
-        to: (hoursSaid ? (tokens[i + 1] as Token) : token).to,
-        text: `${military[1]}:${military[2]}`,
-      })
-      if (hoursSaid) i++
-      continue
-    }
-    // around 7
-    const next = tokens[i + 1]
-    if (
-      i > 0 &&
-      tokens[i - 1]?.text === 'around' &&
-      /^(?:[1-9]|1[0-2])$/.test(part) &&
-      (!next || next.parted || DAYS_SAID.test(next.text))
-    ) {
-      made.push({ ...token, text: clockOf(Number(part)) })
-      continue
-    }
-    // 7ish
-    if (side === 'ish' && /^(?:[1-9]|1[0-2])$/.test(part)) {
-      made.push({
-        ...token,
-        to: (tokens[i + 1] as Token).to,
-        text: clockOf(Number(part)),
-      })
-      i++
-      continue
-    }
-    const led = i > 0 && /^(?:at|by)$/.test(tokens[i - 1]?.text ?? '')
-    const hour12 =
-      led && /^[a-z]+$/.test(part) && !['a', 'an', 'half', 'quarter'].includes(part) ? numberOf(part) : Number.NaN
-    if (isHour12(hour12) && !MEASURED.test(side ?? '')) {
-      made.push({ ...token, text: clockOf(hour12) })
-      continue
-    }
-    made.push(token)
+    made.push({ ...token, text: found.text, to: (tokens[at + found.count - 1] as Token).to })
+    at += found.count
   }
   return made
 }

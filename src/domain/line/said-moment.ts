@@ -1,4 +1,5 @@
 import { TZDate } from '@date-fns/tz'
+import { easter } from 'date-easter'
 import { format } from 'date-fns'
 import type { Fact } from './fact'
 import { afternoon, LONGEST_MOMENT, readMoment, WEEKDAYS } from './moment'
@@ -21,12 +22,23 @@ export interface Found {
   readonly fact: Fact
 }
 
+/** So many days from Easter Sunday, as month and day. */
+const fromEaster =
+  (days: number) =>
+  (year: number): readonly [number, number] => {
+    const { month, day } = easter(year)
+    const date = new Date(Date.UTC(year, month - 1, day + days))
+    return [date.getUTCMonth() + 1, date.getUTCDate()]
+  }
 const HOLIDAYS: readonly (readonly [RegExp, (year: number) => readonly [number, number]])[] = [
   [/^(?:christmas|xmas) eve/, () => [12, 24]],
   [/^(?:christmas|xmas)(?: day)?/, () => [12, 25]],
   [/^boxing day/, () => [12, 26]],
   [/^new year'?s eve/, () => [12, 31]],
-  [/^new year'?s day/, () => [1, 1]],
+  [/^new year'?s(?: day)?/, () => [1, 1]],
+  [/^good friday/, fromEaster(-2)],
+  [/^easter monday/, fromEaster(1)],
+  [/^easter(?: sunday| day)?/, fromEaster(0)],
   [/^thanksgiving(?: day)?/, (year) => [11, 22 + ((11 - new Date(Date.UTC(year, 10, 1)).getUTCDay()) % 7)]],
 ]
 /** When a meal is eaten where only its name is said (common practice), the hour. */
@@ -43,7 +55,7 @@ const LEADS_TABLE =
 const WITHIN = new RegExp(
   `^(?:ready |eat |served? )?in (${NUMBER} (?:hours?|hrs?|h)(?: ${NUMBER} (?:min|minutes))?|half an hour|${NUMBER} (?:minutes|mins?))(?: |$)`,
 )
-const HOLIDAY_BEGINS = /^(?:christmas|xmas|boxing|new|thanksgiving)$/
+const HOLIDAY_BEGINS = /^(?:christmas|xmas|boxing|new|good|easter|thanksgiving)$/
 
 const isoDay = (day: TZDate): string => format(day, 'yyyy-MM-dd')
 
@@ -90,7 +102,7 @@ function putInAt(words: readonly string[], context: MomentContext): Found | unde
   )
   const clocked = rest
     .slice(0, found?.count ?? 0)
-    .some((word) => /^\d{1,2}[:.]\d{2}$|^[ap]m$|^(?:noon|midday)$/.test(word))
+    .some((word) => /^\d{1,2}[:.]\d{2}$|^[ap]m$|^(?:noon|midday|midnight)$/.test(word))
   return found && clocked ? { count: skipped + found.count, fact: { kind: 'put_in', at_s: found.at_s } } : undefined
 }
 

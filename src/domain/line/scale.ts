@@ -11,16 +11,40 @@ const CORE_MOST_C = 105
 const OVEN_LEAST_F = 150
 const CORE_LEAST_F = 100
 
+/** An oven that nobody in °C leaves as it is for a whole roast, and a stretch of it that lasts too long. */
+const FIERCE_C = 225
+const LONG_MIN = 120
+/** How °F are set. */
+const STEP_F = 25
+/** Weights and sizes of those who set °F, or may. */
+const IMPERIAL = /(?<!\p{L})(?:lbs?|pounds?|pounders?|oz|ounces?|inch(?:es)?)(?!\p{L})|#/iu
+
+/** What else tells in which scale a cook thinks. */
+export interface ScaleHints {
+  /** The line itself: pounds and inches. */
+  readonly line?: string
+  /** What the kitchen reads. */
+  readonly reads?: 'c' | 'f' | undefined
+}
+
 /** What a temperature is said of. */
 export type Role = 'oven' | 'core' | 'start'
 
-/** Bare numbers of a line are °F where only that makes sense of one of them. */
-export function scaleOf(meanings: readonly Meaning[]): (heat: SaidHeat, role: Role) => number {
-  type Said = { heat: SaidHeat; role: Role; on?: SaidStage['on'] | undefined }
+/**
+ * Bare numbers of a line are °F where only that makes sense of one of them, and where the kitchen reads °F. Six pounds
+ * of shoulder nine hours at 250 are °F too: there no oven of 250 °C is meant.
+ */
+export function scaleOf(
+  meanings: readonly Meaning[],
+  { line = '', reads }: ScaleHints = {},
+): (heat: SaidHeat, role: Role) => number {
+  type Said = { heat: SaidHeat; role: Role; on?: SaidStage['on'] | undefined; minutes?: number | undefined }
   const heats = meanings.flatMap(({ fact }): Said[] => {
     if (fact.kind === 'stage')
       return [
-        ...(fact.stage.heat ? [{ heat: fact.stage.heat, role: 'oven' as const, on: fact.stage.on }] : []),
+        ...(fact.stage.heat
+          ? [{ heat: fact.stage.heat, role: 'oven' as const, on: fact.stage.on, minutes: fact.stage.minutes }]
+          : []),
         ...(fact.stage.core ? [{ heat: fact.stage.core, role: 'core' as const }] : []),
       ]
     if (fact.kind === 'heat') return [{ heat: fact.heat, role: 'oven' as const, on: fact.on }]
@@ -35,8 +59,19 @@ export function scaleOf(meanings: readonly Meaning[]): (heat: SaidHeat, role: Ro
       heat.unit === undefined &&
       ((role === 'oven' && on !== 'fire' && heat.value > HOTTEST_C) || (role === 'core' && heat.value > CORE_MOST_C)),
   )
-  const fahrenheit = said('f') || only
   const celsiusToo = said('c')
+  const ovens = heats.filter(({ role, on }) => role === 'oven' && on !== 'fire' && on !== 'pan')
+  const isFierce = ({ heat }: Said) => heat.unit === undefined && heat.value >= FIERCE_C
+  const cool = heats.some(({ heat, role }) => role === 'core' && heat.unit === undefined && heat.value < CORE_LEAST_F)
+  const gently =
+    !celsiusToo &&
+    !cool &&
+    (ovens.some((said) => isFierce(said) && (said.minutes ?? 0) >= LONG_MIN) ||
+      (IMPERIAL.test(line) &&
+        ovens.length > 0 &&
+        ovens.every((said) => isFierce(said) && said.heat.value % STEP_F === 0)))
+  const kitchens = reads === 'f' && !celsiusToo && !cool
+  const fahrenheit = said('f') || only || gently || kitchens
   const read = ({ value, unit }: SaidHeat, role: Role): number => {
     if (unit === 'c') return celsius(value)
     if (unit === 'f') return round(fahrenheitToCelsius(value))

@@ -23,12 +23,14 @@ export interface LineContext extends MomentContext {
   readonly house?: readonly HouseItem[]
   /** Whether the kitchen says the day or the month first. */
   readonly dateOrder?: DateOrder | undefined
+  /** In what it reads temperatures, for numbers that stand alone; °C where nothing is said. */
+  readonly reads?: 'c' | 'f' | undefined
 }
 
 /** Words that carry no meaning of their own here. */
 const FILLER = new Set([
   ...EMPTY,
-  ..."and with then plus also please is are it its we i want wanted would like have having got need to cook cooking make making do doing for at in into by from that this there be will can each all them us me you so but or as nice about roughly around approximately dinner lunch supper tea meal eat eating people oven heat meat degrees deg served serve x just really very quite bit once after before until till up down day evening night afternoon morning weekend party family table off hot warm cold per service banquet buffet method bring hungry how long what time when should could put no later than latest i've i'm".split(
+  ..."and with then plus also please is are it its we i want wanted would like have having got need to cook cooking make making do doing for at in into by from that this there be will can each all them us me you so but or as nice about roughly around approximately centre center middle thermometer wedding birthday feast celebration cut dinner lunch supper tea meal eat eating people oven heat meat degrees deg served serve x just really very quite bit once after before until till up down day evening night afternoon morning weekend party family table off hot warm cold per service banquet buffet method bring hungry how long what time when should could put no later than latest i've i'm".split(
     ' ',
   ),
   '+',
@@ -200,6 +202,7 @@ export function readSentence(whole: string, context: LineContext): Sentence {
       const text = owned.has(token.text) ? undefined : spelling(token.text)
       return text === undefined ? token : { ...token, text, was: token.text }
     }),
+    line,
   )
   const words = tokens.map(({ text }) => text)
   const joined = words.join(' ')
@@ -236,6 +239,9 @@ export function readSentence(whole: string, context: LineContext): Sentence {
     const end = comma < 0 ? words.length : comma
     const moment = momentAt(words.slice(at, Math.min(end, at + LONGEST_MOMENT + 4)), context)
     if (moment && moment.count > (best?.count ?? 0)) best = moment
+    // "silverside 2 kg, pot roast" is how, and no second joint.
+    if (best?.fact.kind === 'cut' && words[at] === 'pot' && named && !joins)
+      best = { count: words[at + 1] === 'roast' ? 2 : 1, fact: { kind: 'cover', cover: 'foil' } }
     const token = tokens[at] as Token
     if (best) {
       const taken = tokens.slice(at, at + best.count)

@@ -43,7 +43,7 @@ export function LineEntry({
   const read =
     line.trim() === ''
       ? undefined
-      : readLine(line, { now_s, timeZone: units.timeZone, dateOrder: units.dateOrder, house })
+      : readLine(line, { now_s, timeZone: units.timeZone, dateOrder: units.dateOrder, reads: units.temperature, house })
   const reading = read?.ok ? read.value : undefined
   const like = likeOf(line)
   const problems =

@@ -54,7 +54,13 @@ export function AddToMeal({
   const [line, setLine] = useState('')
   const [problems, setProblems] = useState<readonly Problem[]>([])
   const add = () => {
-    const read = readLine(line, { now_s, timeZone: units.timeZone, dateOrder: units.dateOrder, house })
+    const read = readLine(line, {
+      now_s,
+      timeZone: units.timeZone,
+      dateOrder: units.dateOrder,
+      reads: units.temperature,
+      house,
+    })
     if (!read.ok) return setProblems(read.problems)
     const { roasts, sides, guests } = read.value
     if (roasts.length === 0 && sides.length === 0) return setProblems([NO_CUT])

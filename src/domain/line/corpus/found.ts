@@ -40,4 +40,33 @@ export const FOUND: readonly (readonly [line: string, means: string])[] = [
   ['pork loin 2kg 730pm', 'pork-loin 2kg | @11-24T19:30'],
   ['pork loin 2kg ten to 8', 'pork-loin 2kg | @11-24T19:50'],
   ['pork loin 2kg at twenty past seven', 'pork-loin 2kg | @11-24T19:20'],
+  // Hours of a range are its middle; other ways to say one
+  ['turkey 5kg between 6 and 7', 'turkey 5kg | @11-24T18:30'],
+  ['rib 2.5kg 6-6:30 pm', 'beef-rib-bone-in 2.5kg | @11-24T18:15'],
+  ['rib 3kg sunday 11-1pm', 'beef-rib-bone-in 3kg | @11-29T12:00'],
+  ['leg of lamb 2kg half eight', 'lamb-leg-bone-in 2kg | @11-24T20:30'],
+  ['rib 3kg medium rare 20h', 'beef-rib-bone-in 3kg =medium-rare | @11-24T20:00'],
+  ['brisket 5kg 110C 14h', 'beef-shoulder 5kg [110/840] | ?cut'],
+  ['rib 3kg at 5 to 7', 'beef-rib-bone-in 3kg | @11-24T18:55'],
+  ['porchetta 3kg midnight', 'pork-loin-stuffed-rolled 3kg | @11-25T00:00'],
+  // A date is not the second of December where it is the twenty-fifth
+  ['turkey 6kg 25th of december 2pm', 'turkey 6kg | @12-25T14:00'],
+  ['turkey 6kg on the 3rd of december at 3pm', 'turkey 6kg | @12-03T15:00'],
+  ['rib 3kg 7pm on the 5th', 'beef-rib-bone-in 3kg | @12-05T19:00'],
+  ['leg of lamb 2.2kg easter sunday 1pm', 'lamb-leg-bone-in 2.2kg | @03-28T13:00'],
+  ['turkey 6kg good friday 2pm', 'turkey 6kg | @03-26T14:00'],
+  // Pounds, and an oven that nobody means in °C
+  ['chuck roast 3.5lb at 275 covered 5 hours', 'beef-shoulder 1.59kg [135/300+foil] |'],
+  ['pork shoulder 6 lb 250 for 9 hours', 'pork-shoulder 2.72kg [121/540] |'],
+  ['tri tip 2.5lb 250 reverse sear', 'beef-tri-tip 1.13kg oven121 reverse-sear |'],
+  ['4lb rib 220 for 20 minutes then 160', 'beef-rib-bone-in 1.81kg [220/20] [160] |'],
+  ['4lb chicken at 230', 'chicken 1.81kg oven230 |'],
+  ['tenderloin 4lb 225 until 50', 'beef-tenderloin 1.81kg [225>50] |'],
+  // How, and not another joint; as many as may come
+  ['silverside 2kg pot roast 150C', 'beef-round-or-rump 2kg foil oven150 |'],
+  ['pot roast silverside 2kg', 'beef-round-or-rump 2kg |'],
+  ['turkey 7kg for 8-10 people', 'turkey 7kg | for10'],
+  ['rib 4.2kg 55C centre', 'beef-rib-bone-in 4.2kg =55 |'],
+  ['crown roast of lamb 1.6kg', 'lamb-rack 1.6kg |'],
+  ['top side 1.5kg medium', 'beef-round-or-rump 1.5kg =medium |'],
 ]

@@ -26,6 +26,11 @@ export const TABLE: readonly Reader[] = [
     `(?:for |feeds |feeding |serves |serving |there are |we are |we will be |dinner for |lunch for |supper for |party of )(${N})(?: (?:hungry )?${PEOPLE})?(?! (?:kg|g|lb|lbs|h|hours?|min|minutes?))`,
     ([, count = '']) => (NOBODY.has(count) ? undefined : guests(numberOf(count))),
   ),
+  // for 8-10 people, 8 or 10 guests: as many as there may be
+  reader(
+    `(?:for |feeds |feeding |serves |serving |we are )?(\\d+)(?: or| to)? (\\d+) (?:hungry )?${PEOPLE}`,
+    ([, least = '', most = '']) => (Number(least) < Number(most) ? guests(Number(most)) : undefined),
+  ),
   reader(`(${N}) (?:hungry )?${PEOPLE}`, ([, count = '']) => guests(numberOf(count))),
   reader(
     `(?:(?:one|two|three|1|2|3|a|an|some|my|the|with|is|of them|of us|who is|someone|somebody|guest) )*${EATER}(?: (?:at the table|guest|guests|is coming|are coming))?`,
