@@ -58,6 +58,23 @@ export class MeatWater {
     this.whole_kg = raw.reduce((sum, kg) => sum + kg, 0)
   }
 
+  /**
+   * Juice that runs from it as it is sliced: what its layers cannot hold and have not given, and what the knife sets free.
+   * @param cutFree share of each layer's raw mass that slicing sets free
+   * @param runs share of that which runs out of a layer, 0–1
+   * @returns share of the raw mass of the whole
+   */
+  runsFrom(cutFree: number, runs: (layer: number) => number): number {
+    const { raw, left, squeezed, whole_kg } = this
+    let runs_kg = 0
+    for (let i = 0; i < raw.length; i++) {
+      const whole = raw[i] as number
+      const loose_kg = Math.max(0, (left[i] as number) - (1 - (squeezed[i] as number)) * whole)
+      runs_kg += (loose_kg + cutFree * whole) * runs(i)
+    }
+    return runs_kg / whole_kg
+  }
+
   /** Raw again, at these temperatures, °C. */
   reset(temperature: Float64Array): void {
     this.left.set(this.raw)

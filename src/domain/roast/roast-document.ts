@@ -255,6 +255,7 @@ export const simulateAnswer = z.object({
   grey_rim_mm: finite,
   lost_share: finite,
   juices_kg: finite.describe('Dripped into the tin; the rest of what is lost is steam'),
+  board_juices_kg: finite.describe('Runs out on the board as it is sliced, at the temperature it has then'),
   cooked_kg: finite,
   carved_kg: finite,
   crust_index_min: finite.describe('Minutes at 150 °C on the surface, or their like'),

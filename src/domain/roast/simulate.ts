@@ -65,6 +65,7 @@ export function simulate(document: SimulateDocument): Outcome<SimulateAnswer> {
     grey_rim_mm: rounded(slice.rim_m * 1000, 1),
     lost_share: rounded(yields.lost, 4),
     juices_kg: rounded(yields.juices_kg, 3),
+    board_juices_kg: rounded(yields.boardJuices_kg, 3),
     cooked_kg: rounded(yields.cooked_kg, 3),
     carved_kg: rounded(yields.carved_kg, 3),
     crust_index_min: rounded(answer.browning_s / 60),

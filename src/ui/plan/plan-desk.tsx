@@ -267,7 +267,7 @@ export function PlanDesk({
                 label="Weight lost"
                 value={`${Math.round(plan.yield.lost * 100)} %`}
                 basis="from the model"
-                note={`${mass(plan.yield.cooked_kg, units)} comes to the board, about ${mass(plan.yield.carved_kg, units)} of it as slices. Of what it loses about ${mass(plan.yield.juices_kg, units)} is juice in the tin, the rest steam.`}
+                note={`${mass(plan.yield.cooked_kg, units)} comes to the board, about ${mass(plan.yield.carved_kg, units)} of it as slices. Of what it loses about ${mass(plan.yield.juices_kg, units)} is juice in the tin, the rest steam. At the knife about ${mass(plan.yield.boardJuices_kg, units)} more runs on the board: the hotter it is carved, the more.`}
               />
               <Figure
                 label="Crust"
