@@ -24,9 +24,18 @@ const api = `${address}/api/k/cottage`
 const random = seededRandom(SEED)
 const promise = new Date(Date.now() + 30 * 3600_000).toISOString()
 const document = { title: '0', roast: { cut: 'pork-loin', mass_kg: 1.8 }, promise }
-const plan = await (await sendJson(`${api}/plans`, { document }))?.json()
-const cook = await (await sendJson(`${api}/cooks`, { plan: plan.id }))?.json()
-const { token } = (await (await sendJson(`${api}/devices`, { name: 'Kill' }))?.json()) ?? {}
+/** What is made before the kills begin: asked again where the machine is busy with something else. */
+async function made(path: string, body: object) {
+  for (let tries = 0; tries < 20; tries++) {
+    const answer = await sendJson(`${api}/${path}`, body)
+    if (answer?.ok) return answer.json()
+    await sleep(500)
+  }
+  throw new Error(`${path}: nothing was made`)
+}
+const plan = await made('plans', { document })
+const cook = await made('cooks', { plan: plan.id })
+const { token, device } = await made('devices', { name: 'Kill' })
 
 const acknowledged = { entries: new Set<string>(), readings: new Set<number>(), saves: new Set<number>() }
 let going = true
@@ -148,7 +157,9 @@ const { db, close } = openDatabase(bench.ownerUrl)
 const ids = (await db.execute<{ id: string }>(sql`select id from entries where cook_id = ${cook.id}`)).map(
   ({ id }) => id,
 )
-const seqs = (await db.execute<{ seq: number }>(sql`select seq::int as seq from readings`)).map(({ seq }) => seq)
+const seqs = (
+  await db.execute<{ seq: number }>(sql`select seq::int as seq from readings where device_id = ${device.id}`)
+).map(({ seq }) => seq)
 const titles = new Set(
   (
     await db.execute<{ title: string }>(

@@ -86,6 +86,19 @@ export const cookDocument = z.strictObject({
 })
 export type CookDocument = z.output<typeof cookDocument>
 
+/**
+ * What its meal asks for and its schedule found no room for: nothing on a board cooks it.
+ * @example leftOut({ items: [], sides: [], meal: null }) // []
+ */
+export const leftOut = ({
+  items,
+  sides,
+  meal,
+}: Pick<CookDocument, 'items' | 'sides' | 'meal'>): readonly { readonly id: string; readonly title: string }[] =>
+  [...(meal?.roasts ?? []), ...(meal?.sides ?? [])].filter(
+    ({ id }) => ![...items, ...sides].some((own) => own.id === id),
+  )
+
 /** What somebody did or saw, once and for all: entries are added, never changed. `id` is made where it happened. */
 const entryShape = z.strictObject({
   id: ident(64, 8),

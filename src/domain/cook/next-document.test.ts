@@ -26,6 +26,30 @@ describe('what is next, asked from outside', () => {
     }
   })
 
+  it('says what its meal’s schedule has no room for, by its name', () => {
+    const roast = (id: string, cut: string, mass_kg: number, set_c: number) => ({
+      id,
+      title: id,
+      serving: 's',
+      roast: { cut, mass_kg },
+      program: { school: 'steady', set_c },
+    })
+    const meal = (roasts: object[]) => ({
+      kitchen: { ovens: [{ id: 'oven', name: 'Oven', kind: 'still', places: 1 }] },
+      servings: [{ id: 's', title: 'Dinner', at: PROMISE }],
+      roasts,
+    })
+    const next = (document: object) =>
+      nextFrom(nextDocument.parse({ meal: document, begun: at(-540), now: at(-540), members: 32 }))
+    const both = next(meal([roast('turkey', 'turkey', 5, 165), roast('lamb', 'lamb-leg-bone-in', 2.4, 130)]))
+    const one = next(meal([roast('turkey', 'turkey', 5, 165)]))
+    if (!both.ok || !one.ok) throw new Error('nothing is next')
+    expect(both.value.left_out).toHaveLength(1)
+    const names = [...both.value.left_out, ...both.value.roasts].map(({ item }) => item).sort()
+    expect(names).toEqual(['lamb', 'turkey'])
+    expect(one.value.left_out).toEqual([])
+  })
+
   it('a tender cut that the model had out long ago still has times that could be printed', () => {
     const shoulder = {
       roast: { cut: 'pork-shoulder', mass_kg: 2.5 },

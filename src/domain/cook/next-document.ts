@@ -6,7 +6,7 @@ import { planDocument } from '../roast/roast-document'
 import { finite, ident, instant, probeCelsius, text } from '../schema/scalars'
 import { cookFromMeal, cookFromPlan } from './begin'
 import { type BoardItem, boardOf, nextActions } from './board'
-import { type CookDocument, type CookEntry, cookEntry, type ProbeReading } from './cook-document'
+import { type CookDocument, type CookEntry, cookEntry, leftOut, type ProbeReading } from './cook-document'
 import { ENTRY_KINDS } from './entry'
 import { arrivalText } from './entry/arrival'
 import { secondsOf } from './entry/time'
@@ -93,6 +93,9 @@ export const nextAnswer = z.object({
   version: z.literal(1),
   over: z.boolean(),
   actions: z.array(actionAnswer).describe('Soonest first'),
+  left_out: z
+    .array(z.object({ item: z.string(), title: z.string() }))
+    .describe('What the meal asks for and its schedule has no room for: `plan` says why, and what would make room'),
   roasts: z.array(
     z.object({
       item: z.string(),
@@ -248,6 +251,7 @@ export function nextOf(
     version: 1,
     over: isOver(cook, log, now_s),
     actions: actionsOf(run, boards, cook, now_s, says),
+    left_out: leftOut(cook).map(({ id, title }) => ({ item: id, title })),
     roasts: boards.map((board) => roastOf(board, boards, run, foreseen.get(board.item.id))),
   })
 }

@@ -17,6 +17,7 @@ import { AtTheStove } from './at-the-stove'
 import { BoardRow } from './board-row'
 import { HowItAte } from './how-it-ate'
 import { HowItWentView } from './how-it-went'
+import { LeftOut } from './left-out'
 import { Log } from './log'
 import { AfterThat, NextStep } from './next-step'
 import { PlanAgain } from './plan-again'
@@ -150,6 +151,7 @@ export function Board({
           </div>
         </div>
 
+        {next && <LeftOut start={start} />}
         {next ? (
           <NextStep
             action={next}
