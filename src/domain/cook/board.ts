@@ -258,6 +258,17 @@ const FRESH_S = 600
 export const freshOf = ({ latest }: Pick<BoardItem, 'latest'>, now_s: number): BoardItem['latest'] =>
   latest && now_s - latest.at_s < FRESH_S ? latest : undefined
 
+/** Out for so long it has rested, s; back in, what its core reads at first is still heat from before. */
+const RESTED_S = 180
+
+/** Since when a roast that had rested is back in its heat, s since 1970; undefined where it never was. */
+export function backSince({ away, state }: Pick<BoardItem, 'away' | 'state'>): number | undefined {
+  const last = away.at(-1)
+  return state === 'in' && last && last.to_s - last.from_s >= RESTED_S ? last.to_s : undefined
+}
+/** Put back in, it stays for so long at the least, whatever it reads short of what is wanted, s. */
+const LEAST_BACK_S = 300
+
 /**
  * Before this a roast cannot read its pull, s since 1970, by what it reads now; undefined where nothing sound is
  * read. Whatever was foreseen a while ago, nothing is pulled that reads well below its pull.
@@ -266,11 +277,13 @@ export function soonestPull(board: BoardItem, now_s: number): number | undefined
   const { pull_c, state, trend_k_per_min: trend } = board
   const latest = freshOf(board, now_s)
   const lost = board.odd.some(({ code }) => code === 'lost')
-  if (state !== 'in' || !latest || lost || !isBelieved(board) || pull_c === undefined || latest.value_c >= pull_c)
-    return undefined
+  if (state !== 'in' || !latest || lost || !isBelieved(board) || pull_c === undefined) return undefined
+  const back_s = (backSince(board) ?? Number.NEGATIVE_INFINITY) + LEAST_BACK_S
+  if (latest.value_c >= pull_c) return now_s < back_s && latest.value_c < board.item.serve_c ? back_s : undefined
   const gap_k = pull_c - latest.value_c
   const seen = trend === undefined ? CLIMBS.unseen_k_per_min : Math.max(CLIMBS.least_k_per_min, CLIMBS.times * trend)
-  return latest.at_s + (60 * gap_k) / (gap_k > CLIMBS.near_k ? CLIMBS.most_k_per_min : seen)
+  const reads_s = latest.at_s + (60 * gap_k) / (gap_k > CLIMBS.near_k ? CLIMBS.most_k_per_min : seen)
+  return Math.max(reads_s, back_s)
 }
 
 /** What is next in this kitchen, soonest first. */

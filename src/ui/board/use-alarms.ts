@@ -1,6 +1,6 @@
 'use client'
 import { useEffect, useRef, useState } from 'react'
-import { type BoardItem, freshOf } from '@/domain/cook/board'
+import { type BoardItem, freshOf, soonestPull } from '@/domain/cook/board'
 import type { CookDocument } from '@/domain/cook/cook-document'
 import type { OddReading } from '@/domain/cook/odd'
 import { openSteps, type Run } from '@/domain/cook/run'
@@ -66,14 +66,14 @@ function alarmsOf(
     const latest = freshOf(board, now_s)
     const alarms: Alarm[] = []
     if (state === 'in' && latest && pull_c !== undefined) {
-      if (latest.value_c >= pull_c)
+      if (latest.value_c >= pull_c && (soonestPull(board, now_s) ?? now_s) <= now_s)
         alarms.push({
           key: `${item.id} pull`,
           weight: 4,
           text: (units) =>
             `${item.title} is at ${temperature(latest.value_c, units)}: pull it. Hot tin, hot fat: dry cloths, clear way.`,
         })
-      else if (latest.value_c >= pull_c - early_k)
+      else if (latest.value_c < pull_c && latest.value_c >= pull_c - early_k)
         alarms.push({
           key: `${item.id} early`,
           weight: 2,

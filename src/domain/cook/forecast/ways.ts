@@ -5,7 +5,7 @@ import { STANDARDS } from '@/core/reference/standards'
 import { withRest } from '@/core/roast/rest'
 import { SURE } from '@/core/safety/least'
 import { celsius, minutes, seconds } from '@/core/units'
-import type { BoardItem } from '../board'
+import { type BoardItem, backSince } from '../board'
 import type { Advice } from './advice'
 import { type Belief, beliefOf, isDead, MEMBERS } from './belief'
 import { isUnsure, shortOfSure } from './safety'
@@ -19,6 +19,8 @@ const SWAP_LEAST_K = 15
 const PAN_FINISH = { set_c: 230, s: 5 * 60 } as const
 const OVEN_STEPS_K = { late: [20, 40], early: [-15, -30] } as const
 const OVEN_C = { least: 80, still: 250, fan: 230 } as const
+/** So long after it was put back in its readings say nothing yet of what that did, s. */
+const BACK_READS_S = 600
 /** Below this the inside is raw: nobody pulls it now, °C. */
 const PULL_NOW_FROM_C = 35
 /** Another reading that is nearer than this is no other, K: a thermometer shows tenths and a hand is slower. */
@@ -343,8 +345,11 @@ export function waysOut(
     safe,
   }
   const found: Advice[] = [left]
+  // Just put back in for what its rest lacked: what it was put in for is not taken back before it has been read.
+  const justBack = now_s < (backSince(board) ?? Number.NEGATIVE_INFINITY) + BACK_READS_S
   // Late or early, the ways that mend that bring their own reading; on time, only the reading may be wrong.
-  const reading = Math.abs(late_s) > WORTH_SAYING_S && !isUnsure(safe) ? undefined : otherReading(ways, belief, main)
+  const reading =
+    justBack || (Math.abs(late_s) > WORTH_SAYING_S && !isUnsure(safe)) ? undefined : otherReading(ways, belief, main)
   if (reading) found.push(reading)
   // Waiting for it makes the plates late: hotter it comes there in time.
   if (reading && reading.plate_s > board.promise_s + WORTH_SAYING_S) found.push(...dials(ways, belief, 'late'))
@@ -362,7 +367,12 @@ export function waysOut(
     if (late_s < -2 * WORTH_SAYING_S && hold_s > 0 && hold_s < STANDARDS.longestHold.value)
       found.push({ ...ways.withEnd('hold', heldUntil(setup.program, hold_s)), plate_s: board.promise_s })
   }
-  if (board.latest && board.latest.value_c > PULL_NOW_FROM_C && board.latest.value_c < (setup.pull_c[0] as number)) {
+  if (
+    !justBack &&
+    board.latest &&
+    board.latest.value_c > PULL_NOW_FROM_C &&
+    board.latest.value_c < (setup.pull_c[0] as number)
+  ) {
     const pull_c = setup.pull_c.map(() => board.latest?.value_c as number)
     const early = ways.tried({ pull_c })
     found.push({
