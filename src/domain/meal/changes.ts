@@ -1,4 +1,4 @@
-import { SCHOOLS } from '@/core/program/schools'
+import { findSchool, SCHOOLS } from '@/core/program/schools'
 import { greedySchedule, prepare } from '@/core/schedule/meal/greedy'
 import { cutOf } from '../roast/resolve'
 import { withHold } from './batches'
@@ -73,14 +73,19 @@ function elsewhere(meal: MealDocument, id: string, minutes: number): MealDocumen
     : withSide(moved, id, (side) => ({ ...side, serving: to.id }))
 }
 
+/** What the oven of a roast is set to, °C: as it was said, or as its school does it. Undefined for stages of its own. */
+function settingOf({ roast, program }: MealRoast): number | undefined {
+  const cut = cutOf(roast)
+  if (!('school' in program) || !cut) return undefined
+  return program.set_c ?? findSchool(program.school)?.usual(cut).set_c
+}
+
 /** Every single change worth trying for the items that clash. */
 function* candidates(
   meal: MealDocument,
   ids: readonly string[],
 ): Generator<{ change: ChangeKind; document: MealDocument }> {
-  const settings = new Set(
-    meal.roasts.flatMap(({ program }) => ('school' in program && program.set_c !== undefined ? [program.set_c] : [])),
-  )
+  const settings = new Set(meal.roasts.flatMap((roast) => settingOf(roast) ?? []))
   for (const id of ids) {
     const roast = meal.roasts.find((each) => each.id === id)
     const side = meal.sides.find((each) => each.id === id)
@@ -88,8 +93,8 @@ function* candidates(
       const { program } = roast
       const cut = cutOf(roast.roast)
       if ('school' in program && cut) {
-        const school = SCHOOLS.find((each) => each.id === program.school)
-        const now = program.set_c ?? school?.usual(cut).set_c ?? 160
+        const school = findSchool(program.school)
+        const now = settingOf(roast)
         for (const set_c of settings)
           if (set_c !== now && school?.heat === 'oven')
             yield {

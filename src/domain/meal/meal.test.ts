@@ -281,6 +281,27 @@ describe('when it cannot be', () => {
     }
   })
 
+  it('one oven and two usual heats: the heat of the one is offered to the other, though nobody said either', () => {
+    const document = crowded()
+    const [oven] = document.kitchen.ovens
+    const usual = {
+      ...document,
+      kitchen: { ...document.kitchen, ovens: oven ? [{ ...oven, places: 2 }] : [] },
+      sides: [],
+      roasts: document.roasts.map((roast, i) => ({
+        ...roast,
+        roast: { ...roast.roast, cut: ['pork-loin', 'chicken'][i] as string, mass_kg: 1.8 },
+        target: undefined,
+        program: { school: 'steady' },
+      })),
+    }
+    const made = plan(mealDocument.parse(JSON.parse(JSON.stringify(usual))))
+    expect(made.dropped).toHaveLength(1)
+    const ids = [...new Set(made.dropped.flatMap(({ id, against }) => [id, ...against]))]
+    const found = changesFor(mealDocument.parse(JSON.parse(JSON.stringify(usual))), ids, 1)
+    expect(found.filter(({ change, dropped }) => change.code === 'oven_setting' && dropped === 0).length).toBe(2)
+  })
+
   it('a start before the kitchen opens is no way at all', () => {
     const made = plan(meal({ day_start: '2026-12-25T18:30:00Z' }))
     expect(made.dropped.find(({ id }) => id === 'rib')?.clash.code).toBe('no_way')
