@@ -12,6 +12,8 @@ const NAMES: Readonly<Record<string, readonly string[]>> = {
   'standing rib': ['beef-rib-bone-in'],
   'rib eye': ['beef-rib-boneless'],
   ribeye: ['beef-rib-boneless'],
+  'boneless rib eye': ['beef-rib-boneless'],
+  'boneless ribeye': ['beef-rib-boneless'],
   'beef ribeye': ['beef-rib-boneless'],
   'scotch fillet': ['beef-rib-boneless'],
   'cote de boeuf': ['beef-rib-bone-in'],

@@ -71,7 +71,11 @@ export type Fact =
   | { readonly kind: 'second'; readonly heat?: SaidHeat; readonly minutes?: number }
   | { readonly kind: 'school'; readonly id: string }
   | { readonly kind: 'doneness'; readonly word: string }
-  | { readonly kind: 'serve'; readonly heat: SaidHeat }
+  | {
+      readonly kind: 'serve'
+      readonly heat: SaidHeat /** Only its size says that it is of the core. */
+      readonly bare?: true
+    }
   | { readonly kind: 'pull'; readonly heat: SaidHeat; readonly point?: string }
   | { readonly kind: 'surface'; readonly surface: 'plain' | 'dry_salted' | 'buttered' }
   | {

@@ -15,6 +15,7 @@ import { type Ask, type HeatedStage, isMeal, type LineReading, type SaidRoast } 
 import { type Role, scaleOf } from './scale'
 import { type LineContext, readSentence } from './sentence'
 import { LONGEST_LINE } from './tokens'
+import { byRoast, isSaidCloser, namesMeat, OF_TABLE } from './whose'
 
 export type { Ask, Choice, HeatedStage, LineReading, SaidRoast } from './said-roast'
 
@@ -22,54 +23,8 @@ const round = (value: number) => Math.round(value * 10) / 10
 /** A dial is not set below this, °C. */
 const LEAST_HEAT_C = 55
 
-/** Facts that belong to the table, whatever roast they stand beside. */
-const OF_TABLE: ReadonlySet<Fact['kind']> = new Set([
-  'guests',
-  'wish',
-  'vulnerable',
-  'side',
-  'moment',
-  'put_in',
-  'batches',
-  'away',
-])
 /** Facts of which a roast has one. */
 const ONCE: ReadonlySet<Fact['kind']> = new Set(['mass', 'thickness', 'doneness', 'serve', 'pull'])
-
-/** Whether a fact says what meat it is. */
-const namesMeat = (fact: Fact): boolean => fact.kind === 'cut' || (fact.kind === 'house' && fact.item.kind === 'cut')
-
-/**
- * "beef 2.2 kg topside", "rump cap picanha": the first word is said closer, or over again, by the next, and is no roast
- * of its own.
- */
-function isSaidCloser({ fact, from, to }: Meaning, after: readonly Meaning[], line: string): boolean {
-  if (fact.kind !== 'cut' || fact.count > 1) return false
-  const next = after.find((meaning) => meaning.fact.kind === 'cut')
-  if (next?.fact.kind !== 'cut' || next.fact.count > 1) return false
-  const [own, other] = [fact.ids[0] ?? '', next.fact.ids[0] ?? '']
-  // "Pot roast, silverside": how it is cooked.
-  const isHow = /^pot\b/i.test(line.slice(from, to))
-  if (fact.ids.length < 2 && !isHow)
-    return after[0] === next && own === other && (!next.parted || line.slice(to, next.from).includes('('))
-  return !next.parted && findCut(other)?.species === findCut(own)?.species
-}
-
-/** The facts of each roast: a cut's own are those beside it, up to where the next one begins. */
-function byRoast(meanings: readonly Meaning[]): Meaning[][] {
-  const cuts = meanings.flatMap(({ fact }, i) => (namesMeat(fact) ? [i] : []))
-  const own = meanings.map((_, i) => {
-    const next = cuts.findIndex((cut) => cut >= i)
-    if (next < 0) return cuts.length - 1
-    if (next === 0 || cuts[next] === i) return next
-    // Between two cuts: what stands after the last break before the next belongs to the next.
-    const from = (cuts[next - 1] as number) + 1
-    const to = cuts[next] as number
-    const last = meanings.slice(from, to + 1).findLastIndex(({ parted }) => parted)
-    return last >= 0 && i >= from + last ? next : next - 1
-  })
-  return cuts.map((_, roast) => meanings.filter(({ fact }, i) => own[i] === roast && !OF_TABLE.has(fact.kind)))
-}
 
 /** When they eat: the last that was said; a day and an hour said apart are one moment. */
 function promiseOf(table: readonly Meaning[], timeZone: string): number | undefined {
@@ -213,8 +168,13 @@ interface Scene {
   readonly added: (words: string) => string
 }
 
+/** Nothing that is sliced is served hotter than this, °C. */
+const OVEN_FROM_C = 86
+
 /** A rib of beef with its bone, raw (common practice), kg. */
 const RIB_KG = 1
+/** So many of them a side has that are roasted. */
+const MOST_RIBS = 7
 
 /** A weight for so many heads, kg: to a tenth, or as the kitchen buys. */
 function asBought(known: Cut, standards: HouseStandards, heads: number): number {
@@ -292,8 +252,8 @@ function roastsOf(
         const { heat, core, follows, after_min, ...stage } = fact.stage
         if (stage.on === 'fan') roast.oven = 'fan'
         const { set_c } = roast
-        // "At 260, then 160": what was said as the oven is the first stretch of heat.
-        if (follows && !stage.finish && stages.length === 0 && set_c !== undefined) {
+        // "At 260, then 160", "260, then off": what was said as the oven is the first stretch of heat.
+        if ((follows || stage.on === 'off') && !stage.finish && stages.length === 0 && set_c !== undefined) {
           stages.push({ on: 'oven', set_c, minutes: after_min })
           delete roast.set_c
         }
@@ -424,6 +384,19 @@ function roastsOf(
       written.some(({ until }) => until.kind === 'tender') ||
       (pullsApart(known) && findSchool(roast.school ?? '')?.untilTender === true))
   const scale = donenessScale(tenderly ? 'tender' : known.doneness)
+  // "Prime rib, 200 F": what is sliced is not served so hot, and an oven may well be so cool.
+  const served = seen.get('serve')?.fact
+  const bare = served?.kind === 'serve' && served.bare
+  if (
+    bare &&
+    roast.serve_c !== undefined &&
+    roast.serve_c > OVEN_FROM_C &&
+    scale.id !== 'tender' &&
+    !pullsApart(known)
+  ) {
+    roast.set_c ??= roast.serve_c
+    delete roast.serve_c
+  }
   // What is sliced at other times is pulled when that is said: by its tenderness, not by its degrees.
   if (roast.doneness !== undefined && pullsApart(known) && scale.id !== 'tender' && isPulled(roast.doneness)) {
     delete roast.doneness
@@ -452,7 +425,7 @@ function roastsOf(
   }
   if (roast.mass_kg === undefined) {
     const heads = guests === undefined ? undefined : Math.max(1, Math.round(guests / Math.max(1, roasts * count)))
-    const ribs_kg = cut.startsWith('beef-rib') && bones !== undefined ? bones * RIB_KG : undefined
+    const ribs_kg = cut.startsWith('beef-rib') && bones !== undefined ? Math.min(MOST_RIBS, bones) * RIB_KG : undefined
     const taken_kg = ribs_kg ?? (heads === undefined ? known.mass_kg.usual : asBought(known, standards, heads))
     roast.mass_kg = taken_kg
     const { least, usual, most } = known.mass_kg

@@ -109,7 +109,7 @@ const hourOfDay: Rule = (tokens, at) => {
   if (!number || h?.text !== 'h' || !/^(?:1\d|2[0-3])$/.test(number.text) || number.to !== h.from) return undefined
   if (!endsAt(tokens, at + 2)) return undefined
   const before = textAt(tokens, at - 1)
-  const led = /^(?:at|by|eat|serve|served|table|ready|dinner|lunch|supper)$/.test(before)
+  const led = /^(?:at|by|eat|serve|served|table|ready|dinner|lunch|supper)$/.test(before) || DAYS_SAID.test(before)
   return led || (Number(number.text) >= FIRST_EVENING_H && at > 0 && !LASTS.test(before))
     ? { count: 2, text: `${number.text}:00` }
     : undefined

@@ -49,4 +49,14 @@ describe('one heat and then another', () => {
       'rest counter time 20',
     ])
   })
+
+  it('then off: the hot stretch stays, and what was not said of either is as its school does it', () => {
+    const hot = ['cook 260 time 15', 'cook  time 150']
+    expect(cookedBy('eye of round 3lb 500F then off for two and a half hours')).toEqual(hot)
+    expect(cookedBy('eye of round 1.4kg 260C 18 min then turn off the oven')).toEqual([
+      'cook 260 time 18',
+      'cook  time 120',
+    ])
+    expect(cookedBy('rib 3kg 260C oven off')).toEqual({ school: 'oven-off', set_c: 260 })
+  })
 })

@@ -80,6 +80,20 @@ function writtenOut(school: School, roast: SaidRoast, cut: Cut): StagePart[] {
   return stagesOf(programOf(school, settings, cut, roast.mass_kg))
 }
 
+/** Hot first and then off, with what was not said of it as its school does it: how long hot, and how long off. */
+function withOvenOff(cooks: readonly HeatedStage[], roast: SaidRoast, cut: Cut): HeatedStage[] {
+  const school = findSchool('oven-off') as School
+  const [hot, off] = school
+    .stages(school.usual(cut), cut, roast.mass_kg)
+    .map(({ until }) => (until.kind === 'time' ? Math.round(until.duration_s / 60) : undefined))
+  const named = roast.school === school.id && cooks.length > 0 && !cooks.some(({ on }) => on === 'off')
+  const all = named ? [...cooks, { on: 'off' as const, minutes: off }] : [...cooks]
+  return all.map((stage, i) => {
+    const endless = [stage.minutes, stage.per_kg_min, stage.core_c].every((each) => each === undefined)
+    return endless && all[i + 1]?.on === 'off' ? { ...stage, minutes: hot } : stage
+  })
+}
+
 /** Stretches of heat in the order they are cooked in, with a rest where one belongs. */
 function staged(roast: SaidRoast, cut: Cut): ProgramPart {
   const said = roast.stages
@@ -92,7 +106,11 @@ function staged(roast: SaidRoast, cut: Cut): ProgramPart {
       ? [{ on: 'pan', minutes: (findSchool('pan-first') as School).usual(cut).hot_min }]
       : panned
   const finishes = rest.filter(({ finish }) => finish)
-  const cooks = rest.filter(({ finish }) => !finish)
+  const cooks = withOvenOff(
+    rest.filter(({ finish }) => !finish),
+    roast,
+    cut,
+  )
   // One heat and then another, said without how long: hot first for as long as usual, or hotter last to finish.
   const [opens, goes] = cooks
   const openly =

@@ -69,4 +69,16 @@ export const FOUND: readonly (readonly [line: string, means: string])[] = [
   ['rib 4.2kg 55C centre', 'beef-rib-bone-in 4.2kg =55 |'],
   ['crown roast of lamb 1.6kg', 'lamb-rack 1.6kg |'],
   ['top side 1.5kg medium', 'beef-round-or-rump 1.5kg =medium |'],
+  // An oven so cool, or off: what is sliced is not served at 93
+  ['prime rib 11 pounds, 200F', 'beef-rib-bone-in 4.99kg oven93 |'],
+  ['rib 3kg 90C', 'beef-rib-bone-in 3kg oven90 |'],
+  ['turkey 6kg 82C', 'turkey 6kg =82 |'],
+  ['pork shoulder 3kg 203F', 'pork-shoulder 3kg =95 |'],
+  ['chicken 1.7kg at 90C inside', 'chicken 1.7kg =90 |'],
+  ['eye of round 3lb 500F then off for two hours', 'beef-eye-of-round 1.36kg [260] [off/120] |'],
+  ['eye of round 1.4kg 260C 25 min then turn off the oven for 2 hours', 'beef-eye-of-round 1.4kg [260/25] [off/120] |'],
+  ['chuck 2kg braise 150C 6 hours', 'beef-shoulder 2kg foil [150/360] |'],
+  ['rack of lamb 8 bones 200C', 'lamb-rack ?kg oven200 |'],
+  ['boneless rib eye 3kg', 'beef-rib-boneless 3kg |'],
+  ['rib 2.2kg sunday 13h', 'beef-rib-bone-in 2.2kg | @11-29T13:00'],
 ]

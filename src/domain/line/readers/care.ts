@@ -114,6 +114,7 @@ export const CARE: readonly Reader[] = [
     legs: 'open',
   })),
   reader(`(?:legs? tied|trussed|tied legs?|truss|tied up|tied)`, () => ({ kind: 'legs', legs: 'tied' })),
+  reader(`(?:pot roasted|brais(?:e|ed|ing))(?: it)?`, () => ({ kind: 'cover', cover: 'foil' })),
   reader(`(?:on the bone|bone ?in|with (?:the )?bone(?: in)?|bone on|with bones?)`, () => ({
     kind: 'traits',
     traits: { bone: 'in' },

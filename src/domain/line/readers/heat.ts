@@ -10,7 +10,8 @@ const SCHOOL_WORDS: Readonly<Record<string, string>> = {
   'hot-start': 'hot start(?: then gentle)?|high heat first|start(?:ed)? hot|high then low|hot then (?:low|gentle|cool)',
   'kick-start': 'kick start(?: under foil)?',
   'low-and-long': 'low and (?:slow|long)|slow roast(?:ed)?|slow cook(?:ed)?',
-  'oven-off': 'oven off|closed oven(?: method)?|(?:with )?the oven off|turn(?:ed)? (?:it |the oven )?off and leave it',
+  'oven-off':
+    'oven off|closed oven(?: method)?|(?:with )?the oven off|(?:and |then )*(?:turn(?:ed)?|switch(?:ed)?) (?:(?:it |the oven |oven )off(?: and leave(?: it)?(?: in)?)?|off (?:the )?(?:oven|heat)(?: and leave(?: it)?(?: in)?)?)',
   'cold-start': 'cold start(?: off reheat)?|cold oven start',
   'reverse-sear': 'reverse sear(?:ed|ing)?',
   'pan-first':
@@ -56,7 +57,7 @@ export const BARE: readonly Reader[] = [
     const heat = heatOf(value, unit)
     if (heat === undefined || !isHeat(heat, 0)) return undefined
     const core = heat.unit === 'f' ? heat.value >= 104 && heat.value <= 205 : heat.value >= 40 && heat.value <= 96
-    return core ? { kind: 'serve', heat } : isHeat(heat, 97) ? { kind: 'heat', heat } : undefined
+    return core ? { kind: 'serve', heat, bare: true } : isHeat(heat, 97) ? { kind: 'heat', heat } : undefined
   }),
   reader(
     `(\\d{3})(?! (?:kg|kgs|g|gr|gm|gms|grams?|lbs?|pounds?|oz|mm|cm|x|people|guests|heads|covers|adults))`,

@@ -30,6 +30,9 @@ const COUNT_WORD = '(?:two|three|four|five|six|seven|eight|nine|ten|eleven|twelv
 const A_SIDE = SIDES.map(({ words }) => `(?:${words})`).join('|')
 const LIKE = '(?:likes?|wants?|prefers?|eats?|takes?|having|have|has)(?: it| theirs| his| hers)?'
 
+/** So many bones two racks have. */
+const MOST_BONES = 16
+
 /** How much there is of it, how thick, how cold; how done it is wanted. */
 export const PIECE: readonly Reader[] = [
   // Weight
@@ -50,7 +53,7 @@ export const PIECE: readonly Reader[] = [
   ),
   reader(`(${N}) bones?`, ([, count = '']) => {
     const bones = numberOf(count)
-    return Number.isInteger(bones) && bones >= 1 && bones <= 7 ? { kind: 'bones', bones } : undefined
+    return Number.isInteger(bones) && bones >= 1 && bones <= MOST_BONES ? { kind: 'bones', bones } : undefined
   }),
   // 2 lb a head
   reader(
@@ -109,7 +112,7 @@ export const PIECE: readonly Reader[] = [
     },
   ),
   reader(
-    `(?:(?:to|until|serve|served|serve at|served at|core|core of|core to|inside|middle at|internal|internal temp(?:erature)?(?: of)?|eaten at) )${TEMP}(?: core| internal| inside| in the (?:middle|centre|center))?|(${DIGITS})(?: (c|f))? (?:core|internal|inside|in the (?:middle|centre|center))(?! (?:of |at )?\\d+(?:\\.\\d+)?(?: (?:c|f|degrees?|deg|in|inside|core)\\b| ?$))`,
+    `(?:(?:to|until|serve|served|serve at|served at|core|core of|core to|inside|middle at|internal|internal temp(?:erature)?(?: of)?|eaten at) )${TEMP}(?: core| internal| inside| in the (?:middle|centre|center))?|(?:at )?(${DIGITS})(?: (c|f))? (?:core|internal|inside|in the (?:middle|centre|center))(?! (?:of |at )?\\d+(?:\\.\\d+)?(?: (?:c|f|degrees?|deg|in|inside|core)\\b| ?$))`,
     ([, a, aUnit, b, bUnit]) => {
       const heat = heatOf(a ?? b, aUnit ?? bUnit)
       return heat && heat.value >= 40 && heat.value <= (heat.unit === 'c' ? 100 : 212)
