@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest'
-import { boardOf } from '../board'
+import { backSince, boardOf, soonestPull } from '../board'
 import { cookEntry } from '../cook-document'
 import { forecastOf, watchPeak } from '../forecast'
 import { sceneOf } from './kitchen'
@@ -89,5 +89,41 @@ describe('after the pull', () => {
       expect(back.pull_c % 0.5).toBe(0)
     }
     expect(after(45, 3)?.backIn).toBeDefined()
+  })
+
+  it('back in, what it reads at first is heat from before: it stays five minutes, and no other reading is advised for ten', () => {
+    const scene = sceneOf({ plan: {}, minute: 68 })
+    const out_s = scene.now_s
+    const back_s = out_s + 6 * 60
+    const did = (kind: 'out' | 'in' | 'pull_at', at_s: number, value_c: number | null = null) =>
+      cookEntry.parse({
+        id: `put-back-${kind}`,
+        kind,
+        at: new Date(at_s * 1000).toISOString(),
+        item: 'roast',
+        value_c: value_c === null ? null : Math.round(value_c),
+      })
+    const readings = scene.board.readings.map(({ at_s, value_c }) => ({ device: 'd', channel: 0, at_s, value_c }))
+    const last_c = scene.board.latest?.value_c ?? 0
+    const after = (seconds: number, value_c: number) => {
+      const now_s = back_s + seconds
+      const read = [...readings, { device: 'd', channel: 0, at_s: now_s - 5, value_c }]
+      const log = [...scene.entries, did('out', out_s), did('in', back_s), did('pull_at', back_s, last_c)]
+      const [board] = boardOf(scene.document, log, read, now_s)
+      if (!board) throw new Error('no board')
+      return { board, now_s }
+    }
+    const soon = after(60, last_c + 1.5)
+    expect(soonestPull(soon.board, soon.now_s)).toBe(back_s + 300)
+    const codes = forecastOf(soon.board, soon.now_s)?.advice.map(({ code }) => code) ?? []
+    expect(codes).toContain('leave_it')
+    expect(codes).not.toContain('pull_at')
+    expect(codes).not.toContain('pull_now')
+    // As hot as it is wanted it comes out at once, and what went out for a baste is not held.
+    const hot = after(60, soon.board.item.serve_c + 0.5)
+    expect(soonestPull(hot.board, hot.now_s)).toBeUndefined()
+    const later = after(301, last_c + 1.5)
+    expect(soonestPull(later.board, later.now_s)).toBeUndefined()
+    expect(backSince({ state: 'in', away: [{ from_s: 0, to_s: 60 }] })).toBeUndefined()
   })
 })
