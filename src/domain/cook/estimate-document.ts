@@ -3,6 +3,7 @@ import type { Spread } from '@/core/estimate/ensemble'
 import { answerRoast } from '@/core/roast/answer'
 import { carveSeconds } from '@/core/schedule/carving'
 import { type Outcome, succeed } from '../problem/problem'
+import { hundredth } from '../quantity/round'
 import { questionOf } from '../roast/question'
 import { simulateDocument } from '../roast/roast-document'
 import { finite, probeCelsius, text } from '../schema/scalars'
@@ -79,7 +80,6 @@ const spreadOf = ({ p10, p50, p90 }: Spread, of: (value: number) => number) => (
   p50: orNull(p50, of),
   p90: orNull(p90, of),
 })
-const hundredth = (value: number) => Math.round(value * 100) / 100
 /** Where nobody said when they eat, this is late enough for no way out to matter, minutes. */
 const SOME_DAY_MIN = 10_000
 

@@ -1,4 +1,5 @@
 import { describe, expect, it } from 'vitest'
+import { tenth } from '../quantity/round'
 import { boardOf, settingOf } from './board'
 import { type CookEntry, cookEntry } from './cook-document'
 import { forecastOf, type Way } from './forecast'
@@ -14,7 +15,6 @@ const entered = (decided: readonly Decided[], now_s: number): CookEntry[] =>
   decided.map((each) =>
     cookEntry.parse({ ...each, id: `taken-${String(count++).padStart(5, '0')}`, at: iso(now_s + 1) }),
   )
-const tenth = (value: number) => Math.round(10 * value) / 10
 
 describe('what is entered when somebody decides', () => {
   const scenes = SITUATIONS.filter((_, i) => i % 2 === 1).map(({ told, name }) => ({ ...sceneOf(told), name }))

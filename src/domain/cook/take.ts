@@ -1,3 +1,4 @@
+import { tenth } from '../quantity/round'
 import { type BoardItem, sameOven, sameTable } from './board'
 import type { CookEntry } from './cook-document'
 import type { PeakWatch, Way } from './forecast'
@@ -15,11 +16,11 @@ const NOTED: Readonly<Partial<Record<Way['code'], string>>> = {
   thin_end_first: 'carve the thin end first',
 }
 
-const tenth = (value: number | undefined) => (value === undefined ? null : Math.round(value * 10) / 10)
+const tenthOr = (value: number | undefined) => (value === undefined ? null : tenth(value))
 
 /** Another reading to pull at. @param value_c °C; undefined: none */
 export const pullAt = (value_c: number | undefined, item: string): Decided[] =>
-  value_c === undefined ? [] : [{ kind: 'pull_at', item, value_c: tenth(value_c) }]
+  value_c === undefined ? [] : [{ kind: 'pull_at', item, value_c: tenthOr(value_c) }]
 
 /** Another setting of the oven it is in: an oven has one, noted for every roast that is in it. @param set_c °C; null: off */
 export const ovenSet = (set_c: number | null, board: BoardItem, items: readonly BoardItem[]): Decided[] =>
@@ -46,15 +47,15 @@ export function wayTaken(way: Way, board: BoardItem, items: readonly BoardItem[]
     case 'oven_up':
     case 'oven_down':
     case 'other_heat':
-      return [...pullAt(way.pull_c, item.id), ...ovenSet(tenth(way.set_c), board, items)]
+      return [...pullAt(way.pull_c, item.id), ...ovenSet(tenthOr(way.set_c), board, items)]
     case 'swap_ovens': {
       if (!way.swap) return []
       const { swap } = way
       return [
         ...pullAt(way.pull_c, item.id),
-        { kind: 'oven', item: item.id, value_c: tenth(way.set_c), text: swap.oven_name },
+        { kind: 'oven', item: item.id, value_c: tenthOr(way.set_c), text: swap.oven_name },
         ...pullAt(swap.pull_c, swap.item),
-        { kind: 'oven', item: swap.item, value_c: tenth(swap.set_c), text: board.oven_name },
+        { kind: 'oven', item: swap.item, value_c: tenthOr(swap.set_c), text: board.oven_name },
       ]
     }
     case 'pull_at':

@@ -5,6 +5,7 @@ import { usualThickness } from '@/core/heat/piece'
 import { secondsOf } from '../cook/entry/time'
 import type { StoryItem } from '../cook/story/story'
 import type { MealDocument } from '../meal/meal-document'
+import { hundredth, tenth } from '../quantity/round'
 import { cutAsCooked, stagesOfDocument, thicknessRange } from '../roast/resolve'
 import { LEARNED_OF, type LearnedPart, ovenPart, type PlanDocument } from '../roast/roast-document'
 import { mainStage } from '../roast/stages'
@@ -283,8 +284,6 @@ export function mealWithout(meal: MealDocument, part: LearnedPart): MealDocument
     ),
   }
 }
-const tenth = (value: number) => Math.round(10 * value) / 10
-const hundredth = (value: number) => Math.round(100 * value) / 100
 
 /**
  * A plan without what was learned of one thing: what a hand sets is nobody's lesson.

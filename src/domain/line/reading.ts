@@ -7,6 +7,7 @@ import { cutByStandards, type HouseStandards, standardsOf } from '../house/stand
 import { waysOf } from '../house/ways'
 import { fail, type Outcome, type Span, succeed } from '../problem/problem'
 import { nearestOf } from '../quantity/nearest'
+import { tenth } from '../quantity/round'
 import type { StagePart } from '../roast/roast-document'
 import { type CutTraits, NAME_WORDS, withTraits } from './cut-names'
 import type { Fact, Meaning, SaidHeat } from './fact'
@@ -19,7 +20,6 @@ import { byRoast, isSaidCloser, namesMeat, OF_TABLE } from './whose'
 
 export type { Ask, Choice, HeatedStage, LineReading, SaidRoast } from './said-roast'
 
-const round = (value: number) => Math.round(value * 10) / 10
 /** A dial is not set below this, °C. */
 const LEAST_HEAT_C = 55
 
@@ -55,7 +55,7 @@ export const NO_CUT = { code: 'missing_cut', nearest: ['beef-rib-bone-in', 'lamb
 const USUAL = ['beef-rib-bone-in', 'lamb-leg-bone-in', 'pork-loin', 'turkey', 'chicken']
 /** A cut's name as a line says it: its words without the comma. */
 const nameInLine = (id: string): string => (findCut(id)?.name ?? id).toLowerCase().replaceAll(',', '')
-const kgWords = (kg: number) => `${round(kg)} kg`
+const kgWords = (kg: number) => `${tenth(kg)} kg`
 
 /**
  * Reads a line about one roast or a whole meal.
@@ -180,7 +180,7 @@ const MOST_RIBS = 7
 function asBought(known: Cut, standards: HouseStandards, heads: number): number {
   const cut = cutByStandards(known, standards)
   const wanted_kg = Math.min(cut.mass_kg.most, buyFor(cut, heads, undefined).mass_kg)
-  return cut.buyStep_kg === undefined ? round(wanted_kg) : wanted_kg
+  return cut.buyStep_kg === undefined ? tenth(wanted_kg) : wanted_kg
 }
 
 /** One roast from the meanings beside its cut, or one for each weight that was said. */
@@ -237,7 +237,7 @@ function roastsOf(
         break
       case 'mass':
         if (fact.each && guests === undefined) break
-        roast.mass_kg = fact.each ? round((fact.kg * (guests ?? 1)) / Math.max(1, roasts * count)) : fact.kg
+        roast.mass_kg = fact.each ? tenth((fact.kg * (guests ?? 1)) / Math.max(1, roasts * count)) : fact.kg
         if (fact.count !== undefined) count = fact.count
         kgs = fact.kgs
         break

@@ -7,6 +7,7 @@ import { donenessScale } from '@/core/reference/doneness'
 import { TENDER_ENDS } from '@/core/reference/tenderness'
 import { documentFromLine } from '../meal/from-line'
 import { PLAIN_KITCHEN } from '../meal/meal-problem'
+import { tenth } from '../quantity/round'
 import { cutAsCooked } from '../roast/resolve'
 import {
   HANDLINGS,
@@ -27,7 +28,6 @@ const LIMIT_MS = 20
 type Random = () => number
 const pick = <T>(random: Random, list: readonly T[]): T => list[Math.floor(random() * list.length)] as T
 const maybe = <T>(random: Random, value: T): T | undefined => (random() < 0.4 ? value : undefined)
-const tenth = (value: number) => Math.round(value * 10) / 10
 
 function stageFor(random: Random): StagePart {
   const kind = pick(random, [

@@ -1,4 +1,5 @@
 import { celsius, fahrenheitToCelsius } from '@/core/units'
+import { tenth } from '../quantity/round'
 import { heldNumber } from '../schema/scalars'
 import type { Meaning, SaidHeat, SaidStage } from './fact'
 
@@ -74,13 +75,12 @@ export function scaleOf(
   const fahrenheit = said('f') || only || gently || kitchens
   const read = ({ value, unit }: SaidHeat, role: Role): number => {
     if (unit === 'c') return celsius(value)
-    if (unit === 'f') return round(fahrenheitToCelsius(value))
-    if (role === 'start') return value > 30 ? round(fahrenheitToCelsius(value)) : value
+    if (unit === 'f') return tenth(fahrenheitToCelsius(value))
+    if (role === 'start') return value > 30 ? tenth(fahrenheitToCelsius(value)) : value
     const most = role === 'oven' ? HOTTEST_C : CORE_MOST_C
     const least = role === 'oven' ? OVEN_LEAST_F : CORE_LEAST_F
     const asF = value > most || (fahrenheit && !(celsiusToo && !only) && value >= least)
-    return asF ? round(fahrenheitToCelsius(value)) : value
+    return asF ? tenth(fahrenheitToCelsius(value)) : value
   }
   return (heat, role) => heldNumber(read(heat, role))
 }
-const round = (value: number) => Math.round(value * 10) / 10

@@ -1,5 +1,6 @@
 import type { CoursePoint, Plan } from '@/core/schedule/plan'
 import type { Task } from '@/core/schedule/task'
+import { tenth } from '../quantity/round'
 
 /** What a plan's ribbon is drawn from. */
 export type RibbonPlan = Pick<
@@ -20,8 +21,6 @@ function thinned<Point>(points: readonly Point[]): Point[] {
   const stride = Math.max(1, Math.ceil(points.length / MOST_POINTS))
   return points.filter((_, i) => i % stride === 0 || i === points.length - 1)
 }
-
-const tenth = (value: number) => Math.round(value * 10) / 10
 
 /**
  * The summary of a plan: its times to the second, its course thinned to what a small ribbon shows.

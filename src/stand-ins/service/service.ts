@@ -1,6 +1,7 @@
 import { STANDARDS } from '@/core/reference/standards'
 import type { CookDocument } from '@/domain/cook/cook-document'
 import { type NextAnswer, nextDocument, nextOf } from '@/domain/cook/next-document'
+import { tenth } from '@/domain/quantity/round'
 import { KitchenHeat, type KitchenMeat } from '../kitchen/kitchen'
 
 /**
@@ -137,7 +138,6 @@ interface Read {
   readonly item: string
   readonly probe: 'core' | 'breast' | 'thigh' | 'air'
 }
-const tenth = (value: number) => Math.round(10 * value) / 10
 /** What a probe says that a board asks somebody to look at, where two may have changed places. */
 const ASKS_TO_LOOK = new Set(['swapped', 'moved', 'pulled_out', 'too_warm'])
 

@@ -5,6 +5,7 @@ import { ovenWays, SETTLES_S } from '@/core/estimate/oven-air'
 import { assimilate, inferredOf } from '@/core/estimate/posterior'
 import { usualThickness } from '@/core/heat/piece'
 import { answerRoast } from '@/core/roast/answer'
+import { tenth } from '../../quantity/round'
 import { cutAsCooked } from '../../roast/resolve'
 import { finite, instant } from '../../schema/scalars'
 import { ATE_ASPECTS, ATE_SAID, type Ate } from '../ate'
@@ -93,7 +94,6 @@ export type CookStory = z.output<typeof cookStory>
 
 const iso = (at_s: number) => new Date(Math.round(at_s) * 1000).toISOString()
 const isoOr = (at_s: number | undefined) => (at_s === undefined || !Number.isFinite(at_s) ? null : iso(at_s))
-const tenth = (value: number) => Math.round(10 * value) / 10
 const thousandth = (value: number) => Math.round(1000 * value) / 1000
 
 /** So many points of a curve are kept: more is not seen. */

@@ -1,9 +1,11 @@
+import { tenth as toTenth } from '../../quantity/round'
 import type { SaidMoment } from '../fact'
 import type { HeatedStage, LineReading, SaidRoast } from '../reading'
 
+const tenth = (value: number) => String(toTenth(value))
+
 /** A reading of a line in a few signs, for comparing: what each roast is, then the table, then what is asked. */
 
-const tenth = (value: number) => String(Math.round(value * 10) / 10)
 const kg = (value: number) => `${Math.round(value * 100) / 100}kg`
 const PREPARED = {
   none: 'unsalted',
