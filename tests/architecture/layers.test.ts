@@ -7,7 +7,10 @@ const root = resolve(import.meta.dirname, '../../src')
 /** What each layer may import: other layers, and packages. `*` is any. */
 const LAYERS: Readonly<Record<string, { readonly layers: readonly string[]; readonly packages: readonly string[] }>> = {
   core: { layers: ['core'], packages: [] },
-  domain: { layers: ['core', 'domain'], packages: ['zod', 'date-fns', '@date-fns/tz', 'fastest-levenshtein'] },
+  domain: {
+    layers: ['core', 'domain'],
+    packages: ['zod', 'date-fns', '@date-fns/tz', 'date-easter', 'fastest-levenshtein'],
+  },
   // Every sentence, in the reader's units: for screens, sheets and exports alike.
   words: { layers: ['core', 'domain', 'words'], packages: [] },
   db: { layers: ['core', 'domain', 'db'], packages: ['drizzle-orm', 'postgres', 'nanoid', 'node:url', 'node:util'] },

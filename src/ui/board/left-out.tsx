@@ -11,7 +11,7 @@ export function LeftOut({ start: { kitchen, document } }: { readonly start: Pick
       className="rounded-2xl border-2 border-wattle bg-wattle-ground px-4 py-3 text-lg font-semibold"
       data-testid="left-out"
     >
-      Not on this board: {left.map(({ title }) => title).join(', ')}. The plan found no room for{' '}
+      Not on this board: {left.map(({ title }) => title).join('; ')}. The plan found no room for{' '}
       {left.length === 1 ? 'it' : 'them'}.{' '}
       {document.source && (
         <Link
