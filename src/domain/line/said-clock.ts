@@ -151,6 +151,8 @@ function hourAt(tokens: readonly Token[], at: number): SaidHour | undefined {
   const minute = Number(clock?.[2] ?? 0)
   return { count: half ? 2 : 1, hour, minute, half, plain: half !== undefined || clock?.[2] !== undefined }
 }
+/** Between two numbers: from the one to the other. */
+const DASHED = /^\s*[-\u2013\u2014]\s*$/
 /** No table is told to be ready within a longer time, minutes. */
 const LONGEST_RANGE_MIN = 180
 /** "ten to 8" and "5 to 7" are one hour each. */
@@ -166,7 +168,7 @@ const range: Rule = (tokens, at, line) => {
   const last = tokens[from + first.count - 1] as Token
   const joiner = tokens[from + first.count]
   if (!joiner) return undefined
-  const dashed = /^\s*[-\u2013\u2014]\s*$/.test(line.slice(last.to, joiner.from))
+  const dashed = DASHED.test(line.slice(last.to, joiner.from))
   const worded = lead === 'between' ? joiner.text === 'and' : /^(?:to|till|until)$/.test(joiner.text)
   if (!dashed && !worded) return undefined
   const to = from + first.count + (dashed ? 0 : 1)
@@ -176,8 +178,8 @@ const range: Rule = (tokens, at, line) => {
   if (MEASURED.test(textAt(tokens, end)) || textAt(tokens, end) === 'h') return undefined
   const plain = first.plain || second.plain
   const before = textAt(tokens, at - 1)
-  // "from 6 to 7" may be degrees of a core, and "6-7" people or kilograms.
-  const isTime = lead === 'between' || plain || LEADS_HOUR.test(before)
+  // "from 6 to 7" may be degrees of a core, and "6-7" people or kilograms; "for 8-10" is a table.
+  const isTime = lead === 'between' || plain || (LEADS_HOUR.test(before) && before !== 'for')
   if (!isTime || (lead === 'from' && !endsAt(tokens, end))) return undefined
   if (!dashed && !led && !plain && TO_THE_HOUR.has(first.hour)) return undefined
   const half = second.half ?? first.half
@@ -188,6 +190,17 @@ const range: Rule = (tokens, at, line) => {
   const opened = opens > closes && first.half === undefined ? opens - 12 * 60 : opens
   if (opened < 0 || closes <= opened || closes - opened > LONGEST_RANGE_MIN) return undefined
   return { count: end - at, text: clockText(Math.round((opened + closes) / 10) * 5) }
+}
+
+/** "for 8-10", "serves 8-10": as many as there may be. */
+const atTable: Rule = (tokens, at, line) => {
+  const [least, most] = [tokens[at], tokens[at + 1]]
+  if (!least || !most || !/^(?:for|feeds|feeding|serves|serving)$/.test(textAt(tokens, at - 1))) return undefined
+  if (!/^\d{1,3}$/.test(least.text) || !/^\d{1,3}$/.test(most.text)) return undefined
+  if (!DASHED.test(line.slice(least.to, most.from)) || Number(most.text) <= Number(least.text)) return undefined
+  const next = textAt(tokens, at + 2)
+  const counted = /^(?:people|persons?|guests?|heads?|covers?|adults?)$/.test(next) || !MEASURED.test(next)
+  return counted && !HALF_DAY.test(next) ? { count: 2, text: most.text } : undefined
 }
 
 /** "the 26th of november" is "26th november". */
@@ -202,6 +215,7 @@ const ordinalOf: Rule = (tokens, at) => {
 
 const RULES: readonly Rule[] = [
   range,
+  atTable,
   beforeOrAfter,
   namedHour,
   halfHour,

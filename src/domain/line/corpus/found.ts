@@ -66,6 +66,8 @@ export const FOUND: readonly (readonly [line: string, means: string])[] = [
   ['silverside 2kg pot roast 150C', 'beef-round-or-rump 2kg foil oven150 |'],
   ['pot roast silverside 2kg', 'beef-round-or-rump 2kg |'],
   ['turkey 7kg for 8-10 people', 'turkey 7kg | for10'],
+  ['rib 4kg for 8-10, 7pm', 'beef-rib-bone-in 4kg | @11-24T19:00 for10'],
+  ['rib 4kg dinner for 8-10 at 7', 'beef-rib-bone-in 4kg | @11-24T19:00 for10'],
   ['rib 4.2kg 55C centre', 'beef-rib-bone-in 4.2kg =55 |'],
   ['crown roast of lamb 1.6kg', 'lamb-rack 1.6kg |'],
   ['top side 1.5kg medium', 'beef-round-or-rump 1.5kg =medium |'],
