@@ -13,7 +13,7 @@ import { type CutTraits, NAME_WORDS, withTraits } from './cut-names'
 import type { Fact, Meaning, SaidHeat } from './fact'
 import { isPulled } from './readers/doneness'
 import { type Ask, type HeatedStage, isMeal, type LineReading, type SaidRoast } from './said-roast'
-import { type Role, scaleOf } from './scale'
+import { type Role, scaleOf, withScale } from './scale'
 import { type LineContext, readSentence } from './sentence'
 import { LONGEST_LINE } from './tokens'
 import { byRoast, isSaidCloser, namesMeat, OF_TABLE } from './whose'
@@ -141,8 +141,16 @@ export function readLine(line: string, context: LineContext): Outcome<LineReadin
         line: added(words),
       })),
     })
+  // What was not served so hot was the oven's: it is shown as that.
+  const served = all.some(({ serve_c }) => serve_c !== undefined)
+  const shown = meanings.map((meaning): Meaning => {
+    const { fact } = meaning
+    return fact.kind === 'serve' && fact.bare && !served
+      ? { ...meaning, fact: { kind: 'heat', heat: fact.heat } }
+      : meaning
+  })
   return succeed({
-    meanings,
+    meanings: withScale(shown, toCelsius),
     roasts: all,
     sides,
     ...(guests === undefined ? {} : { guests }),

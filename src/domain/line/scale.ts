@@ -84,3 +84,30 @@ export function scaleOf(
   }
   return (heat, role) => heldNumber(read(heat, role))
 }
+
+/** Meanings whose bare degrees say in which scale they were taken: what is shown is what is planned by. */
+export function withScale(meanings: readonly Meaning[], read: ReturnType<typeof scaleOf>): Meaning[] {
+  const told = (heat: SaidHeat, role: Role): SaidHeat =>
+    heat.unit === undefined ? { ...heat, unit: read(heat, role) === heldNumber(heat.value) ? 'c' : 'f' } : heat
+  return meanings.map((meaning): Meaning => {
+    const { fact } = meaning
+    switch (fact.kind) {
+      case 'stage': {
+        const { heat, core } = fact.stage
+        const stage = {
+          ...fact.stage,
+          ...(heat ? { heat: told(heat, 'oven') } : {}),
+          ...(core ? { core: told(core, 'core') } : {}),
+        }
+        return { ...meaning, fact: { ...fact, stage } }
+      }
+      case 'heat':
+        return { ...meaning, fact: { ...fact, heat: told(fact.heat, 'oven') } }
+      case 'serve':
+      case 'pull':
+        return { ...meaning, fact: { ...fact, heat: told(fact.heat, 'core') } }
+      default:
+        return meaning
+    }
+  })
+}
