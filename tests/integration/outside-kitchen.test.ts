@@ -1,5 +1,5 @@
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
-import { Ball, check, type Entry, iso, nextByLines } from './outside'
+import { Ball, check, type Entry, iso, nextByLines, TURNS, wayToTake } from './outside'
 
 /**
  * A kitchen that knows nothing of ours: a ball of meat and an oven written down here, and a cook who reads and sends
@@ -89,11 +89,10 @@ async function cooked({ cut, mass_kg, school, serve_c, radius_m, off_k, points =
       send(next.enter)
       continue
     }
-    const best = roast.ways.find((way) => way.best)
-    if (best && best.code !== 'leave_it' && now_s - tookWay_s > 900 && best.enter.some(({ kind }) => kind !== 'note')) {
+    const best = wayToTake(roast, tookWay_s, now_s)
+    if (best) {
       tookWay_s = now_s
-      if (best.code === 'oven_up' || best.code === 'oven_down' || best.code === 'other_heat')
-        set_c = best.set_c ?? undefined
+      if (TURNS.has(best.code)) set_c = best.set_c ?? undefined
       if (best.code === 'pull_now') inside = false
       send(best.enter)
       continue

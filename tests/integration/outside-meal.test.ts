@@ -1,5 +1,5 @@
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
-import { Ball, check, type Entry, iso, nextByLines } from './outside'
+import { Ball, check, type Entry, iso, nextByLines, TURNS, wayToTake } from './outside'
 
 /** A whole meal in somebody else's kitchen: two ovens that are off, three roasts, one cook who does what `next` says. */
 
@@ -116,16 +116,10 @@ async function cooked(ovens: readonly Oven[], pieces: readonly Piece[]) {
     let took = false
     for (const roast of answer.roasts) {
       const own = pieceOf(roast.item) as Piece
-      const best = roast.ways.find((way) => way.best)
-      if (
-        best &&
-        best.code !== 'leave_it' &&
-        now_s - own.tookWay_s > 900 &&
-        best.enter.some((e) => e.kind !== 'note')
-      ) {
+      const best = wayToTake(roast, own.tookWay_s, now_s)
+      if (best) {
         own.tookWay_s = now_s
-        if (own.oven && best.set_c !== null && ['oven_up', 'oven_down', 'other_heat'].includes(best.code))
-          own.oven.set_c = best.set_c
+        if (own.oven && best.set_c !== null && TURNS.has(best.code)) own.oven.set_c = best.set_c
         if (best.code === 'pull_now') own.oven = undefined
         send(best.enter)
         took = true

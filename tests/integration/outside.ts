@@ -112,6 +112,16 @@ export class Ball {
 
 export const iso = (at_s: number) => new Date(at_s * 1000).toISOString()
 
+/** A way is tried for so long before another is taken, s. */
+const TRIED_S = 900
+export const TURNS: ReadonlySet<string> = new Set(['oven_up', 'oven_down', 'other_heat'])
+/** The way out that this cook takes now: the best, where it is anything to do and the last has been tried. */
+export function wayToTake({ ways }: Roast, tookLast_s: number, now_s: number): Way | undefined {
+  const best = ways.find((way) => way.best)
+  const does = best && best.code !== 'leave_it' && best.enter.some(({ kind }) => kind !== 'note')
+  return does && now_s - tookLast_s > TRIED_S ? best : undefined
+}
+
 /** What could not be printed is not answered. */
 export function check(
   { actions }: Answer,

@@ -80,7 +80,7 @@ describe('what comes to the table', () => {
     expect(rib.carved_kg).toBeLessThan(rib.cooked_kg)
     expect(bird.carved_kg / bird.cooked_kg).toBeLessThan(rib.carved_kg / rib.cooked_kg)
   })
-  it('leaves some 2 % of a loin of pork on the board when carved at once, a quarter of that rested (common practice)', () => {
+  it('leaves some 2 % of a loin of pork on the board when carved at once, less than half of that rested (common practice)', () => {
     const share = (rest_min: number) => {
       const piece = yieldAt('pork-loin', 1.8, 177, 60, rest_min)
       return piece.boardJuices_kg / piece.cooked_kg

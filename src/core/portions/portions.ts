@@ -27,8 +27,8 @@ export const platesOf = ({ heads }: Pick<Yield, 'heads'>): number => Math.max(1,
 const TRIM = 0.04
 /**
  * Juice that the knife itself sets free, share of the raw weight, and how it runs: all of it at 80 °C, half every
- * ten kelvin below. Put so that a loin of pork leaves about 2 % of its weight on the board when it is carved at once and a
- * quarter of that after twenty minutes' rest (kitchen tests, from memory).
+ * ten kelvin below. Put so that a loin of pork leaves about 2 % of its weight on the board when it is carved at once and
+ * less than half of that after twenty minutes' rest (kitchen tests, from memory, have a quarter).
  */
 const CUT_FREE = 0.02
 const RUNS_AT_C = 80

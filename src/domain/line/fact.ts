@@ -73,7 +73,8 @@ export type Fact =
   | { readonly kind: 'doneness'; readonly word: string }
   | {
       readonly kind: 'serve'
-      readonly heat: SaidHeat /** Only its size says that it is of the core. */
+      readonly heat: SaidHeat
+      /** Only its size says that it is of the core. */
       readonly bare?: true
     }
   | { readonly kind: 'pull'; readonly heat: SaidHeat; readonly point?: string }

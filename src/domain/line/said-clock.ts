@@ -6,14 +6,25 @@ import { numberOf, type Token } from './tokens'
 export const DAYS_SAID =
   /^(?:today|tonight|tomorrow|\d{4}-\d{2}-\d{2}|(?:sun|mon|tue|wed|thu|fri|sat|jan|feb|mar|apr|may|jun|jul|aug|sep|oct|nov|dec)[a-z]*)$/
 export const MONTH = /^(?:jan|feb|mar|apr|may|jun|jul|aug|sep|oct|nov|dec)/
+/** Who eats. */
+const EATERS = 'people|persons?|guests?|heads?|covers?|adults?'
+const ARE_EATERS = new RegExp(`^(?:${EATERS})$`)
 /** What a number is that is no hour. */
-export const MEASURED =
-  /^(?:kgs?|kilos?|kilograms?|g|gr|gms?|grams?|lbs?|pounds?|oz|ounces?|mm|cm|inch|inches|people|persons?|guests?|heads?|covers?|adults?|min|mins|minutes?|hours?|hrs?|x|c|f|degrees)$/
+export const MEASURED = new RegExp(
+  `^(?:kgs?|kilos?|kilograms?|g|gr|gms?|grams?|lbs?|pounds?|oz|ounces?|mm|cm|inch|inches|${EATERS}|min|mins|minutes?|hours?|hrs?|x|c|f|degrees)$`,
+)
 
 /** Minutes before or after an hour, in words. */
-const PARTS_OF_AN_HOUR: Readonly<Record<string, number>> = { five: 5, ten: 10, quarter: 15, twenty: 20 }
-/** Before an hour. */
-const LEADS_HOUR = /^(?:at|by|around|about|eat|eating|ready|table|for|serve|served|dinner|lunch|supper)$/
+const PARTS_OF_AN_HOUR: ReadonlyMap<string, number> = new Map(
+  Object.entries({ five: 5, ten: 10, quarter: 15, twenty: 20 }),
+)
+/** And in figures, after "at": "5 to 7" alone is a range to nobody. */
+const FIGURES = new Set([5, 10, 20, 25])
+/** Before an hour that is plain, and before one that is about so or is halved. */
+const CLOCK_LEADS = 'at|by|eat|serve|served|table|ready|dinner|lunch|supper'
+const LEADS_CLOCK = new RegExp(`^(?:${CLOCK_LEADS})$`)
+const LEADS_HOUR = new RegExp(`^(?:${CLOCK_LEADS}|around|about|eating|for)$`)
+const AT = /^(?:at|by)$/
 const HALF_DAY = /^[ap]m$/
 const ORDINAL = /^\d{1,2}(?:st|nd|rd|th)$/
 
@@ -39,21 +50,20 @@ const endsAt = (tokens: readonly Token[], at: number) => {
   return !next || next.parted || DAYS_SAID.test(next.text)
 }
 
-/** half past seven, ten to eight */
+/** Minutes beside an hour; undefined where the words are none. */
+function minutesSaid(part: string, side: 'past' | 'to', before: string): number | undefined {
+  if (part === 'half') return side === 'past' ? 30 : undefined
+  if (FIGURES.has(Number(part))) return AT.test(before) ? Number(part) : undefined
+  return before === 'for' ? undefined : PARTS_OF_AN_HOUR.get(part)
+}
+/** half past seven, ten to eight, at 5 to 7 */
 const beforeOrAfter: Rule = (tokens, at) => {
-  const [part, side, hour] = [0, 1, 2].map((i) => textAt(tokens, at + i)) as [string, string, string]
-  const minutes =
-    part === 'half' && side === 'past'
-      ? 30
-      : /^(?:5|10|20|25)$/.test(part) && /^(?:past|to)$/.test(side) && /^(?:at|by)$/.test(textAt(tokens, at - 1))
-        ? Number(part) * (side === 'past' ? 1 : -1)
-        : (side === 'past' || side === 'to') && textAt(tokens, at - 1) !== 'for'
-          ? PARTS_OF_AN_HOUR[part] && PARTS_OF_AN_HOUR[part] * (side === 'past' ? 1 : -1)
-          : undefined
-  const said = minutes === undefined || hour === '' ? Number.NaN : numberOf(hour)
-  return minutes !== undefined && isHour12(said) && !MEASURED.test(textAt(tokens, at + 3))
-    ? { count: 3, text: clockOf(said, minutes) }
-    : undefined
+  const side = textAt(tokens, at + 1)
+  if (side !== 'past' && side !== 'to') return undefined
+  const minutes = minutesSaid(textAt(tokens, at), side, textAt(tokens, at - 1))
+  const hour = numberOf(textAt(tokens, at + 2))
+  if (minutes === undefined || !isHour12(hour) || MEASURED.test(textAt(tokens, at + 3))) return undefined
+  return { count: 3, text: clockOf(hour, side === 'past' ? minutes : -minutes) }
 }
 
 /** seven o'clock, 12 noon, 12:30 noon */
@@ -109,7 +119,7 @@ const hourOfDay: Rule = (tokens, at) => {
   if (!number || h?.text !== 'h' || !/^(?:1\d|2[0-3])$/.test(number.text) || number.to !== h.from) return undefined
   if (!endsAt(tokens, at + 2)) return undefined
   const before = textAt(tokens, at - 1)
-  const led = /^(?:at|by|eat|serve|served|table|ready|dinner|lunch|supper)$/.test(before) || DAYS_SAID.test(before)
+  const led = LEADS_CLOCK.test(before) || DAYS_SAID.test(before)
   return led || (Number(number.text) >= FIRST_EVENING_H && at > 0 && !LASTS.test(before))
     ? { count: 2, text: `${number.text}:00` }
     : undefined
@@ -128,7 +138,7 @@ const roughly: Rule = (tokens, at) => {
 /** at seven */
 const worded: Rule = (tokens, at) => {
   const part = textAt(tokens, at)
-  if (!/^(?:at|by)$/.test(textAt(tokens, at - 1)) || !/^[a-z]+$/.test(part)) return undefined
+  if (!AT.test(textAt(tokens, at - 1)) || !/^[a-z]+$/.test(part)) return undefined
   if (['a', 'an', 'half', 'quarter'].includes(part) || MEASURED.test(textAt(tokens, at + 1))) return undefined
   const hour = numberOf(part)
   return isHour12(hour) ? { count: 1, text: clockOf(hour) } : undefined
@@ -155,9 +165,6 @@ function hourAt(tokens: readonly Token[], at: number): SaidHour | undefined {
 const DASHED = /^\s*[-\u2013\u2014]\s*$/
 /** No table is told to be ready within a longer time, minutes. */
 const LONGEST_RANGE_MIN = 180
-/** "ten to 8" and "5 to 7" are one hour each. */
-const TO_THE_HOUR = new Set([5, 10, 20, 25])
-
 /** between 6 and 7, from 6 to 7, 6-7pm, 6:00-6:30: the middle of it, which is in time for all of it. */
 const range: Rule = (tokens, at, line) => {
   const lead = textAt(tokens, at)
@@ -181,7 +188,7 @@ const range: Rule = (tokens, at, line) => {
   // "from 6 to 7" may be degrees of a core, and "6-7" people or kilograms; "for 8-10" is a table.
   const isTime = lead === 'between' || plain || (LEADS_HOUR.test(before) && before !== 'for')
   if (!isTime || (lead === 'from' && !endsAt(tokens, end))) return undefined
-  if (!dashed && !led && !plain && TO_THE_HOUR.has(first.hour)) return undefined
+  if (!dashed && !led && !plain && FIGURES.has(first.hour)) return undefined
   const half = second.half ?? first.half
   const at_min = ({ hour, minute, half: own = half }: SaidHour) =>
     (hour > 12 ? hour * 60 : own ? ((hour % 12) + (own === 'pm' ? 12 : 0)) * 60 : eatenAt(hour)) + minute
@@ -199,8 +206,9 @@ const atTable: Rule = (tokens, at, line) => {
   if (!/^\d{1,3}$/.test(least.text) || !/^\d{1,3}$/.test(most.text)) return undefined
   if (!DASHED.test(line.slice(least.to, most.from)) || Number(most.text) <= Number(least.text)) return undefined
   const next = textAt(tokens, at + 2)
-  const counted = /^(?:people|persons?|guests?|heads?|covers?|adults?)$/.test(next) || !MEASURED.test(next)
-  return counted && !HALF_DAY.test(next) ? { count: 2, text: most.text } : undefined
+  return (ARE_EATERS.test(next) || !MEASURED.test(next)) && !HALF_DAY.test(next)
+    ? { count: 2, text: most.text }
+    : undefined
 }
 
 /** "the 26th of november" is "26th november". */

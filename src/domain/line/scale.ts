@@ -1,7 +1,7 @@
 import { celsius, fahrenheitToCelsius } from '@/core/units'
 import { tenth } from '../quantity/round'
 import { heldNumber } from '../schema/scalars'
-import type { Meaning, SaidHeat, SaidStage } from './fact'
+import type { Fact, Meaning, SaidHeat, SaidStage } from './fact'
 
 /** What the bare numbers of a line are: °C or °F. */
 
@@ -31,6 +31,39 @@ export interface ScaleHints {
 /** What a temperature is said of. */
 export type Role = 'oven' | 'core' | 'start'
 
+/** A temperature of a fact: of what, on which heat and for how long. */
+interface Said {
+  readonly heat: SaidHeat
+  readonly role: Role
+  readonly on?: SaidStage['on'] | undefined
+  readonly minutes?: number | undefined
+}
+
+/** A fact with each temperature that is said in it told anew. */
+function withHeats(fact: Fact, tell: (said: Said) => SaidHeat): Fact {
+  switch (fact.kind) {
+    case 'stage': {
+      const { heat, core, on, minutes } = fact.stage
+      const told = {
+        ...(heat ? { heat: tell({ heat, role: 'oven', on, minutes }) } : {}),
+        ...(core ? { core: tell({ heat: core, role: 'core' }) } : {}),
+      }
+      return { ...fact, stage: { ...fact.stage, ...told } }
+    }
+    case 'heat':
+      return { ...fact, heat: tell({ heat: fact.heat, role: 'oven', on: fact.on }) }
+    case 'second':
+      return fact.heat ? { ...fact, heat: tell({ heat: fact.heat, role: 'oven' }) } : fact
+    case 'serve':
+    case 'pull':
+      return { ...fact, heat: tell({ heat: fact.heat, role: 'core' }) }
+    case 'start':
+      return fact.heat ? { ...fact, heat: tell({ heat: fact.heat, role: 'start' }) } : fact
+    default:
+      return fact
+  }
+}
+
 /**
  * Bare numbers of a line are °F where only that makes sense of one of them, and where the kitchen reads °F. Six pounds
  * of shoulder nine hours at 250 are °F too: there no oven of 250 °C is meant.
@@ -39,21 +72,12 @@ export function scaleOf(
   meanings: readonly Meaning[],
   { line = '', reads }: ScaleHints = {},
 ): (heat: SaidHeat, role: Role) => number {
-  type Said = { heat: SaidHeat; role: Role; on?: SaidStage['on'] | undefined; minutes?: number | undefined }
-  const heats = meanings.flatMap(({ fact }): Said[] => {
-    if (fact.kind === 'stage')
-      return [
-        ...(fact.stage.heat
-          ? [{ heat: fact.stage.heat, role: 'oven' as const, on: fact.stage.on, minutes: fact.stage.minutes }]
-          : []),
-        ...(fact.stage.core ? [{ heat: fact.stage.core, role: 'core' as const }] : []),
-      ]
-    if (fact.kind === 'heat') return [{ heat: fact.heat, role: 'oven' as const, on: fact.on }]
-    if (fact.kind === 'second' && fact.heat) return [{ heat: fact.heat, role: 'oven' as const }]
-    if (fact.kind === 'serve' || fact.kind === 'pull') return [{ heat: fact.heat, role: 'core' as const }]
-    if (fact.kind === 'start' && fact.heat) return [{ heat: fact.heat, role: 'start' as const }]
-    return []
-  })
+  const heats: Said[] = []
+  for (const { fact } of meanings)
+    withHeats(fact, (said) => {
+      heats.push(said)
+      return said.heat
+    })
   const said = (unit: 'c' | 'f') => heats.some(({ heat }) => heat.unit === unit)
   const only = heats.some(
     ({ heat, role, on }) =>
@@ -86,28 +110,10 @@ export function scaleOf(
 }
 
 /** Meanings whose bare degrees say in which scale they were taken: what is shown is what is planned by. */
-export function withScale(meanings: readonly Meaning[], read: ReturnType<typeof scaleOf>): Meaning[] {
-  const told = (heat: SaidHeat, role: Role): SaidHeat =>
-    heat.unit === undefined ? { ...heat, unit: read(heat, role) === heldNumber(heat.value) ? 'c' : 'f' } : heat
-  return meanings.map((meaning): Meaning => {
-    const { fact } = meaning
-    switch (fact.kind) {
-      case 'stage': {
-        const { heat, core } = fact.stage
-        const stage = {
-          ...fact.stage,
-          ...(heat ? { heat: told(heat, 'oven') } : {}),
-          ...(core ? { core: told(core, 'core') } : {}),
-        }
-        return { ...meaning, fact: { ...fact, stage } }
-      }
-      case 'heat':
-        return { ...meaning, fact: { ...fact, heat: told(fact.heat, 'oven') } }
-      case 'serve':
-      case 'pull':
-        return { ...meaning, fact: { ...fact, heat: told(fact.heat, 'core') } }
-      default:
-        return meaning
-    }
-  })
-}
+export const withScale = (meanings: readonly Meaning[], read: ReturnType<typeof scaleOf>): Meaning[] =>
+  meanings.map((meaning) => ({
+    ...meaning,
+    fact: withHeats(meaning.fact, ({ heat, role }) =>
+      heat.unit === undefined ? { ...heat, unit: read(heat, role) === heldNumber(heat.value) ? 'c' : 'f' } : heat,
+    ),
+  }))

@@ -80,6 +80,10 @@ function writtenOut(school: School, roast: SaidRoast, cut: Cut): StagePart[] {
   return stagesOf(programOf(school, settings, cut, roast.mass_kg))
 }
 
+/** Nothing says how long it lasts. */
+const isEndless = ({ minutes, per_kg_min, core_c }: HeatedStage): boolean =>
+  [minutes, per_kg_min, core_c].every((each) => each === undefined)
+
 /** Hot first and then off, with what was not said of it as its school does it: how long hot, and how long off. */
 function withOvenOff(cooks: readonly HeatedStage[], roast: SaidRoast, cut: Cut): HeatedStage[] {
   const school = findSchool('oven-off') as School
@@ -88,10 +92,7 @@ function withOvenOff(cooks: readonly HeatedStage[], roast: SaidRoast, cut: Cut):
     .map(({ until }) => (until.kind === 'time' ? Math.round(until.duration_s / 60) : undefined))
   const named = roast.school === school.id && cooks.length > 0 && !cooks.some(({ on }) => on === 'off')
   const all = named ? [...cooks, { on: 'off' as const, minutes: off }] : [...cooks]
-  return all.map((stage, i) => {
-    const endless = [stage.minutes, stage.per_kg_min, stage.core_c].every((each) => each === undefined)
-    return endless && all[i + 1]?.on === 'off' ? { ...stage, minutes: hot } : stage
-  })
+  return all.map((stage, i) => (isEndless(stage) && all[i + 1]?.on === 'off' ? { ...stage, minutes: hot } : stage))
 }
 
 /** Stretches of heat in the order they are cooked in, with a rest where one belongs. */
@@ -113,10 +114,7 @@ function staged(roast: SaidRoast, cut: Cut): ProgramPart {
   )
   // One heat and then another, said without how long: hot first for as long as usual, or hotter last to finish.
   const [opens, goes] = cooks
-  const openly =
-    opens?.set_c !== undefined &&
-    [opens.minutes, opens.per_kg_min, opens.core_c].every((each) => each === undefined) &&
-    goes?.set_c !== undefined
+  const openly = opens?.set_c !== undefined && isEndless(opens) && goes?.set_c !== undefined
   if (openly && (opens.set_c ?? 0) > (goes.set_c ?? 0))
     cooks[0] = { ...opens, minutes: (findSchool('hot-start') as School).usual(cut).hot_min }
   else if (openly && cooks.length === 2 && finishes.length === 0 && goes.core_c === undefined)

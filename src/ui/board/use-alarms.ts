@@ -66,7 +66,7 @@ function alarmsOf(
     const latest = freshOf(board, now_s)
     const alarms: Alarm[] = []
     if (state === 'in' && latest && pull_c !== undefined) {
-      if (latest.value_c >= pull_c && (soonestPull(board, now_s) ?? now_s) <= now_s)
+      if (latest.value_c >= pull_c && soonestPull(board, now_s) === undefined)
         alarms.push({
           key: `${item.id} pull`,
           weight: 4,

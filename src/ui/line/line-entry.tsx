@@ -12,6 +12,7 @@ import { SILENT_PROBLEM, send } from '../shell/client'
 import { ProblemList } from '../shell/problem-list'
 import { useHydrated } from '../shell/use-hydrated'
 import { Asks } from './asks'
+import { lineContext } from './context'
 import { Understood } from './understood'
 
 const EXAMPLES = [
@@ -40,10 +41,7 @@ export function LineEntry({
   const [refused, setRefused] = useState<readonly Problem[]>([])
   const [busy, setBusy] = useState(false)
   const ready = useHydrated()
-  const read =
-    line.trim() === ''
-      ? undefined
-      : readLine(line, { now_s, timeZone: units.timeZone, dateOrder: units.dateOrder, reads: units.temperature, house })
+  const read = line.trim() === '' ? undefined : readLine(line, lineContext(units, now_s, house))
   const reading = read?.ok ? read.value : undefined
   const like = likeOf(line)
   const problems =

@@ -9,6 +9,7 @@ import { piecesOfSaid } from '@/domain/plan/from-line'
 import type { Problem } from '@/domain/problem/problem'
 import { cutOf } from '@/domain/roast/resolve'
 import type { Units } from '@/words/units'
+import { lineContext } from '../line/context'
 import { ProblemList } from '../shell/problem-list'
 
 const freshId = (meal: MealDocument, word: string): string => {
@@ -54,13 +55,7 @@ export function AddToMeal({
   const [line, setLine] = useState('')
   const [problems, setProblems] = useState<readonly Problem[]>([])
   const add = () => {
-    const read = readLine(line, {
-      now_s,
-      timeZone: units.timeZone,
-      dateOrder: units.dateOrder,
-      reads: units.temperature,
-      house,
-    })
+    const read = readLine(line, lineContext(units, now_s, house))
     if (!read.ok) return setProblems(read.problems)
     const { roasts, sides, guests } = read.value
     if (roasts.length === 0 && sides.length === 0) return setProblems([NO_CUT])

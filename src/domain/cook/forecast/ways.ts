@@ -6,6 +6,7 @@ import { withRest } from '@/core/roast/rest'
 import { SURE } from '@/core/safety/least'
 import { celsius, minutes, seconds } from '@/core/units'
 import { type BoardItem, backSince } from '../board'
+import { BACK_IN_S } from '../run/course'
 import type { Advice } from './advice'
 import { type Belief, beliefOf, isDead, MEMBERS } from './belief'
 import { isUnsure, shortOfSure } from './safety'
@@ -19,8 +20,6 @@ const SWAP_LEAST_K = 15
 const PAN_FINISH = { set_c: 230, s: 5 * 60 } as const
 const OVEN_STEPS_K = { late: [20, 40], early: [-15, -30] } as const
 const OVEN_C = { least: 80, still: 250, fan: 230 } as const
-/** So long after it was put back in its readings say nothing yet of what that did, s. */
-const BACK_READS_S = 600
 /** Below this the inside is raw: nobody pulls it now, °C. */
 const PULL_NOW_FROM_C = 35
 /** Another reading that is nearer than this is no other, K: a thermometer shows tenths and a hand is slower. */
@@ -346,7 +345,7 @@ export function waysOut(
   }
   const found: Advice[] = [left]
   // Just put back in for what its rest lacked: what it was put in for is not taken back before it has been read.
-  const justBack = now_s < (backSince(board) ?? Number.NEGATIVE_INFINITY) + BACK_READS_S
+  const justBack = now_s < (backSince(board) ?? Number.NEGATIVE_INFINITY) + BACK_IN_S
   // Late or early, the ways that mend that bring their own reading; on time, only the reading may be wrong.
   const reading =
     justBack || (Math.abs(late_s) > WORTH_SAYING_S && !isUnsure(safe)) ? undefined : otherReading(ways, belief, main)

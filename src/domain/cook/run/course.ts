@@ -108,7 +108,7 @@ export const carvingSeconds = ({ roast, promise, carve }: CookItem): number =>
   Math.max(0, Math.min(secondsOf(promise) - secondsOf(carve), carveSeconds(roast.mass_kg)))
 
 /** Put back in it is out no sooner than after so long, until its readings say when, s (common practice: looked at after ten minutes). */
-const BACK_IN_S = 600
+export const BACK_IN_S = 600
 
 /**
  * When the milestones of a roast are, by its plan, its log and what is foreseen. What is over keeps its
