@@ -38,7 +38,12 @@ export default defineConfig({
   projects: [
     // What needs nothing that a browser gives only to an address it trusts runs once, on the tablet’s.
     { name: 'machine', grepInvert: /@tablet/ },
-    { name: 'tablet', testMatch: /(cook|walks)\.spec\.ts/, use: { baseURL: `http://${TABLET_HOST}:${port}` } },
+    {
+      name: 'tablet',
+      grepInvert: /@machine/,
+      testMatch: /(cook|walks)\.spec\.ts/,
+      use: { baseURL: `http://${TABLET_HOST}:${port}` },
+    },
   ],
   webServer: {
     command: `node bin/serve.mjs --port ${port}`,

@@ -1,6 +1,6 @@
 import { seededRandom, stratifiedNormals } from '@/core/estimate/random'
 import { smooth } from '@/core/estimate/smoother'
-import { HEAT_PARAMETERS, type HeatParameters } from '@/core/heat/parameters'
+import { HEAT_PARAMETERS, type HeatParameters, type PARAMETER_DOUBT } from '@/core/heat/parameters'
 import { RESOLUTION } from '@/core/simulate/stepper'
 import { EVIDENCE, type Evidence, type EvidenceGroup, missOf, scaledBy } from '@/domain/accuracy/evidence'
 
@@ -121,6 +121,28 @@ NAMES.forEach((name, p) => {
     `${name.padEnd(28)} ${Number(HEAT_PARAMETERS[name]).toPrecision(3).padStart(8)} ${parameterOf(name, mean).toPrecision(4).padStart(10)}   ${(PRIOR[name]?.[1] ?? 0).toFixed(2)} → ${deviation.toFixed(2)}`,
   )
 })
+
+/** What a plan's doubt draws, each by the parameter that stands for it. */
+const DRAWN = {
+  conduction: 'conductivity_factor',
+  contact: 'still_oven_w_per_m2k',
+  wetness: 'wetness',
+  drying: 'dries_s',
+} as const satisfies Record<keyof typeof PARAMETER_DOUBT, keyof HeatParameters>
+const columnOf = (name: keyof HeatParameters) => theta[NAMES.indexOf(name)] as Float64Array
+/** How much two columns go with one another, -1 to 1. */
+function together(a: Float64Array, b: Float64Array): number {
+  const over = (x: Float64Array, y: Float64Array) =>
+    x.reduce((sum, value, m) => sum + (value - meanOf(x)) * ((y[m] as number) - meanOf(y)), 0)
+  return over(a, b) / Math.sqrt(over(a, a) * over(b, b))
+}
+console.log('\nHow the four that a plan draws go with one another (1: as one, 0: not at all):')
+for (const [drawn, name] of Object.entries(DRAWN))
+  console.log(
+    `${drawn.padEnd(12)} ${Object.values(DRAWN)
+      .map((other) => together(columnOf(name), columnOf(other)).toFixed(2).padStart(6))
+      .join('')}`,
+  )
 
 if (args.includes('--leave-out')) {
   console.log('\nEach group foretold by the others alone (root mean square, in doubts):')

@@ -1,6 +1,6 @@
 #!/usr/bin/env node
 // npm test: types, lint, unit and integration tests on a real database, then the whole in a real browser.
-import { spawnSync } from 'node:child_process'
+import { spawn } from 'node:child_process'
 import { existsSync, mkdirSync, readFileSync, rmSync } from 'node:fs'
 import { join } from 'node:path'
 import { ensureBuild } from './setup/build.mjs'
@@ -31,27 +31,42 @@ const env = {
   BROWSER_DATABASE_URL: tests.url('pheasant_browser'),
   CHROMIUM: chromiumProgram(),
 }
-const run = (words, more = {}) => {
-  const [command, ...rest] = words
-  console.log(`\n> ${[command.split('/').at(-1), ...rest].join(' ')}`)
-  return (
-    spawnSync(command, rest, { cwd: root, stdio: ['ignore', 'inherit', 'inherit'], env: { ...env, ...more } })
-      .status === 0
-  )
-}
+/** What several say at once would be mixed up: only the last, or one alone, says it as it goes. */
+const run = (words, { more = {}, quiet = false } = {}) =>
+  new Promise((done) => {
+    const [command, ...rest] = words
+    const name = `\n> ${[command.split('/').at(-1), ...rest].join(' ')}`
+    if (!quiet) console.log(name)
+    const stdio = ['ignore', quiet ? 'pipe' : 'inherit', quiet ? 'pipe' : 'inherit']
+    const child = spawn(command, rest, { cwd: root, stdio, env: { ...env, ...more } })
+    const said = []
+    for (const stream of [child.stdout, child.stderr]) stream?.on('data', (part) => said.push(part))
+    child.once('error', (error) => {
+      console.log(`${name}\n${error.message}`)
+      done(false)
+    })
+    child.once('close', (code) => {
+      if (quiet) console.log(`${name}\n${Buffer.concat(said).toString('utf8').trim()}`)
+      done(code === 0)
+    })
+  })
 
 let passed = 0
 let failed = 0
 const count = (ok) => (ok ? passed++ : failed++)
 const read = (file) => (existsSync(file) ? JSON.parse(readFileSync(file, 'utf8')) : undefined)
 
-count(run([program('next'), 'typegen']) && run([program('tsc'), '--noEmit']))
-count(run([program('tsc'), '--noEmit', '-p', 'tsconfig.core.json']))
-count(run([program('eslint'), '.', '--max-warnings', '0']))
-count(run([program('biome'), 'check', '.', '--error-on-warnings']))
+const aside = { quiet: true }
+const types = async () => {
+  count((await run([program('next'), 'typegen'], aside)) && (await run([program('tsc'), '--noEmit'], aside)))
+  count(await run([program('tsc'), '--noEmit', '-p', 'tsconfig.core.json'], aside))
+  count(await run([program('biome'), 'check', '.', '--error-on-warnings'], aside))
+}
+const rules = async () => count(await run([program('eslint'), '.', '--max-warnings', '0'], aside))
+await Promise.all([types(), rules()])
 
 const unitFile = join(results, 'unit.json')
-const unitGreen = run([
+const unitGreen = await run([
   program('vitest'),
   'run',
   '--reporter=default',
@@ -65,13 +80,13 @@ if (!unitGreen && !unit?.numFailedTests) failed++
 
 await ensureBuild()
 // The browser sees a fixed morning and an untouched demo, so that every run is the same.
-tests.recreate('pheasant_browser')
 env.PHEASANT_NOW = '2026-11-25T09:00:00Z'
 env.PHEASANT_TIME_ZONE = 'Europe/London'
 Object.assign(process.env, { PHEASANT_NOW: env.PHEASANT_NOW, PHEASANT_TIME_ZONE: env.PHEASANT_TIME_ZONE })
+tests.recreate('pheasant_browser')
 prepareDatabase(tests.ownerUrl('pheasant_browser'), { demo: true })
 const browserFile = join(results, 'browser.json')
-const browserGreen = run([program('playwright'), 'test'], { PLAYWRIGHT_JSON_OUTPUT_FILE: browserFile })
+const browserGreen = await run([program('playwright'), 'test'], { more: { PLAYWRIGHT_JSON_OUTPUT_FILE: browserFile } })
 const browser = read(browserFile)?.stats
 passed += browser?.expected ?? 0
 failed += (browser?.unexpected ?? 0) + (browser?.flaky ?? 0)

@@ -299,6 +299,19 @@ export function cluster({ name, firstPort, databases, durable }) {
 /** The cook's own data: what was acknowledged survives a power cut. */
 export const houseCluster = () =>
   cluster({ name: 'postgres', firstPort: 54340, databases: ['pheasant'], durable: true })
+/** So many test files run at once: as many as the least machine has cores. */
+export const TEST_WORKERS = 2
+/**
+ * Of each worker, counted from 1, its own: what one file keeps is not in another's lists.
+ * @template T
+ * @param {(worker: number) => T} make
+ */
+export const forEachWorker = (make) => Array.from({ length: TEST_WORKERS }, (_, i) => make(i + 1))
 /** The tests' data, apart from the cook's. */
 export const testCluster = () =>
-  cluster({ name: 'postgres-test', firstPort: 54440, databases: ['pheasant_test', 'pheasant_browser'], durable: false })
+  cluster({
+    name: 'postgres-test',
+    firstPort: 54440,
+    databases: [...forEachWorker((worker) => `pheasant_test_${worker}`), 'pheasant_browser'],
+    durable: false,
+  })

@@ -63,6 +63,20 @@ test('two tabs keep each other’s entries while nothing answers', async ({ page
   await other.close()
 })
 
+test('what the server has named is remembered on the device before it is told to everybody', async ({
+  page,
+  context,
+}) => {
+  const { board, log } = await begin(page)
+  // What is told to everybody does not come through; what is tapped goes out.
+  await context.route(/\/api\/k\/cottage\/cooks\/[^/]+(\?.*)?$/, (route) => route.abort())
+  await page.getByRole('button', { name: 'It is in' }).click()
+  await expect.poll(() => onServer(page, log)).toEqual(['in'])
+  const remembered = () =>
+    page.evaluate((id) => localStorage.getItem(`pheasant-kept-${id}`) ?? '', board.split('/').at(-1) as string)
+  await expect.poll(remembered).toContain('"kind":"in"')
+})
+
 test('what the server will not have is read, mended and kept, and takes nothing else with it', async ({
   page,
   context,

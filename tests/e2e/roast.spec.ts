@@ -164,6 +164,34 @@ test('two windows on one plan: the later save is not lost, both are shown', asyn
   await expect(other.getByLabel('Weight', { exact: true })).toHaveValue('2.2')
 })
 
+test('what was changed a moment before is cooked, and stands on the sheet; what is not kept is not cooked in its stead', async ({
+  page,
+  context,
+}) => {
+  await planByLine(page)
+  await saved(page)
+  const plan = page.url()
+  const weight = page.getByLabel('Weight', { exact: true })
+  await weight.fill('3.4')
+  await page.getByRole('link', { name: 'Run sheet' }).click()
+  await expect(page.getByRole('article')).toContainText('3.4 kg')
+  await page.goto(plan)
+  await deskReady(page)
+  await context.setOffline(true)
+  await weight.fill('2.4')
+  await page.getByRole('button', { name: 'Cook it' }).click()
+  await expect(page.getByText('A board cooks what is saved')).toBeVisible()
+  await context.setOffline(false)
+  await saved(page)
+  await weight.fill('2.2')
+  await page.getByRole('button', { name: 'Cook it' }).click()
+  await page.waitForURL(/\/cooks\//)
+  const [id] = new URL(page.url()).pathname.split('/').slice(-1)
+  const { cooks } = await (await page.request.get('/api/k/cottage/cooks')).json()
+  const begun = cooks.find((cook: { id: string }) => cook.id === id)
+  expect(begun.document.items[0].roast.mass_kg).toBe(2.2)
+})
+
 test('with the server out of reach changes stay on the device and come back', async ({ page, context }) => {
   await planByLine(page)
   await saved(page)

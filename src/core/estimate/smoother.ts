@@ -1,5 +1,11 @@
-/** Solves A X = B for symmetric positive A by Cholesky's method; B has `columns` columns. In place on copies. */
-function solveSymmetric(a: Float64Array, b: Float64Array, size: number, columns: number): Float64Array {
+/**
+ * Solves A X = B for symmetric positive A by Cholesky's method. In place on copies.
+ *
+ * @param a size by size, row by row
+ * @param b size by columns, row by row
+ * @example solveSymmetric(Float64Array.of(4), Float64Array.of(8), 1, 1)[0] // 2
+ */
+export function solveSymmetric(a: Float64Array, b: Float64Array, size: number, columns: number): Float64Array {
   const l = Float64Array.from(a)
   for (let i = 0; i < size; i++)
     for (let j = 0; j <= i; j++) {

@@ -243,7 +243,10 @@ export function answerRoast(question: RoastQuestion): RoastAnswer {
   })
   const { curve, pullCore_c } = run
   const warm_s = run.pulled ? warmthAfter(run, parameters) : WARM_LEAST_S
-  const reached_c = (i: number) => (run.pulled ? (run.peak_c[i] as number) : (run.kernels[i] as RoastKernel).core_c)
+  // Never pulled, its peak is how hot it was at all: cooled from the start, that is where it began.
+  const highest_c = (i: number) =>
+    curve.core_c[i]?.subarray(0, curve.length).reduce((a, b) => Math.max(a, b), -Infinity)
+  const reached_c = (i: number) => (run.pulled ? (run.peak_c[i] as number) : (highest_c(i) ?? Number.NaN))
   const hindrances = hindrancesOf(pull, target, program, boilingPoint(parameters.pressure_pa))
   return {
     prepared,

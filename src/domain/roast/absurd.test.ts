@@ -214,13 +214,14 @@ describe('all cuts, all schools, all extremes', () => {
   const pick = <T>(of: readonly T[]): T => of[Math.floor(random() * of.length)] as T
   const between = (low: number, high: number) => low + (high - low) * random()
   const roastOf = (cut: (typeof CUTS)[number]) => {
-    const start_c = pick([-10, 0, 2, 5, 20, 30])
+    // Thawing takes a hundred times as long to compute: one in fifteen.
+    const start_c = random() < 1 / 15 ? -10 : pick([0, 2, 5, 20, 30])
     return {
       cut: cut.id,
       mass_kg: pick([cut.mass_kg.least * 0.5, cut.mass_kg.least, cut.mass_kg.usual, cut.mass_kg.most * 1.6]),
       start_c,
       temper_min: pick([0, 0, 30, 120]),
-      icy_core_c: random() < 0.2 ? Math.max(-20, start_c - pick([1, 8, 20])) : null,
+      icy_core_c: random() < 0.1 ? Math.max(-20, start_c - pick([1, 8, 20])) : null,
       surface: pick(['plain', 'dry_salted', 'buttered']),
       handling: pick(['as_cut', 'stuffed', 'injected']),
       stuffed: cut.geometry.family === 'bird' && random() < 0.4,
@@ -295,7 +296,7 @@ describe('all cuts, all schools, all extremes', () => {
     const iso = (minute: number) => new Date((T0 + minute * 60) * 1000).toISOString()
     const faults: string[] = []
     let forecasts = 0
-    for (let i = 0; i < 60; i++) {
+    for (let i = 0; i < 36; i++) {
       const cut = pick(CUTS)
       const school = pick(SCHOOLS.filter((each) => each.suits(cut)))
       const roast = { ...roastOf(cut), mass_kg: between(cut.mass_kg.least, cut.mass_kg.most) }
@@ -356,6 +357,6 @@ describe('all cuts, all schools, all extremes', () => {
       }
     }
     expect(faults).toEqual([])
-    expect(forecasts).toBeGreaterThan(40)
+    expect(forecasts).toBeGreaterThan(24)
   })
 })

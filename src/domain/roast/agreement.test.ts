@@ -46,9 +46,9 @@ const documentOf = ({ school, roast, fan }: (typeof PAIRS)[number], more: Partia
 
 describe('an estimator without doubt is the plan', () => {
   for (const { id } of SCHOOLS)
-    it(`${id}: fed the plan’s own curve at 10, 30, 60 and 90 %, it answers the plan’s pull and knife`, () => {
+    it(`${id}: fed the plan’s own curve at 10 and 60 or 30 and 90 %, it answers the plan’s pull and knife`, () => {
       let tried = 0
-      for (const pair of PAIRS.filter(({ school }) => school.id === id)) {
+      for (const [i, pair] of PAIRS.filter(({ school }) => school.id === id).entries()) {
         const asked = questionOf(documentOf(pair), { rest: 'takes_doubt', members: 16, seed: 1 })
         if (!asked.ok) throw new Error(JSON.stringify(asked.problems))
         const answer = answerRoast(asked.value.question)
@@ -62,7 +62,7 @@ describe('an estimator without doubt is the plan', () => {
             body,
           })),
         )
-        for (const share of [0.1, 0.3, 0.6, 0.9]) {
+        for (const share of i % 2 === 0 ? [0.1, 0.6] : [0.3, 0.9]) {
           const now_s = share * run.pull_s
           const found = estimate({
             ...prepared,

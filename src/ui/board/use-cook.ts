@@ -110,7 +110,6 @@ export function useCook(start: CookStart, by: string): LiveCook {
   const outbox = useOutbox()
   const { kept, readings, connected, shut } = useStream(start, heard)
   const [recalled] = useState(() => recallEntries(device, cookId))
-  useEffect(() => rememberEntries(device, cookId, eachOnce(recalled, kept)), [device, cookId, recalled, kept])
   useEffect(keepThisBoard, [])
   useEffect(() => void takeUpOlder(kitchen, cookId), [kitchen, cookId])
 
@@ -120,6 +119,11 @@ export function useCook(start: CookStart, by: string): LiveCook {
   const acknowledged = useMemo(
     () => outbox.acknowledged.filter(({ cook }) => cook === cookId).map(({ entry }) => entry),
     [outbox.acknowledged, cookId],
+  )
+  // What the server has said it has is remembered with what it tells everybody: which of the two comes first is chance.
+  useEffect(
+    () => rememberEntries(device, cookId, eachOnce(recalled, kept, acknowledged)),
+    [device, cookId, recalled, kept, acknowledged],
   )
   // Who only looks keeps nothing, not even what this screen foresees.
   const may = useMay('cook')

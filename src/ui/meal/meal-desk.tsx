@@ -1,6 +1,5 @@
 'use client'
 import { Redo2, Undo2 } from 'lucide-react'
-import Link from 'next/link'
 import { useCallback, useEffect, useState } from 'react'
 import type { LivingCook } from '@/domain/cook/living-plan'
 import type { HouseItem } from '@/domain/house/house-item'
@@ -15,8 +14,10 @@ import { BeginCook } from '../board/begin-cook'
 import { RunList } from '../board/run-list'
 import { IconButton } from '../controls/icon-button'
 import { KeptBeside, type SetAside } from '../document-desk/kept-beside'
+import { KeptLink } from '../document-desk/kept-link'
 import { SaveLine } from '../document-desk/save-state'
 import { useDraft, useSaving } from '../document-desk/use-saving'
+import { standingOf } from '../document-desk/use-when-kept'
 import { CookingNow, CooksOfPlan } from '../kitchen/cooking-now'
 import { useMay } from '../people/who'
 import { LearnedCard } from '../plan/learned-card'
@@ -81,6 +82,8 @@ export function MealDesk({
   const takeTheirs = useCallback((theirs: MealDocument) => replace(() => theirs), [replace])
   const may = useMay('plan')
   const saving = useSaving(address, mealId, version, document, may && live.problems.length === 0, takeTheirs)
+  // Who may cook and not change plans cooks what is kept, whatever was tried out here.
+  const standing = may ? standingOf(saving, live.working) : 'kept'
   const { adopt } = saving
   const draft = useDraft(mealId, first, STORED.meal)
   const refresh = async () => {
@@ -161,13 +164,14 @@ export function MealDesk({
             <Redo2 className="size-5" aria-hidden />
           </IconButton>
         </div>
-        {!living && <BeginCook kitchen={kitchen} meal={mealId} />}
-        <Link
+        {!living && <BeginCook kitchen={kitchen} meal={mealId} standing={standing} units={units} />}
+        <KeptLink
           href={`/k/${kitchen}/meals/${mealId}/sheets`}
-          className="inline-flex min-h-11 items-center rounded-full bg-action px-5 font-semibold text-white"
+          standing={standing}
+          className="rounded-full bg-action px-5 text-white"
         >
           Run sheets
-        </Link>
+        </KeptLink>
       </div>
       {living && (
         <>

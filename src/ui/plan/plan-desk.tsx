@@ -25,8 +25,10 @@ import { StageEditor } from '../controls/stage-editor'
 import { CutFace } from '../cut-face/cut-face'
 import { CoreChart } from '../data/core-chart'
 import { KeptBeside, type SetAside } from '../document-desk/kept-beside'
+import { KeptLink } from '../document-desk/kept-link'
 import { SaveLine } from '../document-desk/save-state'
 import { useDraft, useSaving } from '../document-desk/use-saving'
+import { standingOf } from '../document-desk/use-when-kept'
 import { CookingNow, CooksOfPlan } from '../kitchen/cooking-now'
 import { SaidAgain } from '../line/said-again'
 import { useMay } from '../people/who'
@@ -86,6 +88,8 @@ export function PlanDesk({
   const address = `/api/k/${kitchen}/plans/${planId}`
   const may = useMay('plan')
   const saving = useSaving(address, planId, version, document, may && live.problems.length === 0, setDocument)
+  // Who may cook and not change plans cooks what is kept, whatever was tried out here.
+  const standing = may ? standingOf(saving, live.working) : 'kept'
   const change = useCallback((apply: (last: PlanDocument) => PlanDocument) => setDocument(apply), [])
   const edit = useRibbonEdit(document, change)
   const stages = stagesOfDocument(document)
@@ -128,13 +132,14 @@ export function PlanDesk({
             It takes a head cook to change plans: what you try here is not kept.
           </p>
         )}
-        {!living && <BeginCook kitchen={kitchen} plan={planId} />}
-        <Link
+        {!living && <BeginCook kitchen={kitchen} plan={planId} standing={standing} units={units} />}
+        <KeptLink
           href={`/k/${kitchen}/plans/${planId}/run-sheet`}
-          className="inline-flex min-h-11 items-center rounded-full bg-action px-5 font-semibold text-white"
+          standing={standing}
+          className="rounded-full bg-action px-5 text-white"
         >
           Run sheet
-        </Link>
+        </KeptLink>
       </div>
       {living && <CookingNow kitchen={kitchen} living={living} units={units} />}
       <CooksOfPlan kitchen={kitchen} cooks={cooks} units={units} />
@@ -209,12 +214,13 @@ export function PlanDesk({
             <section className="rounded-2xl border border-line bg-sheet p-4 sm:p-5">
               <div className="mb-3 flex flex-wrap items-baseline justify-between gap-3">
                 <h2 className="font-display text-2xl font-semibold">The stages</h2>
-                <Link
+                <KeptLink
                   href={`/k/${kitchen}/plans/${planId}/schools`}
-                  className="inline-flex min-h-11 items-center font-semibold underline decoration-copper-bright underline-offset-4"
+                  standing={standing}
+                  className="underline decoration-copper-bright underline-offset-4"
                 >
                   Compare the schools
-                </Link>
+                </KeptLink>
               </div>
               <StageEditor
                 stages={stages}

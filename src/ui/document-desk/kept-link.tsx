@@ -1,0 +1,36 @@
+'use client'
+import Link from 'next/link'
+import { useRouter } from 'next/navigation'
+import type { ReactNode } from 'react'
+import { type Standing, useWhenKept } from './use-when-kept'
+
+/** A way to a page that the server makes from what is kept: what was changed a moment ago is on it, too. */
+export function KeptLink({
+  href,
+  standing,
+  className,
+  children,
+}: {
+  readonly href: string
+  readonly className: string
+  readonly standing: Standing
+  readonly children: ReactNode
+}) {
+  const router = useRouter()
+  const { ask, waits } = useWhenKept<string>(standing, (to) => router.push(to))
+  return (
+    <Link
+      href={href}
+      aria-busy={waits}
+      className={`inline-flex min-h-11 items-center font-semibold ${className} ${waits ? 'opacity-60' : ''}`}
+      onClick={(event) => {
+        // What is opened in another window is asked for at once.
+        if (standing !== 'in_a_moment' || event.metaKey || event.ctrlKey || event.shiftKey) return
+        event.preventDefault()
+        ask(href)
+      }}
+    >
+      {children}
+    </Link>
+  )
+}
