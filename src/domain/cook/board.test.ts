@@ -7,7 +7,8 @@ import { arrivalText } from './entry/arrival'
 import { standing } from './entry/fold'
 import { forecastOf } from './forecast'
 import { jumpsOf } from './odd'
-import { runOf } from './run'
+import { planSteps, runOf } from './run'
+import type { CookStep } from './step'
 
 const T0 = Date.UTC(2026, 10, 25, 12) / 1000
 const iso = (minute: number) => new Date((T0 + minute * 60) * 1000).toISOString()
@@ -112,6 +113,38 @@ describe('what is next', () => {
     expect(next(pull_c - 30)).toEqual({ kind: 'pull', at_s: T0 + 120 * 60 + 10 * 60 })
     // A reading of long ago says nothing of now.
     expect(next(pull_c - 6, 100)).toEqual({ kind: 'pull', at_s: now_s - 60 })
+  })
+
+  it('gravy waits for the first tin, and a table for its last roast, however late they read', () => {
+    const steps = planSteps(document)
+    const pull = steps.find(({ kind }) => kind === 'pull') as CookStep
+    const told = { ...document, steps: [...steps, { ...pull, id: 'gravy', kind: 'gravy' as const, item: null }] }
+    const now_s = Date.parse(document.items[0]?.promise ?? '') / 1000 + 300
+    const minute = (now_s - T0) / 60
+    const text = arrivalText(0, { p10: now_s - 120, p50: now_s - 60, p90: now_s + 60 })
+    const entries = ['rib', 'pork'].flatMap((item, channel) => [
+      entry('in', 10, { item }),
+      entry('assign', 11, { item, device: 'd', channel, point: 'core' }),
+      entry('arrival', minute - 10, { item, text }),
+    ])
+    const short = [6, 4].flatMap((short_k, channel) =>
+      probe(minute - 1, minute + 1, () => (document.items[channel]?.pull_c as number) - short_k, channel),
+    )
+    const next = (more: readonly CookEntry[]) => {
+      const all = [...entries, ...more]
+      const found = nextActions(runOf(told, all, now_s), boardOf(told, all, short, now_s), now_s)
+      return found.flatMap((each) =>
+        each.kind === 'step' ? [{ does: `${each.step.step.kind} ${each.step.step.item}`, at_s: each.at_s }] : [],
+      )
+    }
+    const late = next([])
+    const place = (does: string) => late.findIndex((each) => each.does === does)
+    // Pork reads the nearer of the two: its tin is the first.
+    expect(late.slice(0, 2).map(({ does }) => does)).toEqual(['pull pork', 'gravy null'])
+    expect(late[1]?.at_s).toBe(late[0]?.at_s)
+    expect(place('serve null')).toBeGreaterThan(place('pull rib'))
+    expect(place('pull rib')).toBeGreaterThan(1)
+    expect(next([entry('out', minute, { item: 'pork' })])[0]).toMatchObject({ does: 'gravy null' })
   })
 
   it('a rehearsal’s clock runs faster from where it began', () => {

@@ -2,8 +2,10 @@ import type { Stage } from '@/core/program/stage'
 import type { CookDocument, CookEntry, CookItem, ProbeReading } from './cook-document'
 import { foldLog, promisedAt, standing } from './entry/fold'
 import { type Arrival, type CookLog, freshItem, hasEnded, type ItemState, probeKey, type Series } from './entry/kind'
+import { secondsOf } from './entry/time'
 import { coldOf, impossibleOf, isBelieved, type OddReading, oddOf, withSwaps } from './odd'
-import { openSteps, planSteps, type Run, type RunStep } from './run'
+import { afterPulls, openSteps, planSteps, type Run, type RunStep } from './run'
+import { RANK, SAME_S } from './run/course'
 import type { CookStep } from './step'
 
 export type { Arrival, ItemState, Series } from './entry/kind'
@@ -286,6 +288,22 @@ export function soonestPull(board: BoardItem, now_s: number): number | undefined
   return Math.max(reads_s, back_s)
 }
 
+/**
+ * Before this what is done to no roast alone has nothing to be done with, s since 1970, undefined where nothing holds
+ * it up: gravy is made of the first tin that is out, and a table is served once its last roast may have been pulled.
+ */
+function waitsFor(
+  { step, planned_s }: RunStep,
+  pulls: ReadonlyMap<string, number>,
+  items: readonly BoardItem[],
+): number | undefined {
+  const out = items.some(({ state }) => RANK[state] > RANK.in && state !== 'given_up')
+  if (step.kind === 'gravy') return out || pulls.size === 0 ? undefined : Math.min(...pulls.values())
+  if (step.kind !== 'serve') return undefined
+  const table = items.filter(({ item }) => Math.abs(secondsOf(item.promise) - planned_s) < SAME_S)
+  return Math.max(...table.map(({ item }) => pulls.get(item.id) ?? Number.NEGATIVE_INFINITY))
+}
+
 /** What is next in this kitchen, soonest first. */
 export function nextActions(run: Run, items: readonly BoardItem[], now_s: number): NextAction[] {
   const looks = items
@@ -295,7 +313,7 @@ export function nextActions(run: Run, items: readonly BoardItem[], now_s: number
   const stuck = new Set(items.flatMap(({ item, never }) => (never ? [item.id] : [])))
   /** By item, once its pull has been come to. */
   const soonest = new Map<string, number>()
-  const steps = openSteps(run)
+  const own = openSteps(run)
     .filter(({ step }) => step.item === null || step.kind === 'put_in' || !stuck.has(step.item))
     .map((open): NextAction & { readonly kind: 'step' } => {
       const { step, at_s } = open
@@ -307,7 +325,12 @@ export function nextActions(run: Run, items: readonly BoardItem[], now_s: number
       }
       return { kind: 'step', step: open, at_s: Math.max(at_s, soonest.get(step.item) ?? at_s) }
     })
-    .toSorted((a, b) => a.at_s - b.at_s)
+  const pulls = new Map(
+    own.flatMap(({ step: { step }, at_s }) => (step.kind === 'pull' && step.item !== null ? [[step.item, at_s]] : [])),
+  )
+  const steps = own
+    .map((action) => ({ ...action, at_s: Math.max(action.at_s, waitsFor(action.step, pulls, items) ?? action.at_s) }))
+    .toSorted((a, b) => a.at_s - b.at_s || afterPulls(a.step) - afterPulls(b.step))
   // A probe that lies makes every other time a guess: that first.
   return [...looks, ...steps]
 }

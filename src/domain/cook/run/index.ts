@@ -285,12 +285,15 @@ function tickedOf(steps: readonly CookStep[], log: CookLog): Map<string, number>
   return ticked
 }
 
+/** At the same second gravy is after the pull whose tin it is made of: 1 for what waits so, else 0. */
+export const afterPulls = ({ step }: RunStep): number => Number(step.kind === 'gravy')
+
 /** What is to be done next, soonest first. */
 export const openSteps = ({ steps }: Run): RunStep[] =>
   steps
     .map((step, place) => ({ step, place }))
     .filter(({ step: { state } }) => state === 'open')
-    .sort((a, b) => a.step.at_s - b.step.at_s || a.place - b.place)
+    .sort((a, b) => a.step.at_s - b.step.at_s || afterPulls(a.step) - afterPulls(b.step) || a.place - b.place)
     .map(({ step }) => step)
 
 /**
