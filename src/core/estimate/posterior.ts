@@ -36,8 +36,6 @@ export const inferredOf = ({ theta }: Posterior): Inferred =>
 const MOST_READINGS = 24
 /** Error of one reading, K: noise of the probe and of the model between readings. */
 const READING_K = 0.4
-/** The same early in a climb, by the share of the way to its pull that is read. */
-const EARLY = { reading_k: 0.8, from: 0.3, to: 0.5 } as const
 /** The first reading's error over the last one's, less one. */
 const OLD_DOUBT = 0.5
 /** A reading is set aside where it is farther from every belief than this many deviations, and this far, K. */
@@ -118,7 +116,7 @@ export function assimilate(setup: EstimateSetup): Posterior {
     const kept = wanted.flatMap((_, k) => (fits[k] ? [k] : []))
     if (kept.length === 0) break
     const predictions = new Float64Array(kept.length * members)
-    const errors = kept.map((k) => readingError(wanted[k] as Wanted, setup.now_s, climbed))
+    const errors = kept.map((k) => readingError(wanted[k] as Wanted, setup.now_s))
     kept.forEach((k, row) => {
       for (let m = 0; m < members; m++)
         predictions[row * members + m] = (said[m]?.[k] as number) / (errors[row] as number)
@@ -136,12 +134,9 @@ export function assimilate(setup: EstimateSetup): Posterior {
   return { theta, members, aside }
 }
 
-/** Error of a reading, K: long ago, or early in a climb, it says more of how a model begins than of how this cook will end. */
-function readingError({ time_s }: Reading, now_s: number, climbed: number): number {
-  const early = Math.min(1, Math.max(0, (EARLY.to - climbed) / (EARLY.to - EARLY.from)))
-  const own_k = READING_K + early * (EARLY.reading_k - READING_K)
-  return own_k * (1 + OLD_DOUBT * (1 - Math.min(1, time_s / Math.max(1, now_s))))
-}
+/** Error of a reading, K: long ago it says more of how a model begins than of how this cook will end. */
+const readingError = ({ time_s }: Reading, now_s: number): number =>
+  READING_K * (1 + OLD_DOUBT * (1 - Math.min(1, time_s / Math.max(1, now_s))))
 
 /** Whether any belief comes near a reading. */
 function explained(value_c: number, said: readonly Float64Array[], k: number): boolean {

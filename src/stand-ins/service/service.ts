@@ -325,7 +325,11 @@ export function service(
         return now_s + TICK_S
       }
       if (best.code === 'oven_up' || best.code === 'oven_down') {
-        if (touched(one)) return now_s + TICK_S
+        if (touched(one)) {
+          // Nothing was taken: what is said of a dead oven is heard at once.
+          one.took_s = Number.NEGATIVE_INFINITY
+          return now_s + TICK_S
+        }
         one.taken++
         if (best.pull_c !== null) enter({ kind: 'pull_at', item: one.item, value_c: best.pull_c })
         enter({ kind: 'oven', item: one.item, value_c: best.set_c })
