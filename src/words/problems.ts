@@ -115,7 +115,7 @@ export function problemSentence(problem: Problem, units: Units): string {
       if (problem.path[0] === 'photos') return `There are ${problem.most} pictures of it already: take one away first.`
       return `A list in it has more than ${problem.most} entries, the most this address takes. Send it in parts.`
     case 'out_of_time':
-      return `No answer within ${problem.limit_s} s. Ask for less: fewer roasts and sides, fewer stages or members.`
+      return `No answer within ${problem.limit_s} s. Ask once more: the machine may be busy with others. If that is no help, ask for less: fewer roasts and sides, fewer stages or members.`
     case 'too_busy':
       return `The kitchen’s computer is busy. Try again in ${problem.retry_s} s.`
     case 'reckoning_stopped':

@@ -123,14 +123,16 @@ test('two people see each other’s changes, and the plan leaves and comes back 
   await other.getByTestId('meal-desk').waitFor()
   await proved(other)
   await saved(other)
-  await page.getByLabel('Name of the meal').fill('The long table')
-  await expect(other.getByLabel('Name of the meal')).toHaveValue('The long table')
   await page.getByRole('button', { name: 'Shopping' }).click()
+  // A file is of what is on the desk, asked for in the moment of a change, too.
+  await page.getByLabel('Name of the meal').fill('The long table')
   const [json] = await Promise.all([
     page.waitForEvent('download'),
     page.getByRole('link', { name: 'The whole plan as JSON' }).click(),
   ])
   const text = await readFile(await json.path(), 'utf8')
+  expect(JSON.parse(text).title).toBe('The long table')
+  await expect(other.getByLabel('Name of the meal')).toHaveValue('The long table')
   const ics = await page.request.get(`${new URL(page.url()).pathname.replace('/k/', '/api/k/')}/calendar`)
   expect(await ics.text()).toContain('BEGIN:VEVENT')
   const csv = await page.request.get(`${new URL(page.url()).pathname.replace('/k/', '/api/k/')}/tasks`)

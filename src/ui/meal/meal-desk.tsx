@@ -312,7 +312,15 @@ export function MealDesk({
       {view === 'crew' && plan && <CrewView plan={plan} document={document} units={units} />}
       {view === 'days' && plan && <DaysView plan={plan} document={document} units={units} />}
       {view === 'shopping' && plan && (
-        <ShoppingView plan={plan} document={document} units={units} kitchen={kitchen} mealId={mealId} change={change} />
+        <ShoppingView
+          plan={plan}
+          document={document}
+          units={units}
+          kitchen={kitchen}
+          mealId={mealId}
+          standing={standing}
+          change={change}
+        />
       )}
       {view === 'kitchen' && (
         <KitchenPanel slug={kitchen} document={document} units={units} now_s={now_s} change={change} />

@@ -5,6 +5,8 @@ import { totalOf } from '@/domain/meal/quantities'
 import { gravyWords } from '@/words/after-words'
 import { itemTitle } from '@/words/meal-words'
 import { mass, type Units } from '@/words/units'
+import { KeptLink } from '../document-desk/kept-link'
+import type { Standing } from '../document-desk/use-when-kept'
 import { ShareAddress } from '../people/share'
 
 /** What to buy, what it costs a head, what the fridge must take, and the ways out of the application. */
@@ -14,6 +16,7 @@ export function ShoppingView({
   units,
   kitchen,
   mealId,
+  standing,
   change,
 }: {
   readonly plan: MealPlan
@@ -21,13 +24,13 @@ export function ShoppingView({
   readonly units: Units
   readonly kitchen: string
   readonly mealId: string
+  readonly standing: Standing
   readonly change: (apply: (last: MealDocument) => MealDocument) => void
 }) {
   const total = plan.purchases.reduce((sum, { purchase }) => sum + (purchase.price ?? 0), 0)
   const litres = document.roasts.reduce((sum, roast) => sum + roast.roast.mass_kg * 2.2, 0)
   const base = `/api/k/${kitchen}/meals/${mealId}`
-  const link =
-    'inline-flex min-h-11 items-center rounded-full border-2 border-line px-4 font-semibold hover:border-copper'
+  const link = 'rounded-full border-2 border-line px-4 hover:border-copper'
   return (
     <div className="grid grid-cols-[minmax(0,1fr)] gap-4 lg:grid-cols-2" data-testid="shopping">
       <section className="rounded-2xl border border-line bg-sheet p-4">
@@ -106,18 +109,18 @@ export function ShoppingView({
       <section className="space-y-3 rounded-2xl border border-line bg-sheet p-4">
         <h2 className="font-display text-2xl font-semibold">Take it along</h2>
         <p className="flex flex-wrap gap-2">
-          <a className={link} href={`${base}/calendar`}>
+          <KeptLink file className={link} standing={standing} href={`${base}/calendar`}>
             Calendar file
-          </a>
-          <a className={link} href={`${base}/tasks`}>
+          </KeptLink>
+          <KeptLink file className={link} standing={standing} href={`${base}/tasks`}>
             Tasks as CSV
-          </a>
-          <a className={link} href={`${base}/shopping`}>
+          </KeptLink>
+          <KeptLink file className={link} standing={standing} href={`${base}/shopping`}>
             Shopping as CSV
-          </a>
-          <a className={link} href={`${base}/document`}>
+          </KeptLink>
+          <KeptLink file className={link} standing={standing} href={`${base}/document`}>
             The whole plan as JSON
-          </a>
+          </KeptLink>
         </p>
         <ShareAddress
           slug={kitchen}
