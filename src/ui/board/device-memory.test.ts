@@ -62,6 +62,13 @@ describe('the entries a device remembers', () => {
     rememberEntries(world, 'one', [entry('a')])
     expect(recallEntries(world, 'one')).toEqual([])
   })
+  it('are not forgotten by a page that lags behind another of this device', () => {
+    const { shelf, world } = device(false)
+    rememberEntries(world, 'one', [entry('a'), entry('b')])
+    rememberEntries(world, 'one', [entry('a')])
+    const later = device(true, { s: 0 }, shelf).world
+    expect(recallEntries(later, 'one').map(({ id }) => id)).toEqual(['a', 'b'])
+  })
   it('are each there once when the server, the memory and the queue all have them', () => {
     expect(eachOnce([entry('a'), entry('b')], [entry('b'), entry('c')], [entry('c')]).map(({ id }) => id)).toEqual([
       'a',

@@ -43,20 +43,24 @@ export class KitchenClock {
 
 const entriesKey = (cookId: string) => `pheasant-kept-${cookId}`
 
-/** Keeps the acknowledged entries of a cook on the device, for a board that is opened with nothing answering. */
+const rememberedOf = (world: DeviceWorld, cookId: string): CookEntry[] =>
+  JSON.parse(world.storage.getItem(entriesKey(cookId)) ?? '[]') as CookEntry[]
+
+/**
+ * Keeps the acknowledged entries of a cook on the device, for a board that is opened with nothing answering. Entries
+ * are only ever added: what another page of this device knows already is not forgotten by one that lags behind it.
+ */
 export const rememberEntries = (world: DeviceWorld, cookId: string, entries: readonly CookEntry[]): void => {
   try {
-    world.storage.setItem(entriesKey(cookId), JSON.stringify(entries))
+    world.storage.setItem(entriesKey(cookId), JSON.stringify(eachOnce(entries, rememberedOf(world, cookId))))
   } catch {
     // A full device: the server has them all the same.
   }
 }
 
 /** The acknowledged entries this device remembers; none where the page itself is fresh. */
-export const recallEntries = (world: DeviceWorld, cookId: string): CookEntry[] => {
-  if (!world.fromKept) return []
-  return JSON.parse(world.storage.getItem(entriesKey(cookId)) ?? '[]') as CookEntry[]
-}
+export const recallEntries = (world: DeviceWorld, cookId: string): CookEntry[] =>
+  world.fromKept ? rememberedOf(world, cookId) : []
 
 /** Entries of several sources, each once, in the order first met. */
 export function eachOnce(...lists: readonly (readonly CookEntry[])[]): CookEntry[] {
