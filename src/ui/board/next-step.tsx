@@ -71,7 +71,7 @@ export function NextStep({
         </p>
         {step && (
           <p className="text-xl text-white/80" data-testid="next-at">
-            {clock(step.at_s, units)}
+            {clock(action.at_s, units)}
           </p>
         )}
       </div>
