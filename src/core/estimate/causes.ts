@@ -1,6 +1,6 @@
 import { cookMember, type EstimateSetup } from './member'
 import type { Inferred } from './posterior'
-import { middleOf, type Unknown } from './unknowns'
+import { MIDDLE, type Unknown } from './unknowns'
 
 /** What may have made a cook end sooner or later than it was planned. */
 export const CAUSES = ['oven', 'thickness', 'start', 'meat', 'door', 'dial', 'reading'] as const
@@ -41,8 +41,7 @@ export function causesOf(setup: EstimateSetup, inferred: Inferred, planned_c: re
   const pullOf = (more: Partial<EstimateSetup>, learned: readonly Unknown[] = []): number => {
     const { run } = cookMember(
       { ...told, ...more },
-      (name) =>
-        (learned.includes(name) ? inferred.find((each) => each.name === name)?.mean : undefined) ?? middleOf(name, 0),
+      (name) => (learned.includes(name) ? inferred.find((each) => each.name === name)?.mean : MIDDLE[name]) ?? 0,
       [],
       [],
       true,

@@ -2,7 +2,7 @@ import { cookMember, type EstimateSetup, tracksOf } from './member'
 import { seededRandom, uncorrelatedNormals } from './random'
 import type { Reading } from './reading'
 import { smooth } from './smoother'
-import { type Drawn, depthOf, doubtOf, middleOf, NAMES, UNKNOWNS, type Unknown } from './unknowns'
+import { type Drawn, depthOf, doubtOf, MIDDLE, NAMES, UNKNOWNS, type Unknown } from './unknowns'
 
 /** Members after the readings: what a cook in progress is believed to be. Plain numbers. */
 export interface Posterior {
@@ -101,7 +101,7 @@ export function assimilate(setup: EstimateSetup): Posterior {
   const drawn = uncorrelatedNormals(NAMES.length, members, seededRandom(seed))
   const theta = NAMES.map((name, p) => {
     const spread = doubtOf(name, climbed) * (name === 'thickness' && setup.measured ? 0.5 : 1)
-    const middle = middleOf(name, climbed)
+    const middle = MIDDLE[name] ?? 0
     return (drawn[p] as Float64Array).map((value) => middle + value * spread)
   })
   const aside: number[] = []

@@ -25,19 +25,13 @@ export const UNKNOWNS = {
  * Where the middle lies before any reading, where not at what the plan has. Wetter and sooner dry is as likely by the
  * charts as what is in use, for they only know the end; a probe also sees the way there.
  */
-const MIDDLE: Readonly<Partial<Record<keyof typeof UNKNOWNS, number>>> = { wetness: 0.6, drying: -0.6 }
+export const MIDDLE: Readonly<Partial<Record<keyof typeof UNKNOWNS, number>>> = { wetness: 0.6, drying: -0.6 }
 export type Unknown = keyof typeof UNKNOWNS
 /**
  * What no unknown names (how water moves, how a surface yields, what a piece is shaped like inside) shows in readings
  * once a core climbs, and these take it up: they are doubted so much then.
  */
 const UNNAMED: Readonly<Partial<Record<Unknown, number>>> = { contact: 0.7, conduct: 0.6, shape: 1.2 }
-/**
- * And where their middle lies then. A quick first climb is soonest taken for a surface that is dry already, and what
- * is read to the end says otherwise in every kitchen looked at: wetter, later dry, with heat from more directions.
- * Set on unlike truth models (`npm run validate`, cooks 20401 to 20640).
- */
-const SHOWN_MIDDLE: Readonly<Partial<Record<Unknown, number>>> = { wetness: 0.8, drying: -0.2, shape: 0.4 }
 /** From this share of the way to its pull on a climb shows all of it. */
 const SHOWS = 0.3
 
@@ -46,19 +40,10 @@ const SHOWS = 0.3
  * @param climbed share of the way from its start to its pull that has been read, 0–1
  * @example doubtOf('conduct', 0) // 0.18
  */
-export const doubtOf = (name: Unknown, climbed: number): number => asShown(UNKNOWNS[name], UNNAMED[name], climbed)
-
-/**
- * The middle of an unknown before its readings are taken in.
- * @param climbed share of the way from its start to its pull that has been read, 0–1
- * @example middleOf('drying', 0) // -0.6
- */
-export const middleOf = (name: Unknown, climbed: number): number =>
-  asShown(MIDDLE[name] ?? 0, SHOWN_MIDDLE[name], climbed)
-
-/** Between what holds before a climb and once it shows. */
-const asShown = (before: number, once: number | undefined, climbed: number): number =>
-  before + Math.min(1, Math.max(0, climbed / SHOWS)) * ((once ?? before) - before)
+export function doubtOf(name: Unknown, climbed: number): number {
+  const shown = Math.min(1, Math.max(0, climbed / SHOWS))
+  return UNKNOWNS[name] + shown * ((UNNAMED[name] ?? UNKNOWNS[name]) - UNKNOWNS[name])
+}
 export const NAMES = Object.keys(UNKNOWNS) as Unknown[]
 /** One member's values by name. */
 export type Drawn = (name: Unknown) => number
