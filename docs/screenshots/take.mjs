@@ -71,7 +71,10 @@ const firstMeal = async (page) => {
 }
 await shot('meal', desk, 'day', firstMeal)
 await shot('ways', desk, 'day', open('/k/tern-point/ways'))
-await shot('accuracy', desk, 'day', open('/accuracy'))
+await shot('accuracy', desk, 'day', async (page) => {
+  await open('/accuracy')(page)
+  await page.waitForSelector('[data-testid=promises-kept]')
+})
 const board = async (page) => {
   await page.goto(`${address}/k/cottage`)
   await page.locator('a[href*="/cooks/"]').first().click()
