@@ -33,9 +33,9 @@ const STUFFING = {
   none: 'not stuffed',
 } as const
 
-const stageWords = ({ on, heat: at, minutes, per_kg_min, core, cover, breastDown, finish }: SaidStage): string =>
+const stageWords = ({ on, heat: at, usual, minutes, per_kg_min, core, cover, breastDown, finish }: SaidStage): string =>
   [
-    finish ? 'then hot' : ON[on],
+    finish ? 'then hot' : usual === undefined ? ON[on] : `${usual} oven`,
     at && heat(at),
     minutes !== undefined && span(minutes),
     per_kg_min !== undefined && `${Math.round(per_kg_min)} min a kilogram`,
@@ -89,6 +89,8 @@ export function factWords(fact: Fact, units: Units): string | undefined {
       return `${fact.oven} oven`
     case 'rest':
       return `rests ${span(fact.minutes)}`
+    case 'hold':
+      return `kept warm at ${heat(fact.heat)}${fact.minutes === undefined ? '' : ` for ${span(fact.minutes)}`}`
     case 'second':
       return ['second heat', fact.heat && heat(fact.heat), fact.minutes !== undefined && span(fact.minutes)]
         .filter(Boolean)
@@ -132,7 +134,13 @@ export function factWords(fact: Fact, units: Units): string | undefined {
     case 'side':
       return `beside it: ${fact.title.toLowerCase()}`
     case 'moment':
-      return `on the table ${shortDay(fact.at_s, units)} ${clock(fact.at_s, units)}`
+      return `${fact.arrive ? 'guests come' : 'on the table'} ${shortDay(fact.at_s, units)} ${clock(fact.at_s, units)}`
+    case 'overnight':
+      return 'through the night'
+    case 'offset':
+      return `oven ${Math.abs(fact.by)}${fact.unit === undefined ? '°' : fact.unit === 'c' ? ' °C' : ' °F'} ${fact.by < 0 ? 'colder' : 'hotter'} than its dial`
+    case 'altitude':
+      return `${Math.round(fact.m)} m above the sea`
     case 'put_in':
       return `into the heat ${shortDay(fact.at_s, units)} ${clock(fact.at_s, units)}`
     case 'written':

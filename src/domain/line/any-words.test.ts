@@ -31,6 +31,9 @@ const WORDS = [
   ...'goes in at put start at 8:30 1h20 19h30 → -> # per head around 7 7ish half seven probe set tmrw brace pieces kgs first then sear in pan remove foil 2.2 and 2.5 kg'.split(
     ' ',
   ),
+  ...'guests arrive overnight oven runs 12 too hot cold by 5000 ft 1500 m altitude held hold 58 seven thirty forty five o clock @ 7p 1930 day after tomorrow in two days friday week a week from sunday tent thigh breast 82 pull low hot hour crisp crackle each'.split(
+    ' ',
+  ),
   ...['—', '"', '“', '\\', '/', '$', '^(', '[a-z]+', '%s', '\u0000', '\ud800', '\u202e', '\t', '\n', ',,,', ';', '°'],
   ...[
     'буженина',

@@ -15,6 +15,8 @@ export interface SaidHeat {
 export interface SaidStage {
   readonly on: 'oven' | 'fan' | 'pan' | 'fire' | 'bath' | 'off' | 'cold'
   readonly heat?: SaidHeat | undefined
+  /** As hot, or as low, as it is usual for what is roasted. */
+  readonly usual?: 'hot' | 'low' | undefined
   readonly minutes?: number | undefined
   /** Minutes for each kilogram, where they are said so. */
   readonly per_kg_min?: number | undefined
@@ -57,6 +59,8 @@ export type Fact =
       /** Of one piece, or for one guest. */
       readonly kg: number
       readonly each?: 'guest'
+      /** Of every roast that has no weight of its own. */
+      readonly apiece?: true
       /** How many pieces weigh so much. */
       readonly count?: number
       /** Of one piece after the other, where each has its own. */
@@ -69,6 +73,8 @@ export type Fact =
   | { readonly kind: 'oven'; readonly oven: 'still' | 'fan' }
   | { readonly kind: 'rest'; readonly minutes: number }
   | { readonly kind: 'second'; readonly heat?: SaidHeat; readonly minutes?: number }
+  /** Kept warm so hot, for so long, once it has rested. */
+  | { readonly kind: 'hold'; readonly heat: SaidHeat; readonly minutes?: number }
   | { readonly kind: 'school'; readonly id: string }
   | { readonly kind: 'doneness'; readonly word: string }
   | {
@@ -111,7 +117,15 @@ export type Fact =
       readonly at_s: number
       /** What of it was said: the rest is the usual. */
       readonly said: 'both' | 'day' | 'clock'
+      /** When the guests come: they eat then where nothing else is said. */
+      readonly arrive?: true
     }
+  /** In the heat through the night: the table is the next day's. */
+  | { readonly kind: 'overnight' }
+  /** How far the oven is hotter than its dial, in the degrees that are said: below zero it is colder. */
+  | { readonly kind: 'offset'; readonly by: number; readonly unit: SaidHeat['unit'] }
+  /** Above the sea, m. */
+  | { readonly kind: 'altitude'; readonly m: number }
   /** When it goes into the heat, s since 1970: of one roast it says when it is eaten. */
   | { readonly kind: 'put_in'; readonly at_s: number }
   /** A stage written out in full, as a plan is read back. */

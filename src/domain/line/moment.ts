@@ -52,6 +52,17 @@ export const DAY_WORDS: readonly string[] = [
 export const LONGEST_MOMENT = 12
 
 const NEAR_DAYS = new Set(['today', 'tonight', 'tomorrow'])
+/** So many days from today, as "in two days" is written once it is read. */
+const DAYS_ON = /^\+(\d{1,2})d$/
+/** A weekday, or the one a week after it. */
+const A_WEEK_ON = /^([a-z]+)(?:\+7)?$/
+
+/**
+ * Whether a word names a day by itself: tomorrow, friday, in two days.
+ * @example isDay('friday+7') // true
+ */
+export const isDay = (word: string): boolean =>
+  NEAR_DAYS.has(word) || DAYS_ON.test(word) || WEEKDAYS.includes(word.replace(/\+7$/, ''))
 
 const startsWith = (names: readonly string[], word: string | undefined) =>
   word && /^[a-z]{3,}$/.test(word) ? names.findIndex((name) => name.startsWith(word)) : -1
@@ -122,7 +133,8 @@ export function readMoment(
   }
   const word = words[at]
   const iso = word?.match(/^(\d{4})-(\d{2})-(\d{2})$/)
-  const weekday = startsWith(WEEKDAYS, word)
+  const weekday = startsWith(WEEKDAYS, word?.match(A_WEEK_ON)?.[1])
+  const daysOn = word?.match(DAYS_ON)
   const dayNumber = word?.match(/^(\d{1,2})(?:st|nd|rd|th)?\.?$/)
   const monthAfter = startsWith(MONTHS, words[at + 1])
   const monthHere = startsWith(MONTHS, word)
@@ -131,14 +143,14 @@ export function readMoment(
   const ordinal = monthAfter < 0 ? word?.match(/^(\d{1,2})(?:st|nd|rd|th)$/) : undefined
   const named = iso || weekday >= 0 || (dayNumber && monthAfter >= 0) || (monthHere >= 0 && dayAfter) || ordinal
   // Most words begin no moment: that is plain before any calendar is asked.
-  if (!clock && !named && !NEAR_DAYS.has(word ?? '')) return undefined
+  if (!clock && !named && !daysOn && !NEAR_DAYS.has(word ?? '')) return undefined
   const now = new TZDate(now_s * 1000, timeZone)
   if (word === 'today' || word === 'tonight') {
     day = now
     rolls = undefined
     at++
-  } else if (word === 'tomorrow') {
-    day = addDays(now, 1) as TZDate
+  } else if (word === 'tomorrow' || daysOn) {
+    day = addDays(now, Number(daysOn?.[1] ?? 1)) as TZDate
     rolls = undefined
     at++
   } else if (iso) {
@@ -154,7 +166,8 @@ export function readMoment(
     rolls = 'year'
     at += 2
   } else if (weekday >= 0) {
-    day = addDays(now, (weekday - now.getDay() + 7) % 7) as TZDate
+    const later = word?.endsWith('+7') ?? false
+    day = addDays(now, ((weekday - now.getDay() + 7) % 7) + (later ? 7 : 0)) as TZDate
     rolls = 'week'
     at++
   } else if (ordinal) {

@@ -1,16 +1,18 @@
-import { TZDate } from '@date-fns/tz'
 import { buyFor } from '@/core/portions/buy'
 import { findSchool, pullsApart } from '@/core/program/schools'
 import { type Cut, findCut } from '@/core/reference/cuts'
 import { donenessScale } from '@/core/reference/doneness'
+import { fahrenheitRiseToKelvins } from '@/core/units'
 import { cutByStandards, type HouseStandards, standardsOf } from '../house/standards'
 import { waysOf } from '../house/ways'
 import { fail, type Outcome, type Span, succeed } from '../problem/problem'
 import { nearestOf } from '../quantity/nearest'
 import { tenth } from '../quantity/round'
 import type { StagePart } from '../roast/roast-document'
+import { heldNumber } from '../schema/scalars'
 import { type CutTraits, NAME_WORDS, withTraits } from './cut-names'
 import type { Fact, Meaning, SaidHeat } from './fact'
+import { promiseOf } from './promised'
 import { isPulled } from './readers/doneness'
 import { type Ask, type HeatedStage, isMeal, type LineReading, type SaidRoast } from './said-roast'
 import { type Role, scaleOf, withScale } from './scale'
@@ -25,30 +27,6 @@ const LEAST_HEAT_C = 55
 
 /** Facts of which a roast has one. */
 const ONCE: ReadonlySet<Fact['kind']> = new Set(['mass', 'thickness', 'doneness', 'serve', 'pull'])
-
-/** When they eat: the last that was said; a day and an hour said apart are one moment. */
-function promiseOf(table: readonly Meaning[], timeZone: string): number | undefined {
-  const moments = table.flatMap(({ fact }) => (fact.kind === 'moment' ? [fact] : []))
-  const last = moments.at(-1)
-  const other =
-    last?.said === 'clock'
-      ? moments.findLast(({ said }) => said === 'day')
-      : moments.findLast(({ said }) => said === 'clock')
-  if (!last || !other || last.said === 'both' || last === other) return last?.at_s
-  const [day, clock] = last.said === 'day' ? [last, other] : [other, last]
-  const date = new TZDate(day.at_s * 1000, timeZone)
-  const hour = new TZDate(clock.at_s * 1000, timeZone)
-  return Math.round(
-    new TZDate(
-      date.getFullYear(),
-      date.getMonth(),
-      date.getDate(),
-      hour.getHours(),
-      hour.getMinutes(),
-      timeZone,
-    ).getTime() / 1000,
-  )
-}
 
 /** What is to be said where a line names no meat. */
 export const NO_CUT = { code: 'missing_cut', nearest: ['beef-rib-bone-in', 'lamb-leg-bone-in', 'turkey'] } as const
@@ -97,15 +75,18 @@ export function readLine(line: string, context: LineContext): Outcome<LineReadin
   )
   const wishes: Record<string, number> = {}
   for (const { fact } of table) if (fact.kind === 'wish') wishes[fact.word] = (wishes[fact.word] ?? 0) + fact.count
-  const promise_s = promiseOf(table, context.timeZone)
+  const promise_s = promiseOf(table, context)
   const goesIn = table.map(({ fact }) => fact).findLast((fact) => fact.kind === 'put_in')
   const put_in_s = promise_s === undefined && goesIn ? goesIn.at_s : undefined
+  const aside = kitchenOf(table, toCelsius)
   const batched = table.map(({ fact }) => fact).find((fact) => fact.kind === 'batches')
   const away = table.map(({ fact }) => fact).find((fact) => fact.kind === 'away')
 
   const groups = byRoast(meanings)
+  const apiece = meanings.map(({ fact }) => fact).findLast((fact) => fact.kind === 'mass' && fact.apiece)
+  const apiece_kg = apiece?.kind === 'mass' ? apiece.kg : undefined
   const roasts = groups.flatMap((group) =>
-    roastsOf(group, { toCelsius, guests, roasts: groups.length, standards, asks, replaced, added }),
+    roastsOf(group, { toCelsius, guests, roasts: groups.length, apiece_kg, standards, asks, replaced, added }),
   )
   // One heat said last is the heat of all that have none of their own.
   const shared = roasts.at(-1)
@@ -160,16 +141,37 @@ export function readLine(line: string, context: LineContext): Outcome<LineReadin
     standards,
     wishes,
     vulnerable: table.some(({ fact }) => fact.kind === 'vulnerable'),
+    ...aside,
     ...(promise_s === undefined ? {} : { promise_s }),
     ...(put_in_s === undefined ? {} : { put_in_s }),
     asks,
   })
 }
 
+/** A bare number of degrees that is of one scale in any oven. */
+const A_HEAT: SaidHeat = { value: 250, unit: undefined }
+
+/** What a line says of the kitchen: its oven against the dial, K, and its height, m. */
+function kitchenOf(
+  table: readonly Meaning[],
+  toCelsius: Scene['toCelsius'],
+): Pick<LineReading, 'oven_k' | 'altitude_m'> {
+  const offset = table.map(({ fact }) => fact).findLast((fact) => fact.kind === 'offset')
+  const high = table.map(({ fact }) => fact).findLast((fact) => fact.kind === 'altitude')
+  const inFahrenheit =
+    offset?.unit === 'f' || (offset?.unit === undefined && toCelsius(A_HEAT, 'oven') !== A_HEAT.value)
+  return {
+    ...(offset ? { oven_k: inFahrenheit ? tenth(fahrenheitRiseToKelvins(offset.by)) : heldNumber(offset.by) } : {}),
+    ...(high ? { altitude_m: high.m } : {}),
+  }
+}
+
 interface Scene {
   readonly toCelsius: (heat: SaidHeat, role: Role) => number
   readonly guests: number | undefined
   readonly roasts: number
+  /** What each weighs that has no weight of its own, kg. */
+  readonly apiece_kg: number | undefined
   readonly standards: HouseStandards
   readonly asks: Ask[]
   readonly replaced: (at: Span, by: string) => string
@@ -194,7 +196,7 @@ function asBought(known: Cut, standards: HouseStandards, heads: number): number 
 /** One roast from the meanings beside its cut, or one for each weight that was said. */
 function roastsOf(
   group: readonly Meaning[],
-  { toCelsius, guests, roasts, standards, asks, replaced, added }: Scene,
+  { toCelsius, guests, roasts, apiece_kg, standards, asks, replaced, added }: Scene,
 ): SaidRoast[] {
   const named = group.find(({ fact }) => namesMeat(fact))
   if (!named) return []
@@ -259,6 +261,11 @@ function roastsOf(
       case 'stage': {
         const { heat, core, follows, after_min, ...stage } = fact.stage
         if (stage.on === 'fan') roast.oven = 'fan'
+        // "110 until 50, rest 30 min, 260 for 8 min": what comes hotter after the rest is its finish.
+        const last = stages.at(-1)
+        const after = roast.rest_min !== undefined && !stage.finish && core === undefined && stage.minutes !== undefined
+        const hotter =
+          after && last?.core_c !== undefined && heat !== undefined && toCelsius(heat, 'oven') > (last.set_c ?? 999)
         const { set_c } = roast
         // "At 260, then 160", "260, then off": what was said as the oven is the first stretch of heat.
         if ((follows || stage.on === 'off') && !stage.finish && stages.length === 0 && set_c !== undefined) {
@@ -267,6 +274,7 @@ function roastsOf(
         }
         stages.push({
           ...stage,
+          ...(hotter ? { finish: true } : {}),
           set_c: heat && toCelsius(heat, 'oven'),
           core_c: core && toCelsius(core, 'core'),
         })
@@ -288,12 +296,17 @@ function roastsOf(
       case 'rest':
         roast.rest_min = fact.minutes
         break
+      case 'hold':
+        roast.hold_c = toCelsius(fact.heat, 'core')
+        if (fact.minutes !== undefined) roast.hold_min = fact.minutes
+        break
       case 'second':
         if (fact.heat) roast.second_c = toCelsius(fact.heat, 'oven')
         if (fact.minutes !== undefined) roast.second_min = fact.minutes
         break
       case 'school':
-        roast.school = fact.id
+        // "Reverse seared, low and slow": the second only praises the first.
+        if (fact.id !== 'low-and-long' || roast.school === undefined) roast.school = fact.id
         break
       case 'doneness':
         roast.doneness = fact.word
@@ -431,6 +444,7 @@ function roastsOf(
       })),
     })
   }
+  if (roast.mass_kg === undefined && apiece_kg !== undefined) roast.mass_kg = apiece_kg
   if (roast.mass_kg === undefined) {
     const heads = guests === undefined ? undefined : Math.max(1, Math.round(guests / Math.max(1, roasts * count)))
     const ribs_kg = cut.startsWith('beef-rib') && bones !== undefined ? Math.min(MOST_RIBS, bones) * RIB_KG : undefined

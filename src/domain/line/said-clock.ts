@@ -4,14 +4,14 @@ import { numberOf, type Token } from './tokens'
 
 /** A word that names a day or a month. */
 export const DAYS_SAID =
-  /^(?:today|tonight|tomorrow|\d{4}-\d{2}-\d{2}|(?:sun|mon|tue|wed|thu|fri|sat|jan|feb|mar|apr|may|jun|jul|aug|sep|oct|nov|dec)[a-z]*)$/
+  /^(?:today|tonight|tomorrow|\+\d+d|\d{4}-\d{2}-\d{2}|(?:sun|mon|tue|wed|thu|fri|sat|jan|feb|mar|apr|may|jun|jul|aug|sep|oct|nov|dec)[a-z]*(?:\+7)?)$/
 export const MONTH = /^(?:jan|feb|mar|apr|may|jun|jul|aug|sep|oct|nov|dec)/
 /** Who eats. */
 const EATERS = 'people|persons?|guests?|heads?|covers?|adults?'
 const ARE_EATERS = new RegExp(`^(?:${EATERS})$`)
 /** What a number is that is no hour. */
 export const MEASURED = new RegExp(
-  `^(?:kgs?|kilos?|kilograms?|g|gr|gms?|grams?|lbs?|pounds?|oz|ounces?|mm|cm|inch|inches|${EATERS}|min|mins|minutes?|hours?|hrs?|x|c|f|degrees)$`,
+  `^(?:kgs?|kilos?|kilograms?|g|gr|gms?|grams?|lbs?|pounds?|oz|ounces?|mm|cm|m|metres?|meters?|ft|feet|foot|inch|inches|${EATERS}|min|mins|minutes?|hours?|hrs?|x|c|f|degrees)$`,
 )
 
 /** Minutes before or after an hour, in words. */
@@ -69,9 +69,10 @@ const beforeOrAfter: Rule = (tokens, at) => {
 /** seven o'clock, 12 noon, 12:30 noon */
 const namedHour: Rule = (tokens, at) => {
   const [part, side] = [textAt(tokens, at), textAt(tokens, at + 1)]
-  if (side === "o'clock" || side === 'oclock') {
+  const apart = side === 'o' && textAt(tokens, at + 2) === 'clock'
+  if (apart || side === "o'clock" || side === 'oclock') {
     const value = numberOf(part)
-    return isHour12(value) ? { count: 2, text: clockOf(value) } : undefined
+    return isHour12(value) ? { count: apart ? 3 : 2, text: clockOf(value) } : undefined
   }
   return /^12(?:[:.][0-5]\d)?$/.test(part) && /^(?:noon|midday)$/.test(side)
     ? { count: 2, text: part === '12' ? '12:00' : part }
@@ -98,14 +99,87 @@ const closeHour: Rule = (tokens, at) => {
     : undefined
 }
 
-/** 1930 h, at 1930 */
+/** 7p, 7:30a */
+const shortHalf: Rule = (tokens, at) => {
+  const [number, half] = [tokens[at], tokens[at + 1]]
+  const clock = /^(1[0-2]|[1-9])(?:[:.]([0-5]\d))?$/.exec(number?.text ?? '')
+  if (!clock || number?.to !== half?.from || !/^[ap]$/.test(half?.text ?? '')) return undefined
+  return {
+    count: 2,
+    text: `${(Number(clock[1]) % 12) + (half?.text === 'p' ? 12 : 0)}:${clock[2] ?? '00'}`,
+  }
+}
+
+/** Minutes past an hour as a word or two. */
+const MINUTE_WORDS: readonly (readonly [string, number])[] = [
+  ['fifteen', 15],
+  ['twenty', 20],
+  ['thirty', 30],
+  ['forty', 40],
+  ['forty five', 45],
+  ['fifty', 50],
+]
+/** seven thirty, seven pm, 6 30 after a lead */
+const hourAndMinutes: Rule = (tokens, at) => {
+  const part = textAt(tokens, at)
+  const worded = /^[a-z]+$/.test(part)
+  if (['a', 'an', 'half', 'quarter', 'couple', 'brace', 'dozen'].includes(part)) return undefined
+  const hour = numberOf(part)
+  if (!isHour12(hour)) return undefined
+  const next = textAt(tokens, at + 1)
+  if (worded && HALF_DAY.test(next)) return { count: 1, text: `${hour}:00` }
+  if (tokens[at + 1]?.parted) return undefined
+  if (!worded) {
+    const led = LEADS_CLOCK.test(textAt(tokens, at - 1)) && /^[0-5]\d$/.test(next) && endsAt(tokens, at + 2)
+    return led ? { count: 2, text: clockOf(hour, Number(next)) } : undefined
+  }
+  const after = [next, textAt(tokens, at + 2)]
+  const minutes = MINUTE_WORDS.findLast(([words]) => after.join(' ').startsWith(words))
+  const count = 1 + (minutes?.[0].split(' ').length ?? 0)
+  const followed = textAt(tokens, at + count)
+  if (!minutes || MEASURED.test(followed)) return undefined
+  const half = HALF_DAY.test(followed)
+  return half || endsAt(tokens, at + count)
+    ? { count, text: half ? `${hour}:${minutes[1]}` : clockOf(hour, minutes[1]) }
+    : undefined
+}
+
+/** A day of the week by its name or its beginning. */
+const WEEKDAY = /^(?:sun|mon|tues?|wed|thur?s?|fri|sat)(?:day|nesday|urday|sday)?$/
+/** So many days on: the day after tomorrow, in two days, in a week; Sunday week, a week from Friday. */
+const daysOn: Rule = (tokens, at) => {
+  const words = tokens.slice(at, at + 6).map(({ text }) => text)
+  const said = words.join(' ')
+  const on = (pattern: RegExp, days: (found: RegExpExecArray) => string): Made | undefined => {
+    const found = pattern.exec(said)
+    const text = found && days(found)
+    return found && text ? { count: found[0].trim().split(' ').length, text } : undefined
+  }
+  const number = (text = '') => numberOf(text)
+  const few = (count: number) => (Number.isInteger(count) && count >= 1 && count <= 60 ? count : undefined)
+  const ahead = (days: number | undefined) => (days === undefined ? '' : `+${days}d`)
+  const weekday = (name = '') => (WEEKDAY.test(name) ? `${name}+7` : '')
+  return (
+    on(/^(?:the )?day after tomorrow\b/, () => '+2d') ??
+    on(/^in (\S+) days?\b(?: time)?/, ([, count]) => ahead(few(number(count)))) ??
+    on(/^(\S+) days? from (?:now|today)\b/, ([, count]) => ahead(few(number(count)))) ??
+    on(/^(?:in )?a week from (?:now|today)\b|^in a week\b(?: time)?|^a week today\b|^today week\b/, () => '+7d') ??
+    on(/^(?:a week (?:from )?tomorrow|tomorrow week)\b/, () => '+8d') ??
+    on(/^a week (?:from |on )?(?:this )?([a-z]+)/, ([, name]) => weekday(name)) ??
+    on(/^([a-z]+) week\b/, ([, name]) => weekday(name))
+  )
+}
+
+/** 1930 h, at 1930, 1930 at the end of what is said */
 const military: Rule = (tokens, at) => {
   const clock = /^([01]\d|2[0-3])([0-5]\d)$/.exec(textAt(tokens, at))
   if (!clock) return undefined
   const side = textAt(tokens, at + 1)
   const hours = /^(?:h|hrs?|hours?)$/.test(side)
   const led = /^(?:at|by|eat|serve|table|ready)$/.test(textAt(tokens, at - 1)) && !MEASURED.test(side)
-  return hours || led ? { count: hours ? 2 : 1, text: `${clock[1]}:${clock[2]}` } : undefined
+  // "rib 3 kg, 1900": a round minute of an afternoon, and nothing else that it could be.
+  const alone = Number(clock[1]) >= 12 && Number(clock[2]) % 5 === 0 && at > 0 && endsAt(tokens, at + 1)
+  return hours || led || alone ? { count: hours ? 2 : 1, text: `${clock[1]}:${clock[2]}` } : undefined
 }
 
 /** Earlier than this "17h" is a span of hours. */
@@ -228,6 +302,9 @@ const RULES: readonly Rule[] = [
   namedHour,
   halfHour,
   closeHour,
+  shortHalf,
+  hourAndMinutes,
+  daysOn,
   military,
   hourOfDay,
   roughly,

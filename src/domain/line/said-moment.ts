@@ -2,7 +2,7 @@ import { TZDate } from '@date-fns/tz'
 import { easter } from 'date-easter'
 import { format } from 'date-fns'
 import type { Fact } from './fact'
-import { afternoon, LONGEST_MOMENT, readMoment, WEEKDAYS } from './moment'
+import { afternoon, isDay, LONGEST_MOMENT, readMoment } from './moment'
 import { minutesOf } from './readers'
 import { DAYS_SAID, isHour12, MEASURED, MONTH } from './said-clock'
 import { NUMBER } from './tokens'
@@ -49,7 +49,7 @@ const MEALS: readonly (readonly [RegExp, number])[] = [
 const USUAL_HOUR = 19
 
 const LEADS_TABLE =
-  /^(?:(?:to be )?(?:on the table|ready|done(?= by| at| for)|plates?(?: up)?|sit(?:ting)? down|eat(?:ing)?|serv(?:e|ed|ing)|carved?|dinner|lunch|supper)(?: is| for| by| at| on)*) /
+  /^(?:(?:to be )?(?:on the table|ready|done(?= by| at| for)|plates?(?: up)?|sit(?:ting)? down|eat(?:ing|en)?|serv(?:e|ed|ing)|carved?|(?:goes |go )?(?:on )?the table|dinner|lunch|supper)(?: is| for| by| at| on)*) /
 
 /** From now on: in 3 hours. */
 const WITHIN = new RegExp(
@@ -113,9 +113,23 @@ function pastOclock(words: readonly string[], count: number): number {
   return past
 }
 
+/** When the guests come: guests arrive at 6, everyone is here by 7. */
+const ARRIVES =
+  /^(?:(?:the |my |our |all )*(?:guests?|people|family|friends|company|everyone|everybody|visitors|they) )?(?:(?:will|are|is|be) )*(?:arriv(?:e|es|ing)|com(?:e|es|ing)(?: over| round)?|here|due|expected|get(?:ting)? here|over) (?=at |by |around |about |for |from |on |tomorrow |today |\+|\d)/
+
+function arrivalAt(words: readonly string[], context: MomentContext): Found | undefined {
+  const lead = `${words.slice(0, LONGEST_MOMENT).join(' ')} `.match(ARRIVES)
+  if (!lead) return undefined
+  const skipped = lead[0].trim().split(' ').length
+  const found = momentAt(['eat', ...words.slice(skipped)], context)
+  return found?.fact.kind === 'moment' && found.count > 1
+    ? { count: skipped + found.count - 1, fact: { ...found.fact, arrive: true } }
+    : undefined
+}
+
 /** A moment at the head of some words, with holidays, meals and "in 3 hours". */
 export function momentAt(said: readonly string[], { now_s, timeZone }: MomentContext): Found | undefined {
-  const goesIn = putInAt(said, { now_s, timeZone })
+  const goesIn = putInAt(said, { now_s, timeZone }) ?? arrivalAt(said, { now_s, timeZone })
   if (goesIn) return goesIn
   const words = beforeMeasures(said)
   const text = words.slice(0, LONGEST_MOMENT).join(' ')
@@ -176,7 +190,7 @@ export function momentAt(said: readonly string[], { now_s, timeZone }: MomentCon
     return { count: skipped + more + 2, fact: { kind: 'moment', at_s: date.at_s, said: 'day' } }
   // A day without an hour, or a meal without one.
   const day = bare[0]
-  if (day && (['today', 'tonight', 'tomorrow'].includes(day) || WEEKDAYS.includes(day))) {
+  if (day && isDay(day)) {
     const start = skipped + more + 1
     return dayOnly(day, words.slice(start), start, { now_s, timeZone }, text)
   }

@@ -26,6 +26,9 @@ export interface SaidRoast {
   readonly second_c?: number
   readonly second_min?: number
   readonly rest_min?: number
+  /** Kept warm once it has rested, °C, and for how long. */
+  readonly hold_c?: number
+  readonly hold_min?: number
   readonly cover?: 'bare' | 'tent' | 'foil' | 'bag'
   readonly tending: readonly Extract<Fact, { kind: 'tending' }>[]
   /** Stretches of heat in their order. */
@@ -88,6 +91,10 @@ export interface LineReading {
   readonly batches?: { readonly count: number; readonly apart_min: number }
   /** The way there, packed hot, minutes. */
   readonly away_min?: number
+  /** How far the true mean of the oven lies above its dial, K. */
+  readonly oven_k?: number
+  /** How high the kitchen lies, m. */
+  readonly altitude_m?: number
   /** How the kitchen does what a line does not say. */
   readonly ways: HouseWays
   readonly standards: HouseStandards

@@ -119,7 +119,11 @@ function planFor(random: Random): PlanDocument {
       stuffed: bird && random() < 0.3,
       legs: bird && random() < 0.3 ? 'open' : 'tied',
     },
-    oven: { kind: random() < 0.3 ? 'fan' : 'still' },
+    oven: {
+      kind: random() < 0.3 ? 'fan' : 'still',
+      ...(random() < 0.3 ? { offset_k: tenth(24 * random() - 12) } : {}),
+    },
+    altitude_m: maybe(random, 100 + Math.floor(3000 * random())) ?? 0,
     program,
     target: pick(random, [undefined, { serve_c: tenth(45 + 40 * random()) }, { doneness: pick(random, degrees).id }]),
     promise: new Date(promise_s * 1000).toISOString(),
@@ -160,7 +164,7 @@ describe('a plan read back as a line', () => {
 
   it('says what no line can', () => {
     const plan = planFor(seededRandom(1))
-    const own = planDocument.parse({ ...plan, title: 'Gran’s', oven: { kind: 'fan', offset_k: 9 }, altitude_m: 1200 })
+    const own = planDocument.parse({ ...plan, title: 'Gran’s', oven: { kind: 'fan', swing_k: 9 }, altitude_m: 12.5 })
     expect(sayPlan(own, 'UTC').unsaid).toEqual(['what is known of the oven', 'the height of the kitchen', 'its title'])
   })
 

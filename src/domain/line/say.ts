@@ -2,6 +2,7 @@ import { TZDate } from '@date-fns/tz'
 import { findCut } from '@/core/reference/cuts'
 import type { TenderEnd } from '@/core/reference/tenderness'
 import type { PlanDocument, StagePart } from '../roast/roast-document'
+import { isHeight, MOST_OFFSET } from './readers/heat'
 
 /** A plan read back as the line that gives it again, and what no line can say. */
 export interface SaidPlan {
@@ -102,15 +103,18 @@ export function sayPlan(document: PlanDocument, timeZone: string): SaidPlan {
   cannot(roast.thin_end !== null, 'the thin end')
   cannot(roast.icy_core_c !== null, 'the icy middle')
   cannot(roast.start_c < 0, 'a start below 0 °C')
+  const offset_k = Math.abs(oven.offset_k)
+  const saysOffset = offset_k > 0 && offset_k <= MOST_OFFSET
+  const saysHeight = isHeight(document.altitude_m)
   cannot(
-    oven.offset_k !== 0 ||
+    (offset_k > 0 && !saysOffset) ||
       oven.swing_k !== undefined ||
       oven.decay_min !== undefined ||
       oven.preheat_k_per_min !== undefined ||
       oven.door_loss !== undefined,
     'what is known of the oven',
   )
-  cannot(document.altitude_m !== 0, 'the height of the kitchen')
+  cannot(document.altitude_m !== 0 && !saysHeight, 'the height of the kitchen')
   cannot('stages' in program && program.name !== undefined, 'the name of the program')
   cannot(document.title !== (findCut(roast.cut)?.name ?? ''), 'its title')
   cannot(document.gravy, 'the gravy')
@@ -141,6 +145,8 @@ export function sayPlan(document: PlanDocument, timeZone: string): SaidPlan {
     roast.legs === 'open' ? 'legs open' : '',
     document.frozen ? 'frozen' : '',
     oven.kind === 'fan' ? 'fan oven' : '',
+    saysOffset ? `oven runs ${offset_k} c ${oven.offset_k > 0 ? 'hot' : 'cold'}` : '',
+    saysHeight ? `altitude ${document.altitude_m} m` : '',
     ...heat,
     target === undefined
       ? ''

@@ -55,6 +55,7 @@ function withHeats(fact: Fact, tell: (said: Said) => SaidHeat): Fact {
     case 'second':
       return fact.heat ? { ...fact, heat: tell({ heat: fact.heat, role: 'oven' }) } : fact
     case 'serve':
+    case 'hold':
     case 'pull':
       return { ...fact, heat: tell({ heat: fact.heat, role: 'core' }) }
     case 'start':

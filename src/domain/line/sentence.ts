@@ -1,4 +1,5 @@
 import { distance } from 'fastest-levenshtein'
+import { findCut } from '@/core/reference/cuts'
 import type { HouseItem } from '../house/house-item'
 import type { Span } from '../problem/problem'
 import { cutsNamed, EMPTY, NAME_WORDS, singular } from './cut-names'
@@ -30,7 +31,7 @@ export interface LineContext extends MomentContext {
 /** Words that carry no meaning of their own here. */
 const FILLER = new Set([
   ...EMPTY,
-  ..."and with then plus also please is are it its we i want wanted would like have having got need to cook cooking make making do doing for at in into by from that this there be will can each all them us me you so but or as nice about roughly around approximately centre center middle thermometer wedding birthday feast celebration cut dinner lunch supper tea meal eat eating people oven heat meat degrees deg served serve x just really very quite bit once after before until till up down day evening night afternoon morning weekend party family table off hot warm cold per service banquet buffet method bring hungry how long what time when should could put no later than latest i've i'm".split(
+  ..."and with then plus also please is are it its we i want wanted would like have having got need to cook cooking make making do doing for at in into by from that this there be will can each all them us me you so but or as nice about roughly around approximately centre center middle thermometer wedding birthday feast celebration cut dinner lunch supper tea meal eat eating people oven heat meat degrees deg served serve x just really very quite bit once after before until till up down day evening night afternoon morning weekend party family table off hot warm cold per service banquet buffet method bring hungry how long what time when should could put no later than latest i've i'm we're i'd it's they he she my our your does did take takes took go goes going start started arrive arrives now temp temperature says said kitchen tonight's today's one both each every other".split(
     ' ',
   ),
   '+',
@@ -72,6 +73,10 @@ const NOT_OURS: ReadonlySet<string> = new Set([
   'kid',
   'oxtail',
   'tongue',
+  'clock',
+  'fifteen',
+  'fifty',
+  'altitude',
 ])
 /** Spellings are looked up once: the same words come again with every key. */
 const mended = new Map<string, string | undefined>()
@@ -151,7 +156,9 @@ function cutAt(words: readonly string[], at: number, boned: boolean): Found | un
     named.ids[0] === RIB &&
     count >= 2 &&
     count <= (boned ? MOST_BONES : MOST_RIBS) &&
-    !/^(?:prime|standing)$/.test(words[next] ?? '')
+    !/^(?:prime|standing)$/.test(words[next] ?? '') &&
+    // "Two rib roasts" are two.
+    !/^(?:roasts|joints)$/.test(words[next + named.count] ?? '')
   if (ribs && boned && named.count === 1)
     return { count: next - at + named.count, fact: { kind: 'bones', bones: count } }
   // "A 3-rib prime rib": how many it has, and what it is.
@@ -160,6 +167,15 @@ function cutAt(words: readonly string[], at: number, boned: boolean): Found | un
     count: whole?.ids[0] === RIB ? next - at + 1 + whole.count : next - at + named.count,
     fact: { kind: 'cut', ids: named.ids, ...(ribs ? { count: 1, bones: count } : { count }) },
   }
+}
+
+/** "Lamb rump": a piece that we know of another animal only is no second roast. */
+function isOfAnother(before: Meaning | undefined, fact: Found['fact'], { from }: Token): boolean {
+  if (before?.fact.kind !== 'cut' || fact.kind !== 'cut' || before.fact.ids.length < 2) return false
+  const named = findCut(fact.ids[0] ?? '')
+  // Beef, lamb and pork, and whole birds, are meat of their own.
+  if (fact.ids.length > 1 || named?.bone === 'bird') return false
+  return from - before.to <= 1 && fact.count === 1 && findCut(before.fact.ids[0] ?? '')?.species !== named?.species
 }
 
 /** What is quoted is kept as it stands: remember “bay leaf under the skin”. */
@@ -243,6 +259,7 @@ export function readSentence(whole: string, context: LineContext): Sentence {
     if (best?.fact.kind === 'cut' && words[at] === 'pot' && named && !joins)
       best = { count: words[at + 1] === 'roast' ? 2 : 1, fact: { kind: 'cover', cover: 'foil' } }
     const token = tokens[at] as Token
+    if (best && !joins && !token.parted && isOfAnother(meanings.at(-1), best.fact, token)) best = undefined
     if (best) {
       const taken = tokens.slice(at, at + best.count)
       meanings.push({

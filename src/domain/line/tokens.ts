@@ -24,10 +24,10 @@ const FRACTIONS: ReadonlyMap<string, string> = new Map(
 )
 /** Dates, clocks and ordinals stay as they are; every other number parts from what is glued to it. */
 const PIECE =
-  /\b\d{1,2}h\d{2}\b|\d{4}-\d{2}-\d{2}|\d{1,2}[/.]\d{1,2}[/.](?:\d{4}|\d{2})\b|\d{1,2}:\d{2}|\d{1,2}\.\d{2}(?=[ap]m\b)|\d+(?:st|nd|rd|th)\b|\d+\/\d+|\d+[.,]\d+|\d+|[¼½¾⅓⅔⅛]|\p{L}[\p{L}\p{M}'’]*|\+|&|"|→|[-=]>|(?<=\d ?)#/gu
-/** An arrow goes to what it points at. */
-const ARROWS: ReadonlyMap<string, string> = new Map(
-  ['→', '->', '=>'].map((arrow): [string, string] => [arrow, 'to']).concat([['#', 'lb']]),
+  /\b\d{1,2}h\d{2}\b|\d{4}-\d{2}-\d{2}|\d{1,2}[/.]\d{1,2}[/.](?:\d{4}|\d{2})\b|\d{1,2}:\d{2}|\d{1,2}\.\d{2}(?=[ap]m\b)|\d+(?:st|nd|rd|th)\b|\d+\/\d+|\d+[.,]\d+|\d+|[¼½¾⅓⅔⅛]|\p{L}[\p{L}\p{M}'’]*|\+|&|"|@|→|[-=]>|(?<=\d ?)#/gu
+/** Signs that stand for a word: an arrow goes to what it points at. */
+const SIGNS: ReadonlyMap<string, string> = new Map(
+  Object.entries({ '→': 'to', '->': 'to', '=>': 'to', '#': 'lb', '@': 'at' }),
 )
 /** Letters that no accent makes. */
 const LIGATURES: Readonly<Record<string, string>> = { œ: 'oe', æ: 'ae', ß: 'ss' }
@@ -56,7 +56,7 @@ export function tokensOf(line: string): Token[] {
     }
     const text =
       FRACTIONS.get(raw) ??
-      ARROWS.get(raw) ??
+      SIGNS.get(raw) ??
       raw
         .normalize('NFKD')
         .replace(/\p{M}/gu, '')

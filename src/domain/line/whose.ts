@@ -11,6 +11,9 @@ export const OF_TABLE: ReadonlySet<Fact['kind']> = new Set([
   'side',
   'moment',
   'put_in',
+  'overnight',
+  'offset',
+  'altitude',
   'batches',
   'away',
 ])

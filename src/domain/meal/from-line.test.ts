@@ -31,6 +31,20 @@ describe('what a line stands for', () => {
     expect(stands('eat 19:00')).toBeUndefined()
   })
 
+  it('the height and the oven that a line says are the kitchen’s, where it has one oven', () => {
+    expect(planOf('turkey 6 kg at 5000 ft').altitude_m).toBe(1524)
+    const { kitchen } = mealOf('two ducks 2.2 kg, oven runs 12 C hot, 1500 m altitude')
+    expect(kitchen.altitude_m).toBe(1500)
+    expect(kitchen.ovens.map(({ offset_k }) => offset_k)).toEqual([12])
+  })
+
+  it('what each weighs is of every roast that has no weight of its own', () => {
+    expect(mealOf('beef and lamb 2 kg each').roasts.map(({ roast }) => roast.mass_kg)).toEqual([2, 2])
+    expect(mealOf('beef 3 kg, a duck, a chicken, 2 kg each').roasts.map(({ roast }) => roast.mass_kg)).toEqual([
+      3, 2, 2,
+    ])
+  })
+
   it('every guest is fed by one roast, and none by two', () => {
     const { roasts, guests } = mealOf('11 turkeys 5 kg for 100 people')
     expect(roasts).toHaveLength(11)

@@ -34,9 +34,12 @@ export function mealFromLine(reading: LineReading, now_s: number, kitchen: MealD
     .slice(0, MOST_ROASTS)
   const heat_c = sharedHeat(reading)
   const [only, ...others] = reading.roasts
+  const [oven, ...ovens] = kitchen.ovens
+  // Of several ovens nobody said which.
+  const known = oven && ovens.length === 0 ? [{ ...oven, offset_k: reading.oven_k ?? oven.offset_k }] : kitchen.ovens
   const meal = mealDocument.parse({
     title: only && others.length === 0 ? (findCut(only.cut)?.name ?? only.cut) : `${guests} at the table`,
-    kitchen,
+    kitchen: { ...kitchen, ovens: known, altitude_m: reading.altitude_m ?? kitchen.altitude_m },
     guests,
     vulnerable: reading.vulnerable,
     servings: [
@@ -76,5 +79,8 @@ export function documentFromLine(
   if (reading.roasts.length === 0) return undefined
   return isMeal(reading)
     ? { kind: 'meal', document: mealFromLine(reading, now_s, kitchen) }
-    : { kind: 'plan', document: { ...planFromLine(reading, now_s), altitude_m: kitchen.altitude_m } }
+    : {
+        kind: 'plan',
+        document: { ...planFromLine(reading, now_s), altitude_m: reading.altitude_m ?? kitchen.altitude_m },
+      }
 }

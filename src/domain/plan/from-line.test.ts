@@ -60,3 +60,64 @@ describe('one heat and then another', () => {
     expect(cookedBy('rib 3kg 260C oven off')).toEqual({ school: 'oven-off', set_c: 260 })
   })
 })
+
+describe('what a line says besides', () => {
+  const planned = (line: string) => {
+    const reading = readLine(line, { now_s, timeZone: 'Europe/London' })
+    if (!reading.ok) throw new Error(JSON.stringify(reading.problems))
+    return planFromLine(reading.value, now_s)
+  }
+
+  it('hotter after the rest is the finish, and comes after it', () => {
+    expect(cookedBy('rib 3 kg at 250F until 125F, rest 30 min, 500F for 8 min')).toEqual([
+      'cook 121.1 core 51.7',
+      'rest counter time 30',
+      'finish 260 time 8',
+    ])
+    // What has no reading and no minutes is the crust of what has been cooked to one.
+    expect(cookedBy('ham 6 kg, 160 until 68 then 230')).toEqual([
+      'cook 160 core 68',
+      'rest counter time 30',
+      'finish 230 time 8',
+    ])
+  })
+
+  it('a bird that is turned is roasted at the heat that was said, before and after', () => {
+    const stages = cookedBy('turkey 9 kg breast down first, under foil, 325F') as string[]
+    expect(stages.slice(0, 2).map((stage) => stage.split(' ')[1])).toEqual(['162.8', '162.8'])
+  })
+
+  it('kept warm is kept warm at the end, whatever it was cooked by', () => {
+    expect(cookedBy('prime rib 6 kg, hold at 60 for 3 hours')).toEqual({
+      school: 'cook-and-hold',
+      hot_c: 60,
+      hot_min: 180,
+    })
+    expect(cookedBy('rib 7 kg 150C until 48C, hold at 58C')).toEqual([
+      'cook 150 core 48',
+      'rest counter time 20',
+      'rest 58 time 120',
+    ])
+    expect((cookedBy('turkey 5 kg hold at 60 for an hour') as string[]).at(-1)).toBe('rest 60 time 60')
+  })
+
+  it('a hot oven and a low one are as hot and as low as they usually are', () => {
+    expect(cookedBy('eye of round 1.5 kg 20 min hot then 150')).toMatchObject({
+      school: 'hot-start',
+      set_c: 150,
+      hot_min: 20,
+    })
+    expect(cookedBy('lamb shoulder 2 kg low oven 6 hours')).toEqual(['cook 140 time 360', 'rest counter time 15'])
+  })
+
+  it('a cold oven is cold where nobody says for how long', () => {
+    const { program } = planned('cold oven 200C, chicken 1.5 kg')
+    expect('stages' in program && program.stages[0]).toMatchObject({ preheated: false, until: { kind: 'pull' } })
+  })
+
+  it('the oven against its dial and the height of the kitchen are in the plan', () => {
+    expect(planned('oven runs 10C cold, rib 3 kg').oven.offset_k).toBe(-10)
+    expect(planned('my oven is 18F hot, rib 6 lb').oven.offset_k).toBe(10)
+    expect(planned('oven is 15 too hot, rib 3 kg at 160').oven.offset_k).toBe(15)
+  })
+})

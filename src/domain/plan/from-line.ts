@@ -1,4 +1,4 @@
-import { findSchool, programOf, pullsApart, type School } from '@/core/program/schools'
+import { findSchool, programOf, pullsApart, type School, settingsOf } from '@/core/program/schools'
 import { type Cut, findCut } from '@/core/reference/cuts'
 import { cutByStandards, type HouseStandards, schoolByStandards, standardsFor } from '../house/standards'
 import { asTheHouseDoes, BASTE_MIN, type HouseWays } from '../house/ways'
@@ -33,6 +33,12 @@ const PAN_FINISH = { set_c: PAN_C, minutes: 4 }
 
 /** The usual heat of a cut at one setting, °C. */
 export const steadySet = (cut: Cut): number => (findSchool('steady') as School).usual(cut).set_c
+
+/** What is meant by a hot oven, and by a low one, °C. */
+function usualHeat(said: 'hot' | 'low', cut: Cut): number {
+  const { hot_c } = (findSchool('hot-start') as School).usual(cut)
+  return said === 'hot' ? hot_c : (findSchool('low-and-long') as School).usual(cut).set_c
+}
 
 function stageOf(stage: HeatedStage, fallback_c: number): StagePart {
   const { on, minutes, core_c, cover, breastDown } = stage
@@ -69,14 +75,8 @@ const restPart = (minutes: number): StagePart => ({
 
 /** A school's own way written out, for what no school's settings can say. */
 function writtenOut(school: School, roast: SaidRoast, cut: Cut): StagePart[] {
-  const usual = school.usual(cut)
-  const settings = {
-    ...usual,
-    set_c: roast.set_c ?? usual.set_c,
-    hot_c: roast.second_c ?? usual.hot_c,
-    hot_min: roast.second_min ?? usual.hot_min,
-    rest_min: roast.rest_min ?? usual.rest_min,
-  }
+  const { set_c, second_c: hot_c, second_min: hot_min, rest_min } = roast
+  const settings = settingsOf(school, { set_c, hot_c, hot_min, rest_min }, cut)
   return stagesOf(programOf(school, settings, cut, roast.mass_kg))
 }
 
@@ -97,7 +97,9 @@ function withOvenOff(cooks: readonly HeatedStage[], roast: SaidRoast, cut: Cut):
 
 /** Stretches of heat in the order they are cooked in, with a rest where one belongs. */
 function staged(roast: SaidRoast, cut: Cut): ProgramPart {
-  const said = roast.stages
+  const said = roast.stages.map((stage) =>
+    stage.usual === undefined ? stage : { ...stage, set_c: stage.set_c ?? usualHeat(stage.usual, cut) },
+  )
   const fallback_c = roast.set_c ?? steadySet(cut)
   const panned = said.filter(({ on, finish }) => on === 'pan' && !finish)
   const rest = said.filter((stage) => !panned.includes(stage))
@@ -121,12 +123,13 @@ function staged(roast: SaidRoast, cut: Cut): ProgramPart {
     finishes.push({ ...(cooks.pop() as HeatedStage), finish: true })
   // Reverse seared, to a reading and then hotter for some minutes: that is its finish, said without the word.
   const [before, after] = [cooks.at(-2), cooks.at(-1)]
+  const hotter = before?.core_c !== undefined && (after?.set_c ?? 0) > (before.set_c ?? 0)
+  // "160 to 68, then 230": it has been cooked, and what comes is its crust.
   const sears =
-    roast.school === 'reverse-sear' &&
     finishes.length === 0 &&
-    before?.core_c !== undefined &&
-    after?.minutes !== undefined &&
-    (after.set_c ?? 0) > (before.set_c ?? 0)
+    hotter &&
+    after !== undefined &&
+    (after.minutes !== undefined ? roast.school === 'reverse-sear' : isEndless(after))
   if (sears) finishes.push({ ...(cooks.pop() as HeatedStage), finish: true })
   const open = cooks.some(({ minutes, core_c }) => minutes === undefined || core_c !== undefined)
   // A start that is over by the clock goes on at the heat that was said, or at the usual one.
@@ -205,7 +208,7 @@ function staged(roast: SaidRoast, cut: Cut): ProgramPart {
         const { set_c, minutes } = stage.on === 'pan' ? PAN_FINISH : FINISH
         return stageOf({ ...stage, set_c: stage.set_c ?? set_c, minutes: stage.minutes ?? minutes }, fallback_c)
       }),
-    ]).slice(0, 12),
+    ]).slice(0, MOST_STAGES),
   }
 }
 
@@ -256,6 +259,20 @@ function withCare(program: ProgramPart, roast: SaidRoast, cut: Cut): ProgramPart
   }
 }
 
+/** What is kept warm at the end, as cook and hold does it. */
+function withHold(program: ProgramPart, { hold_c, hold_min }: SaidRoast, cut: Cut): ProgramPart {
+  if (hold_c === undefined || !('stages' in program)) return program
+  const { hot_min } = (findSchool('cook-and-hold') as School).usual(cut)
+  const held: StagePart = {
+    ...restPart(hold_min ?? hot_min),
+    environment: { kind: 'cabinet', set_c: heldNumber(hold_c) },
+    preheated: true,
+  }
+  return { ...program, stages: withRoles([...program.stages, held]).slice(-MOST_STAGES) }
+}
+
+/** A program holds no more. */
+const MOST_STAGES = 12
 /** A stage holds no more. */
 const MOST_TENDED = 12
 /** Glazed with sugar in the last third, twice, or it burns (common practice). */
@@ -289,20 +306,32 @@ function tendedAs({ act, times, every_min, moments }: SaidRoast['tending'][numbe
 
 /** How a line wants a roast cooked. */
 export function programOfSaid(roast: SaidRoast, cut: Cut): ProgramPart {
-  if (roast.written.length > 0) return { stages: withRoles(roast.written.slice(0, 12)) }
+  if (roast.written.length > 0) return { stages: withRoles(roast.written.slice(0, MOST_STAGES)) }
   if (roast.houseProgram) return { name: roast.houseProgram.name, stages: roast.houseProgram.stages }
-  if (roast.stages.length > 0) return withCare(staged(roast, cut), roast, cut)
+  if (roast.stages.length > 0) return withHold(withCare(staged(roast, cut), roast, cut), roast, cut)
   // What is to be tender is cooked low and long, where nothing else is said.
-  const own = roast.tender !== undefined && pullsApart(cut) && roast.set_c === undefined ? 'low-and-long' : 'steady'
+  const holds = roast.hold_c !== undefined
+  const own =
+    roast.tender !== undefined && pullsApart(cut) && roast.set_c === undefined
+      ? 'low-and-long'
+      : holds && roast.pull_c === undefined && (findSchool('cook-and-hold') as School).suits(cut)
+        ? 'cook-and-hold'
+        : 'steady'
   const school = findSchool(roast.school ?? own) as School
+  // What no school's settings can say is written out.
+  if (holds && school.id !== 'cook-and-hold') {
+    const stages = writtenOut(school, roast, cut)
+    return withHold(withCare({ name: school.name, stages }, roast, cut), roast, cut)
+  }
+  const { second_c = roast.hold_c, second_min = roast.hold_min } = roast
   // A school that is not made for this cut is cooked as it was asked for, stage by stage.
   if (!school.suits(cut)) return withCare({ name: school.name, stages: writtenOut(school, roast, cut) }, roast, cut)
   return withCare(
     {
       school: school.id,
       ...(roast.set_c === undefined ? {} : { set_c: heldNumber(roast.set_c) }),
-      ...(roast.second_c === undefined ? {} : { hot_c: heldNumber(roast.second_c) }),
-      ...(roast.second_min === undefined ? {} : { hot_min: heldNumber(roast.second_min) }),
+      ...(second_c === undefined ? {} : { hot_c: heldNumber(second_c) }),
+      ...(second_min === undefined ? {} : { hot_min: heldNumber(second_min) }),
       ...(roast.rest_min === undefined ? {} : { rest_min: heldNumber(roast.rest_min) }),
       ...(school.untilTender && roast.tender !== undefined ? { tender: roast.tender } : {}),
     },
@@ -388,7 +417,7 @@ export function planFromLine(reading: LineReading, now_s: number): PlanDocument 
     version: 1,
     title: cut.name,
     ...parts,
-    oven: { kind: said.oven ?? 'still', offset_k: 0 },
+    oven: { kind: said.oven ?? 'still', offset_k: reading.oven_k ?? 0 },
     promise: new Date(promise_s * 1000).toISOString(),
     guests: reading.guests ?? null,
     wishes: reading.wishes,

@@ -1,7 +1,7 @@
 import { DOMESTIC_OVEN, type OvenSpec } from '@/core/heat/oven'
 import { HEAT_PARAMETERS } from '@/core/heat/parameters'
 import { greatestThickness, type PieceSize, usualThickness } from '@/core/heat/piece'
-import { findSchool, programOf, SCHOOLS, type School, type SchoolSettings } from '@/core/program/schools'
+import { findSchool, programOf, SCHOOLS, type School, type SchoolSettings, settingsOf } from '@/core/program/schools'
 import type { Program } from '@/core/program/stage'
 import { CUTS, type Cut, findCut } from '@/core/reference/cuts'
 import { scaleOf } from '@/core/reference/doneness'
@@ -282,14 +282,7 @@ export function resolveRoast(
         nearest: SCHOOLS.filter((each) => each.suits(own)).map(({ id }) => id),
       })
     }
-    const usual = school.usual(cut, wanted_c)
-    settings = {
-      set_c: given.set_c ?? usual.set_c,
-      hot_c: given.hot_c ?? usual.hot_c,
-      hot_min: given.hot_min ?? usual.hot_min,
-      rest_min: given.rest_min ?? usual.rest_min,
-      ...(school.untilTender ? { tender: given.tender ?? usual.tender } : {}),
-    }
+    settings = settingsOf(school, given, cut, wanted_c)
     const heat = HEAT_RANGE_C[school.heat]
     range(['program', 'set_c'], 'temperature_c', settings.set_c, heat.low, heat.high)
     range(['program', 'hot_c'], 'temperature_c', settings.hot_c, 45, 400)

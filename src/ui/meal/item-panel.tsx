@@ -1,7 +1,7 @@
 'use client'
 import { Pin, PinOff, Trash2 } from 'lucide-react'
 import { useId } from 'react'
-import { SCHOOLS } from '@/core/program/schools'
+import { SCHOOLS, settingsOf } from '@/core/program/schools'
 import { scaleOf } from '@/core/reference/doneness'
 import type { HouseItem } from '@/domain/house/house-item'
 import { stagesOfRoast } from '@/domain/meal/batches'
@@ -222,7 +222,7 @@ function RoastWords({
   const at_c = roast.target && 'serve_c' in roast.target ? roast.target.serve_c : undefined
   const degree = scale.degrees.find(({ id, words }) => served && (id === served || words.includes(served)))
   const found = school && SCHOOLS.find(({ id }) => id === school.school)
-  const usual = found?.usual(cut, degree?.serve_c)
+  const settings = found && school && settingsOf(found, school, cut, degree?.serve_c)
   return (
     <>
       <SaidMass
@@ -271,32 +271,32 @@ function RoastWords({
           ...SCHOOLS.filter((each) => each.suits(own)).map((each) => [each.id, each.name.toLowerCase()] as const),
         ]}
       />
-      {school && usual && (
+      {school && settings && (
         <>
           {' '}
           at{' '}
           <SaidHeat
             label="Heat"
-            value_c={school.set_c ?? usual.set_c}
+            value_c={settings.set_c}
             units={units}
             onChange={(set_c) => put({ program: { ...school, set_c } })}
           />
         </>
       )}
-      {school && usual && found?.controls.hot && (
+      {school && settings && found?.controls.hot && (
         <>
           {' '}
           with{' '}
           <SaidHeat
             label="Second heat"
-            value_c={school.hot_c ?? usual.hot_c}
+            value_c={settings.hot_c}
             units={units}
             onChange={(hot_c) => put({ program: { ...school, hot_c } })}
           />{' '}
           for{' '}
           <SaidNumber
             label="Minutes of the second heat"
-            value={school.hot_min ?? usual.hot_min}
+            value={settings.hot_min}
             least={1}
             suffix="min"
             onChange={(hot_min) => put({ program: { ...school, hot_min } })}

@@ -1,6 +1,6 @@
 'use client'
 import { type ReactNode, useId } from 'react'
-import { findSchool, SCHOOLS } from '@/core/program/schools'
+import { findSchool, SCHOOLS, settingsOf } from '@/core/program/schools'
 import { CUTS, findCut } from '@/core/reference/cuts'
 import { scaleOf } from '@/core/reference/doneness'
 import { TENDER_ENDS, type TenderEnd } from '@/core/reference/tenderness'
@@ -64,7 +64,7 @@ export function Sentence({ document, usualThickness_mm, problems, units, now_s, 
   const own = cutOf(roast)
   const cut = cutAsCooked(document)
   const school = 'school' in program ? findSchool(program.school) : undefined
-  const settings = 'school' in program ? program : undefined
+  const given = 'school' in program ? program : undefined
   const problemAt = (path: string) => {
     const found = problems.find((problem) => pathOf(problem) === path)
     return found && problemSentence(found, units)
@@ -82,8 +82,8 @@ export function Sentence({ document, usualThickness_mm, problems, units, now_s, 
         scale.degrees.find(({ id }) => id === cut.usualDoneness)?.serve_c ??
         60)
   const degree = scale.degrees.find((each) => each.serve_c === serve_c)
-  const usual = school?.usual(cut, serve_c)
-  const tender = tenderOf(document, usual?.tender)
+  const settings = school && given && settingsOf(school, given, cut, serve_c)
+  const tender = tenderOf(document, school?.usual(cut, serve_c).tender)
   const fahrenheit = units.temperature === 'f'
   const toShown = (value_c: number) => (fahrenheit ? celsiusToFahrenheit(value_c) : value_c)
   const fromShown = (value: number) => (fahrenheit ? fahrenheitToCelsius(value) : value)
@@ -228,15 +228,15 @@ export function Sentence({ document, usualThickness_mm, problems, units, now_s, 
       <select
         className="said"
         aria-label="School"
-        value={settings?.school ?? OWN}
+        value={given?.school ?? OWN}
         aria-invalid={problemAt('program.school') ? true : undefined}
         onChange={(event) => {
           const id = event.target.value
           if (id !== OWN) change((last) => withProgram(last, { school: id }))
         }}
       >
-        {!settings && <option value={OWN}>{programName(program).toLowerCase()}</option>}
-        {SCHOOLS.filter((each) => each.suits(own) || each.id === settings?.school).map((each) => (
+        {!given && <option value={OWN}>{programName(program).toLowerCase()}</option>}
+        {SCHOOLS.filter((each) => each.suits(own) || each.id === given?.school).map((each) => (
           <option key={each.id} value={each.id}>
             {each.name.toLowerCase()}
           </option>
@@ -260,35 +260,29 @@ export function Sentence({ document, usualThickness_mm, problems, units, now_s, 
       ) : (
         'water bath'
       )}
-      {school && settings && usual && (
+      {school && settings && (
         <>
           {' '}
           at{' '}
           {temperatureField(
             'program.set_c',
             'Heat',
-            settings.set_c ?? usual.set_c,
+            settings.set_c,
             fahrenheit ? 5 : school.heat === 'bath' ? 1 : 5,
             (value) => programWith({ set_c: value }),
           )}
         </>
       )}
-      {hasHot && settings && usual && (
+      {hasHot && settings && (
         <>
           {' '}
           with{' '}
-          {temperatureField('program.hot_c', 'Second heat', settings.hot_c ?? usual.hot_c, 5, (value) =>
+          {temperatureField('program.hot_c', 'Second heat', settings.hot_c, 5, (value) =>
             programWith({ hot_c: value }),
           )}{' '}
           for{' '}
-          {number(
-            'program.hot_min',
-            'Minutes of the second heat',
-            settings.hot_min ?? usual.hot_min,
-            1,
-            0,
-            'min',
-            (value) => programWith({ hot_min: value }),
+          {number('program.hot_min', 'Minutes of the second heat', settings.hot_min, 1, 0, 'min', (value) =>
+            programWith({ hot_min: value }),
           )}
         </>
       )}

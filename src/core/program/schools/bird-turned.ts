@@ -13,6 +13,7 @@ export const birdTurned: School = {
     rest(s.rest_min),
   ],
   controls: { hot: true },
+  oneHeat: true,
   mayReplace: false,
   heat: 'oven',
   source: trade,

@@ -41,6 +41,25 @@ export const SCHOOLS: readonly School[] = [
  */
 export const findSchool = (id: string): School | undefined => SCHOOLS.find((school) => school.id === id)
 
+/** Settings as somebody gives them: what is left out is the school's own. */
+export type GivenSettings = { readonly [Key in keyof SchoolSettings]?: SchoolSettings[Key] | undefined }
+
+/**
+ * A school's settings for a cut, as they were given, and as it usually has them where they were not.
+ * @param serve_c what is wanted at the core, °C
+ * @example settingsOf(findSchool('bird-turned'), { set_c: 160 }, findCut('turkey')).hot_c // 160
+ */
+export function settingsOf(school: School, given: GivenSettings, cut: Cut, serve_c?: number): SchoolSettings {
+  const usual = school.usual(cut, serve_c)
+  return {
+    set_c: given.set_c ?? usual.set_c,
+    hot_c: given.hot_c ?? (school.oneHeat ? given.set_c : undefined) ?? usual.hot_c,
+    hot_min: given.hot_min ?? usual.hot_min,
+    rest_min: given.rest_min ?? usual.rest_min,
+    ...(school.untilTender ? { tender: given.tender ?? usual.tender } : {}),
+  }
+}
+
 /**
  * A school's program for one piece.
  * @example programOf(findSchool('steady'), findSchool('steady').usual(findCut('turkey')), findCut('turkey'), 6).school // 'steady'

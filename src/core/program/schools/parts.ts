@@ -31,6 +31,8 @@ export interface School {
   readonly stages: (settings: SchoolSettings, cut: Cut, mass_kg: number) => readonly Stage[]
   /** Which settings a cook is asked for beside the main heat and the rest. */
   readonly controls: { readonly hot: boolean }
+  /** Both its stretches are at the main heat where no other is said. */
+  readonly oneHeat?: true
   /** It cooks until what it cooks is tender: a cut with degrees is judged by that too. */
   readonly untilTender?: true
   /** Whether it may be offered in place of another when a meal's ovens clash: nobody need be taught anything new. */

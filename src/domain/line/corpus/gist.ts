@@ -15,9 +15,9 @@ const PREPARED = {
   acid_marinade: 'acid',
 } as const
 
-function stageGist({ on, set_c, minutes, core_c, cover, breastDown, finish }: HeatedStage): string {
+function stageGist({ on, set_c, usual, minutes, core_c, cover, breastDown, finish }: HeatedStage): string {
   const place = on === 'oven' || on === 'fan' ? '' : on
-  const heat = set_c === undefined ? '' : Math.round(set_c)
+  const heat = set_c === undefined ? (usual ?? '') : Math.round(set_c)
   return `[${finish ? '*' : ''}${place}${heat}${minutes === undefined ? '' : `/${tenth(minutes)}`}${core_c === undefined ? '' : `>${Math.round(core_c)}`}${cover ? `+${cover}` : ''}${breastDown ? '+down' : ''}]`
 }
 
@@ -45,6 +45,9 @@ function roastGist(roast: SaidRoast, assumed: boolean): string[] {
     roast.set_c === undefined ? '' : `oven${Math.round(roast.set_c)}`,
     roast.school ?? '',
     roast.rest_min === undefined ? '' : `rest${tenth(roast.rest_min)}`,
+    roast.hold_c === undefined
+      ? ''
+      : `hold${Math.round(roast.hold_c)}${roast.hold_min === undefined ? '' : `/${tenth(roast.hold_min)}`}`,
     roast.cover ?? '',
     ...roast.tending.map(
       ({ act, times, every_min, moments = [] }) =>
@@ -93,6 +96,8 @@ export function gist(reading: LineReading, timeZone: string): string {
     reading.guests === undefined ? '' : `for${reading.guests}`,
     ...Object.entries(reading.wishes).map(([word, count]) => `${word}:${count}`),
     reading.vulnerable ? 'care' : '',
+    reading.oven_k === undefined ? '' : `${reading.oven_k < 0 ? 'cold' : 'hot'}${tenth(Math.abs(reading.oven_k))}`,
+    reading.altitude_m === undefined ? '' : `${reading.altitude_m}m`,
     reading.batches ? `batches${reading.batches.count}/${reading.batches.apart_min}` : '',
     reading.away_min ? `away${reading.away_min}` : '',
     ...reading.sides.map(({ id }) => `+${id}`),

@@ -70,7 +70,10 @@ export const UNSEEN_AGAIN: readonly (readonly [line: string, means: string])[] =
   ['5.5 lb prime rib friday 6:45pm, medium, oven at 250', 'beef-rib-bone-in 2.49kg =medium oven121 | @11-27T18:45'],
   ['guests are coming at seven, leg of lamb 2.4kg pink', 'lamb-leg-bone-in 2.4kg =pink | @11-24T19:00'],
   ['chicken 1.7kg in at half four, 200C', 'chicken 1.7kg oven200 | in@11-24T16:30'],
-  ['rib roast 3kg rested for half an hour then 8 min at 270, cooked to 50 at 110', 'beef-rib-bone-in 3kg rest30 [*270/8] [110>50] |'],
+  [
+    'rib roast 3kg rested for half an hour then 8 min at 270, cooked to 50 at 110',
+    'beef-rib-bone-in 3kg rest30 [*270/8] [110>50] |',
+  ],
   ['turkey 5kg sunday week at two', 'turkey 5kg | @12-06T14:00'],
   ['goose 4kg the day after tomorrow, noon', 'goose 4kg | @11-26T12:00'],
   ['pork loin 2kg six thirty', 'pork-loin 2kg | @11-24T18:30'],

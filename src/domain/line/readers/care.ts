@@ -91,7 +91,7 @@ export const CARE: readonly Reader[] = [
     }),
   ),
   reader(
-    `(?:(?:from )?frozen(?: solid)?|(?:straight )?(?:from|out of) (?:the )?(?:deep )?freezer|still frozen)`,
+    `(?:(?:from |still |partly |partially |half |part |semi )*frozen(?: solid)?|(?:straight )?(?:from|out of) (?:the )?(?:deep )?freezer|still frozen)`,
     () => ({ kind: 'frozen' }),
   ),
   reader(`(?:unstuffed|not stuffed|no stuffing|without stuffing|empty cavity)`, () => ({
@@ -227,6 +227,10 @@ export const CARE: readonly Reader[] = [
     `(?:(?:with|and|rubbed|in|under|studded|seasoned|flavoured|some|plenty of|lots of|a little|fresh|dried|cracked|black|sea) )*(?:${SEASONING})(?:(?: and| with|,)? (?:(?:fresh|dried|black|cracked|sea|some) )*(?:${SEASONING}))*(?: (?:rub|crust|butter|paste|all over|under the skin))?`,
     (_, text) => ({ kind: 'note', text }),
   ),
+  reader(`(?:nice and |very |extra |really )?(?:crisp|crispy|crusty|crunchy)(?: outside| crust)?`, (_, text) => ({
+    kind: 'note',
+    text,
+  })),
   reader(
     `(?:(?:for |with )?(?:good |crisp |crispy )?(?:crackling|skin)|(?:score|scored)(?: (?:fat|skin))?|fat cap (?:on|off)|trimmed|frenched|french trimmed|skin (?:on|off)|giblets? (?:out|in)|wings? tucked|spatchcocked?)`,
     (_, text) => ({

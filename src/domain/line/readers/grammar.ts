@@ -93,10 +93,13 @@ const COVERS: readonly (readonly [string, NonNullable<SaidStage['cover']>])[] = 
   ['uncovered|foil off|lid off|bare|open|without (?:foil|lid)', 'bare'],
   ['in (?:a |an )?(?:oven |roasting |cooking )?bag', 'bag'],
   [
+    '(?:under |with |in )?(?:a |the )?(?:loose )?(?:foil )?tent(?:ed)?(?: (?:of|with|in|under)(?: loose)? foil)?|loosely covered(?: with foil)?|(?:under |with |in )?(?:a )?loose(?:ly)?(?: in)? foil',
+    'tent',
+  ],
+  [
     'under (?:the |a |some )?(?:foil|lid)|covered(?: (?:with|in) foil)?|in foil|foil(?: on)?|lid on|with (?:the |a )?lid(?: on)?|wrapped(?: in foil)?',
     'foil',
   ],
-  ['tented|loosely covered|under a tent(?: of foil)?', 'tent'],
 ]
 export const COVER = `(?:${COVERS.map(([words]) => words).join('|')})`
 export const coverOf = (text: string | undefined): SaidStage['cover'] =>
@@ -105,7 +108,7 @@ export const coverOf = (text: string | undefined): SaidStage['cover'] =>
 export const POINT =
   '(?:thigh|breast|core|middle|centre|center|thickest part|thickest|leg|inside|stuffing|deepest part)'
 export const LEAD =
-  '(?:then|first|starting|starts?|start|begin|begins|beginning|roast|blast|blasted|cook|followed by|after that|next|and|go|high|hot|low|down|turn|turned|turning|reduce|reduced|reducing|lower|lowered|drop|dropped|dropping|dial|dialled|it|the|in|into|an?|oven|at|to|with|temperature|heat)'
+  '(?:then|first|starting|starts?|start|begin|begins|beginning|roast|blast|blasted|cook|followed by|after that|next|and|go|high|hot|low|cooked|roasted|down|turn|turned|turning|reduce|reduced|reducing|lower|lowered|drop|dropped|dropping|dial|dialled|it|the|in|into|an?|oven|at|to|with|temperature|heat)'
 /** Of these words some say that another heat came before. */
 export const isNext = (lead: string): boolean =>
   /\b(?:then|next|after that|followed by|down|turn|reduc|lower|drop|dial)/.test(lead)

@@ -1,6 +1,7 @@
 import { SCHOOLS } from '@/core/program/schools'
+import { inchesToMetres } from '@/core/units'
 import type { Fact, SaidHeat, SaidStage } from '../fact'
-import { DIGITS, GAS, heatOf, isHeat, type Reader, reader, TEMP } from './grammar'
+import { DIGITS, GAS, heatOf, isHeat, minutesOf, type Reader, reader, SPAN, TEMP } from './grammar'
 
 /** Settings of heats, and schools by their names. */
 
@@ -25,10 +26,61 @@ const SCHOOL_WORDS: Readonly<Record<string, string>> = {
   'cook-and-hold': 'cook and hold|held (?:in the cabinet|warm)|hold(?:ing)? cabinet',
 }
 
+/** Nobody's dial is farther off than this, in either scale. */
+export const MOST_OFFSET = 60
+const MINE = '(?:my |the |our |this )?oven (?:is |runs |reads |cooks )?(?:about |some |around |always )*'
+const TOO = '(?:too |quite |a bit |very |over )?'
+const COLDER = /cold|cool|under|low|slow/
+
+/** No kitchen lies higher, m, and lower nobody says it. */
+const HIGHEST_M = 5500
+const LOWEST_M = 100
+/**
+ * Whether it is a height that a line can say, m.
+ * @example isHeight(1200) // true
+ */
+export const isHeight = (m: number): boolean => Number.isInteger(m) && m >= LOWEST_M && m <= HIGHEST_M
+
+/** Cooler than this a number with its degree is how cold the meat is, °C. */
+const MEAT_MOST_C = 30
+
 export const HEATS: readonly Reader[] = [
+  // The oven against its dial: runs 10 C hot, is 15 too cold, runs hot by 20 F
+  reader(
+    `${MINE}(?:${TEMP} ${TOO}(hot|hotter|high|cold|colder|cool|cooler|low|slow|over|under)|${TOO}(hot|cold|cool|high|low|slow)(?: by)? ${TEMP})(?: than (?:its|the) dial)?`,
+    ([, before, beforeUnit, side, sideFirst, after, afterUnit]) => {
+      const heat = heatOf(before ?? after, beforeUnit ?? afterUnit)
+      if (!heat || heat.value > MOST_OFFSET || heat.value === 0) return undefined
+      const by = COLDER.test(side ?? sideFirst ?? '') ? -heat.value : heat.value
+      return { kind: 'offset', by, unit: heat.unit }
+    },
+  ),
+  // How high the kitchen lies
+  reader(
+    `(?:at |we are at |kitchen at |we live at |up at )?(?:an )?(?:altitude |elevation )?(?:of )?(\\d{3,5}) (m|metres?|meters?|ft|feet|foot)(?: (?:up|high|altitude|elevation|above (?:the )?sea(?: level)?|above sea))?`,
+    ([, value = '', unit = ''], text) => {
+      const m = Math.round(unit.startsWith('f') ? inchesToMetres(12 * Number(value)) : Number(value))
+      // "160 for 120 m" are minutes.
+      const plain = value.length > 3 || /altitude|elevation|above|high/.test(text) || unit.startsWith('f')
+      return plain && isHeight(m) ? { kind: 'altitude', m } : undefined
+    },
+  ),
+  reader('(?:in the oven |cooked |cooking |roast(?:ed)? )?(?:overnight|through the night|all night)', () => ({
+    kind: 'overnight',
+  })),
+  // held at 58 for two hours
+  reader(
+    `(?:then |and )?(?:held|hold(?:ing|s)?)(?: it)?(?: warm)?(?: in (?:the |a )?(?:oven|(?:holding |warm )?cabinet))?(?: at)? ${TEMP}(?: for (${SPAN}|an hour))?`,
+    ([, value, unit, span]) => {
+      const heat = heatOf(value, unit)
+      return isHeat(heat, 45) && heat.value <= (heat.unit === 'c' ? 95 : 205)
+        ? { kind: 'hold', heat, ...(span ? { minutes: span === 'an hour' ? 60 : minutesOf(span) } : {}) }
+        : undefined
+    },
+  ),
   // Heat
   reader(
-    `(?:in (?:an? |the )?|with (?:an? |the )?)?(?:(?:low|hot|moderate|slow|cool) )?(oven|fan|fan oven|convection|convection oven|fire|grill|coals|smoker|barbecue|bbq|bath|water bath|sous vide|at|roast at|cook at|(?:start|starting|begin|beginning)(?: it)? at|heat|oven on)(?: on| set)?(?: at| to)? ${TEMP}(?: (fan|convection|oven))?`,
+    `(?:in (?:an? |the )?|with (?:an? |the )?)?(?:(?:low|hot|moderate|slow|cool) )?(oven|fan|fan oven|convection|convection oven|fire|grill|coals|smoker|barbecue|bbq|bath|water bath|sous vide|at|roast(?:ed)? at|cook(?:ed)? at|(?:start|starting|begin|beginning)(?: it)? at|heat|oven on)(?: on| set)?(?: at| to)? ${TEMP}(?: (fan|convection|oven))?`,
     ([, word = '', value, unit, after]) =>
       heatFact(after === 'oven' || after === undefined ? word : after, heatOf(value, unit)),
   ),
@@ -56,6 +108,9 @@ export const BARE: readonly Reader[] = [
   reader(`(?:at )?(${DIGITS}) (c|f|degrees c|degrees f|deg c|deg f|celsius|fahrenheit|degrees)`, ([, value, unit]) => {
     const heat = heatOf(value, unit)
     if (heat === undefined || !isHeat(heat, 0)) return undefined
+    // "Rib 3 kg, 4 C": no core and no oven is so cold.
+    if (heat.unit === 'c' ? heat.value <= MEAT_MOST_C : heat.unit === 'f' && heat.value >= 25 && heat.value <= 86)
+      return { kind: 'start', heat }
     const core = heat.unit === 'f' ? heat.value >= 104 && heat.value <= 205 : heat.value >= 40 && heat.value <= 96
     return core ? { kind: 'serve', heat, bare: true } : isHeat(heat, 97) ? { kind: 'heat', heat } : undefined
   }),
@@ -70,6 +125,8 @@ export const BARE: readonly Reader[] = [
 
 function heatFact(word: string, heat: SaidHeat | undefined): Fact | undefined {
   if (heat === undefined) return undefined
+  // "at 2000", without a word of an oven, is none.
+  if (word === 'at' && heat.unit === undefined && heat.value > 600) return undefined
   // "at 7" is a time, "at 160" a heat.
   if ((word === 'at' || word.endsWith(' at')) && heat.unit === undefined && heat.value < 75) return undefined
   // "Start at 60 F" is how cold the meat is.

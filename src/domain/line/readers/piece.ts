@@ -92,6 +92,7 @@ export const PIECE: readonly Reader[] = [
     ([, value = '', unit = ''], text) => ({
       kind: 'mass',
       kg: massOf(/ and a half(?: |$)/.test(text) && !value.includes('half') ? `${value} and a half` : value, unit),
+      ...(/ (?:each|apiece|a piece)$/.test(text) ? { apiece: true as const } : {}),
     }),
   ),
   // Size
@@ -104,10 +105,12 @@ export const PIECE: readonly Reader[] = [
   ),
   // Reading and doneness
   reader(
-    `(?:pull(?:ed)?|take it out|out|remove|removed|(?:probe|alarm|thermometer)(?: set| goes off| reads)?)(?: it)?(?: at| when| to| for)? ${TEMP}(?: in (?:the |its )?(${POINT}))?|(?:to|until|till) (?:a core of )?${TEMP} in (?:the |its )?(${POINT})`,
-    ([, a, aUnit, aPoint, b, bUnit, bPoint]) => {
-      const heat = heatOf(a ?? b, aUnit ?? bUnit)
-      const point = aPoint ?? bPoint
+    `(?:pull(?:ed)?|take it out|out|remove|removed|(?:probe|alarm|thermometer)(?: set| goes off| reads)?)(?: it)?(?: at| when| to| for)? ${TEMP}(?: in (?:the |its )?(${POINT}))?|(?:to|until|till) (?:a core of )?${TEMP} in (?:the |its )?(${POINT})|(?:at )?${TEMP} pull|(?:the )?(thigh|breast)(?: (?:to|at|reads?|reading|until))? ${TEMP}(?! (?:min|minutes?|h|hours?|g|kg|lb))`,
+    ([, a, aUnit, aPoint, b, bUnit, bPoint, c, cUnit, dPoint, d, dUnit]) => {
+      const heat = heatOf(a ?? b ?? c ?? d, aUnit ?? bUnit ?? cUnit ?? dUnit)
+      const point = aPoint ?? bPoint ?? dPoint
+      // "Breast 2 kg" is no reading.
+      if (d !== undefined && (heat?.value ?? 0) < 55) return undefined
       return heat && heat.value >= 40 ? { kind: 'pull', heat, ...(point ? { point } : {}) } : undefined
     },
   ),
@@ -140,7 +143,7 @@ export const PIECE: readonly Reader[] = [
     temper_min: 0,
   })),
   reader(
-    `(?:from|starts?(?: at)?|starting(?: at)?|start at) ${TEMP}(?! (?:am|pm|o'?clock)(?: |$))`,
+    `(?:from|starts?(?: at)?|starting(?: at)?|start at|(?:start(?:s|ing)? |meat )(?:temp(?:erature)?|is)(?: is| at| of)?|(?:straight )?(?:from|out of) (?:the )?fridge(?: at)?|fridge(?: at)?) ${TEMP}(?! (?:am|pm|o'?clock)(?: |$))`,
     ([, value, unit]) => {
       const heat = heatOf(value, unit)
       return heat && heat.value <= 75 ? { kind: 'start', heat } : undefined

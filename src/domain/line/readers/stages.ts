@@ -13,6 +13,7 @@ import {
   isHeat,
   isNext,
   LEAD,
+  listed,
   MIN,
   MINUTES,
   massOf,
@@ -78,6 +79,16 @@ export const STAGES: readonly Reader[] = [
         : undefined
     },
   ),
+  // 20 min hot then · six hours in a low oven: as hot, or as low, as it is usual
+  reader(
+    `(?:first |for |start(?:ing)? )*(?:(${SPAN}) (?:in an? |at |on )*(?:very )?(hot|high|low|slow)(?: oven| heat)?|(?:in an? |at )?(?:very )?(hot|high|low|slow) (?:oven|heat)(?: for)? (${SPAN}))`,
+    ([, first, heat, oven, last]) =>
+      stage({
+        on: 'oven',
+        usual: /hot|high/.test(heat ?? oven ?? '') ? 'hot' : 'low',
+        minutes: minutesOf(first ?? last ?? ''),
+      }),
+  ),
   // the last half hour at 220
   reader(
     `(?:and |then )?(?:for |with )?(?:the )?(?:last|final) (${SPAN}) (?:at|in an? oven at|up to) ${HEAT}`,
@@ -111,7 +122,7 @@ export const STAGES: readonly Reader[] = [
   ),
   // low 120 to 52 · 120 to 52 · 110 c until 50 c
   reader(
-    `(?:(?:low|gentle|slow|oven|at|roast) )*${TEMP}(?: (fan|convection)(?: oven)?| oven)? (?:to|until|till) (?:a core of )?${TEMP}(?: in (?:the |its )?(?:${POINT}))?(?: core| inside)?`,
+    `(?:(?:low|gentle|slow|oven|at|roast|roasted|cooked|cook) )*${TEMP}(?: (fan|convection)(?: oven)?| oven)? (?:to|until|till) (?:a core of )?${TEMP}(?: in (?:the |its )?(?:${POINT}))?(?: core| inside)?`,
     ([, value, unit, fan, core, coreUnit]) => {
       const heat = heatOf(value, unit)
       const to = heatOf(core, coreUnit)
@@ -125,10 +136,11 @@ export const STAGES: readonly Reader[] = [
     ([, span = '']) => stage({ on: 'off', minutes: minutesOf(span) }),
   ),
   reader(
-    `(?:in (?:a |the )?|from (?:a )?|start(?:ing)? in (?:a )?)?cold oven(?: set)?(?: to| at)? ${HEAT}(?: for)? (${SPAN})`,
-    ([, value, unit, gas, span = '']) => {
+    `(?:in (?:a |the )?|from (?:a )?|start(?:ing)? in (?:a )?)?cold oven(?:(?: set| turned)?(?: to| at| on to| on at)?) ${HEAT}(?:(?: for)? (${SPAN}))?`,
+    ([, value, unit, gas, span]) => {
       const heat = heatOf(value, unit, gas)
-      return isHeat(heat) ? stage({ on: 'cold', heat, minutes: minutesOf(span) }) : undefined
+      const minutes = span === undefined ? undefined : minutesOf(span)
+      return isHeat(heat) ? stage({ on: 'cold', heat, minutes }) : undefined
     },
   ),
   reader(
@@ -158,13 +170,22 @@ export const STAGES: readonly Reader[] = [
     `(?:then |and )?(?:final |last )?(?:sear(?:ed)?|blast|crisp(?:ed)?(?: up)?|finish(?:ed)?)(?: it)?(?: for)? (${SPAN}) (?:at|in an? oven at) ${HEAT}`,
     ([, span = '', ...heat]) => finishOf(span, ...heat),
   ),
+  // sear at the end, 270 for 6 min
+  listed(
+    `(?:then |and )?(?:sear(?:ed)?|blast(?:ed)?|brown(?:ed)?|crisp(?:ed)?(?: up)?)(?: it)?(?: hard| hot| off)? (?:at the end|at end|at the last|last|to finish|before serving|just before serving)(?:(?: at| in an?| oven| hot)* ${HEAT}(?! (?:am|pm)))?(?: for)?(?: (${SPAN}))?`,
+    ([, value, unit, gas, span]) => {
+      const heat = heatOf(value, unit, gas)
+      if (heat !== undefined && !isHeat(heat, 150)) return undefined
+      return stage({ on: 'oven', heat, minutes: span === undefined ? undefined : minutesOf(span), finish: true })
+    },
+  ),
   // then sear in a hot pan for 4 min
   reader(
     `(?:(?:and )?then|to finish|finish(?:ed)?|at the end)(?: quickly| briefly)? (?:by )?(?:a )?(?:sear(?:ed|ing)?|brown(?:ed|ing)?|fry|fried)?(?: it)?(?: quickly| briefly| hard)? ?(?:in|on) (?:a |the )?(?:(?:very |smoking )?hot |heavy )*(?:pan|skillet|frying pan|hob)(?: for)?(?: (${SPAN}))?`,
     ([, span]) => stage({ on: 'pan', minutes: span === undefined ? undefined : minutesOf(span), finish: true }),
   ),
   reader(
-    `(?:then |and )?(?:(?:a )?hot finish|finish(?:ed)?(?: hot| off)?|(?:final |last )?(?:sear|blast)|crisp(?:ed)?(?: up)?)(?: it)?(?: at| in an?| in the| on| oven| hot| oven at)*(?: (?!${SPAN})${HEAT})?(?: for)?(?: (${SPAN}|${N}(?! (?:kg|g|lb|people|guests|mm|cm))))?`,
+    `(?:then |and )?(?:(?:a )?hot finish|finish(?:ed)?(?: hot| off)?|(?:final |last )?(?:sear|blast)|crisp(?:ed)?(?: up)?|crackle)(?: it)?(?: at| in an?| in the| on| oven| hot| oven at)*(?: (?!${SPAN})${HEAT}(?! (?:am|pm)))?(?: for)?(?: (${SPAN}|(?<! at )${N}(?! (?:kg|g|lb|people|guests|mm|cm|am|pm))))?`,
     ([, value, unit, gas, span], text) => {
       // One number alone after "hot finish" is minutes, or a heat where it can only be one.
       const only = span === undefined && value !== undefined && unit === undefined && Number(value) < 60

@@ -70,5 +70,6 @@ export const TABLE: readonly Reader[] = [
       }),
     ),
   ),
+  reader('(?:not|no) later than|at the latest', () => ({ kind: 'filler' })),
   reader(`(?:with |and |plus )?(?:some |the )?gravy`, () => ({ kind: 'filler' })),
 ]

@@ -1,0 +1,55 @@
+import { TZDate } from '@date-fns/tz'
+import type { Fact, Meaning } from './fact'
+import type { MomentContext } from './said-moment'
+
+/** When they eat, of all that a line says of it. */
+
+/** What cooks overnight is eaten by this hour of the next day, or the day is said. */
+const MORNING_AFTER_H = 15
+/** And it is no night that is shorter, s. */
+const A_NIGHT_S = 10 * 3600
+
+type Moment = Extract<Fact, { kind: 'moment' }>
+
+const isArrival = ({ arrive }: Moment): boolean => arrive === true
+
+/**
+ * When they eat, s since 1970: the last that was said; a day and an hour said apart are one moment. Guests who arrive
+ * at an hour eat then where no other is said.
+ * @param table what the line says of the table
+ */
+export function promiseOf(table: readonly Meaning[], { now_s, timeZone }: MomentContext): number | undefined {
+  const all = table.flatMap(({ fact }) => (fact.kind === 'moment' ? [fact] : []))
+  const eaten = all.filter((moment) => !isArrival(moment))
+  const moments = eaten.some(({ said }) => said !== 'day') ? eaten : all
+  const last = moments.at(-1)
+  const other =
+    last?.said === 'clock'
+      ? moments.findLast(({ said }) => said === 'day')
+      : moments.findLast(({ said }) => said === 'clock')
+  const dated = last && other && last.said !== 'both' && last !== other
+  if (dated) {
+    const [day, clock] = last.said === 'day' ? [last, other] : [other, last]
+    return atHourOf(day.at_s, clock.at_s, timeZone)
+  }
+  if (last?.said !== 'clock' || !table.some(({ fact }) => fact.kind === 'overnight')) return last?.at_s
+  const hour = new TZDate(last.at_s * 1000, timeZone).getHours()
+  const tonight = hour <= MORNING_AFTER_H && last.at_s - now_s < A_NIGHT_S
+  return tonight ? atHourOf(last.at_s + 86_400, last.at_s, timeZone) : last.at_s
+}
+
+/** The hour of one moment on the day of another, s since 1970. */
+function atHourOf(day_s: number, clock_s: number, timeZone: string): number {
+  const date = new TZDate(day_s * 1000, timeZone)
+  const hour = new TZDate(clock_s * 1000, timeZone)
+  return Math.round(
+    new TZDate(
+      date.getFullYear(),
+      date.getMonth(),
+      date.getDate(),
+      hour.getHours(),
+      hour.getMinutes(),
+      timeZone,
+    ).getTime() / 1000,
+  )
+}
