@@ -87,8 +87,10 @@ export function factWords(fact: Fact, units: Units): string | undefined {
       return `${fact.on === undefined ? 'oven' : ON[fact.on]} ${heat(fact.heat)}`
     case 'oven':
       return `${fact.oven} oven`
+    case 'cold_oven':
+      return ON.cold
     case 'rest':
-      return `rests ${span(fact.minutes)}`
+      return fact.minutes === undefined ? 'rests' : `rests ${span(fact.minutes)}`
     case 'hold':
       return `kept warm at ${heat(fact.heat)}${fact.minutes === undefined ? '' : ` for ${span(fact.minutes)}`}`
     case 'second':
@@ -134,7 +136,7 @@ export function factWords(fact: Fact, units: Units): string | undefined {
     case 'side':
       return `beside it: ${fact.title.toLowerCase()}`
     case 'moment':
-      return `${fact.arrive ? 'guests come' : 'on the table'} ${shortDay(fact.at_s, units)} ${clock(fact.at_s, units)}`
+      return `${fact.weak === 'arrival' ? 'guests come' : 'on the table'} ${shortDay(fact.at_s, units)} ${clock(fact.at_s, units)}`
     case 'overnight':
       return 'through the night'
     case 'offset':

@@ -24,6 +24,8 @@ export interface SaidStage {
   readonly core?: SaidHeat | undefined
   readonly cover?: 'bare' | 'tent' | 'foil' | 'bag' | undefined
   readonly breastDown?: boolean | undefined
+  /** Seared, and nobody says when: first, where more heat is said after it. */
+  readonly sear?: true | undefined
   /** After the rest, for the crust. */
   readonly finish?: boolean | undefined
   /** Said as what comes after another heat: then, down to. */
@@ -70,8 +72,11 @@ export type Fact =
   | { readonly kind: 'start'; readonly heat?: SaidHeat; readonly temper_min?: number }
   | { readonly kind: 'stage'; readonly stage: SaidStage }
   | { readonly kind: 'heat'; readonly heat: SaidHeat; readonly on?: SaidStage['on'] }
+  /** It goes in before the oven is hot. */
+  | { readonly kind: 'cold_oven' }
   | { readonly kind: 'oven'; readonly oven: 'still' | 'fan' }
-  | { readonly kind: 'rest'; readonly minutes: number }
+  /** As long as usual where no minutes are said. */
+  | { readonly kind: 'rest'; readonly minutes?: number }
   | { readonly kind: 'second'; readonly heat?: SaidHeat; readonly minutes?: number }
   /** Kept warm so hot, for so long, once it has rested. */
   | { readonly kind: 'hold'; readonly heat: SaidHeat; readonly minutes?: number }
@@ -117,8 +122,8 @@ export type Fact =
       readonly at_s: number
       /** What of it was said: the rest is the usual. */
       readonly said: 'both' | 'day' | 'clock'
-      /** When the guests come: they eat then where nothing else is said. */
-      readonly arrive?: true
+      /** When the guests come, or the name of a meal: they eat then where nothing else is said. */
+      readonly weak?: 'arrival' | 'meal'
     }
   /** In the heat through the night: the table is the next day's. */
   | { readonly kind: 'overnight' }

@@ -11,16 +11,16 @@ const A_NIGHT_S = 10 * 3600
 
 type Moment = Extract<Fact, { kind: 'moment' }>
 
-const isArrival = ({ arrive }: Moment): boolean => arrive === true
+const isWeak = ({ weak }: Moment): boolean => weak !== undefined
 
 /**
  * When they eat, s since 1970: the last that was said; a day and an hour said apart are one moment. Guests who arrive
- * at an hour eat then where no other is said.
+ * at an hour eat then where no other is said, and a meal has its usual hour.
  * @param table what the line says of the table
  */
 export function promiseOf(table: readonly Meaning[], { now_s, timeZone }: MomentContext): number | undefined {
   const all = table.flatMap(({ fact }) => (fact.kind === 'moment' ? [fact] : []))
-  const eaten = all.filter((moment) => !isArrival(moment))
+  const eaten = all.filter((moment) => !isWeak(moment))
   const moments = eaten.some(({ said }) => said !== 'day') ? eaten : all
   const last = moments.at(-1)
   const other =

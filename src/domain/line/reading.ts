@@ -178,8 +178,8 @@ interface Scene {
   readonly added: (words: string) => string
 }
 
-/** Nothing that is sliced is served hotter than this, °C. */
-const OVEN_FROM_C = 86
+/** Nothing that is sliced is served hotter by more than this than its most done degree, K. */
+const OVER_K = 6
 
 /** A rib of beef with its bone, raw (common practice), kg. */
 const RIB_KG = 1
@@ -217,6 +217,9 @@ function roastsOf(
   const notes: string[] = []
   const written: StagePart[] = []
   const seen = new Map<Fact['kind'], Meaning>()
+  let cold = false
+  let rests = false
+  let searsFirst = false
   for (const meaning of group) {
     const { fact } = meaning
     const before = seen.get(fact.kind)
@@ -259,16 +262,17 @@ function roastsOf(
         if (fact.temper_min !== undefined) roast.temper_min = fact.temper_min
         break
       case 'stage': {
-        const { heat, core, follows, after_min, ...stage } = fact.stage
+        const { heat, core, follows, after_min, sear, ...stage } = fact.stage
+        if (sear && stages.length === 0 && roast.set_c === undefined && roast.school === undefined) searsFirst = true
         if (stage.on === 'fan') roast.oven = 'fan'
+        const { set_c } = roast
         // "110 until 50, rest 30 min, 260 for 8 min": what comes hotter after the rest is its finish.
         const last = stages.at(-1)
-        const after = roast.rest_min !== undefined && !stage.finish && core === undefined && stage.minutes !== undefined
-        const hotter =
-          after && last?.core_c !== undefined && heat !== undefined && toCelsius(heat, 'oven') > (last.set_c ?? 999)
-        const { set_c } = roast
+        const cooked_c = last ? last.core_c !== undefined && last.set_c : set_c
+        const rested = rests && core === undefined && stage.minutes !== undefined
+        const hotter = rested && heat !== undefined && cooked_c && toCelsius(heat, 'oven') > cooked_c
         // "At 260, then 160", "260, then off": what was said as the oven is the first stretch of heat.
-        if ((follows || stage.on === 'off') && !stage.finish && stages.length === 0 && set_c !== undefined) {
+        if ((follows || stage.on === 'off') && !stage.finish && !hotter && stages.length === 0 && set_c !== undefined) {
           stages.push({ on: 'oven', set_c, minutes: after_min })
           delete roast.set_c
         }
@@ -293,8 +297,12 @@ function roastsOf(
       case 'oven':
         roast.oven = fact.oven
         break
+      case 'cold_oven':
+        cold = true
+        break
       case 'rest':
-        roast.rest_min = fact.minutes
+        rests = true
+        if (fact.minutes !== undefined) roast.rest_min = fact.minutes
         break
       case 'hold':
         roast.hold_c = toCelsius(fact.heat, 'core')
@@ -365,6 +373,11 @@ function roastsOf(
         break
     }
   }
+  // "Sear 4 min, 180 C 12 min": more heat was said after it.
+  const [seared] = stages
+  if (searsFirst && seared && (stages.length > 1 || roast.set_c !== undefined))
+    stages[0] = { on: 'pan', minutes: seared.minutes }
+  if (cold) stages.splice(0, 1, { ...stages[0], on: 'cold' })
   const first = ids[0] as string
   const stuffed = roast.stuffed === true
   const cut = withTraits(first, { ...traits, stuffed })
@@ -411,7 +424,7 @@ function roastsOf(
   if (
     bare &&
     roast.serve_c !== undefined &&
-    roast.serve_c > OVEN_FROM_C &&
+    roast.serve_c > Math.max(...scale.degrees.map(({ serve_c }) => serve_c)) + OVER_K &&
     scale.id !== 'tender' &&
     !pullsApart(known)
   ) {
@@ -468,7 +481,7 @@ function roastsOf(
     count,
     mass_kg,
     stages: stages.map(({ per_kg_min, ...stage }) =>
-      per_kg_min === undefined ? stage : { ...stage, minutes: Math.round(per_kg_min * mass_kg) },
+      per_kg_min === undefined ? stage : { ...stage, minutes: Math.round(per_kg_min * mass_kg + (stage.minutes ?? 0)) },
     ),
     tending,
     notes,

@@ -7,7 +7,7 @@ export const DAYS_SAID =
   /^(?:today|tonight|tomorrow|\+\d+d|\d{4}-\d{2}-\d{2}|(?:sun|mon|tue|wed|thu|fri|sat|jan|feb|mar|apr|may|jun|jul|aug|sep|oct|nov|dec)[a-z]*(?:\+7)?)$/
 export const MONTH = /^(?:jan|feb|mar|apr|may|jun|jul|aug|sep|oct|nov|dec)/
 /** Who eats. */
-const EATERS = 'people|persons?|guests?|heads?|covers?|adults?'
+const EATERS = 'people|ppl|persons?|guests?|heads?|covers?|adults?'
 const ARE_EATERS = new RegExp(`^(?:${EATERS})$`)
 /** What a number is that is no hour. */
 export const MEASURED = new RegExp(
@@ -125,8 +125,14 @@ const hourAndMinutes: Rule = (tokens, at) => {
   const worded = /^[a-z]+$/.test(part)
   if (['a', 'an', 'half', 'quarter', 'couple', 'brace', 'dozen'].includes(part)) return undefined
   const hour = numberOf(part)
-  if (!isHour12(hour)) return undefined
   const next = textAt(tokens, at + 1)
+  if (!isHour12(hour)) {
+    // at 18 30
+    const late = /^(?:1[3-9]|2[0-3])$/.test(part) && /^[0-5]\d$/.test(next) && !tokens[at + 1]?.parted
+    return late && AT.test(textAt(tokens, at - 1)) && endsAt(tokens, at + 2)
+      ? { count: 2, text: `${part}:${next}` }
+      : undefined
+  }
   if (worded && HALF_DAY.test(next)) return { count: 1, text: `${hour}:00` }
   if (tokens[at + 1]?.parted) return undefined
   if (!worded) {
@@ -204,7 +210,7 @@ const roughly: Rule = (tokens, at) => {
   const part = textAt(tokens, at)
   if (!/^(?:[1-9]|1[0-2])$/.test(part)) return undefined
   if (textAt(tokens, at + 1) === 'ish') return { count: 2, text: clockOf(Number(part)) }
-  return textAt(tokens, at - 1) === 'around' && endsAt(tokens, at + 1)
+  return /^(?:around|before|after)$/.test(textAt(tokens, at - 1)) && endsAt(tokens, at + 1)
     ? { count: 1, text: clockOf(Number(part)) }
     : undefined
 }

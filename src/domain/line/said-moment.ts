@@ -43,6 +43,7 @@ const HOLIDAYS: readonly (readonly [RegExp, (year: number) => readonly [number, 
 ]
 /** When a meal is eaten where only its name is said (common practice), the hour. */
 const MEALS: readonly (readonly [RegExp, number])[] = [
+  [/\bbrunch\b/, 11],
   [/\b(?:lunch|lunchtime|midday)\b/, 13],
   [/\b(?:dinner|supper|evening|tonight|night)\b/, 19],
 ]
@@ -115,15 +116,16 @@ function pastOclock(words: readonly string[], count: number): number {
 
 /** When the guests come: guests arrive at 6, everyone is here by 7. */
 const ARRIVES =
-  /^(?:(?:the |my |our |all )*(?:guests?|people|family|friends|company|everyone|everybody|visitors|they) )?(?:(?:will|are|is|be) )*(?:arriv(?:e|es|ing)|com(?:e|es|ing)(?: over| round)?|here|due|expected|get(?:ting)? here|over) (?=at |by |around |about |for |from |on |tomorrow |today |\+|\d)/
+  /^(?:(?:guests?|people|family|friends|company) (?=(?:from|by|around|about) )|(?:(?:the |my |our |all )*(?:guests?|people|family|friends|company|everyone|everybody|visitors|they) )?(?:(?:will|are|is|be) )*(?:arriv(?:e|es|ing)|com(?:e|es|ing)(?: over| round)?|here|due|expected|get(?:ting)? here|over) )(?=at |by |around |about |for |from |on |tomorrow |today |\+|\d)/
 
 function arrivalAt(words: readonly string[], context: MomentContext): Found | undefined {
   const lead = `${words.slice(0, LONGEST_MOMENT).join(' ')} `.match(ARRIVES)
   if (!lead) return undefined
-  const skipped = lead[0].trim().split(' ').length
+  let skipped = lead[0].trim().split(' ').length
+  while (/^(?:from|by|at|around|about)$/.test(words[skipped] ?? '')) skipped++
   const found = momentAt(['eat', ...words.slice(skipped)], context)
   return found?.fact.kind === 'moment' && found.count > 1
-    ? { count: skipped + found.count - 1, fact: { ...found.fact, arrive: true } }
+    ? { count: skipped + found.count - 1, fact: { ...found.fact, weak: 'arrival' } }
     : undefined
 }
 
@@ -194,7 +196,25 @@ export function momentAt(said: readonly string[], { now_s, timeZone }: MomentCon
     const start = skipped + more + 1
     return dayOnly(day, words.slice(start), start, { now_s, timeZone }, text)
   }
-  return undefined
+  const ordinal = bare.findIndex((word) => /^\d{1,2}(?:st|nd|rd|th)$/.test(word))
+  if (ordinal === 0 || (ordinal === 1 && bare[0] === 'the')) {
+    const next = readMoment([bare[ordinal] ?? '', `${USUAL_HOUR}:00`], { now_s, timeZone })
+    return next && { count: skipped + more + ordinal + 1, fact: { kind: 'moment', at_s: next.at_s, said: 'day' } }
+  }
+  return mealAt(said, { now_s, timeZone })
+}
+
+/** A meal by its name alone: today's, or tomorrow's. */
+function mealAt(words: readonly string[], context: MomentContext): Found | undefined {
+  const first = words[0] ?? ''
+  const named = /^(?:for|at)$/.test(first) ? (words[1] ?? '') : first
+  const meal = /^(?:brunch|lunch|lunchtime|dinner|supper)$/.test(named)
+    ? MEALS.find(([pattern]) => pattern.test(named))
+    : undefined
+  const found = meal && readMoment([`${meal[1]}:00`], context)
+  return found
+    ? { count: named === first ? 1 : 2, fact: { kind: 'moment', at_s: found.at_s, said: 'clock', weak: 'meal' } }
+    : undefined
 }
 /** The words before the first number that is no hour. */
 function beforeMeasures(words: readonly string[]): readonly string[] {

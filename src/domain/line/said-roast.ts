@@ -48,7 +48,7 @@ export interface SaidRoast {
   readonly notes: readonly string[]
 }
 /** A stretch of heat with its temperatures in °C. */
-export type HeatedStage = Omit<SaidStage, 'heat' | 'core' | 'follows' | 'after_min'> & {
+export type HeatedStage = Omit<SaidStage, 'heat' | 'core' | 'follows' | 'after_min' | 'sear'> & {
   readonly set_c?: number | undefined
   readonly core_c?: number | undefined
 }

@@ -24,11 +24,13 @@ const FRACTIONS: ReadonlyMap<string, string> = new Map(
 )
 /** Dates, clocks and ordinals stay as they are; every other number parts from what is glued to it. */
 const PIECE =
-  /\b\d{1,2}h\d{2}\b|\d{4}-\d{2}-\d{2}|\d{1,2}[/.]\d{1,2}[/.](?:\d{4}|\d{2})\b|\d{1,2}:\d{2}|\d{1,2}\.\d{2}(?=[ap]m\b)|\d+(?:st|nd|rd|th)\b|\d+\/\d+|\d+[.,]\d+|\d+|[¼½¾⅓⅔⅛]|\p{L}[\p{L}\p{M}'’]*|\+|&|"|@|→|[-=]>|(?<=\d ?)#/gu
+  /\b\d{1,2}h\d{2}\b|\d{4}-\d{2}-\d{2}|\d{1,2}[/.]\d{1,2}[/.](?:\d{4}|\d{2})\b|\d{1,2}:\d{2}|\d{1,2}\.\d{2}(?=[ap]m\b)|(?<=\d[.\s]?)[ap]\.\s?m\b\.?|\d+(?:st|nd|rd|th)\b|\d+\/\d+|\d+[.,]\d+|\d+|[¼½¾⅓⅔⅛]|\p{L}[\p{L}\p{M}'’]*|\+|&|"|@|→|[-=]>|(?<=\d ?)#/giu
 /** Signs that stand for a word: an arrow goes to what it points at. */
 const SIGNS: ReadonlyMap<string, string> = new Map(
   Object.entries({ '→': 'to', '->': 'to', '=>': 'to', '#': 'lb', '@': 'at' }),
 )
+/** "p.m." */
+const HALVES = /^([ap])\.\s?m\.?$/i
 /** Letters that no accent makes. */
 const LIGATURES: Readonly<Record<string, string>> = { œ: 'oe', æ: 'ae', ß: 'ss' }
 /** An hour of the day from here on, a span of hours before: 19h30, 1h20. */
@@ -57,6 +59,7 @@ export function tokensOf(line: string): Token[] {
     const text =
       FRACTIONS.get(raw) ??
       SIGNS.get(raw) ??
+      HALVES.exec(raw)?.[1]?.toLowerCase().concat('m') ??
       raw
         .normalize('NFKD')
         .replace(/\p{M}/gu, '')
@@ -64,7 +67,7 @@ export function tokensOf(line: string): Token[] {
         .replace(/[œæß]/g, (letter) => LIGATURES[letter] ?? letter)
         .replaceAll('’', "'")
         .replace(/^(\d+),(\d+)$/, '$1.$2')
-    tokens.push({ text, from, to: last, parted })
+    tokens.push({ text, from, to: last, parted: parted && !HALVES.test(raw) })
   }
   return tokens
 }

@@ -87,6 +87,14 @@ describe('what a line says besides', () => {
     expect(stages.slice(0, 2).map((stage) => stage.split(' ')[1])).toEqual(['162.8', '162.8'])
   })
 
+  it('breast down for the first hour is roasted on, the other way up, at the same heat', () => {
+    expect(cookedBy('turkey 6 kg 180 breast down for the first 90 minutes')).toEqual([
+      'cook 180 time 90',
+      'cook 180 pull',
+      'rest counter time 20',
+    ])
+  })
+
   it('kept warm is kept warm at the end, whatever it was cooked by', () => {
     expect(cookedBy('prime rib 6 kg, hold at 60 for 3 hours')).toEqual({
       school: 'cook-and-hold',
@@ -111,8 +119,18 @@ describe('what a line says besides', () => {
   })
 
   it('a cold oven is cold where nobody says for how long', () => {
-    const { program } = planned('cold oven 200C, chicken 1.5 kg')
-    expect('stages' in program && program.stages[0]).toMatchObject({ preheated: false, until: { kind: 'pull' } })
+    for (const line of ['cold oven 200C, chicken 1.5 kg', 'chicken 1.5 kg, cold oven, set to 200']) {
+      const { program } = planned(line)
+      expect('stages' in program && program.stages[0], line).toMatchObject({
+        environment: { kind: 'oven', set_c: 200 },
+        preheated: false,
+        until: { kind: 'pull' },
+      })
+    }
+  })
+
+  it('an oven that is hot so long for its weight and then off stays shut as long as that school has it', () => {
+    expect(cookedBy('500F oven 5 min per lb then off, 6 lb rib roast')).toEqual(['cook 260 time 30', 'cook  time 120'])
   })
 
   it('the oven against its dial and the height of the kitchen are in the plan', () => {

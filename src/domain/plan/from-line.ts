@@ -136,7 +136,10 @@ function staged(roast: SaidRoast, cut: Cut): ProgramPart {
   const goesOn =
     !open &&
     (cooks.length === 0 || (roast.set_c !== undefined && cooks.every(({ on }) => on !== 'off' && on !== 'cold')))
-  const main: HeatedStage[] = goesOn ? [...cooks, { on: 'oven', set_c: fallback_c }] : cooks
+  // Breast down for the first hour: then the other way up, at the heat that was said.
+  const turned = !open && cooks.at(-1)?.breastDown ? cooks.at(-1)?.set_c : undefined
+  const main: HeatedStage[] =
+    goesOn || turned !== undefined ? [...cooks, { on: 'oven', set_c: turned ?? fallback_c }] : cooks
   const reverse = roast.school === 'reverse-sear' || finishes.length > 0
   const searing = findSchool('reverse-sear') as School
   const rest_min = roast.rest_min ?? (reverse ? searing.usual(cut).rest_min : cut.rest_min.least)

@@ -158,7 +158,7 @@ export const CARE: readonly Reader[] = [
     ([, how], text) => ({ kind: 'tending', act: 'glaze', said: text, ...timesOf(how), ...momentsPart(text) }),
   ),
   reader(
-    `(?:turn|turned|turning|rotate|rotated)(?: it| the (?:tin|tray|pan|roast|joint|meat))?(?: (?:over|round|around))?(?: (once|twice|three times|every (${SPAN})))?(?: (?:and )?${MOMENT})*`,
+    `(?:turn|turned|turning|flip|flipped|flipping|rotate|rotated)(?: it| the (?:tin|tray|pan|roast|joint|meat))?(?: (?:over|round|around))?(?: (once|twice|three times|every (${SPAN})))?(?: (?:and )?${MOMENT})*`,
     ([, how, span], text) => ({
       kind: 'tending',
       act: 'turn',
@@ -170,6 +170,24 @@ export const CARE: readonly Reader[] = [
   reader(
     `(?:remove|take off|lift off|take away|lose)(?: the)? (?:foil|lid|cover)(?: (?:for |in |at )?(?:${MOMENT}))?|(?:foil|lid|cover) (?:off|removed) (?:for |in |at )?(?:${MOMENT}|(?:the )?(?:last|end|final)(?: (?:${SPAN}|hour|half hour|bit|stretch))?)|(?:then )?uncover(?:ed)? (?:for )?${MOMENT}`,
     (_, text) => ({ kind: 'tending', act: 'uncover', moments: lastOf(text) }),
+  ),
+  // foil for the first two hours, then off
+  reader(
+    `(?:under |in )?(?:foil|covered|cover|lid|tented)(?: it)?(?: (?:with|in) foil)?(?: on)?(?: for)?(?: the)? first (${SPAN}|hour|half hour)(?: (?:and )?then (?:off|uncover(?:ed)?|bare|open))?`,
+    ([, span = '']) => ({
+      kind: 'tending',
+      act: 'uncover',
+      moments: [{ at_min: span === 'hour' ? 60 : span === 'half hour' ? 30 : minutesOf(span) }],
+    }),
+  ),
+  // covered until the last 45 minutes
+  reader(
+    `(?:under |in )?(?:foil|covered|cover|lid|tented)(?: it)?(?: (?:with|in) foil)?(?: on)? (?:until|till|up to) (?:the )?(?:last|final) (${SPAN}|hour|half hour)`,
+    ([, span = '']) => ({
+      kind: 'tending',
+      act: 'uncover',
+      moments: [{ before_end_min: span === 'hour' ? 60 : span === 'half hour' ? 30 : minutesOf(span) }],
+    }),
   ),
   reader(
     `(?:foil|lid|cover) on (?:for )?${MOMENT}|(?:cover|covered|foil|foiled|tent|wrap|wrapped)(?: it| the (?:bird|breast|legs|meat|roast|joint|whole thing))?(?: (?:with|in) foil)? ${MOMENT}`,
@@ -227,6 +245,8 @@ export const CARE: readonly Reader[] = [
     `(?:(?:with|and|rubbed|in|under|studded|seasoned|flavoured|some|plenty of|lots of|a little|fresh|dried|cracked|black|sea) )*(?:${SEASONING})(?:(?: and| with|,)? (?:(?:fresh|dried|black|cracked|sea|some) )*(?:${SEASONING}))*(?: (?:rub|crust|butter|paste|all over|under the skin))?`,
     (_, text) => ({ kind: 'note', text }),
   ),
+  reader('(?:thawed|defrosted)(?: already| out)?', () => ({ kind: 'filler' })),
+  reader(`with (?:an? )?(?:good |nice |crisp |thick |dark |golden )*crust`, (_, text) => ({ kind: 'note', text })),
   reader(`(?:nice and |very |extra |really )?(?:crisp|crispy|crusty|crunchy)(?: outside| crust)?`, (_, text) => ({
     kind: 'note',
     text,

@@ -91,7 +91,7 @@ export const A_WEIGHT = `(?:(?:per|a|each|every|for each|for every) (?:(${DIGITS
 
 const COVERS: readonly (readonly [string, NonNullable<SaidStage['cover']>])[] = [
   ['uncovered|foil off|lid off|bare|open|without (?:foil|lid)', 'bare'],
-  ['in (?:a |an )?(?:oven |roasting |cooking )?bag', 'bag'],
+  ['(?:in (?:a |an |the )?)?(?:oven |roasting |cooking )?bag', 'bag'],
   [
     '(?:under |with |in )?(?:a |the )?(?:loose )?(?:foil )?tent(?:ed)?(?: (?:of|with|in|under)(?: loose)? foil)?|loosely covered(?: with foil)?|(?:under |with |in )?(?:a )?loose(?:ly)?(?: in)? foil',
     'tent',

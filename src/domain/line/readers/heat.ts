@@ -1,7 +1,7 @@
 import { SCHOOLS } from '@/core/program/schools'
 import { inchesToMetres } from '@/core/units'
 import type { Fact, SaidHeat, SaidStage } from '../fact'
-import { DIGITS, GAS, heatOf, isHeat, minutesOf, type Reader, reader, SPAN, TEMP } from './grammar'
+import { DIGITS, GAS, HEAT, heatOf, isHeat, minutesOf, type Reader, reader, SPAN, TEMP } from './grammar'
 
 /** Settings of heats, and schools by their names. */
 
@@ -12,7 +12,7 @@ const SCHOOL_WORDS: Readonly<Record<string, string>> = {
   'kick-start': 'kick start(?: under foil)?',
   'low-and-long': 'low and (?:slow|long)|slow roast(?:ed)?|slow cook(?:ed)?',
   'oven-off':
-    'oven off|closed oven(?: method)?|(?:with )?the oven off|(?:and |then )*(?:turn(?:ed)?|switch(?:ed)?) (?:(?:it |the oven |oven )off(?: and leave(?: it)?(?: in)?)?|off (?:the )?(?:oven|heat)(?: and leave(?: it)?(?: in)?)?)',
+    'oven off|(?:and |then )+off(?! the)|closed oven(?: method)?|(?:with )?the oven off|(?:and |then )*(?:turn(?:ed)?|switch(?:ed)?) (?:(?:it |the oven |oven )off(?: and leave(?: it)?(?: in)?)?|off (?:the )?(?:oven|heat)(?: and leave(?: it)?(?: in)?)?)',
   'cold-start': 'cold start(?: off reheat)?|cold oven start',
   'reverse-sear': 'reverse sear(?:ed|ing)?',
   'pan-first':
@@ -68,9 +68,14 @@ export const HEATS: readonly Reader[] = [
   reader('(?:in the oven |cooked |cooking |roast(?:ed)? )?(?:overnight|through the night|all night)', () => ({
     kind: 'overnight',
   })),
+  reader('(?:in |from |into )?(?:an? |the )?cold oven|start(?:ing|ed)? cold', () => ({ kind: 'cold_oven' })),
+  reader(`(?:oven )?(?:set|turned|switched)(?: on)?(?: to| at| on) ${HEAT}`, ([, value, unit, gas]) => {
+    const heat = heatOf(value, unit, gas)
+    return isHeat(heat, 97) ? { kind: 'heat', heat, on: 'oven' } : undefined
+  }),
   // held at 58 for two hours
   reader(
-    `(?:then |and )?(?:held|hold(?:ing|s)?)(?: it)?(?: warm)?(?: in (?:the |a )?(?:oven|(?:holding |warm )?cabinet))?(?: at)? ${TEMP}(?: for (${SPAN}|an hour))?`,
+    `(?:then |and )?(?:cook and )?(?:held|hold(?:ing|s)?)(?: it)?(?: warm)?(?: in (?:the |a )?(?:oven|(?:holding |warm )?cabinet))?(?: at)? ${TEMP}(?: for (${SPAN}|an hour))?`,
     ([, value, unit, span]) => {
       const heat = heatOf(value, unit)
       return isHeat(heat, 45) && heat.value <= (heat.unit === 'c' ? 95 : 205)

@@ -105,8 +105,9 @@ export const PIECE: readonly Reader[] = [
   ),
   // Reading and doneness
   reader(
-    `(?:pull(?:ed)?|take it out|out|remove|removed|(?:probe|alarm|thermometer)(?: set| goes off| reads)?)(?: it)?(?: at| when| to| for)? ${TEMP}(?: in (?:the |its )?(${POINT}))?|(?:to|until|till) (?:a core of )?${TEMP} in (?:the |its )?(${POINT})|(?:at )?${TEMP} pull|(?:the )?(thigh|breast)(?: (?:to|at|reads?|reading|until))? ${TEMP}(?! (?:min|minutes?|h|hours?|g|kg|lb))`,
-    ([, a, aUnit, aPoint, b, bUnit, bPoint, c, cUnit, dPoint, d, dUnit]) => {
+    `(?:pull(?:ed)?(?: temp(?:erature)?)?|take it out|out|remove|removed|(?:pull(?:ed)?|take(?: it)?(?: out)?|remove|removed|out)(?: it)? (?:from|of) (?:the )?oven|(?:probe|alarm|thermometer)(?: set| goes off| reads)?)(?: it)?(?: at| when| to| for)? ${TEMP}(?: in (?:the |its )?(${POINT}))?|(?:to|until|till) (?:a core of )?${TEMP} in (?:the |its )?(${POINT})|(?:at )?${TEMP} pull|(?:core|internal|inside)(?: temp(?:erature)?)?(?: of| is)? ${TEMP} (?:when pulled|at the pull)|(?:the )?(thigh|breast)(?: (?:to|at|reads?|reading|until))? ${TEMP}(?! (?:min|minutes?|h|hours?|g|kg|lb))`,
+    ([, a, aUnit, aPoint, b, bUnit, bPoint, pulled, pulledUnit, core, coreUnit, dPoint, d, dUnit]) => {
+      const [c, cUnit] = [pulled ?? core, pulledUnit ?? coreUnit]
       const heat = heatOf(a ?? b ?? c ?? d, aUnit ?? bUnit ?? cUnit ?? dUnit)
       const point = aPoint ?? bPoint ?? dPoint
       // "Breast 2 kg" is no reading.
@@ -115,7 +116,7 @@ export const PIECE: readonly Reader[] = [
     },
   ),
   reader(
-    `(?:(?:to|until|serve|served|serve at|served at|core|core of|core to|inside|middle at|internal|internal temp(?:erature)?(?: of)?|eaten at) )${TEMP}(?: core| internal| inside| in the (?:middle|centre|center))?|(?:at )?(${DIGITS})(?: (c|f))? (?:core|internal|inside|in the (?:middle|centre|center))(?! (?:of |at )?\\d+(?:\\.\\d+)?(?: (?:c|f|degrees?|deg|in|inside|core)\\b| ?$))`,
+    `(?:(?:to|until|serve|served|serve at|served at|core of|core to|middle at|(?:core|inside|internal|final|finish(?:ed)?|target|end|serving|eating)(?: core| internal)?(?: temp(?:erature)?)?(?: of| is| at)?|done at|eaten at) )${TEMP}(?: core| internal| inside| in the (?:middle|centre|center))?|(?:at )?(${DIGITS})(?: (c|f|degrees c|degrees f|degrees|deg))? (?:core|final|target|finish(?:ed)?|internal|inside|in the (?:middle|centre|center))(?: temp(?:erature)?)?(?! (?:of |at )?\\d+(?:\\.\\d+)?(?: (?:c|f|degrees?|deg|in|inside|core)\\b| ?$))`,
     ([, a, aUnit, b, bUnit]) => {
       const heat = heatOf(a ?? b, aUnit ?? bUnit)
       return heat && heat.value >= 40 && heat.value <= (heat.unit === 'c' ? 100 : 212)
@@ -166,6 +167,7 @@ export const PIECE: readonly Reader[] = [
       minutes: minutesOf(one ?? two ?? ''),
     }),
   ),
+  reader('(?:then |and then |and )(?:let it |leave it to |leave to )?rest(?:ed)?', () => ({ kind: 'rest' })),
   reader(`second heat(?: ${HEAT})?(?: for (${SPAN}))?`, ([, value, unit, gas, span]) => {
     const heat = heatOf(value, unit, gas)
     return { kind: 'second', ...(heat ? { heat } : {}), ...(span ? { minutes: minutesOf(span) } : {}) }

@@ -41,13 +41,16 @@ function finishOf(span: string, value?: string, unit?: string, gas?: string): Fa
   return isHeat(heat, 120) ? stage({ on: 'oven', heat, minutes: minutesOf(span), finish: true }) : undefined
 }
 
+/** After a number these make it something else than minutes. */
+const TIMED = 'people|guests|kg|g|lb|c|f|degrees|am|pm'
+
 /** Heat in stretches: how long at what, and then. */
 
 export const STAGES: readonly Reader[] = [
   // 230 for 20 min · then 175 covered for 2 h to 76 in the thigh
   reader(
-    `((?:${LEAD} )*)${HEAT}(?: (${COVER}))?(?: (breast down))?(?: for (?:the )?(?:first )?(${MINUTES})| (?:the )?(?:first )?(${SPAN}))(?: (${COVER}))?(?: (breast down))?(?: (?:to|until) ${TEMP}(?: in (?:the |its )?(${POINT}))?)?`,
-    ([, lead = '', value, unit, gas, cover, down, said, bare, cover2, down2, core, coreUnit]) => {
+    `(?:(?:and |then )?(${COVER}) )?((?:${LEAD} )*)${HEAT}(?: oven)?(?: (${COVER}))?(?: (breast down))?(?: for (?:the )?(?:first )?(${MINUTES})| (?:the )?(?:first )?(${SPAN}))(?: (${COVER}))?(?: (breast down))?(?: (?:to|until|till) ${TEMP}(?: in (?:the |its )?(${POINT}))?)?`,
+    ([, over, lead = '', value, unit, gas, cover, down, said, bare, cover2, down2, core, coreUnit]) => {
       const span = said ?? bare ?? ''
       const heat = heatOf(value, unit, gas)
       if (!isHeat(heat)) return undefined
@@ -56,7 +59,7 @@ export const STAGES: readonly Reader[] = [
         heat,
         minutes: minutesOf(span),
         follows: isNext(lead),
-        cover: coverOf(cover ?? cover2),
+        cover: coverOf(cover ?? cover2 ?? over),
         breastDown: down !== undefined || down2 !== undefined || undefined,
         core: heatOf(core, coreUnit),
       })
@@ -105,7 +108,7 @@ export const STAGES: readonly Reader[] = [
   ),
   // then 175 · down to 160 covered · then 175 to 76 in the thigh · turned down to 160 after 20 min
   reader(
-    `(?:(?:and )?then|down to|after that|followed by|(?:reduced?|reducing|lower(?:ed)?|turn(?:ed)?|drop(?:ped)?|dial(?:led)?)(?: it| the oven| the heat)?(?: down)?(?: to)?)(?: at| to| in| an?| the| oven| roast| down| straight| gentle)* ${HEAT}(?: (${COVER}))?(?: (?:to the end|until (?:it is )?done|till done|to finish))?(?: (?:to|until) ${TEMP}(?: in (?:the |its )?(${POINT}))?)?(?: after (?:the first )?(${SPAN}))?`,
+    `(?:(?:and )?then|down to|after that|followed by|(?:reduced?|reducing|lower(?:ed)?|turn(?:ed)?|drop(?:ped)?|dial(?:led)?)(?: it| the oven| the heat)?(?: down)?(?: to)?)(?: at| to| in| an?| the| oven| roast| down| straight| gentle)* ${HEAT}(?: (${COVER}))?(?: (?:to the end|until (?:it is )?done|till done|to finish))?(?: (?:to|until|till) ${TEMP}(?: in (?:the |its )?(${POINT}))?)?(?: after (?:the first )?(${SPAN}))?`,
     ([, value, unit, gas, cover, core, coreUnit, , before]) => {
       const heat = heatOf(value, unit, gas)
       return isHeat(heat)
@@ -117,6 +120,16 @@ export const STAGES: readonly Reader[] = [
             follows: true,
             after_min: before === undefined ? undefined : minutesOf(before),
           })
+        : undefined
+    },
+  ),
+  // cooked to 50 at 110
+  reader(
+    `(?:roast(?:ed)?|cook(?:ed)?)(?: it)? (?:to|until|till) ${TEMP}(?: core)? (?:at|in an oven at) ${HEAT}`,
+    ([, core, coreUnit, ...at]) => {
+      const [heat, to] = [heatOf(at[0], at[1], at[2]), heatOf(core, coreUnit)]
+      return isHeat(heat) && to && to.value >= 40 && to.value < heat.value
+        ? stage({ on: 'oven', heat, core: to })
         : undefined
     },
   ),
@@ -151,18 +164,25 @@ export const STAGES: readonly Reader[] = [
       return stage({ on: 'pan', minutes: each * (each <= 4 ? 4 : 2) })
     },
   ),
+  // sear 5 min on all sides in a hot pan
+  reader(
+    `(?:sear(?:ed)?|brown(?:ed)?|fry|fried)(?: it)?(?: for)? (${SPAN}) (?:(?:on )?(?:all|both|every|each) (?:sides?|over|round)(?: (?:in|on) (?:a |the )?(?:hot |heavy )*(?:pan|skillet|hob|frying pan))?|(?:in|on) (?:a |the )?(?:hot |heavy )*(?:pan|skillet|hob|frying pan))(?: first)?`,
+    ([, span = '']) => stage({ on: 'pan', minutes: minutesOf(span) }),
+  ),
   reader(
     `(?:sear(?:ed)?|brown(?:ed)?|fry|fried)(?: it)? (?:in (?:a |the )?(?:hot |heavy )*(?:pan|skillet|frying pan)|on the hob)(?: for)? (${SPAN})(?: first)?|(?:pan|hob)(?: for)? (${SPAN})(?: first)?`,
     ([, one, two]) => stage({ on: 'pan', minutes: minutesOf(one ?? two ?? '') }),
   ),
   // 260 for 11 min a kilo
   reader(
-    `((?:${LEAD} )*)${HEAT}(?: for)? (${N}) ${MIN} ${A_WEIGHT}`,
-    ([, lead = '', value, unit, gas, minutes = '', each, weight = '']) => {
+    `((?:${LEAD} )*)${HEAT}(?: oven)?(?: for)? (${N}) ${MIN} ${A_WEIGHT}(?: (?:plus|and|\\+) (?:another |an extra )?(\\d+)(?: ${MIN})?(?: over| extra)?(?! (?:${TIMED})(?: |$)))?`,
+    ([, lead = '', value, unit, gas, minutes = '', each, weight = '', more]) => {
       const heat = heatOf(value, unit, gas)
       if (!isHeat(heat)) return undefined
       const per_kg_min = numberOf(minutes) / massOf(each ?? '1', weight)
-      return per_kg_min > 0 && per_kg_min <= MOST_PER_KG_MIN ? stage({ on: ovenOf(lead), heat, per_kg_min }) : undefined
+      return per_kg_min > 0 && per_kg_min <= MOST_PER_KG_MIN
+        ? stage({ on: ovenOf(lead), heat, per_kg_min, minutes: more === undefined ? undefined : Number(more) })
+        : undefined
     },
   ),
   // then sear for 6 min at 270
@@ -189,11 +209,14 @@ export const STAGES: readonly Reader[] = [
     ([, value, unit, gas, span], text) => {
       // One number alone after "hot finish" is minutes, or a heat where it can only be one.
       const only = span === undefined && value !== undefined && unit === undefined && Number(value) < 60
+      // "Crisp at 7" is an hour.
+      if (only && / at \S+$/.test(text)) return undefined
       const heat = only ? undefined : heatOf(value, unit, gas)
       const minutes = only ? Number(value) : span === undefined ? undefined : minutesOf(span)
       if (heat === undefined && minutes === undefined && !/hot finish|^(?:then|and) /.test(text)) return undefined
       if (heat !== undefined && !isHeat(heat, 120)) return undefined
-      return stage({ on: 'oven', heat, minutes, finish: true })
+      const sear = heat === undefined && /^sear /.test(text) ? { sear: true as const } : {}
+      return stage({ on: 'oven', heat, minutes, finish: true, ...sear })
     },
   ),
 ]

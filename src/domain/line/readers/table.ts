@@ -7,7 +7,7 @@ import { DIGITS, listed, MASS_UNIT, minutesOf, N, type Reader, reader, SPAN } fr
 
 const EATER =
   '(?:pregnant(?: (?:woman|guest|lady|sister|daughter|wife))?|expecting|toddlers?|bab(?:y|ies)|infants?|small children|small child|young children|young child|children under (?:five|5)|elderly(?: (?:guests?|people|parents?|aunts?))?|frail|over (?:70|80|seventy|eighty)|immune(?: compromised| suppressed)?|immunocompromised|on chemo|vulnerable(?: guests?)?|grandma|granny|grandad|grandfather|grandmother|grandparents)'
-const PEOPLE = '(?:people|persons?|guests?|heads?|covers?|diners?|eaters?|adults?|of us|pax|folks|friends|mouths)'
+const PEOPLE = '(?:people|persons?|guests?|heads?|covers?|diners?|eaters?|adults?|of us|pax|ppl|folks|friends|mouths)'
 
 /** Batches where nobody says how far apart, minutes (common practice). */
 const APART_MIN = 20
@@ -25,6 +25,10 @@ export const TABLE: readonly Reader[] = [
   reader(
     `(?:for |feeds |feeding |serves |serving |there are |we are |we will be |dinner for |lunch for |supper for |party of )(${N})(?: (?:hungry )?${PEOPLE})?(?! (?:kg|g|lb|lbs|h|hours?|min|minutes?))`,
     ([, count = '']) => (NOBODY.has(count) ? undefined : guests(numberOf(count))),
+  ),
+  // 6 for dinner
+  reader(`(${N})(?= for (?:dinner|lunch|supper|sunday|christmas))`, ([, count = '']) =>
+    NOBODY.has(count) ? undefined : guests(numberOf(count)),
   ),
   // for 8-10 people, 8 or 10 guests: as many as there may be
   reader(
