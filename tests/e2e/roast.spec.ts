@@ -86,6 +86,30 @@ test('what a line means stands below it word by word, what it leaves open is a t
   await expect(entry).toHaveValue('eat 19:00')
 })
 
+test('what a line says of the kitchen is planned by: the oven against its dial, the height, a hold, when the guests come', async ({
+  page,
+}) => {
+  const line = 'rib 3kg, 110C, my oven runs 12C hot, at 5000 ft, hold at 57 for an hour, guests arrive at 6 p.m.'
+  await typeLine(page, line)
+  const understood = page.getByTestId('line-understood')
+  for (const words of ['12 °C hotter than its dial', '1524 m above the sea', 'kept warm at 57 °C', 'guests come'])
+    await expect(understood).toContainText(words)
+  await expect(understood.locator('[data-unknown]')).toHaveCount(0)
+  await expect(page.locator('[data-ask]')).toHaveCount(0)
+  await planByLine(page, line)
+  await expect(page.getByLabel('Promised time')).toHaveValue('18:00')
+  await page.getByText('The piece and the table').click()
+  const offset = page.getByLabel('Oven: hotter than its dial by')
+  await expect(offset).toHaveValue('12')
+  await expect(page.getByTestId('particulars').getByLabel('Kitchen')).toHaveValue('1524')
+  // Its own number, on this plan alone: said again in the line.
+  await offset.fill('-8')
+  await offset.blur()
+  await saved(page)
+  await page.getByText('The plan in one line').click()
+  await expect(page.getByTestId('said-again')).toContainText('oven runs 8 c cold')
+})
+
 test('a plan is read back as one line, and the line gives the plan again', async ({ page }) => {
   await planByLine(
     page,

@@ -1,12 +1,15 @@
 'use client'
 import { scaleOf } from '@/core/reference/doneness'
+import { unlearned } from '@/domain/learn/learned'
 import { preparationOf } from '@/domain/plan/make-plan'
 import { cutAsCooked } from '@/domain/roast/resolve'
 import type { PlanDocument, ROAST_SURFACES } from '@/domain/roast/roast-document'
+import type { Units } from '@/words/units'
 import { donenessName } from '@/words/words'
 import { Choice } from '../controls/choice'
 import { DaysBefore } from '../controls/days-before'
 import { PieceFields } from '../controls/piece-fields'
+import { SaidRise } from '../controls/said-number'
 import { Stepper } from '../controls/stepper'
 
 type Change = (apply: (last: PlanDocument) => PlanDocument) => void
@@ -22,10 +25,12 @@ const HEIGHTS_M = [0, 500, 1000, 1500, 2000, 2500, 3000, 3500] as const
 export function Particulars({
   document,
   heads,
+  units,
   change,
 }: {
   readonly document: PlanDocument
   readonly heads: number
+  readonly units: Units
   readonly change: Change
 }) {
   const { roast } = document
@@ -67,6 +72,25 @@ export function Particulars({
               .sort((a, b) => a - b)
               .map((height_m) => [String(height_m), height_m === 0 ? 'near the sea' : `${height_m} m up`])}
           />
+          <div className="flex min-h-11 flex-wrap items-baseline gap-x-3">
+            <span className="w-24 text-base text-soft">Oven</span>
+            <span>
+              <SaidRise
+                label="Oven: hotter than its dial by"
+                value_k={document.oven.offset_k}
+                units={units}
+                least={-60}
+                most={60}
+                onChange={(offset_k) =>
+                  change((last) => {
+                    const own = unlearned(last, ['oven'])
+                    return { ...own, oven: { ...own.oven, offset_k } }
+                  })
+                }
+              />{' '}
+              hotter than its dial says
+            </span>
+          </div>
         </div>
         <div className="space-y-3">
           <label className="flex min-h-11 items-center gap-3">

@@ -191,7 +191,7 @@ export function PlanDesk({
       />
 
       <div className="grid grid-cols-[minmax(0,1fr)] items-start gap-3 lg:grid-cols-2">
-        <Particulars document={document} heads={platesOf(plan.yield)} change={change} />
+        <Particulars document={document} heads={platesOf(plan.yield)} units={units} change={change} />
         <WaysCard document={document} kitchen={kitchen} units={units} change={change} />
         <SaidAgain document={document} units={units} />
         <CutCard document={document} kitchen={kitchen} units={units} house={house} change={change} />
