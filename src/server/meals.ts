@@ -4,7 +4,7 @@ import type { LivingCook } from '@/domain/cook/living-plan'
 import { type HouseStandards, standardsOf, withStandards } from '@/domain/house/standards'
 import { readLine } from '@/domain/line/reading'
 import { mealFromLine } from '@/domain/meal/from-line'
-import { mealFromWords, readMealWords } from '@/domain/meal/from-words'
+import { mealFromWords, mealWordsOf } from '@/domain/meal/from-words'
 import type { MealPlan } from '@/domain/meal/make-meal'
 import { equipmentPart, type MealDocument, mealDocument } from '@/domain/meal/meal-document'
 import { PLAIN_KITCHEN } from '@/domain/meal/meal-problem'
@@ -95,14 +95,14 @@ export const addMealFromWords = (slug: string, line: string): Promise<Outcome<Me
       const checked = await checkedMeal(await taughtMeal(scope, mealFromLine(whole.value, now_s, equipmentOf(scope))))
       return checked.ok ? succeed(await scope.meals.add(checked.value.document)) : checked
     }
-    const words = readMealWords(line, nowSeconds(), scope.kitchen.timeZone)
+    const words = whole.ok ? mealWordsOf(whole.value) : whole
     if (!words.ok) return words
-    if (words.value.at_s <= nowSeconds())
+    if (words.value.at_s <= now_s)
       return fail({
         code: 'promise_passed',
         path: ['line'],
         promise: new Date(words.value.at_s * 1000).toISOString(),
-        now: new Date(nowSeconds() * 1000).toISOString(),
+        now: new Date(now_s * 1000).toISOString(),
       })
     const meal = mealFromWords(words.value, equipmentOf(scope), undefined, await houseStandards(scope))
     return succeed(await scope.meals.add(await taughtMeal(scope, meal)))

@@ -154,9 +154,11 @@ describe('meals', () => {
     expect(found.plan?.items.length).toBeGreaterThan(1)
     expect(code(await addMealFromWords(kitchen.slug, 'saturday 19:30'))).toBe('missing_guests')
     expect(code(await addMealFromWords(kitchen.slug, '12 people'))).toBe('missing_time')
-    expect(code(await addMealFromWords(kitchen.slug, '10 people on Sunday at 18:00, one pregnant'))).toBe(
+    expect(code(await addMealFromWords(kitchen.slug, '10 people on Sunday at 18:00, purple'))).toBe(
       'only_guests_and_time',
     )
+    const careful = must(await addMealFromWords(kitchen.slug, '10 people on Sunday at 6 p.m., one pregnant'))
+    expect(must(await mealInKitchen(kitchen.slug, careful.id)).row.document.vulnerable).toBe(true)
     expect(code(await addMealFromWords(kitchen.slug, '12 people 2020-01-01 12:00'))).toBe('promise_passed')
     expect(code(await addMealFromWords(kitchen.slug, '999999 people saturday 19:30'))).toBe('out_of_range')
   })

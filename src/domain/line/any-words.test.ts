@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest'
 import { seededRandom } from '@/core/estimate/random'
 import { CUTS } from '@/core/reference/cuts'
 import { documentFromLine } from '../meal/from-line'
-import { mealFromWords, readMealWords } from '../meal/from-words'
+import { mealFromWords, mealWordsOf } from '../meal/from-words'
 import { PLAIN_KITCHEN } from '../meal/meal-problem'
 import { nearestOf } from '../quantity/nearest'
 import { cutWords } from '../roast/resolve'
@@ -12,6 +12,10 @@ import { LONGEST_LINE } from './tokens'
 
 const NOW = Date.UTC(2026, 10, 24, 9) / 1000
 const LINES = 8_000
+const readMealWords = (line: string, context: Parameters<typeof readLine>[1]) => {
+  const reading = readLine(line, context)
+  return reading.ok ? mealWordsOf(reading.value) : reading
+}
 const LIMIT_MS = 20
 
 const WORDS = [
@@ -97,8 +101,11 @@ describe('any words at all', () => {
 
   it('a line about a meal is answered at once, and what it becomes is a document', { timeout: 300_000 }, () => {
     const worst = slowest((line) => {
-      const read = readMealWords(`${line.slice(0, LONGEST_LINE - 40)} 12 people saturday 19:30`, NOW, 'Europe/London')
-      readMealWords(line, NOW, 'Europe/London')
+      const read = readMealWords(`${line.slice(0, LONGEST_LINE - 40)} 12 people saturday 19:30`, {
+        now_s: NOW,
+        timeZone: 'Europe/London',
+      })
+      readMealWords(line, { now_s: NOW, timeZone: 'Europe/London' })
       if (read.ok) mealFromWords(read.value, PLAIN_KITCHEN)
     }, 12)
     expect(worst.ms, worst.line).toBeLessThan(LIMIT_MS)
@@ -124,14 +131,17 @@ describe('any words at all', () => {
   })
 
   it('the sentences that once stopped the server', () => {
-    for (const line of ['10 people on Sunday at 18:00, one pregnant', 'roast beef', 'purple monkey dishwasher'])
-      expect(readMealWords(line, NOW, 'UTC').ok).toBe(false)
+    const context = { now_s: NOW, timeZone: 'UTC' }
+    for (const line of ['roast beef', 'purple monkey dishwasher']) expect(readMealWords(line, context).ok).toBe(false)
+    expect(readMealWords('10 people on Sunday at 18:00, one pregnant', context)).toMatchObject({
+      value: { guests: 10, vulnerable: true },
+    })
   })
 
   it('more than a line is refused with its length', () => {
     const line = 'beef '.repeat(20_000)
     const refused = { ok: false, problems: [{ code: 'line_too_long', given: line.length, most: LONGEST_LINE }] }
     expect(readLine(line, { now_s: NOW, timeZone: 'UTC' })).toEqual(refused)
-    expect(readMealWords(line, NOW, 'UTC')).toEqual(refused)
+    expect(readMealWords(line, { now_s: NOW, timeZone: 'UTC' })).toEqual(refused)
   })
 })

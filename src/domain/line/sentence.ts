@@ -125,9 +125,10 @@ const MOST_BONES = 16
 
 /**
  * A cut at the head of some words, with how many of it: "two pork tenderloins", "11 turkeys", "2 x lamb rack".
+ * @param apart a comma stands after the first word: "at 6 and 8, prime rib" is no eight of them
  * @param boned a rib roast or a rack was named before: ribs are its bones
  */
-function cutAt(words: readonly string[], at: number, boned: boolean): Found | undefined {
+function cutAt(words: readonly string[], at: number, boned: boolean, apart = false): Found | undefined {
   const here = cutsNamed(words, at)
   // "porchetta style" names no porchetta.
   if (here && words[at + here.count] === 'style') return undefined
@@ -143,7 +144,7 @@ function cutAt(words: readonly string[], at: number, boned: boolean): Found | un
     return { count: here.count + (many ? 2 : 0), fact: { kind: 'cut', ids: here.ids, count: many ? times : 1 } }
   }
   const word = words[at] ?? ''
-  if (!PIECES.test(word) || ['a', 'an', 'half', 'quarter'].includes(word)) return undefined
+  if (apart || !PIECES.test(word) || ['a', 'an', 'half', 'quarter'].includes(word)) return undefined
   const count = numberOf(word)
   if (!Number.isInteger(count) || count < 1 || count > MOST_PIECES) return undefined
   let next = at + 1
@@ -233,7 +234,8 @@ export function readSentence(whole: string, context: LineContext): Sentence {
   let joins = true
   for (let at = 0; at < tokens.length; ) {
     const named = meanings.findLast(({ fact }) => fact.kind === 'cut')?.fact
-    let best: Found | undefined = cutAt(words, at, named?.kind === 'cut' && /rib|rack/.test(named.ids[0] ?? ''))
+    const boned = named?.kind === 'cut' && /rib|rack/.test(named.ids[0] ?? '')
+    let best: Found | undefined = cutAt(words, at, boned, tokens[at + 1]?.parted ?? false)
     const own = houseAt(names, words, at)
     if (own && own.count >= (best?.count ?? 0)) best = own
     const place = starts[at] as number

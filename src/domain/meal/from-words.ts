@@ -1,50 +1,38 @@
 import { buyFor } from '@/core/portions/buy'
 import { findCut } from '@/core/reference/cuts'
 import { cutByStandards, type HouseStandards, standardsFor } from '../house/standards'
-import { afternoon, LONGEST_MOMENT, readMoment } from '../line/moment'
-import { SIDES, type SideKind } from '../line/sides'
-import { LONGEST_LINE } from '../line/tokens'
+import type { LineReading } from '../line/reading'
+import { findSide, SIDES, type SideKind } from '../line/sides'
 import { fail, type Outcome, succeed } from '../problem/problem'
 import { type MealDocument, mealDocument } from './meal-document'
 
-/** A meal said in words: who many, when. */
+/** A meal of which no roast is said: how many, when, and what else a line says of the table. */
 export interface MealWords {
   readonly guests: number
   readonly at_s: number
+  readonly vulnerable?: boolean
+  /** What is eaten beside the roast, where that is said. */
+  readonly sides?: readonly SideKind[]
 }
 
 /** As many as a meal document takes. */
 const MOST_GUESTS = 2000
-const PEOPLE = /(\d+)\s*(?:people|guests|heads?|covers)/i
+const tooMany = (value: number) =>
+  fail({ code: 'out_of_range', path: ['guests'], quantity: 'count', value, low: 1, high: MOST_GUESTS })
 
 /**
- * Reads "38 people on Saturday at 19:30".
- * @example readMealWords('4 people 1970-01-02 19:00', 0, 'UTC').value.guests // 4
+ * What a line without a roast says of a meal: how many, and when. Whatever it does not know is pointed at, for there
+ * is no plan yet on which it could be asked about.
  */
-export function readMealWords(line: string, now_s: number, timeZone: string): Outcome<MealWords> {
-  if (line.length > LONGEST_LINE) return fail({ code: 'line_too_long', given: line.length, most: LONGEST_LINE })
-  const people = line.match(PEOPLE)
-  const said = line
-    .replace(PEOPLE, ' ')
-    .toLowerCase()
-    .split(/[\s,]+/)
-    .filter((word) => word && !['on', 'at', 'for', 'a', 'supper', 'dinner', 'lunch', 'eat'].includes(word))
-  const words = said.map((word, i) => afternoon(word, said[i + 1]))
-  let at_s: number | undefined
-  const unknown: string[] = []
-  for (let i = 0; i < words.length; ) {
-    const moment = readMoment(words.slice(i, i + LONGEST_MOMENT), { now_s, timeZone })
-    if (moment) at_s = moment.at_s
-    else unknown.push(words[i] as string)
-    i += moment?.count ?? 1
-  }
-  if (!people) return fail({ code: 'missing_guests', path: ['line'] })
-  if (at_s === undefined) return fail({ code: 'missing_time', path: ['line'] })
+export function mealWordsOf({ guests, promise_s, vulnerable, sides, asks }: LineReading): Outcome<MealWords> {
+  const unknown = asks.flatMap((ask) => (ask.code === 'what_is' ? [ask.words] : []))
+  const crowd = unknown.map(Number).find((count) => count > MOST_GUESTS)
+  if (guests === undefined && crowd !== undefined) return tooMany(crowd)
+  if (guests === undefined) return fail({ code: 'missing_guests', path: ['line'] })
+  if (promise_s === undefined) return fail({ code: 'missing_time', path: ['line'] })
   if (unknown.length > 0) return fail({ code: 'only_guests_and_time', path: ['line'], words: unknown.join(' ') })
-  const guests = Number(people[1])
-  if (!(guests >= 1 && guests <= MOST_GUESTS))
-    return fail({ code: 'out_of_range', path: ['guests'], quantity: 'count', value: guests, low: 1, high: MOST_GUESTS })
-  return succeed({ guests, at_s })
+  if (guests > MOST_GUESTS) return tooMany(guests)
+  return succeed({ guests, at_s: promise_s, vulnerable, sides: sides.flatMap(({ id }) => findSide(id) ?? []) })
 }
 
 /** Sides most roasts come with: the ones that are a tap away. */
@@ -75,6 +63,11 @@ export function mealFromWords(
       roast: { cut: cut.id, mass_kg, temper_min: 30, surface: 'dry_salted', ...(held ? { standards: held } : {}) },
       program: { school: 'steady', set_c: 150 },
     })),
-    sides: USUAL_SIDES.slice(0, 2).map((side, i) => ({ ...side, id: `side-${i + 1}`, serving: 'serving' })),
+    vulnerable: words.vulnerable ?? false,
+    sides: (words.sides?.length ? words.sides : USUAL_SIDES.slice(0, 2)).map((side, i) => ({
+      ...side,
+      id: `side-${i + 1}`,
+      serving: 'serving',
+    })),
   })
 }

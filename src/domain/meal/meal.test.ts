@@ -3,9 +3,10 @@ import { buyFor, coldWaterThawSeconds, thawSeconds } from '@/core/portions/buy'
 import { gravyFor } from '@/core/portions/gravy'
 import { findCut } from '@/core/reference/cuts'
 import { fridayEvening, reunion, TERN_POINT_KITCHEN } from '@/stand-ins/demo/meals'
+import { readLine } from '../line/reading'
 import { parseWith } from '../problem/parse'
 import { changesFor } from './changes'
-import { mealFromWords, readMealWords, USUAL_SIDES } from './from-words'
+import { mealFromWords, mealWordsOf, USUAL_SIDES } from './from-words'
 import { makeMeal, placedOf } from './make-meal'
 import { type MealDocument, type MealDocumentInput, mealDocument } from './meal-document'
 import { PLAIN_KITCHEN, resolveMeal, sourcesOf } from './meal-problem'
@@ -40,11 +41,29 @@ const plan = (document: MealDocument) => {
 const seconds = (iso: string) => Date.parse(iso) / 1000
 
 describe('a meal said in words', () => {
-  const read = (line: string) => readMealWords(line, NOW, 'UTC')
+  const read = (line: string) => {
+    const reading = readLine(line, { now_s: NOW, timeZone: 'UTC' })
+    return reading.ok ? mealWordsOf(reading.value) : reading
+  }
 
   it('takes how many and when, in any order and with the little words', () => {
     for (const line of ['38 people on Saturday at 19:30', 'saturday 19:30, 38 guests', '38 covers saturday 7:30pm'])
       expect(read(line)).toMatchObject({ ok: true, value: { guests: 38, at_s: seconds('2026-12-26T19:30:00Z') } })
+  })
+
+  it('is read as any other line: hours, days and who is at the table', () => {
+    expect(read('dinner for 12 the day after tomorrow at 7 p.m., one pregnant, sprouts')).toMatchObject({
+      ok: true,
+      value: {
+        guests: 12,
+        at_s: seconds('2026-12-22T19:00:00Z'),
+        vulnerable: true,
+        sides: [{ title: 'Roast sprouts' }],
+      },
+    })
+    const words = read('dinner for 12 the day after tomorrow at 7 p.m., one pregnant, sprouts')
+    const made = words.ok ? mealFromWords(words.value, PLAIN_KITCHEN) : undefined
+    expect(made).toMatchObject({ vulnerable: true, sides: [{ title: 'Roast sprouts' }] })
   })
 
   it('says what is missing, and points at what it does not know', () => {

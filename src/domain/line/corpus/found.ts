@@ -195,4 +195,5 @@ export const FOUND: readonly (readonly [line: string, means: string])[] = [
   ['500F oven 5 min per lb then off, 6 lb rib roast', '2.72kg [260/30] beef-rib-bone-in oven-off |'],
   ['rib 3kg 110C, rest 30 min, 260 for 8 min', '3kg [*260/8] beef-rib-bone-in oven110 rest30 |'],
   ['rib 3kg cooked to 50 at 110', '3kg [110>50] beef-rib-bone-in |'],
+  ['20 covers, service at 6 and 8, prime rib 6kg', 'beef-rib-bone-in 6kg | for20 @11-24T18:00 ?8'],
 ]
