@@ -6,6 +6,12 @@ const at = (hour: number, minute = 0, day = 25) => Date.UTC(2026, 10, day, hour,
 const here = { now_s: at(16), timeZone: 'UTC', promise_s: at(19) }
 
 describe('where a promise moves, as a cook says it', () => {
+  it('an hour said in words is the one nearest to what was promised, in the morning too', () => {
+    const morning = { now_s: at(5), timeZone: 'UTC', promise_s: at(7) }
+    expect(readNewPromise('half past seven', morning)).toBe(at(7, 30))
+    expect(readNewPromise('7:30 p.m.', morning)).toBe(at(19, 30))
+  })
+
   it.each([
     ['19:45', at(19, 45)],
     ['7.45', at(19, 45)],
@@ -24,6 +30,21 @@ describe('where a promise moves, as a cook says it', () => {
     ['in 2 h', at(18)],
     ['in 90 min', at(17, 30)],
     ['tomorrow 13:00', at(13, 0, 26)],
+    ['7.30 p.m.', at(19, 30)],
+    ['half past seven', at(19, 30)],
+    ['at eight', at(20)],
+    ['eight thirty', at(20, 30)],
+    ['seven o clock', at(19)],
+    ['1945', at(19, 45)],
+    ['8p', at(20)],
+    ['8:15 sharp', at(20, 15)],
+    ['back 30', at(19, 30)],
+    ['push by 15', at(19, 15)],
+    ['delay 25 minutes', at(19, 25)],
+    ['later by 20 min', at(19, 20)],
+    ['twenty minutes late', at(19, 20)],
+    ['forward 10', at(18, 50)],
+    ['the day after tomorrow 1 pm', at(13, 0, 27)],
   ])('%s', (typed, wanted) => expect(readNewPromise(typed, here)).toBe(wanted))
 
   it.each(['', 'soon', '25:00', '4 h earlier', '15:00 today', 'the rib', '+', 'in', '7:45 pm please'])(

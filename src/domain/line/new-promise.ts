@@ -1,4 +1,7 @@
 import { LONGEST_MOMENT, readMoment } from './moment'
+import { minutesOf } from './readers'
+import { clocks } from './said-clock'
+import { tokensOf } from './tokens'
 
 const HALF_DAY_S = 12 * 3600
 const SPANS: readonly (readonly [RegExp, number])[] = [
@@ -27,8 +30,23 @@ function spanOf(text: string): number | undefined {
     const found = text.match(pattern)
     if (found) return Number((found[1] as string).replace(',', '.')) * unit_s
   }
-  return undefined
+  const minutes = minutesOf(wordsOf(text))
+  return Number.isFinite(minutes) ? minutes * 60 : undefined
 }
+
+/** Some words in the one spelling that lines are read in, their hours written out: half past seven, 7.30 p.m. */
+const wordsOf = (text: string): string =>
+  clocks(tokensOf(text), text)
+    .map((token) => token.text)
+    .filter((word) => word !== 'sharp')
+    .join(' ')
+
+/** How a span goes: before it, and after it. */
+const LATER = /^(?:later|late|delay(?:ed)?|push(?:ed)?(?: it)?(?: back)?|(?:put |move )?(?:it )?back)(?: by)? (?=\S)/
+const EARLIER = /^(?:earlier|sooner|(?:bring |move )?(?:it )?forward)(?: by)? (?=\S)/
+/** An hour of twelve, of which nobody says the half of the day. */
+const OF_TWELVE =
+  /^(?:at )?(?:(?:0?[1-9]|1[0-2])(?:[:.][0-5]\d| [0-5]\d)?|(?!.*\b(?:noon|midday|midnight|to(?:day|night|morrow)))[a-z' -]+)(?: sharp)?$/
 
 /**
  * Reads where a promise is to move, as a cook says it: `19:45`, `7.45`,
@@ -45,10 +63,11 @@ export function readNewPromise(
   const text = typed.trim().toLowerCase().replace(/\s+/g, ' ').slice(0, 60)
   const ahead = (at_s: number | undefined) =>
     at_s !== undefined && Number.isFinite(at_s) && at_s > now_s && at_s < now_s + 400 * 86_400 ? at_s : undefined
-  const moved = text.match(/^([+\-−]?)\s*(.+?)\s*(later|more|earlier|sooner)?$/)
+  const turned = text.replace(LATER, '+').replace(EARLIER, '-')
+  const moved = turned.match(/^([+\-−]?)\s*(.+?)\s*(later|late|more|earlier|sooner|early)?$/)
   if (moved && (moved[1] || moved[3])) {
     const span = spanOf(moved[2] as string)
-    const back = moved[1] === '-' || moved[1] === '−' || moved[3] === 'earlier' || moved[3] === 'sooner'
+    const back = moved[1] === '-' || moved[1] === '−' || /^(?:earlier|early|sooner)$/.test(moved[3] ?? '')
     if (span !== undefined) return ahead(promise_s + (back ? -span : span))
   }
   const inSpan = text.match(/^in (.+)$/)
@@ -56,11 +75,10 @@ export function readNewPromise(
     const span = spanOf(inSpan[1] as string)
     return span === undefined ? undefined : ahead(Math.ceil((now_s + span) / 60) * 60)
   }
-  const words = text.split(' ').slice(0, LONGEST_MOMENT)
-  const moment = readMoment(['at', ...words], { now_s, timeZone })
-  if (!moment || moment.count < words.length + 1) return undefined
-  const clock = text.match(/^(?:at )?(\d{1,2})(?:[:.](\d{2}))?$/)
-  if (!clock || Number(clock[1]) > 12 || Number(clock[1]) === 0) return ahead(moment.at_s)
+  const words = wordsOf(`at ${text}`).split(' ').slice(0, LONGEST_MOMENT)
+  const moment = readMoment(words, { now_s, timeZone })
+  if (!moment || moment.count < words.length) return undefined
+  if (!OF_TWELVE.test(text)) return ahead(moment.at_s)
   // Seven may be either: the nearest to what was promised that is still to come.
   const candidates = [-2, -1, 0, 1, 2].map((k) => moment.at_s + k * HALF_DAY_S).filter((at_s) => at_s > now_s)
   return ahead(candidates.sort((a, b) => Math.abs(a - promise_s) - Math.abs(b - promise_s))[0])
