@@ -76,6 +76,16 @@ describe('the entries a device remembers', () => {
       'c',
     ])
   })
+  it.each(['{"id":', '{}', 'null', '[null, 3]'])('are begun anew where what lies there is %s', (broken) => {
+    const { shelf, world } = device(false)
+    world.storage.setItem('pheasant-kept-one', broken)
+    world.storage.setItem('pheasant-clock-ahead', broken)
+    const later = device(true, { s: 0 }, shelf).world
+    expect(recallEntries(later, 'one')).toEqual([])
+    expect(new KitchenClock(9000, later).now()).toBe(9000)
+    rememberEntries(world, 'one', [entry('a')])
+    expect(recallEntries(later, 'one').map(({ id }) => id)).toEqual(['a'])
+  })
   it('do not stop the board when the device is full', () => {
     const { world } = device(false)
     const full: DeviceWorld = {
@@ -88,5 +98,6 @@ describe('the entries a device remembers', () => {
       },
     }
     expect(() => rememberEntries(full, 'one', [entry('a')])).not.toThrow()
+    expect(new KitchenClock(5000, full).now()).toBe(5000)
   })
 })

@@ -21,7 +21,8 @@ export class KitchenClock {
     private readonly world: DeviceWorld,
   ) {
     const known = world.fromKept ? world.storage.getItem(CLOCK) : null
-    this.ahead_s = known === null ? rendered_s - world.clock() : Number(known)
+    const kept_s = Number(known ?? Number.NaN)
+    this.ahead_s = Number.isFinite(kept_s) ? kept_s : rendered_s - world.clock()
     if (!world.fromKept) this.remember()
   }
 
@@ -37,14 +38,25 @@ export class KitchenClock {
   }
 
   private remember(): void {
-    this.world.storage.setItem(CLOCK, String(this.ahead_s))
+    try {
+      this.world.storage.setItem(CLOCK, String(this.ahead_s))
+    } catch {
+      // A full device: the page goes by what it has heard.
+    }
   }
 }
 
 const entriesKey = (cookId: string) => `pheasant-kept-${cookId}`
 
-const rememberedOf = (world: DeviceWorld, cookId: string): CookEntry[] =>
-  JSON.parse(world.storage.getItem(entriesKey(cookId)) ?? '[]') as CookEntry[]
+/** What is remembered of a cook; nothing where what lies there is no list of entries, as after a write that was cut off. */
+function rememberedOf(world: DeviceWorld, cookId: string): CookEntry[] {
+  try {
+    const kept: unknown = JSON.parse(world.storage.getItem(entriesKey(cookId)) ?? '[]')
+    return Array.isArray(kept) ? (kept as CookEntry[]).filter((entry) => typeof entry?.id === 'string') : []
+  } catch {
+    return []
+  }
+}
 
 /**
  * Keeps the acknowledged entries of a cook on the device, for a board that is opened with nothing answering. Entries
