@@ -66,6 +66,20 @@ function textOf(caution: Caution, units: Units): string {
   }
 }
 
+/** What should be out of its freezer by now, and whether cold water would still do. */
+export function thawPassedWords(
+  what: string,
+  { at, takes_s }: { readonly at: number; readonly takes_s: number },
+  water_s: number | undefined,
+  units: Units,
+): string {
+  const water =
+    water_s === undefined
+      ? ''
+      : ` Cold water does it in ${duration(water_s)}, changed every half hour; then it is cooked at once.`
+  return `${what} should be out of the freezer since ${shortDay(at, units)} ${clock(at, units)}, for it thaws ${duration(takes_s)}. Frozen in the middle it is not safe by these times.${water}`
+}
+
 /** What is wrong with a plan, in words. */
 export function troubleWords(trouble: Trouble, units: Units): string {
   switch (trouble.code) {
@@ -73,6 +87,8 @@ export function troubleWords(trouble: Trouble, units: Units): string {
       return `This should have started ${duration(trouble.late_s)} ago. From now the earliest honest promise is ${clock(trouble.earliestPromise, units)} on ${shortDay(trouble.earliestPromise, units)}.`
     case 'promise_passed':
       return `This promise was ${duration(trouble.late_s)} ago.`
+    case 'thaw_passed':
+      return thawPassedWords('It', trouble, trouble.water?.takes_s, units)
     case 'rest_too_long':
       return `The doubt is wide: a quick one could rest ${duration(trouble.longest_s)}, longer than the ${duration(trouble.most_s)} it keeps well. Have a warm place at ${temperature(STANDARDS.cabinet.value, units)} ready, or measure the thickness to narrow it.`
     case 'clock_misses_doneness':

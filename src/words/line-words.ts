@@ -110,7 +110,11 @@ export function factWords(fact: Fact, units: Units): string | undefined {
     case 'preparation':
       return PREPARATION[fact.preparation]
     case 'frozen':
-      return 'bought frozen: thawed first'
+      return fact.thaws === 'water'
+        ? 'frozen: thawed in cold water'
+        : fact.thaws === 'out'
+          ? 'out of the freezer already'
+          : 'bought frozen: thawed first'
     case 'stuffing':
       return STUFFING[fact.where]
     case 'legs':

@@ -59,7 +59,9 @@ function imperative(task: Task, { cut, source, servings }: TaskScene, units: Uni
     case 'buy':
       return 'Buy or fetch everything on the shopping list'
     case 'thaw':
-      return 'Out of the freezer, into the fridge on a tray'
+      return numbers.water_h === undefined
+        ? 'Out of the freezer, into the fridge on a tray'
+        : 'Out of the freezer, in its wrapping into cold water'
     case 'shape':
       return 'Trim, tie, make it even'
     case 'salt':
@@ -157,7 +159,9 @@ export function taskHelp(task: Task, scene: TaskScene, units: Units): string | u
   const bird = cut !== undefined && isBird(cut)
   switch (task.kind) {
     case 'thaw':
-      return 'In the fridge, never on the bench; lowest shelf, over a tray.'
+      return task.because.numbers.water_h === undefined
+        ? 'In the fridge, never on the bench; lowest shelf, over a tray.'
+        : 'In a tight bag, under cold tap water that is changed every 30 minutes, never warm; cook it as soon as it is thawed.'
     case 'salt':
       return bird
         ? 'About 8 g a kilo. Raw juice carries germs: wash hands, board and sink after; do not rinse the bird.'

@@ -110,6 +110,33 @@ test('what a line says of the kitchen is planned by: the oven against its dial, 
   await expect(page.getByTestId('said-again')).toContainText('oven runs 8 c cold')
 })
 
+test('what should be out of the freezer by now is said, and thaws in cold water in time: on the desk, the sheet and in a meal', async ({
+  page,
+}) => {
+  await planByLine(page, 'frozen turkey 6 kg, tomorrow 18:00')
+  const trouble = page.getByTestId('trouble-thaw_passed')
+  await expect(trouble).toContainText('out of the freezer since')
+  await expect(trouble).toContainText('Cold water does it in 6 h')
+  await trouble.getByRole('button', { name: /In cold water from/ }).click()
+  await expect(trouble).toHaveCount(0)
+  const thaw = page.getByTestId('tasks').locator('[data-task=thaw]')
+  await expect(thaw).toContainText('cold water')
+  const at = await thaw.locator('button, time').first().innerText()
+  await saved(page)
+  await page.getByRole('link', { name: 'Run sheet' }).click()
+  await expect(page.getByRole('article')).toContainText('cold water')
+  await expect(page.getByRole('article')).toContainText(at)
+  // Of a meal's roasts each for itself.
+  await typeLine(page, 'two frozen ducks 2.3 kg, tomorrow 19:00')
+  await page.getByRole('button', { name: 'Plan it' }).click()
+  const notes = page.getByTestId('thaws')
+  await expect(notes.getByRole('button', { name: 'It is out of the freezer' })).toHaveCount(2)
+  await notes.getByRole('button', { name: 'It is out of the freezer' }).first().click()
+  await expect(notes.getByRole('button', { name: 'It is out of the freezer' })).toHaveCount(1)
+  await notes.getByRole('button', { name: 'Thaw it in cold water' }).click()
+  await expect(notes).toHaveCount(0)
+})
+
 test('a plan is read back as one line, and the line gives the plan again', async ({ page }) => {
   await planByLine(
     page,

@@ -25,6 +25,13 @@ export function beforeBed(at_s: number, serving_s: number): number {
   return after > 4 * HOUR_S && after < 12 * HOUR_S ? at_s - (after - 3.5 * HOUR_S) : at_s
 }
 
+/** How a frozen piece thaws: in the fridge, or the same day in cold water that is changed every half hour. */
+export interface Thaw {
+  readonly how: 'fridge' | 'water'
+  /** How long it takes, s. */
+  readonly takes_s: number
+}
+
 /** What a whole table asks for beside its roasts' own days, s since 1970. */
 export interface AroundTheTable {
   /** The first thing anybody does for it. */
@@ -51,9 +58,17 @@ export const aroundTheTable = ({ first_s, in_s, serving_s }: AroundTheTable): Ta
   ]
 }
 
+/** When it comes out of the freezer, s, and what is to be said of it. */
+function thawAt({ how, takes_s }: Thaw, prepared_s: number, serving_s: number): [number, Record<string, number>] {
+  const at_s = prepared_s - takes_s
+  // Someone is up to change the water.
+  return how === 'water' ? [at_s, { water_h: takes_s / HOUR_S }] : [beforeBed(at_s, serving_s), {}]
+}
+
 /**
  * Salt, brine, marinade and thawing, back from when the piece must be ready for the bench.
  *
+ * @param thaw undefined where nothing is frozen
  * @param ready_s when it leaves the fridge, s since 1970
  * @param in_s when it goes in, s since 1970
  * @param serving_s when they eat: nobody is woken at night, s since 1970
@@ -62,15 +77,18 @@ export const aroundTheTable = ({ first_s, in_s, serving_s }: AroundTheTable): Ta
  */
 export function daysBefore(
   preparation: Preparation,
-  thaw_s: number,
+  thaw: Thaw | undefined,
   ready_s: number,
   in_s: number,
   serving_s: number,
   { shape, tin }: { readonly shape: boolean; readonly tin: boolean },
 ): { readonly tasks: readonly Task[]; readonly prepared_s: number } {
-  const wanted = ready_s - AHEAD_S[preparation] - (preparation === 'wet_brine' ? DRIES_S : 0)
+  // Thawed in water it is cooked the same day: salt has the least time that is worth it.
+  const ahead_s = preparation === 'dry_salt' && thaw?.how === 'water' ? STANDARDS.saltLeast.value : AHEAD_S[preparation]
+  const wanted = ready_s - ahead_s - (preparation === 'wet_brine' ? DRIES_S : 0)
   // Acid bears no longer than its hours: that one is done when it must be.
-  const prepared_s = preparation === 'acid_marinade' ? wanted : beforeBed(wanted, serving_s)
+  const sameDay = thaw?.how === 'water' && ahead_s <= STANDARDS.saltLeast.value
+  const prepared_s = preparation === 'acid_marinade' || sameDay ? wanted : beforeBed(wanted, serving_s)
   const task = (kind: TaskKind, at_s: number, numbers: Readonly<Record<string, number>> = {}): Task => ({
     kind,
     at: epochSeconds(at_s),
@@ -86,7 +104,19 @@ export function daysBefore(
       ...(preparation === 'marinade' || preparation === 'acid_marinade' ? [task('marinate', prepared_s, hours)] : []),
       ...(shape ? [task('shape', Math.min(prepared_s, ready_s - DRESSED_S) - HANDS_S.shape)] : []),
       ...(tin ? [task('dress', ready_s - DRESSED_S)] : []),
-      ...(thaw_s > 0 ? [task('thaw', beforeBed(prepared_s - thaw_s, serving_s))] : []),
+      ...(thaw ? [task('thaw', ...thawAt(thaw, prepared_s, serving_s))] : []),
     ],
   }
 }
+
+/** When such a piece must come out of the freezer, s since 1970. */
+export const thawStart = (
+  preparation: Preparation,
+  thaw: Thaw,
+  ready_s: number,
+  in_s: number,
+  serving_s: number,
+): number =>
+  daysBefore(preparation, thaw, ready_s, in_s, serving_s, { shape: false, tin: false }).tasks.find(
+    ({ kind }) => kind === 'thaw',
+  )?.at ?? ready_s

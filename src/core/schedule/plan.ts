@@ -3,6 +3,7 @@ import { sliceOf } from '../doneness/slice'
 import type { EnsembleAnswer } from '../estimate/ensemble'
 import { preheatSeconds } from '../heat/oven'
 import type { PointId } from '../heat/piece'
+import { coldWaterThawSeconds } from '../portions/buy'
 import type { Yield } from '../portions/portions'
 import { endsTender, type Program, type Stage } from '../program/stage'
 import { scaleOf } from '../reference/doneness'
@@ -27,7 +28,7 @@ import { findPull } from '../simulate/pull'
 import type { Shown } from '../simulate/shown'
 import { type Celsius, type EpochSeconds, epochSeconds, seconds } from '../units'
 import { carveSeconds } from './carving'
-import type { Preparation } from './days-before'
+import { type Preparation, type Thaw, thawStart } from './days-before'
 import { AHEAD_KINDS, type Task } from './task'
 import { tasksOf } from './tasks'
 
@@ -38,8 +39,8 @@ export interface PlanRequest extends Omit<RoastQuestion, 'rest' | 'target'> {
   readonly preparation: Preparation
   /** Whether gravy is made of its juices. */
   readonly gravy: boolean
-  /** Thawing in the fridge before that, s. */
-  readonly thaw_s: number
+  /** How it thaws before that; undefined where it is not frozen, or out of the freezer already. */
+  readonly thaw: Thaw | undefined
   /** Plates on the table. */
   readonly promise: EpochSeconds
   readonly now: EpochSeconds
@@ -63,6 +64,15 @@ export type Trouble =
       readonly hotter: HotterOven | undefined
     }
   | { readonly code: 'promise_passed'; readonly late_s: number; readonly earliestPromise: EpochSeconds }
+  | {
+      /** It should be out of the freezer by now. */
+      readonly code: 'thaw_passed'
+      readonly at: EpochSeconds
+      readonly takes_s: number
+      readonly earliestPromise: EpochSeconds
+      /** Cold water would still do it: from when, and how long. */
+      readonly water: { readonly at: EpochSeconds; readonly takes_s: number } | undefined
+    }
   | { readonly code: 'rest_too_long'; readonly longest_s: number; readonly most_s: number }
   | {
       readonly code: 'clock_misses_doneness'
@@ -195,6 +205,9 @@ export function planRoast(request: PlanRequest): Plan {
         earliestPromise,
         hotter: hotterOven(request, answer, promise - carve_s - now),
       })
+    const thaw = tasks.find(({ kind }) => kind === 'thaw')
+    if (request.thaw && thaw && thaw.at < now - GRACE_S && promise > now)
+      troubles.push(thawTrouble(request, request.thaw, { thaw_s: thaw.at, putIn_s: putIn }))
     const restMost_s = Math.max(cut.rest_min.most * 60, least_s)
     const longest_s = hasSpread ? least_s + ensemble.pull_s.p90 - ensemble.pull_s.p10 : least_s
     if (restStageIndex(program) >= 0 && longest_s > restMost_s * 1.25)
@@ -243,6 +256,23 @@ export function planRoast(request: PlanRequest): Plan {
     warm_s: answer.warm_s,
     cooling: coolingOf(prepared.bodies[0] as (typeof prepared.bodies)[number], prepared.parameters),
     poultryDecades: answer.poultryDecades,
+  }
+}
+
+/** A frozen piece that should be out of its freezer by now: what still could be. */
+function thawTrouble(
+  { piece, preparation, temper_s, promise, now }: PlanRequest,
+  thaw: Thaw,
+  { thaw_s, putIn_s }: { readonly thaw_s: number; readonly putIn_s: number },
+): Trouble {
+  const water: Thaw = { how: 'water', takes_s: coldWaterThawSeconds(piece.mass_kg) }
+  const fromWater_s = thawStart(preparation, water, putIn_s - temper_s, putIn_s, promise)
+  return {
+    code: 'thaw_passed',
+    at: epochSeconds(thaw_s),
+    takes_s: thaw.takes_s,
+    earliestPromise: epochSeconds(Math.ceil((promise + now - thaw_s + GRACE_S) / 300) * 300),
+    water: fromWater_s >= now - GRACE_S ? { at: epochSeconds(fromWater_s), takes_s: water.takes_s } : undefined,
   }
 }
 

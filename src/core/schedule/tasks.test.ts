@@ -29,7 +29,7 @@ const request = (more: Partial<PlanRequest> = {}): PlanRequest => ({
   vulnerable: false,
   preparation: 'dry_salt',
   gravy: false,
-  thaw_s: 0,
+  thaw: undefined,
   promise: PROMISE,
   now: NOW,
   members: 16,
@@ -289,7 +289,9 @@ describe('a school by the clock', () => {
 
 describe('the days before one roast', () => {
   it('a frozen brined piece thaws, lies in its brine and dries, in that order, and nobody is woken for it', () => {
-    const { tasks, putIn } = planRoast(request({ preparation: 'wet_brine', thaw_s: 2 * 86_400 }))
+    const { tasks, putIn } = planRoast(
+      request({ preparation: 'wet_brine', thaw: { how: 'fridge', takes_s: 2 * 86_400 } }),
+    )
     const at = (kind: string) => must(tasks.find((task) => task.kind === kind)).at
     expect(at('thaw')).toBeLessThanOrEqual(at('brine') - 2 * 86_400)
     expect(at('brine')).toBeLessThan(at('unbrine'))

@@ -188,7 +188,7 @@ export function tasksOf(request: PlanRequest, answer: RoastAnswer, stages: reado
     }),
     { kind: 'serve', at: request.promise, hands_s: 0, because: because('promise') },
   ]
-  const salted = request.preparation === 'dry_salt' && request.thaw_s === 0
+  const salted = request.preparation === 'dry_salt' && !request.thaw
   if (salted) {
     const at = Math.min(
       Math.max(putIn - STANDARDS.saltAhead.value, request.now),
@@ -203,7 +203,7 @@ export function tasksOf(request: PlanRequest, answer: RoastAnswer, stages: reado
   }
   const { tasks: before } = daysBefore(
     salted ? 'none' : request.preparation,
-    request.thaw_s,
+    request.thaw,
     putIn - request.temper_s,
     putIn,
     request.promise,

@@ -95,7 +95,7 @@ export type Fact =
       readonly preparation: 'none' | 'dry_salt' | 'wet_brine' | 'marinade' | 'acid_marinade'
       readonly note?: string
     }
-  | { readonly kind: 'frozen' }
+  | { readonly kind: 'frozen'; readonly thaws?: 'water' | 'out' }
   | { readonly kind: 'stuffing'; readonly where: 'cavity' | 'neck' | 'dish' | 'none' }
   | { readonly kind: 'legs'; readonly legs: 'tied' | 'open' }
   | { readonly kind: 'cover'; readonly cover: 'bare' | 'tent' | 'foil' | 'bag' }

@@ -335,6 +335,7 @@ function roastsOf(
         break
       case 'frozen':
         roast.frozen = true
+        if (fact.thaws) roast.thaws = fact.thaws
         break
       case 'stuffing':
         if (fact.where === 'cavity') roast.stuffed = true
@@ -344,7 +345,9 @@ function roastsOf(
         roast.legs = fact.legs
         break
       case 'cover':
-        roast.cover = fact.cover
+        // "Until 52, tent, rest 15": that is how it rests.
+        if (fact.cover !== 'tent' || !(rests || roast.pull_c !== undefined || stages.some(({ core_c }) => core_c)))
+          roast.cover = fact.cover
         break
       case 'tending':
         tending.push({

@@ -20,6 +20,7 @@ export interface SaidRoast {
   readonly legs?: 'tied' | 'open'
   readonly preparation?: 'none' | 'dry_salt' | 'wet_brine' | 'marinade' | 'acid_marinade'
   readonly frozen?: boolean
+  readonly thaws?: 'water' | 'out'
   readonly oven?: 'still' | 'fan'
   readonly set_c?: number
   readonly school?: string

@@ -131,7 +131,15 @@ function planFor(random: Random): PlanDocument {
     wishes: random() < 0.3 ? { [pick(random, degrees).id]: 1 + Math.floor(9 * random()) } : {},
     vulnerable: random() < 0.2,
     preparation: maybe(random, pick(random, PREPARATIONS)) ?? null,
-    frozen: random() < 0.2,
+    ...pick(random, [
+      {},
+      {},
+      {},
+      {},
+      { frozen: true },
+      { frozen: true, thaws: 'water' },
+      { frozen: true, thaws: 'out' },
+    ] as const),
     notes:
       random() < 0.3
         ? pick(random, ['bay leaf under the skin', 'two probes; 180 °C, not more', 'für Tante Åse, оставить'])

@@ -11,6 +11,7 @@ export interface SaidPlan {
   readonly unsaid: readonly string[]
 }
 
+const FROZEN = { fridge: 'frozen', water: 'frozen, thawed in cold water', out: 'frozen, already thawing' } as const
 const PREPARED = {
   none: 'unsalted',
   dry_salt: 'salted',
@@ -143,7 +144,7 @@ export function sayPlan(document: PlanDocument, timeZone: string): SaidPlan {
     roast.handling === 'as_cut' ? '' : `handling ${roast.handling}`,
     roast.stuffed ? 'stuffed' : '',
     roast.legs === 'open' ? 'legs open' : '',
-    document.frozen ? 'frozen' : '',
+    document.frozen ? FROZEN[document.thaws ?? 'fridge'] : '',
     oven.kind === 'fan' ? 'fan oven' : '',
     saysOffset ? `oven runs ${offset_k} c ${oven.offset_k > 0 ? 'hot' : 'cold'}` : '',
     saysHeight ? `altitude ${document.altitude_m} m` : '',

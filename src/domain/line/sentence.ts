@@ -179,6 +179,26 @@ function isOfAnother(before: Meaning | undefined, fact: Found['fact'], { from }:
   return from - before.to <= 1 && fact.count === 1 && findCut(before.fact.ids[0] ?? '')?.species !== named?.species
 }
 
+/** What may stand between how many and of what. */
+const ADJECTIVES = new Set(
+  'frozen thawed defrosted stuffed unstuffed boneless boned bone in rolled butterflied spatchcocked spatchcock trussed tied untrussed salted unsalted brined marinated dry wet aged crown smoked glazed buttered'.split(
+    ' ',
+  ),
+)
+const MOST_ADJECTIVES = 4
+
+/** How many of a cut some words begin with, where its nature stands between: "two frozen ducks". */
+function countAhead(words: readonly string[], at: number): number | undefined {
+  const word = words[at] ?? ''
+  const count = PIECES.test(word) ? numberOf(word) : Number.NaN
+  if (!Number.isInteger(count) || count < 2 || count > MOST_PIECES) return undefined
+  let next = at + 1
+  while (next <= at + MOST_ADJECTIVES && (ADJECTIVES.has(words[next] ?? '') || EMPTY.has(words[next] ?? ''))) next++
+  const named = next > at + 1 ? cutsNamed(words, next) : undefined
+  // "3 bone-in ribs" are one roast.
+  return named && named.ids[0] !== RIB ? count : undefined
+}
+
 /** What is quoted is kept as it stands: remember “bay leaf under the skin”. */
 const QUOTED = /(?:remember|note)\s*(?:“([^”]*)”|"([^"]*)")/gi
 
@@ -232,6 +252,8 @@ export function readSentence(whole: string, context: LineContext): Sentence {
   const meanings: Meaning[] = []
   const unknown: (Span & { text: string })[] = []
   let joins = true
+  /** So many of the cut that comes. */
+  let pending: number | undefined
   for (let at = 0; at < tokens.length; ) {
     const named = meanings.findLast(({ fact }) => fact.kind === 'cut')?.fact
     const boned = named?.kind === 'cut' && /rib|rack/.test(named.ids[0] ?? '')
@@ -261,6 +283,16 @@ export function readSentence(whole: string, context: LineContext): Sentence {
     if (best?.fact.kind === 'cut' && words[at] === 'pot' && named && !joins)
       best = { count: words[at + 1] === 'roast' ? 2 : 1, fact: { kind: 'cover', cover: 'foil' } }
     const token = tokens[at] as Token
+    const many = best || tokens[at + 1]?.parted ? undefined : countAhead(words, at)
+    if (many !== undefined) {
+      pending = many
+      at++
+      continue
+    }
+    if (best?.fact.kind === 'cut' && pending !== undefined) {
+      if (best.fact.count === 1) best = { ...best, fact: { ...best.fact, count: pending } }
+      pending = undefined
+    }
     if (best && !joins && !token.parted && isOfAnother(meanings.at(-1), best.fact, token)) best = undefined
     if (best) {
       const taken = tokens.slice(at, at + best.count)

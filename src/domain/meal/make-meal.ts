@@ -1,6 +1,6 @@
 import type { Slice } from '@/core/doneness/slice'
 import { DOOR_COST_S } from '@/core/heat/oven'
-import { buyFor, type Purchase, thawSeconds } from '@/core/portions/buy'
+import { buyFor, type Purchase } from '@/core/portions/buy'
 import { type Gravy, gravyFor } from '@/core/portions/gravy'
 import { type Leftovers, leftoversOf } from '@/core/portions/leftovers'
 import { isTied } from '@/core/reference/cuts'
@@ -16,6 +16,7 @@ import { mealTasks, type TaskNeeds } from '@/core/schedule/meal/tasks'
 import type { Task } from '@/core/schedule/task'
 import { type Outcome, succeed } from '../problem/problem'
 import { cutOf } from '../roast/resolve'
+import { thawOf } from '../roast/thaw'
 import { awayOf, type MealDocument, type PlacedPart } from './meal-document'
 import { type ResolvedMeal, resolveMeal } from './meal-problem'
 
@@ -146,7 +147,7 @@ function planOf(resolved: ResolvedMeal, answer: MealAnswer): MealPlan {
       oven: resolved.ovens[cooked?.oven ?? 0],
       serve_c: resolved.serve_c[item] ?? 0,
       mass_kg: roast?.roast.mass_kg ?? 0,
-      thaw_s: roast?.frozen ? thawSeconds(roast.roast.mass_kg) : 0,
+      thaw: roast && thawOf(roast),
       preparation: roast?.preparation ?? 'none',
       shape: cut !== undefined && isTied(cut),
       temper_s: (roast?.roast.temper_min ?? 0) * 60,

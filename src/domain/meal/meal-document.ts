@@ -8,6 +8,7 @@ import {
   PREPARATIONS,
   programPart,
   roastPart,
+  thawsPart,
 } from '../roast/roast-document'
 import { finite, ident, instant, text } from '../schema/scalars'
 
@@ -54,6 +55,7 @@ export const mealRoast = z.strictObject({
   heads: z.int().min(0).max(2000).default(0),
   price_per_kg: finite.min(0).max(10_000).nullable().default(null),
   frozen: frozenPart,
+  thaws: thawsPart,
   preparation: z.enum(PREPARATIONS).default('dry_salt'),
   notes: notesPart,
   owner: title.nullable().default(null),

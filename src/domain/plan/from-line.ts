@@ -350,6 +350,7 @@ const planPart = planDocument.pick({
   target: true,
   preparation: true,
   frozen: true,
+  thaws: true,
   notes: true,
 })
 
@@ -395,6 +396,7 @@ export function partsOfSaid(roast: SaidRoast, ways: HouseWays = {}, standards: H
         : {}),
     preparation: roast.preparation ?? null,
     frozen: roast.frozen ?? false,
+    ...(roast.thaws ? { thaws: roast.thaws } : {}),
     notes: [...roast.notes, ...glazes].join('; ').slice(0, 500),
   }
   return { cut, ...asTheHouseDoes(planPart.parse(parts), roast, cut, ways) }

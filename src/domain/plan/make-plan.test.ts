@@ -149,3 +149,62 @@ describe('when it cannot be', () => {
     expect(weight(bird)).not.toContain('below_consumer_minimum')
   })
 })
+
+describe('what was bought frozen', () => {
+  const frozen = (cut: string, mass_kg: number, hours: number, change: Partial<PlanDocumentInput> = {}) =>
+    rib({
+      roast: { cut, mass_kg, temper_min: 30, surface: 'dry_salted' },
+      program: { school: 'steady' },
+      target: undefined,
+      promise: promise(hours),
+      frozen: true,
+      ...change,
+    })
+  const thawOf = (document: ReturnType<typeof rib>) => {
+    const plan = planOf(document, 16)
+    const trouble = plan.troubles.find(({ code }) => code === 'thaw_passed')
+    return { plan, trouble, task: plan.tasks.find(({ kind }) => kind === 'thaw') }
+  }
+
+  it('has its days in the fridge, and nothing is said where there is time', () => {
+    const { task, trouble, plan } = thawOf(frozen('turkey', 6, 6 * 24))
+    expect(trouble).toBeUndefined()
+    expect(plan.putIn - (task?.at ?? 0)).toBeGreaterThan((6 / 2.2) * 86_400)
+  })
+
+  it('that should be out of the freezer by now is said, and each way out that is offered does it', () => {
+    for (const [cut, mass_kg] of [
+      ['turkey', 6],
+      ['beef-rib-bone-in', 3],
+      ['chicken', 1.6],
+    ] as const)
+      for (const preparation of ['none', 'dry_salt', 'wet_brine'] as const)
+        for (const hours of [10, 16, 26, 40]) {
+          const document = frozen(cut, mass_kg, hours, { preparation })
+          const { trouble, task } = thawOf(document)
+          const name = `${cut} ${preparation} ${hours} h`
+          if (trouble?.code !== 'thaw_passed') {
+            expect(task?.at, name).toBeGreaterThan(NOW - 1800)
+            continue
+          }
+          expect(trouble.at, name).toBeLessThan(NOW)
+          const later = thawOf({ ...document, promise: new Date(trouble.earliestPromise * 1000).toISOString() })
+          expect(later.trouble, name).toBeUndefined()
+          expect(later.task?.at, name).toBeGreaterThan(NOW - 1800)
+          const out = thawOf({ ...document, thaws: 'out' })
+          expect([out.trouble, out.task], name).toEqual([undefined, undefined])
+          if (!trouble.water) continue
+          const water = thawOf({ ...document, thaws: 'water' })
+          expect(water.trouble, name).toBeUndefined()
+          expect(water.task?.at, name).toBe(trouble.water.at)
+          expect(water.task?.because.numbers.water_h, name).toBeCloseTo(2 * mass_kg * 0.5, 6)
+        }
+  })
+
+  it('thawed in cold water it is salted and cooked the same day', () => {
+    const { plan, task } = thawOf(frozen('beef-rib-bone-in', 3, 10, { thaws: 'water' }))
+    const salt = plan.tasks.find(({ kind }) => kind === 'salt')
+    expect((salt?.at ?? 0) - (task?.at ?? 0)).toBeCloseTo(3 * 3600, -2)
+    expect(plan.putIn - (salt?.at ?? 0)).toBeLessThan(2 * 3600)
+  })
+})

@@ -1,4 +1,3 @@
-import { thawSeconds } from '@/core/portions/buy'
 import type { RoastQuestion } from '@/core/roast/answer'
 import { type Plan, planRoast } from '@/core/schedule/plan'
 import { celsius, epochSeconds } from '@/core/units'
@@ -6,6 +5,7 @@ import { fail, type Outcome, succeed } from '../problem/problem'
 import { questionOf } from '../roast/question'
 import type { ResolvedRoast } from '../roast/resolve'
 import type { PlanDocument, PREPARATIONS } from '../roast/roast-document'
+import { thawOf } from '../roast/thaw'
 
 /** A plan document, what it was understood as, and the plan the model makes of it. */
 export interface MadePlan {
@@ -58,7 +58,7 @@ export function makePlan(document: PlanDocument, now_s: number, members = MEMBER
     question,
     document.promise,
     preparationOf(document),
-    document.frozen,
+    thawOf(document),
     document.gravy,
     members,
     Math.floor(now_s / FRESH_S),
@@ -70,7 +70,7 @@ export function makePlan(document: PlanDocument, now_s: number, members = MEMBER
       members,
       preparation: preparationOf(document),
       gravy: document.gravy,
-      thaw_s: document.frozen ? thawSeconds(document.roast.mass_kg) : 0,
+      thaw: thawOf(document),
       serve_c: celsius(serve_c),
       promise: epochSeconds(Date.parse(document.promise) / 1000),
       now: epochSeconds(now_s),

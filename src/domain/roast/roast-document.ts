@@ -168,6 +168,12 @@ const vulnerablePart = z
 /** What is done to a piece on the days before. */
 export const PREPARATIONS = ['none', 'dry_salt', 'wet_brine', 'marinade', 'acid_marinade'] as const
 export const frozenPart = z.boolean().default(false).describe('Bought frozen: thawing goes on the days before')
+export const thawsPart = z
+  .enum(['water', 'out'])
+  .optional()
+  .describe(
+    'How what was bought frozen thaws: in cold water, or out of the freezer already; in the fridge where nothing is said',
+  )
 export const notesPart = text(500).default('').describe('What is to be remembered but is not computed with')
 
 /** What `simulate` reads. */
@@ -217,6 +223,7 @@ export const planDocument = z.strictObject({
   altitude_m: altitudePart,
   preparation: z.enum(PREPARATIONS).nullable().default(null).describe('null: as the surface says'),
   frozen: frozenPart,
+  thaws: thawsPart,
   notes: notesPart,
   learned: z.array(learnedPart).max(10).default([]).describe('What earlier cooks taught it'),
   gravy: z.boolean().default(false).describe('Gravy is made of its juices'),

@@ -15,6 +15,8 @@ const PREPARATION_NAMES: Readonly<Record<Preparation, string>> = {
 interface Before {
   readonly preparation: Preparation
   readonly frozen: boolean
+  /** How it thaws: in the fridge where nothing is said. */
+  readonly thaws?: 'water' | 'out' | undefined
   readonly notes: string
 }
 
@@ -22,6 +24,7 @@ interface Before {
 export function DaysBefore({
   preparation,
   frozen,
+  thaws,
   notes,
   put,
 }: Before & { readonly put: (part: Partial<Before>) => void }) {
@@ -36,11 +39,15 @@ export function DaysBefore({
       />
       <Choice
         label="Bought"
-        value={frozen ? 'frozen' : 'fresh'}
-        onChange={(value) => put({ frozen: value === 'frozen' })}
+        value={frozen ? (thaws ?? 'frozen') : 'fresh'}
+        onChange={(value) =>
+          put({ frozen: value !== 'fresh', thaws: value === 'water' || value === 'out' ? value : undefined })
+        }
         options={[
           ['fresh', 'fresh'],
           ['frozen', 'frozen: thaw in the fridge'],
+          ['water', 'frozen: thaw in cold water'],
+          ['out', 'frozen: out of the freezer already'],
         ]}
       />
       <label htmlFor={id} className="flex min-h-11 flex-wrap items-baseline gap-x-3">

@@ -175,7 +175,13 @@ export function ItemPanel({ kitchen, house, document, plan, selected, units, cha
           <summary className="min-h-11 cursor-pointer py-2 font-semibold">The piece and its days before</summary>
           <div className="grid gap-x-6 gap-y-1 pb-2 text-lg sm:grid-cols-2">
             <PieceFields roast={roast.roast} put={(part) => put({ roast: { ...roast.roast, ...part } })} />
-            <DaysBefore preparation={roast.preparation} frozen={roast.frozen} notes={roast.notes} put={put} />
+            <DaysBefore
+              preparation={roast.preparation}
+              frozen={roast.frozen}
+              thaws={roast.thaws}
+              notes={roast.notes}
+              put={put}
+            />
           </div>
         </details>
       )}

@@ -32,6 +32,7 @@ import { KitchenPanel } from './kitchen-panel'
 import { Lanes } from './lanes'
 import { MovePromise } from './move-promise'
 import { ShoppingView } from './shopping-view'
+import { ThawNotes } from './thaw-notes'
 import { useHistory } from './use-history'
 import { useMealPlan } from './use-meal-plan'
 
@@ -271,6 +272,21 @@ export function MealDesk({
             ))}
           </div>
         </section>
+      )}
+
+      {plan && (
+        <ThawNotes
+          document={document}
+          plan={plan}
+          now_s={now_s}
+          units={units}
+          put={(id, part) =>
+            change((last) => ({
+              ...last,
+              roasts: last.roasts.map((roast) => (roast.id === id ? { ...roast, ...part } : roast)),
+            }))
+          }
+        />
       )}
 
       {view === 'ovens' && plan && (

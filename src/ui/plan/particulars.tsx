@@ -50,6 +50,7 @@ export function Particulars({
           <DaysBefore
             preparation={preparationOf(document)}
             frozen={document.frozen}
+            thaws={document.thaws}
             notes={document.notes}
             put={(part) => change((last) => ({ ...last, ...part }))}
           />

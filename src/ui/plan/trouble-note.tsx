@@ -3,7 +3,7 @@ import type { ClockRight, Trouble } from '@/core/schedule/plan'
 import { stagesOfDocument } from '@/domain/roast/resolve'
 import type { PlanDocument } from '@/domain/roast/roast-document'
 import { troubleWords } from '@/words/cautions'
-import { clock, length, mass, temperature, type Units } from '@/words/units'
+import { clock, length, mass, shortDay, temperature, type Units } from '@/words/units'
 import { schoolName } from '@/words/words'
 
 /** What is wrong, and what to do about it: each way out is one tap. */
@@ -20,7 +20,7 @@ export function TroubleNote({
   return (
     <section
       role="alert"
-      className={`rounded-xl border-2 p-4 ${trouble.code === 'clock_misses_doneness' ? 'border-copper bg-copper-ground' : 'border-wattle bg-wattle-ground'}`}
+      className={`rounded-xl border-2 p-4 ${trouble.code === 'clock_misses_doneness' || trouble.code === 'thaw_passed' ? 'border-copper bg-copper-ground' : 'border-wattle bg-wattle-ground'}`}
       data-testid={`trouble-${trouble.code}`}
     >
       <p className="text-lg font-semibold">{troubleWords(trouble, units)}</p>
@@ -35,6 +35,35 @@ export function TroubleNote({
           >
             Promise {clock(trouble.earliestPromise, units)} instead
           </button>
+        )}
+        {trouble.code === 'thaw_passed' && (
+          <>
+            <button
+              type="button"
+              className={button}
+              onClick={() => change((last) => ({ ...last, frozen: true, thaws: 'out' }))}
+            >
+              It is out of the freezer
+            </button>
+            {trouble.water && (
+              <button
+                type="button"
+                className={button}
+                onClick={() => change((last) => ({ ...last, frozen: true, thaws: 'water' }))}
+              >
+                In cold water from {clock(trouble.water.at, units)}
+              </button>
+            )}
+            <button
+              type="button"
+              className={button}
+              onClick={() =>
+                change((last) => ({ ...last, promise: new Date(trouble.earliestPromise * 1000).toISOString() }))
+              }
+            >
+              Promise {shortDay(trouble.earliestPromise, units)} {clock(trouble.earliestPromise, units)} instead
+            </button>
+          </>
         )}
         {trouble.code === 'clock_misses_doneness' && (
           <>

@@ -225,7 +225,7 @@ describe('tasks of a meal', () => {
     oven: DOMESTIC_OVEN,
     serve_c: 55,
     mass_kg: 3,
-    thaw_s: 0,
+    thaw: undefined,
     preparation: 'dry_salt',
     shape: false,
     temper_s: 1800,

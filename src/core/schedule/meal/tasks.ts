@@ -1,6 +1,6 @@
 import type { OvenSpec } from '../../heat/oven'
 import { epochSeconds } from '../../units'
-import { aroundTheTable, daysBefore, type Preparation } from '../days-before'
+import { aroundTheTable, daysBefore, type Preparation, type Thaw } from '../days-before'
 import type { TimedStage } from '../plan'
 import { because, byClock, HANDS_S, type Task, type TaskKind } from '../task'
 import { roastTasks, waitsFor } from '../tasks'
@@ -14,7 +14,7 @@ export interface TaskNeeds {
   readonly oven: OvenSpec | undefined
   readonly mass_kg: number
   readonly serve_c: number
-  readonly thaw_s: number
+  readonly thaw: Thaw | undefined
   readonly preparation: Preparation
   readonly shape: boolean
   readonly temper_s: number
@@ -78,7 +78,7 @@ export function mealTasks(
     const in_s = option.start_s
     if (cooked) {
       const ready = in_s - need.temper_s
-      const { tasks: before } = daysBefore(need.preparation, need.thaw_s, ready, in_s, last, {
+      const { tasks: before } = daysBefore(need.preparation, need.thaw, ready, in_s, last, {
         shape: need.shape,
         tin: cooked.stages[0]?.stage.environment.kind === 'oven',
       })

@@ -196,4 +196,12 @@ export const FOUND: readonly (readonly [line: string, means: string])[] = [
   ['rib 3kg 110C, rest 30 min, 260 for 8 min', '3kg [*260/8] beef-rib-bone-in oven110 rest30 |'],
   ['rib 3kg cooked to 50 at 110', '3kg [110>50] beef-rib-bone-in |'],
   ['20 covers, service at 6 and 8, prime rib 6kg', 'beef-rib-bone-in 6kg | for20 @11-24T18:00 ?8'],
+  [
+    'prime rib 12 pounds 250 F pull at 120 F serve at 8 PM tomorrow',
+    '5.44kg beef-rib-bone-in oven121 pull49 | @11-25T20:00',
+  ],
+  ['two frozen ducks 2.3 kg', 'duck x2 2.3kg frozen |'],
+  ['3 stuffed chickens 1.8kg each at 7', 'chicken x3 1.8kg stuffed | @11-24T19:00'],
+  ['two boneless legs of lamb 2kg', 'lamb-leg-boneless-rolled x2 2kg |'],
+  ['four dry brined turkeys 6kg', 'turkey x4 6kg salted |'],
 ]

@@ -245,7 +245,15 @@ export const CARE: readonly Reader[] = [
     `(?:(?:with|and|rubbed|in|under|studded|seasoned|flavoured|some|plenty of|lots of|a little|fresh|dried|cracked|black|sea) )*(?:${SEASONING})(?:(?: and| with|,)? (?:(?:fresh|dried|black|cracked|sea|some) )*(?:${SEASONING}))*(?: (?:rub|crust|butter|paste|all over|under the skin))?`,
     (_, text) => ({ kind: 'note', text }),
   ),
-  reader('(?:thawed|defrosted)(?: already| out)?', () => ({ kind: 'filler' })),
+  reader('(?:thaw(?:ed|ing)?|defrost(?:ed|ing)?)(?: it)? in (?:cold )?water', () => ({
+    kind: 'frozen',
+    thaws: 'water',
+  })),
+  reader('(?:already (?:thawing|defrosting)|(?:thawing|defrosting) (?:already|since \\S+))', () => ({
+    kind: 'frozen',
+    thaws: 'out',
+  })),
+  reader('(?:fully )?(?:thawed|defrosted)(?: already| out)?', () => ({ kind: 'filler' })),
   reader(`with (?:an? )?(?:good |nice |crisp |thick |dark |golden )*crust`, (_, text) => ({ kind: 'note', text })),
   reader(`(?:nice and |very |extra |really )?(?:crisp|crispy|crusty|crunchy)(?: outside| crust)?`, (_, text) => ({
     kind: 'note',

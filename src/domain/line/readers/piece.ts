@@ -105,13 +105,14 @@ export const PIECE: readonly Reader[] = [
   ),
   // Reading and doneness
   reader(
-    `(?:pull(?:ed)?(?: temp(?:erature)?)?|take it out|out|remove|removed|(?:pull(?:ed)?|take(?: it)?(?: out)?|remove|removed|out)(?: it)? (?:from|of) (?:the )?oven|(?:probe|alarm|thermometer)(?: set| goes off| reads)?)(?: it)?(?: at| when| to| for)? ${TEMP}(?: in (?:the |its )?(${POINT}))?|(?:to|until|till) (?:a core of )?${TEMP} in (?:the |its )?(${POINT})|(?:at )?${TEMP} pull|(?:core|internal|inside)(?: temp(?:erature)?)?(?: of| is)? ${TEMP} (?:when pulled|at the pull)|(?:the )?(thigh|breast)(?: (?:to|at|reads?|reading|until))? ${TEMP}(?! (?:min|minutes?|h|hours?|g|kg|lb))`,
+    `(?:pull(?:ed)?(?: temp(?:erature)?)?|take it out|out|remove|removed|(?:pull(?:ed)?|take(?: it)?(?: out)?|remove|removed|out)(?: it)? (?:from|of) (?:the )?oven|(?:probe|alarm|thermometer)(?: set| goes off| reads)?)(?: it)?(?: at| when| to| for)? ${TEMP}(?: in (?:the |its )?(${POINT}))?|(?:to|until|till) (?:a core of )?${TEMP} in (?:the |its )?(${POINT})|(?:at )?${TEMP} pull(?! (?:at|to|when|temp|temperature|it|for|\\d)(?: |$))|(?:core|internal|inside)(?: temp(?:erature)?)?(?: of| is)? ${TEMP} (?:when pulled|at the pull)|(?:the )?(thigh|breast)(?: (?:to|at|reads?|reading|until))? ${TEMP}(?! (?:min|minutes?|h|hours?|g|kg|lb))`,
     ([, a, aUnit, aPoint, b, bUnit, bPoint, pulled, pulledUnit, core, coreUnit, dPoint, d, dUnit]) => {
       const [c, cUnit] = [pulled ?? core, pulledUnit ?? coreUnit]
       const heat = heatOf(a ?? b ?? c ?? d, aUnit ?? bUnit ?? cUnit ?? dUnit)
       const point = aPoint ?? bPoint ?? dPoint
       // "Breast 2 kg" is no reading.
       if (d !== undefined && (heat?.value ?? 0) < 55) return undefined
+      if (heat && heat.value > (heat.unit === 'c' ? 98 : 208)) return undefined
       return heat && heat.value >= 40 ? { kind: 'pull', heat, ...(point ? { point } : {}) } : undefined
     },
   ),
