@@ -274,7 +274,7 @@ export function MealDesk({
         </section>
       )}
 
-      {plan && (
+      {plan && !living && (
         <ThawNotes
           document={document}
           plan={plan}

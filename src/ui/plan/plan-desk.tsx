@@ -69,6 +69,9 @@ const WEIGHT_STYLE: Readonly<Record<Weight, { box: string; mark: string; word: s
   note: { box: 'border-line', mark: '–', word: 'Note' },
 }
 
+/** What is late of a plan is no trouble of it once it is being cooked: its board knows better. */
+const BEGUN: ReadonlySet<string> = new Set(['start_passed', 'promise_passed', 'thaw_passed'])
+
 /** One plan on the desk: the sentence, the ribbon, the run, and what is behind it. */
 export function PlanDesk({
   kitchen,
@@ -155,9 +158,11 @@ export function PlanDesk({
       {saving.clash && (
         <ClashBanner clash={saving.clash} units={units} keepMine={saving.keepMine} keepTheirs={saving.keepTheirs} />
       )}
-      {plan.troubles.map((trouble) => (
-        <TroubleNote key={trouble.code} trouble={trouble} units={units} change={change} />
-      ))}
+      {plan.troubles
+        .filter(({ code }) => !living || !BEGUN.has(code))
+        .map((trouble) => (
+          <TroubleNote key={trouble.code} trouble={trouble} units={units} change={change} />
+        ))}
 
       <section aria-label="The heat ribbon" className="rounded-2xl border border-line bg-sheet px-2 pb-2 pt-3 sm:px-3">
         <HeatRibbon plan={plan} cutId={document.roast.cut} units={units} edit={edit} />
