@@ -59,8 +59,8 @@ export const aroundTheTable = ({ first_s, in_s, serving_s }: AroundTheTable): Ta
 }
 
 /** When it comes out of the freezer, s, and what is to be said of it. */
-function thawAt({ how, takes_s }: Thaw, prepared_s: number, serving_s: number): [number, Record<string, number>] {
-  const at_s = prepared_s - takes_s
+function thawAt({ how, takes_s }: Thaw, thawed_s: number, serving_s: number): [number, Record<string, number>] {
+  const at_s = thawed_s - takes_s
   // Someone is up to change the water.
   return how === 'water' ? [at_s, { water_h: takes_s / HOUR_S }] : [beforeBed(at_s, serving_s), {}]
 }
@@ -95,6 +95,8 @@ export function daysBefore(
     hands_s: HANDS_S[kind],
     because: because('common_practice', numbers),
   })
+  // What is still frozen is not tied, and not dressed.
+  const shape_s = (sameDay ? prepared_s : Math.min(prepared_s, ready_s - DRESSED_S)) - HANDS_S.shape
   const hours = { ahead_h: (in_s - prepared_s) / HOUR_S }
   return {
     prepared_s,
@@ -102,9 +104,9 @@ export function daysBefore(
       ...(preparation === 'dry_salt' ? [task('salt', prepared_s, hours)] : []),
       ...(preparation === 'wet_brine' ? [task('brine', prepared_s, hours), task('unbrine', ready_s - DRIES_S)] : []),
       ...(preparation === 'marinade' || preparation === 'acid_marinade' ? [task('marinate', prepared_s, hours)] : []),
-      ...(shape ? [task('shape', Math.min(prepared_s, ready_s - DRESSED_S) - HANDS_S.shape)] : []),
-      ...(tin ? [task('dress', ready_s - DRESSED_S)] : []),
-      ...(thaw ? [task('thaw', ...thawAt(thaw, prepared_s, serving_s))] : []),
+      ...(shape ? [task('shape', shape_s)] : []),
+      ...(tin ? [task('dress', sameDay ? Math.max(ready_s - DRESSED_S, prepared_s) : ready_s - DRESSED_S)] : []),
+      ...(thaw ? [task('thaw', ...thawAt(thaw, shape ? Math.min(shape_s, prepared_s) : prepared_s, serving_s))] : []),
     ],
   }
 }
@@ -116,7 +118,8 @@ export const thawStart = (
   ready_s: number,
   in_s: number,
   serving_s: number,
+  shape: boolean,
 ): number =>
-  daysBefore(preparation, thaw, ready_s, in_s, serving_s, { shape: false, tin: false }).tasks.find(
+  daysBefore(preparation, thaw, ready_s, in_s, serving_s, { shape, tin: false }).tasks.find(
     ({ kind }) => kind === 'thaw',
   )?.at ?? ready_s

@@ -6,6 +6,7 @@ import type { PointId } from '../heat/piece'
 import { coldWaterThawSeconds } from '../portions/buy'
 import type { Yield } from '../portions/portions'
 import { endsTender, type Program, type Stage } from '../program/stage'
+import { isTied } from '../reference/cuts'
 import { scaleOf } from '../reference/doneness'
 import { PREHEAT_SLACK_S } from '../reference/standards'
 import {
@@ -156,6 +157,7 @@ const AHEAD: ReadonlySet<Task['kind']> = new Set([...AHEAD_KINDS, 'take_out'])
 const COURSE_POINTS = 240
 const DONENESS_TOLERANCE_K = 3
 const GRACE_S = 360
+const DAY_S = 86_400
 
 const hotter = (program: Program, set_c: number): Program => ({
   ...program,
@@ -266,12 +268,13 @@ function thawTrouble(
   { thaw_s, putIn_s }: { readonly thaw_s: number; readonly putIn_s: number },
 ): Trouble {
   const water: Thaw = { how: 'water', takes_s: coldWaterThawSeconds(piece.mass_kg) }
-  const fromWater_s = thawStart(preparation, water, putIn_s - temper_s, putIn_s, promise)
+  const fromWater_s = thawStart(preparation, water, putIn_s - temper_s, putIn_s, promise, isTied(piece.cut))
   return {
     code: 'thaw_passed',
     at: epochSeconds(thaw_s),
     takes_s: thaw.takes_s,
-    earliestPromise: epochSeconds(Math.ceil((promise + now - thaw_s + GRACE_S) / 300) * 300),
+    // They eat at the same hour, on the first day that leaves it its time.
+    earliestPromise: epochSeconds(promise + DAY_S * Math.ceil((now + GRACE_S - thaw_s) / DAY_S)),
     water: fromWater_s >= now - GRACE_S ? { at: epochSeconds(fromWater_s), takes_s: water.takes_s } : undefined,
   }
 }

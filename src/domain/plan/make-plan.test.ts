@@ -204,7 +204,26 @@ describe('what was bought frozen', () => {
   it('thawed in cold water it is salted and cooked the same day', () => {
     const { plan, task } = thawOf(frozen('beef-rib-bone-in', 3, 10, { thaws: 'water' }))
     const salt = plan.tasks.find(({ kind }) => kind === 'salt')
-    expect((salt?.at ?? 0) - (task?.at ?? 0)).toBeCloseTo(3 * 3600, -2)
     expect(plan.putIn - (salt?.at ?? 0)).toBeLessThan(2 * 3600)
+    expect((salt?.at ?? 0) - (task?.at ?? 0)).toBeLessThan(3.5 * 3600)
+  })
+
+  it('is tied, salted and dressed once it is thawed, and not before', () => {
+    for (const cut of ['turkey', 'beef-rib-bone-in', 'pork-loin'])
+      for (const preparation of ['none', 'dry_salt', 'wet_brine', 'marinade'] as const)
+        for (const thaws of [undefined, 'water'] as const) {
+          const { plan, task } = thawOf(frozen(cut, 2.5, 7 * 24, { preparation, thaws }))
+          const takes_s = thaws === 'water' ? 2.5 * 3600 : (2.5 / 2.2) * 86_400
+          for (const kind of ['shape', 'salt', 'brine', 'marinate', 'dress', 'take_out'] as const) {
+            const after = plan.tasks.find((each) => each.kind === kind)
+            if (after) expect(after.at - (task?.at ?? 0), `${cut} ${preparation} ${kind}`).toBeGreaterThan(takes_s - 60)
+          }
+        }
+  })
+
+  it('is promised later for the same hour of another day', () => {
+    const { plan, trouble } = thawOf(frozen('turkey', 6, 33))
+    if (trouble?.code !== 'thaw_passed') throw new Error('no trouble')
+    expect((trouble.earliestPromise - plan.promise) % 86_400).toBe(0)
   })
 })
