@@ -124,7 +124,9 @@ export function readLine(line: string, context: LineContext): Outcome<LineReadin
     })
   // What was not served so hot was the oven's: it is shown as that.
   const served = all.some(({ serve_c }) => serve_c !== undefined)
-  const shown = meanings.map((meaning): Meaning => {
+  // A meal's usual hour is not said where another is taken.
+  const taken = meanings.filter(({ fact }) => fact.kind !== 'moment' || fact.weak !== 'meal' || fact.at_s === promise_s)
+  const shown = taken.map((meaning): Meaning => {
     const { fact } = meaning
     return fact.kind === 'serve' && fact.bare && !served
       ? { ...meaning, fact: { kind: 'heat', heat: fact.heat } }

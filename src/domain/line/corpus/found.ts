@@ -204,4 +204,6 @@ export const FOUND: readonly (readonly [line: string, means: string])[] = [
   ['3 stuffed chickens 1.8kg each at 7', 'chicken x3 1.8kg stuffed | @11-24T19:00'],
   ['two boneless legs of lamb 2kg', 'lamb-leg-boneless-rolled x2 2kg |'],
   ['four dry brined turkeys 6kg', 'turkey x4 6kg salted |'],
+  ['rib 3kg 110C with 2 c stock in the tin', 'beef-rib-bone-in 3kg note oven110 | ?2\u00a0c'],
+  ['turkey 6kg left in the fridge overnight, lunch at 1', 'turkey 6kg note | @11-24T13:00'],
 ]

@@ -28,7 +28,7 @@ const SCHOOL_WORDS: Readonly<Record<string, string>> = {
 
 /** Nobody's dial is farther off than this, in either scale. */
 export const MOST_OFFSET = 60
-const MINE = '(?:my |the |our |this )?oven (?:is |runs |reads |cooks )?(?:about |some |around |always )*'
+const MINE = '(?:my |the |our |this )?oven (?:is |runs |cooks )?(?:about |some |around |always )*'
 const TOO = '(?:too |quite |a bit |very |over )?'
 const COLDER = /cold|cool|under|low|slow/
 
@@ -47,9 +47,11 @@ const MEAT_MOST_C = 30
 export const HEATS: readonly Reader[] = [
   // The oven against its dial: runs 10 C hot, is 15 too cold, runs hot by 20 F
   reader(
-    `${MINE}(?:${TEMP} ${TOO}(hot|hotter|high|cold|colder|cool|cooler|low|slow|over|under)|${TOO}(hot|cold|cool|high|low|slow)(?: by)? ${TEMP})(?: than (?:its|the) dial)?`,
-    ([, before, beforeUnit, side, sideFirst, after, afterUnit]) => {
+    `${MINE}(?:${TEMP} ${TOO}(hot|hotter|high|cold|colder|cool|cooler|low|slow|over|under)|${TOO}(hot|cold|cool|high|low|slow)(?: by)? ${TEMP}(?! (?:min|mins|minutes?|h|hrs?|hours?)(?: |$)))(?: than (?:its|the) dial)?`,
+    ([, before, beforeUnit, side, sideFirst, after, afterUnit], text) => {
       const heat = heatOf(before ?? after, beforeUnit ?? afterUnit)
+      // "Oven low 55" is a heat.
+      if (!/ (?:is|runs|cooks|by|too|than) /.test(` ${text} `)) return undefined
       if (!heat || heat.value > MOST_OFFSET || heat.value === 0) return undefined
       const by = COLDER.test(side ?? sideFirst ?? '') ? -heat.value : heat.value
       return { kind: 'offset', by, unit: heat.unit }
@@ -64,6 +66,10 @@ export const HEATS: readonly Reader[] = [
       const plain = value.length > 3 || /altitude|elevation|above|high/.test(text) || unit.startsWith('f')
       return plain && isHeight(m) ? { kind: 'altitude', m } : undefined
     },
+  ),
+  reader(
+    '(?:left |kept |stood |thaw(?:ed|ing)? |defrost(?:ed|ing)? |open |uncovered |to dry |dried |in (?:the |a )?fridge )+overnight',
+    (_, text) => ({ kind: 'note', text }),
   ),
   reader('(?:in the oven |cooked |cooking |roast(?:ed)? )?(?:overnight|through the night|all night)', () => ({
     kind: 'overnight',
@@ -107,18 +113,25 @@ export const HEATS: readonly Reader[] = [
   ),
 ]
 
+/** After a number of degrees, or of cups, these make it no heat: 2 c stock, a 5 C rise, 3 C below. */
+const ASIDE =
+  'of|stock|broth|wine|water|cider|beer|juice|rise|carry|carryover|climb|early|earlier|late|later|below|under|over|above|lower|higher|more|less|hotter|colder|cooler|short|shy'
+
 /** A number with a degree, or one that can only be a heat: where nothing else takes it. */
 export const BARE: readonly Reader[] = [
   // A number with a degree, or one that can only be a heat
-  reader(`(?:at )?(${DIGITS}) (c|f|degrees c|degrees f|deg c|deg f|celsius|fahrenheit|degrees)`, ([, value, unit]) => {
-    const heat = heatOf(value, unit)
-    if (heat === undefined || !isHeat(heat, 0)) return undefined
-    // "Rib 3 kg, 4 C": no core and no oven is so cold.
-    if (heat.unit === 'c' ? heat.value <= MEAT_MOST_C : heat.unit === 'f' && heat.value >= 25 && heat.value <= 86)
-      return { kind: 'start', heat }
-    const core = heat.unit === 'f' ? heat.value >= 104 && heat.value <= 205 : heat.value >= 40 && heat.value <= 96
-    return core ? { kind: 'serve', heat, bare: true } : isHeat(heat, 97) ? { kind: 'heat', heat } : undefined
-  }),
+  reader(
+    `(?:at )?(${DIGITS}) (c|f|degrees c|degrees f|deg c|deg f|celsius|fahrenheit|degrees)(?! (?:${ASIDE})(?: |$))`,
+    ([, value, unit]) => {
+      const heat = heatOf(value, unit)
+      if (heat === undefined || !isHeat(heat, 0)) return undefined
+      // "Rib 3 kg, 4 C": no core and no oven is so cold.
+      if (heat.unit === 'c' ? heat.value <= MEAT_MOST_C : heat.unit === 'f' && heat.value >= 25 && heat.value <= 86)
+        return { kind: 'start', heat }
+      const core = heat.unit === 'f' ? heat.value >= 104 && heat.value <= 205 : heat.value >= 40 && heat.value <= 96
+      return core ? { kind: 'serve', heat, bare: true } : isHeat(heat, 97) ? { kind: 'heat', heat } : undefined
+    },
+  ),
   reader(
     `(\\d{3})(?! (?:kg|kgs|g|gr|gm|gms|grams?|lbs?|pounds?|oz|mm|cm|x|people|guests|heads|covers|adults))`,
     ([, value]) => {
