@@ -190,6 +190,13 @@ describe('cautions, troubles and problems in words', () => {
   it('each trouble says what is wrong', () => {
     const troubles: readonly Trouble[] = [
       { code: 'start_passed', late_s: 600, earliestPromise: epochSeconds(T), hotter: undefined },
+      {
+        code: 'thaw_passed',
+        at: epochSeconds(T),
+        takes_s: 86_400,
+        earliestPromise: epochSeconds(T),
+        water: { at: epochSeconds(T), takes_s: 3600 },
+      },
       { code: 'promise_passed', late_s: 600, earliestPromise: epochSeconds(T) },
       { code: 'never_reached', highest_c: 48, wanted_c: 55, setting_c: 50 },
       { code: 'stage_never_ends', stage: 1, highest_c: 48 },
