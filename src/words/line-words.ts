@@ -212,7 +212,9 @@ export function askWords(ask: Ask, units: Units): string {
         ? 'When do they eat? Taken as five hours from now.'
         : `When do they eat? Several things cannot all be counted from when one goes in. Taken as five hours after ${clock(ask.put_in_s, units)}.`
     case 'said_twice':
-      return `Two of it: the first ${SAID_TWICE[ask.what] ?? 'one'} is taken.`
+      return ask.what === 'moment'
+        ? 'Two hours: the last is taken for all of it.'
+        : `Two of it: the first ${SAID_TWICE[ask.what] ?? 'one'} is taken.`
     case 'not_a_word_for_it':
       return `“${ask.word}” is no doneness of this cut. Taken as ${donenessName(ask.taken).toLowerCase()}.`
   }

@@ -38,6 +38,17 @@ export function promiseOf(table: readonly Meaning[], { now_s, timeZone }: Moment
   return tonight ? atHourOf(last.at_s + 86_400, last.at_s, timeZone) : last.at_s
 }
 
+/** The first and the last hour that a line says to eat at, where they are not the same. */
+export function hoursApart(table: readonly Meaning[]): { readonly first: Meaning; readonly last: Meaning } | undefined {
+  const hours = table.flatMap((meaning) =>
+    meaning.fact.kind === 'moment' && meaning.fact.said !== 'day' && !isWeak(meaning.fact)
+      ? [{ meaning, at_s: meaning.fact.at_s }]
+      : [],
+  )
+  const [first, last] = [hours[0], hours.at(-1)]
+  return first && last && first.at_s !== last.at_s ? { first: first.meaning, last: last.meaning } : undefined
+}
+
 /** The hour of one moment on the day of another, s since 1970. */
 function atHourOf(day_s: number, clock_s: number, timeZone: string): number {
   const date = new TZDate(day_s * 1000, timeZone)

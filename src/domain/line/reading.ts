@@ -1,23 +1,22 @@
-import { buyFor } from '@/core/portions/buy'
 import { findSchool, pullsApart } from '@/core/program/schools'
-import { type Cut, findCut } from '@/core/reference/cuts'
+import { findCut } from '@/core/reference/cuts'
 import { donenessScale } from '@/core/reference/doneness'
-import { fahrenheitRiseToKelvins } from '@/core/units'
-import { cutByStandards, type HouseStandards, standardsOf } from '../house/standards'
+import { type HouseStandards, standardsOf } from '../house/standards'
 import { waysOf } from '../house/ways'
 import { fail, type Outcome, type Span, succeed } from '../problem/problem'
 import { nearestOf } from '../quantity/nearest'
 import { tenth } from '../quantity/round'
 import type { StagePart } from '../roast/roast-document'
-import { heldNumber } from '../schema/scalars'
 import { type CutTraits, NAME_WORDS, withTraits } from './cut-names'
 import type { Fact, Meaning, SaidHeat } from './fact'
-import { promiseOf } from './promised'
+import { hoursApart, promiseOf } from './promised'
 import { isPulled } from './readers/doneness'
+import { kitchenOf } from './said-kitchen'
 import { type Ask, type HeatedStage, isMeal, type LineReading, type SaidRoast } from './said-roast'
 import { type Role, scaleOf, withScale } from './scale'
 import { type LineContext, readSentence } from './sentence'
 import { LONGEST_LINE } from './tokens'
+import { weightTaken } from './weight-taken'
 import { byRoast, isSaidCloser, namesMeat, OF_TABLE } from './whose'
 
 export type { Ask, Choice, HeatedStage, LineReading, SaidRoast } from './said-roast'
@@ -83,6 +82,18 @@ export function readLine(line: string, context: LineContext): Outcome<LineReadin
   const away = table.map(({ fact }) => fact).find((fact) => fact.kind === 'away')
 
   const groups = byRoast(meanings)
+  // Several roasts, several hours: a meal has one table until another serving is added to it.
+  const hours = groups.length > 1 ? hoursApart(table) : undefined
+  if (hours)
+    asks.push({
+      code: 'said_twice',
+      at: { from: hours.first.from, to: hours.first.to },
+      what: 'moment',
+      options: [
+        { says: 'the first', line: replaced(hours.last, '') },
+        { says: 'the last', line: replaced(hours.first, '') },
+      ],
+    })
   const apiece = meanings.map(({ fact }) => fact).findLast((fact) => fact.kind === 'mass' && fact.apiece)
   const apiece_kg = apiece?.kind === 'mass' ? apiece.kg : undefined
   const roasts = groups.flatMap((group) =>
@@ -150,24 +161,6 @@ export function readLine(line: string, context: LineContext): Outcome<LineReadin
   })
 }
 
-/** A bare number of degrees that is of one scale in any oven. */
-const A_HEAT: SaidHeat = { value: 250, unit: undefined }
-
-/** What a line says of the kitchen: its oven against the dial, K, and its height, m. */
-function kitchenOf(
-  table: readonly Meaning[],
-  toCelsius: Scene['toCelsius'],
-): Pick<LineReading, 'oven_k' | 'altitude_m'> {
-  const offset = table.map(({ fact }) => fact).findLast((fact) => fact.kind === 'offset')
-  const high = table.map(({ fact }) => fact).findLast((fact) => fact.kind === 'altitude')
-  const inFahrenheit =
-    offset?.unit === 'f' || (offset?.unit === undefined && toCelsius(A_HEAT, 'oven') !== A_HEAT.value)
-  return {
-    ...(offset ? { oven_k: inFahrenheit ? tenth(fahrenheitRiseToKelvins(offset.by)) : heldNumber(offset.by) } : {}),
-    ...(high ? { altitude_m: high.m } : {}),
-  }
-}
-
 interface Scene {
   readonly toCelsius: (heat: SaidHeat, role: Role) => number
   readonly guests: number | undefined
@@ -180,20 +173,22 @@ interface Scene {
   readonly added: (words: string) => string
 }
 
+/** Schools that say nothing new after some others. */
+const ADDS: Readonly<Record<string, readonly string[]>> = {
+  'low-and-long': [
+    'reverse-sear',
+    'two-zone-fire',
+    'water-bath',
+    'cook-and-hold',
+    'pan-first',
+    'hot-start',
+    'oven-off',
+  ],
+  'pan-first': ['water-bath', 'reverse-sear'],
+}
+
 /** Nothing that is sliced is served hotter by more than this than its most done degree, K. */
 const OVER_K = 6
-
-/** A rib of beef with its bone, raw (common practice), kg. */
-const RIB_KG = 1
-/** So many of them a side has that are roasted. */
-const MOST_RIBS = 7
-
-/** A weight for so many heads, kg: to a tenth, or as the kitchen buys. */
-function asBought(known: Cut, standards: HouseStandards, heads: number): number {
-  const cut = cutByStandards(known, standards)
-  const wanted_kg = Math.min(cut.mass_kg.most, buyFor(cut, heads, undefined).mass_kg)
-  return cut.buyStep_kg === undefined ? tenth(wanted_kg) : wanted_kg
-}
 
 /** One roast from the meanings beside its cut, or one for each weight that was said. */
 function roastsOf(
@@ -254,6 +249,11 @@ function roastsOf(
         if (fact.each && guests === undefined) break
         roast.mass_kg = fact.each ? tenth((fact.kg * (guests ?? 1)) / Math.max(1, roasts * count)) : fact.kg
         if (fact.count !== undefined) count = fact.count
+        // "Three ribs, 1.5 kg each" are three roasts.
+        if (fact.apiece && bones !== undefined && named.fact.kind === 'cut' && named.fact.bones !== undefined) {
+          count = bones
+          bones = undefined
+        }
         kgs = fact.kgs
         break
       case 'thickness':
@@ -268,6 +268,11 @@ function roastsOf(
         if (sear && stages.length === 0 && roast.set_c === undefined && roast.school === undefined) searsFirst = true
         if (stage.on === 'fan') roast.oven = 'fan'
         const { set_c } = roast
+        // "Sous vide, then a hot oven 10 minutes" is how long its school's heat lasts.
+        if (stage.usual === 'hot' && roast.school === 'water-bath') {
+          if (stage.minutes !== undefined) roast.second_min = stage.minutes
+          break
+        }
         // "110 until 50, rest 30 min, 260 for 8 min": what comes hotter after the rest is its finish.
         const last = stages.at(-1)
         const cooked_c = last ? last.core_c !== undefined && last.set_c : set_c
@@ -280,7 +285,7 @@ function roastsOf(
         }
         stages.push({
           ...stage,
-          ...(hotter ? { finish: true } : {}),
+          ...(hotter || (stage.on === 'pan' && last?.core_c !== undefined) ? { finish: true } : {}),
           set_c: heat && toCelsius(heat, 'oven'),
           core_c: core && toCelsius(core, 'core'),
         })
@@ -315,8 +320,8 @@ function roastsOf(
         if (fact.minutes !== undefined) roast.second_min = fact.minutes
         break
       case 'school':
-        // "Reverse seared, low and slow": the second only praises the first.
-        if (fact.id !== 'low-and-long' || roast.school === undefined) roast.school = fact.id
+        // "Reverse seared, low and slow", "sous vide, sear": the second only praises the first, or belongs to it.
+        if (roast.school === undefined || !(ADDS[fact.id] ?? []).includes(roast.school)) roast.school = fact.id
         break
       case 'doneness':
         roast.doneness = fact.word
@@ -464,15 +469,9 @@ function roastsOf(
   }
   if (roast.mass_kg === undefined && apiece_kg !== undefined) roast.mass_kg = apiece_kg
   if (roast.mass_kg === undefined) {
-    const heads = guests === undefined ? undefined : Math.max(1, Math.round(guests / Math.max(1, roasts * count)))
-    const ribs_kg = cut.startsWith('beef-rib') && bones !== undefined ? Math.min(MOST_RIBS, bones) * RIB_KG : undefined
-    const taken_kg = ribs_kg ?? (heads === undefined ? known.mass_kg.usual : asBought(known, standards, heads))
+    const heads = guests === undefined ? undefined : guests / Math.max(1, roasts * count)
+    const { taken_kg, sizes } = weightTaken(known, { heads, bones, standards })
     roast.mass_kg = taken_kg
-    const { least, usual, most } = known.mass_kg
-    // Sizes that are plainly apart: nobody chooses between 3.5 and 3.6.
-    const sizes: number[] = []
-    for (const kg of [taken_kg, usual, (usual + least) / 2, (usual + most) / 2])
-      if (!sizes.some((each) => Math.abs(each - kg) < 0.15 * kg)) sizes.push(kg)
     asks.push({
       code: 'how_heavy',
       cut,

@@ -94,7 +94,11 @@ function putInAt(words: readonly string[], context: MomentContext): Found | unde
   const rest = words.slice(skipped, skipped + LONGEST_MOMENT)
   // "in the oven at 10": no oven is that cold.
   const hour = rest[0] === 'at' || rest[0] === 'by' ? 1 : 0
-  if (/\boven\b/.test(lead[0]) && isHour12(Number(rest[hour])) && !MEASURED.test(rest[hour + 1] ?? ''))
+  if (
+    /\boven\b|\b(?:goes|going|go|put|putting)\b/.test(lead[0]) &&
+    isHour12(Number(rest[hour])) &&
+    !MEASURED.test(rest[hour + 1] ?? '')
+  )
     rest[hour] = `${rest[hour]}:00`
   // "start at 8" is as likely cold meat: a clock says that it is one.
   const found = readMoment(

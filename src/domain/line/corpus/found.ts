@@ -206,4 +206,15 @@ export const FOUND: readonly (readonly [line: string, means: string])[] = [
   ['four dry brined turkeys 6kg', 'turkey x4 6kg salted |'],
   ['rib 3kg 110C with 2 c stock in the tin', 'beef-rib-bone-in 3kg note oven110 | ?2\u00a0c'],
   ['turkey 6kg left in the fridge overnight, lunch at 1', 'turkey 6kg note | @11-24T13:00'],
+  ['pork loin 2kg bone in 180 core 60 rest 15, table 12:30', 'pork-rib-rack 2kg oven180 =60 rest15 | @11-24T12:30'],
+  ['turkey goes in at 10, 6kg, 165C', 'turkey 6kg oven165 | in@11-24T10:00'],
+  ['picanha 1.4kg 150 to 48 then sear 2 minutes a side', 'beef-round-or-rump 1.4kg [150>48] [*pan/8] |'],
+  [
+    'prime rib 4.5kg, room temp 2 hours, 260C for 25 min, oven off 2 hours',
+    'beef-rib-bone-in 4.5kg bench120 [260/25] [off/120] |',
+  ],
+  ['rib 3kg 110C until 50, then 15 min rest, then 260 for 6', 'beef-rib-bone-in 3kg [110>50] rest15 [*260/6] |'],
+  ['beef tenderloin 2kg 60 C sous vide, sear, 8pm', 'beef-tenderloin 2kg water-bath =60 | @11-24T20:00'],
+  ['three ribs 1.5kg each', 'beef-rib-bone-in x3 1.5kg |'],
+  ['chicken 1.5kg at 6, lamb leg 2kg at 7', 'chicken 1.5kg | lamb-leg-bone-in 2kg | ?twice @11-24T19:00'],
 ]

@@ -260,7 +260,7 @@ export const CARE: readonly Reader[] = [
     text,
   })),
   reader(
-    `(?:(?:for |with )?(?:good |crisp |crispy )?(?:crackling|skin)|(?:score|scored)(?: (?:fat|skin))?|fat cap (?:on|off)|trimmed|frenched|french trimmed|skin (?:on|off)|giblets? (?:out|in)|wings? tucked|spatchcocked?)`,
+    `(?:(?:for |with )?(?:good |crisp |crispy )?(?:crackling|skin)|(?:score|scored)(?: (?:fat|skin))?|fat cap (?:on|off)|trimmed|frenched|french trimmed|skin (?:on|off)|giblets? (?:out|in)|wings? tucked|spatchcock(?:ed)?)`,
     (_, text) => ({
       kind: 'note',
       text,

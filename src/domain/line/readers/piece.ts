@@ -117,7 +117,7 @@ export const PIECE: readonly Reader[] = [
     },
   ),
   reader(
-    `(?:(?:to|until|serve|served|serve at|served at|core of|core to|middle at|(?:core|inside|internal|final|finish(?:ed)?|target|end|serving|eating)(?: core| internal)?(?: temp(?:erature)?)?(?: of| is| at)?|done at|eaten at) )${TEMP}(?: core| internal| inside| in the (?:middle|centre|center))?|(?:at )?(${DIGITS})(?: (c|f|degrees c|degrees f|degrees|deg))? (?:core|final|target|finish(?:ed)?|internal|inside|in the (?:middle|centre|center))(?: temp(?:erature)?)?(?! (?:of |at )?\\d+(?:\\.\\d+)?(?: (?:c|f|degrees?|deg|in|inside|core)\\b| ?$))`,
+    `(?:(?:to|until|serve|served|serve at|served at|core of|core to|middle at|(?:core|inside|internal|final|finish(?:ed)?|target|end|serving|eating)(?: core| internal)?(?: temp(?:erature)?)?(?: of| is| at)?|done at|eaten at) )${TEMP}(?: core| internal| inside| in the (?:middle|centre|center))?|(?:at )?(${DIGITS})(?: (c|f|degrees c|degrees f|degrees|deg))? (?:core|final|target|finish(?:ed)?|internal|inside|in the (?:middle|centre|center))(?: temp(?:erature)?)?(?! (?:of |at |to )?\\d+(?:\\.\\d+)?(?! (?:min|mins|minutes?|h|hrs?|hours?|kgs?|g|lbs?|people|guests|am|pm)(?: |$))(?: |$))`,
     ([, a, aUnit, b, bUnit]) => {
       const heat = heatOf(a ?? b, aUnit ?? bUnit)
       return heat && heat.value >= 40 && heat.value <= (heat.unit === 'c' ? 100 : 212)
@@ -152,7 +152,7 @@ export const PIECE: readonly Reader[] = [
     },
   ),
   reader(
-    `(?:bench|temper(?:ed)?|on the (?:bench|counter|side)|(?:taken |take it |comes? )?out(?: of (?:the )?fridge)?|stood|standing|left out|(?:at|(?:(?:bring|brought|come) )?(?:up )?to) room temp(?:erature)?)(?: for)? (${SPAN})(?: (?:before|ahead|first|out of the fridge|on the (?:bench|counter|side)))?|(${SPAN}) (?:on the (?:bench|counter|side)|out of the fridge|at room temp(?:erature)?|tempered)(?: first| before)?`,
+    `(?:bench|temper(?:ed)?|on the (?:bench|counter|side)|(?:taken |take it |comes? )?out(?: of (?:the )?fridge)?|stood|standing|left out|(?:(?:at|(?:(?:bring|brought|come) )?(?:up )?to) )?room temp(?:erature)?)(?: for)? (${SPAN})(?: (?:before|ahead|first|out of the fridge|on the (?:bench|counter|side)))?|(${SPAN}) (?:on the (?:bench|counter|side)|out of the fridge|at room temp(?:erature)?|tempered)(?: first| before)?`,
     ([, one, two]) => ({ kind: 'start', temper_min: minutesOf(one ?? two ?? '') }),
   ),
   reader(`(?:at |from )?room temp(?:erature)?`, () => ({

@@ -14,6 +14,7 @@ import {
   isNext,
   LEAD,
   listed,
+  MASS_UNIT,
   MIN,
   MINUTES,
   massOf,
@@ -123,6 +124,15 @@ export const STAGES: readonly Reader[] = [
         : undefined
     },
   ),
+  // then 260 for 6
+  reader(
+    `(?:and )?then (?:at |sear(?:ed)? at |finish(?:ed)? at |blast(?:ed)? at )?${HEAT} for (\\d)(?! (?:${TIMED}|${MASS_UNIT.slice(1, -1)}|guests?|heads?|covers?|adults?|h|hours?)(?: |$))`,
+    ([, value, unit, gas, minutes = '']) => {
+      const heat = heatOf(value, unit, gas)
+      const fierce = heat && heat.value >= (heat.unit === 'f' ? 430 : 220)
+      return fierce && isHeat(heat) ? stage({ on: 'oven', heat, minutes: Number(minutes), follows: true }) : undefined
+    },
+  ),
   // cooked to 50 at 110
   reader(
     `(?:roast(?:ed)?|cook(?:ed)?)(?: it)? (?:to|until|till) ${TEMP}(?: core)? (?:at|in an oven at) ${HEAT}`,
@@ -157,7 +167,7 @@ export const STAGES: readonly Reader[] = [
     },
   ),
   reader(
-    `(?:sear(?:ed)?|brown(?:ed)?)?(?: ?in (?:a |the )?(?:hot )?pan)?(?: for)? ?(${N}) ?${MIN}? ${FACES}(?: (?:in|on) (?:a |the )?(?:hot |heavy )*(?:pan|skillet|hob|frying pan))?(?: first| to start)?`,
+    `(?:(?:and )?then )?(?:sear(?:ed)?|brown(?:ed)?)?(?: ?in (?:a |the )?(?:hot )?pan)?(?: for)? ?(${N}) ?${MIN}? ${FACES}(?: (?:in|on) (?:a |the )?(?:hot |heavy )*(?:pan|skillet|hob|frying pan))?(?: first| to start)?`,
     ([, count = '']) => {
       const each = numberOf(count)
       // Two or three minutes a side are said of all four, eight of the two broad ones.
