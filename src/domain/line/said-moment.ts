@@ -94,8 +94,9 @@ function putInAt(words: readonly string[], context: MomentContext): Found | unde
   const rest = words.slice(skipped, skipped + LONGEST_MOMENT)
   // "in the oven at 10": no oven is that cold.
   const hour = rest[0] === 'at' || rest[0] === 'by' ? 1 : 0
+  // "Goes in at 10" too; but "put in 2 chickens" is no hour.
   if (
-    /\boven\b|\b(?:goes|going|go|put|putting)\b/.test(lead[0]) &&
+    (/\boven\b/.test(lead[0]) || (hour === 1 && /\bin\b/.test(lead[0]))) &&
     isHour12(Number(rest[hour])) &&
     !MEASURED.test(rest[hour + 1] ?? '')
   )

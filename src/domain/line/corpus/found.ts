@@ -217,4 +217,6 @@ export const FOUND: readonly (readonly [line: string, means: string])[] = [
   ['beef tenderloin 2kg 60 C sous vide, sear, 8pm', 'beef-tenderloin 2kg water-bath =60 | @11-24T20:00'],
   ['three ribs 1.5kg each', 'beef-rib-bone-in x3 1.5kg |'],
   ['chicken 1.5kg at 6, lamb leg 2kg at 7', 'chicken 1.5kg | lamb-leg-bone-in 2kg | ?twice @11-24T19:00'],
+  ['put 2 chickens 1.6kg in at 5 pm', 'chicken x2 1.6kg | in@11-24T17:00'],
+  ['put in 2 chickens 1.6kg at 5 pm', 'chicken x2 1.6kg | @11-24T17:00'],
 ]
