@@ -144,7 +144,7 @@ export function factWords(fact: Fact, units: Units): string | undefined {
     case 'overnight':
       return 'through the night'
     case 'offset':
-      return `oven ${Math.abs(fact.by)}${fact.unit === undefined ? '°' : fact.unit === 'c' ? ' °C' : ' °F'} ${fact.by < 0 ? 'colder' : 'hotter'} than its dial`
+      return `oven ${heat({ value: Math.abs(fact.by), unit: fact.unit })} ${fact.by < 0 ? 'colder' : 'hotter'} than its dial`
     case 'altitude':
       return `${Math.round(fact.m)} m above the sea`
     case 'put_in':

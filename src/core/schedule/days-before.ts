@@ -25,6 +25,9 @@ export function beforeBed(at_s: number, serving_s: number): number {
   return after > 4 * HOUR_S && after < 12 * HOUR_S ? at_s - (after - 3.5 * HOUR_S) : at_s
 }
 
+/** So long after it should be out of the freezer nothing is said yet, s. */
+export const THAW_GRACE_S = 360
+
 /** How a frozen piece thaws: in the fridge, or the same day in cold water that is changed every half hour. */
 export interface Thaw {
   readonly how: 'fridge' | 'water'
@@ -106,7 +109,7 @@ export function daysBefore(
       ...(preparation === 'marinade' || preparation === 'acid_marinade' ? [task('marinate', prepared_s, hours)] : []),
       ...(shape ? [task('shape', shape_s)] : []),
       ...(tin ? [task('dress', sameDay ? Math.max(ready_s - DRESSED_S, prepared_s) : ready_s - DRESSED_S)] : []),
-      ...(thaw ? [task('thaw', ...thawAt(thaw, shape ? Math.min(shape_s, prepared_s) : prepared_s, serving_s))] : []),
+      ...(thaw ? [task('thaw', ...thawAt(thaw, shape ? shape_s : prepared_s, serving_s))] : []),
     ],
   }
 }

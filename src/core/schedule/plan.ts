@@ -29,7 +29,7 @@ import { findPull } from '../simulate/pull'
 import type { Shown } from '../simulate/shown'
 import { type Celsius, type EpochSeconds, epochSeconds, seconds } from '../units'
 import { carveSeconds } from './carving'
-import { type Preparation, type Thaw, thawStart } from './days-before'
+import { type Preparation, THAW_GRACE_S, type Thaw, thawStart } from './days-before'
 import { AHEAD_KINDS, type Task } from './task'
 import { tasksOf } from './tasks'
 
@@ -208,7 +208,7 @@ export function planRoast(request: PlanRequest): Plan {
         hotter: hotterOven(request, answer, promise - carve_s - now),
       })
     const thaw = tasks.find(({ kind }) => kind === 'thaw')
-    if (request.thaw && thaw && thaw.at < now - GRACE_S && promise > now)
+    if (request.thaw && thaw && thaw.at < now - THAW_GRACE_S && promise > now)
       troubles.push(thawTrouble(request, request.thaw, { thaw_s: thaw.at, putIn_s: putIn }))
     const restMost_s = Math.max(cut.rest_min.most * 60, least_s)
     const longest_s = hasSpread ? least_s + ensemble.pull_s.p90 - ensemble.pull_s.p10 : least_s
@@ -274,8 +274,8 @@ function thawTrouble(
     at: epochSeconds(thaw_s),
     takes_s: thaw.takes_s,
     // They eat at the same hour, on the first day that leaves it its time.
-    earliestPromise: epochSeconds(promise + DAY_S * Math.ceil((now + GRACE_S - thaw_s) / DAY_S)),
-    water: fromWater_s >= now - GRACE_S ? { at: epochSeconds(fromWater_s), takes_s: water.takes_s } : undefined,
+    earliestPromise: epochSeconds(promise + DAY_S * Math.ceil((now + THAW_GRACE_S - thaw_s) / DAY_S)),
+    water: fromWater_s >= now - THAW_GRACE_S ? { at: epochSeconds(fromWater_s), takes_s: water.takes_s } : undefined,
   }
 }
 

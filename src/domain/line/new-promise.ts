@@ -8,15 +8,11 @@ const SPANS: readonly (readonly [RegExp, number])[] = [
   [/^(\d{1,3}(?:[.,]\d+)?)\s*(?:h|hr|hrs|hour|hours)$/, 3600],
   [/^(\d{1,4})\s*(?:m|min|mins|minute|minutes)?$/, 60],
 ]
+/** Beside what a line says of spans. */
 const WORDED: ReadonlyMap<string, number> = new Map(
   Object.entries({
-    'half an hour': 1800,
     'half hour': 1800,
     'a quarter of an hour': 900,
-    'quarter of an hour': 900,
-    'an hour': 3600,
-    'one hour': 3600,
-    'an hour and a half': 5400,
   }),
 )
 

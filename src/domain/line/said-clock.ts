@@ -90,12 +90,16 @@ const halfHour: Rule = (tokens, at) => {
   return LEADS_HOUR.test(before) || bare ? { count: 2, text: clockOf(numberOf(hour), 30) } : undefined
 }
 
+/** An hour of twelve in its half of the day. */
+const clockInHalf = (hour12: string, minutes: string, isAfternoon: boolean): string =>
+  `${(Number(hour12) % 12) + (isAfternoon ? 12 : 0)}:${minutes}`
+
 /** 730 pm */
 const closeHour: Rule = (tokens, at) => {
   const close = /^(1[0-2]|[1-9])([0-5]\d)$/.exec(textAt(tokens, at))
   const half = textAt(tokens, at + 1)
   return close && HALF_DAY.test(half)
-    ? { count: 2, text: `${(Number(close[1]) % 12) + (half === 'pm' ? 12 : 0)}:${close[2]}` }
+    ? { count: 2, text: clockInHalf(close[1] as string, close[2] as string, half === 'pm') }
     : undefined
 }
 
@@ -104,10 +108,7 @@ const shortHalf: Rule = (tokens, at) => {
   const [number, half] = [tokens[at], tokens[at + 1]]
   const clock = /^(1[0-2]|[1-9])(?:[:.]([0-5]\d))?$/.exec(number?.text ?? '')
   if (!clock || number?.to !== half?.from || !/^[ap]$/.test(half?.text ?? '')) return undefined
-  return {
-    count: 2,
-    text: `${(Number(clock[1]) % 12) + (half?.text === 'p' ? 12 : 0)}:${clock[2] ?? '00'}`,
-  }
+  return { count: 2, text: clockInHalf(clock[1] as string, clock[2] ?? '00', half?.text === 'p') }
 }
 
 /** Minutes past an hour as a word or two. */

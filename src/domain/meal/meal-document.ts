@@ -176,3 +176,14 @@ export const servingsAt = ({ servings }: MealDocument, at_s: number): string =>
 /** How long what is served then is on its way, s. */
 export const awayOf = ({ servings }: MealDocument, serving: string): number =>
   (servings.find((each) => each.id === serving)?.away_min ?? 0) * 60
+
+/** A meal with something of one of its roasts or sides changed. */
+export const withPart = (
+  meal: MealDocument,
+  id: string,
+  part: Partial<MealRoast> & Partial<MealSide>,
+): MealDocument => ({
+  ...meal,
+  roasts: meal.roasts.map((roast) => (roast.id === id ? { ...roast, ...part } : roast)),
+  sides: meal.sides.map((side) => (side.id === id ? { ...side, ...part } : side)),
+})

@@ -6,7 +6,7 @@ import { scaleOf } from '@/core/reference/doneness'
 import type { HouseItem } from '@/domain/house/house-item'
 import { stagesOfRoast } from '@/domain/meal/batches'
 import type { MealPlan } from '@/domain/meal/make-meal'
-import type { MealDocument, MealRoast, MealSide } from '@/domain/meal/meal-document'
+import { type MealDocument, type MealRoast, type MealSide, withPart } from '@/domain/meal/meal-document'
 import { totalOf } from '@/domain/meal/quantities'
 import { cutAsCooked, cutOf, thicknessRange, withProgram } from '@/domain/roast/resolve'
 import { withRoles } from '@/domain/roast/stages'
@@ -69,12 +69,7 @@ export function ItemPanel({ kitchen, house, document, plan, selected, units, cha
       </section>
     )
   const item = (roast ?? side) as MealRoast | MealSide
-  const put = (part: Partial<MealRoast> & Partial<MealSide>) =>
-    change((last) => ({
-      ...last,
-      roasts: last.roasts.map((each) => (each.id === item.id ? { ...each, ...part } : each)),
-      sides: last.sides.map((each) => (each.id === item.id ? { ...each, ...part } : each)),
-    }))
+  const put = (part: Partial<MealRoast> & Partial<MealSide>) => change((last) => withPart(last, item.id, part))
   const pinned = item.pin.start !== null || item.pin.oven !== null
   return (
     <section className="space-y-3 rounded-2xl border border-line bg-sheet p-4" data-testid="item-panel">

@@ -5,7 +5,7 @@ import type { LivingCook } from '@/domain/cook/living-plan'
 import type { HouseItem } from '@/domain/house/house-item'
 import { mealWithout } from '@/domain/learn/learned'
 import { type MealPlan, placedOf } from '@/domain/meal/make-meal'
-import type { MealDocument } from '@/domain/meal/meal-document'
+import { type MealDocument, withPart } from '@/domain/meal/meal-document'
 import type { Problem } from '@/domain/problem/problem'
 import { STORED } from '@/domain/stored/stored'
 import { changeWords, clashWords } from '@/words/meal-words'
@@ -116,11 +116,7 @@ export function MealDesk({
       oven: source?.kind === 'oven' ? oven : null,
     }
     setSelected(id)
-    change((last) => ({
-      ...last,
-      roasts: last.roasts.map((roast) => (roast.id === id ? { ...roast, pin } : roast)),
-      sides: last.sides.map((side) => (side.id === id ? { ...side, pin } : side)),
-    }))
+    change((last) => withPart(last, id, { pin }))
   }
   const tab = (each: View) =>
     `min-h-11 rounded-full px-4 font-semibold ${view === each ? 'bg-action text-white' : 'hover:bg-moss-ground'}`
@@ -280,12 +276,7 @@ export function MealDesk({
           plan={plan}
           now_s={now_s}
           units={units}
-          put={(id, part) =>
-            change((last) => ({
-              ...last,
-              roasts: last.roasts.map((roast) => (roast.id === id ? { ...roast, ...part } : roast)),
-            }))
-          }
+          put={(id, part) => change((last) => withPart(last, id, part))}
         />
       )}
 

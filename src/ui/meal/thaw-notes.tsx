@@ -1,12 +1,10 @@
 import { coldWaterThawSeconds } from '@/core/portions/buy'
+import { THAW_GRACE_S } from '@/core/schedule/days-before'
 import type { MealPlan } from '@/domain/meal/make-meal'
 import type { MealDocument, MealRoast } from '@/domain/meal/meal-document'
 import { thawOf } from '@/domain/roast/thaw'
 import { thawPassedWords } from '@/words/cautions'
 import type { Units } from '@/words/units'
-
-/** So long after it nothing is said yet, s. */
-const GRACE_S = 360
 
 /** What should be out of the freezer by now, with what could still be done, each one tap. */
 export function ThawNotes({
@@ -26,7 +24,7 @@ export function ThawNotes({
     const id = task.kind === 'thaw' && task.item !== undefined ? plan.itemIds[task.item] : undefined
     const roast = document.roasts.find((each) => each.id === id)
     const thaw = roast && thawOf(roast)
-    return roast && thaw && task.at < now_s - GRACE_S ? [{ roast, thaw, at: task.at }] : []
+    return roast && thaw && task.at < now_s - THAW_GRACE_S ? [{ roast, thaw, at: task.at }] : []
   })
   if (late.length === 0 || plan.end_s <= now_s) return null
   return (

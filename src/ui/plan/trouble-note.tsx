@@ -38,19 +38,11 @@ export function TroubleNote({
         )}
         {trouble.code === 'thaw_passed' && (
           <>
-            <button
-              type="button"
-              className={button}
-              onClick={() => change((last) => ({ ...last, frozen: true, thaws: 'out' }))}
-            >
+            <button type="button" className={button} onClick={() => change((last) => ({ ...last, thaws: 'out' }))}>
               It is out of the freezer
             </button>
             {trouble.water && (
-              <button
-                type="button"
-                className={button}
-                onClick={() => change((last) => ({ ...last, frozen: true, thaws: 'water' }))}
-              >
+              <button type="button" className={button} onClick={() => change((last) => ({ ...last, thaws: 'water' }))}>
                 In cold water from {clock(trouble.water.at, units)}
               </button>
             )}

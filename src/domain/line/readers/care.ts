@@ -12,6 +12,7 @@ import {
   type Reader,
   reader,
   SPAN,
+  stretchOf,
   TENDER_SAID,
   tenderOf,
 } from './grammar'
@@ -177,7 +178,7 @@ export const CARE: readonly Reader[] = [
     ([, span = '']) => ({
       kind: 'tending',
       act: 'uncover',
-      moments: [{ at_min: span === 'hour' ? 60 : span === 'half hour' ? 30 : minutesOf(span) }],
+      moments: [{ at_min: stretchOf(span) }],
     }),
   ),
   // covered until the last 45 minutes
@@ -186,7 +187,7 @@ export const CARE: readonly Reader[] = [
     ([, span = '']) => ({
       kind: 'tending',
       act: 'uncover',
-      moments: [{ before_end_min: span === 'hour' ? 60 : span === 'half hour' ? 30 : minutesOf(span) }],
+      moments: [{ before_end_min: stretchOf(span) }],
     }),
   ),
   reader(

@@ -74,6 +74,12 @@ export function minutesOf(text: string): number {
   return minutes ? numberOf(minutes[1] as string) : Number.NaN
 }
 
+/**
+ * The last hour, the first half hour: a span that an article leads, minutes.
+ * @example stretchOf('half hour') // 30
+ */
+export const stretchOf = (text: string): number => (text === 'hour' ? 60 : text === 'half hour' ? 30 : minutesOf(text))
+
 const KG: Readonly<Record<string, (value: number) => number>> = {
   k: (value) => value,
   g: (value) => value / 1000,
@@ -153,12 +159,8 @@ function momentOf(text: string): SaidMoment | undefined {
   if (/last third/.test(text)) return { share: LAST_THIRD }
   if (/third/.test(text)) return { share: 0.33 }
   if (/the (?:start|beginning)$/.test(text)) return { at_min: 0 }
-  const span = text
-    .replace(/^(?:for |in )?(?:the )?last |^after /, '')
-    .replace(new RegExp(` before ${END}$`), '')
-    .replace(/^hour$/, '1 h')
-    .replace(/^half hour$/, '30 min')
-  const minutes = minutesOf(span)
+  const span = text.replace(/^(?:for |in )?(?:the )?last |^after /, '').replace(new RegExp(` before ${END}$`), '')
+  const minutes = stretchOf(span)
   if (Number.isFinite(minutes)) return /^after/.test(text) ? { at_min: minutes } : { before_end_min: minutes }
   return /the end/.test(text) ? { share: NEAR_END } : undefined
 }

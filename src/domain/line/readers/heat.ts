@@ -81,11 +81,11 @@ export const HEATS: readonly Reader[] = [
   }),
   // held at 58 for two hours
   reader(
-    `(?:then |and )?(?:cook and )?(?:held|hold(?:ing|s)?)(?: it)?(?: warm)?(?: in (?:the |a )?(?:oven|(?:holding |warm )?cabinet))?(?: at)? ${TEMP}(?: for (${SPAN}|an hour))?`,
+    `(?:then |and )?(?:cook and )?(?:held|hold(?:ing|s)?)(?: it)?(?: warm)?(?: in (?:the |a )?(?:oven|(?:holding |warm )?cabinet))?(?: at)? ${TEMP}(?: for (${SPAN}))?`,
     ([, value, unit, span]) => {
       const heat = heatOf(value, unit)
       return isHeat(heat, 45) && heat.value <= (heat.unit === 'c' ? 95 : 205)
-        ? { kind: 'hold', heat, ...(span ? { minutes: span === 'an hour' ? 60 : minutesOf(span) } : {}) }
+        ? { kind: 'hold', heat, ...(span ? { minutes: minutesOf(span) } : {}) }
         : undefined
     },
   ),
