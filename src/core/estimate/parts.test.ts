@@ -1,7 +1,9 @@
 import { describe, expect, it } from 'vitest'
+import type { RoastKernel } from '../heat/kernel'
 import { DOMESTIC_OVEN } from '../heat/oven'
 import { HEAT_PARAMETERS } from '../heat/parameters'
 import { usualThickness } from '../heat/piece'
+import { readingIn, USUAL_PROBE } from '../heat/probe'
 import { findSchool, programOf, steadyProgram } from '../program/schools'
 import { findCut } from '../reference/cuts'
 import { cook } from '../simulate/cook'
@@ -13,7 +15,7 @@ import { assimilate } from './posterior'
 import { quantile, seededRandom, stratifiedNormals, uncorrelatedNormals } from './random'
 import { exponentialFit, levelOf, type Reading, recentOf } from './reading'
 import { smooth } from './smoother'
-import { bodiesAs, type Drawn, NAMES, parametersOf, UNKNOWNS } from './unknowns'
+import { bodiesAs, type Drawn, depthOf, NAMES, parametersOf, UNKNOWNS } from './unknowns'
 
 const cut = findCut('pork-loin')
 const turkey = findCut('turkey')
@@ -163,6 +165,39 @@ describe('a member', () => {
       expect(predicted[i] as number).toBeGreaterThan(value_c - 0.2)
       expect(predicted[i] as number).toBeLessThan(value_c + 4)
     })
+  })
+
+  it('in doubt its probe has a place off the middle and a stem in the hot air, as a plan’s has', () => {
+    const readings = Array.from({ length: 8 }, (_, i) => ({ time_s: (i + 1) * 600, value_c: 0 }))
+    const { predicted } = cookMember(setup(), nothing, readings, tracksOf(readings), false)
+    const bodies = bodiesAs(nothing, { cut, mass_kg: 1.8 }, thickness_m, HEAT_PARAMETERS)
+    const radius_m = bodies[0]?.ball.radius_m as number
+    const probe = { ...USUAL_PROBE, sensing_m: 0, offCentre_m: depthOf(0) * radius_m }
+    const shown: number[] = []
+    cook(
+      {
+        bodies,
+        program: steadyProgram(160, 20),
+        oven: { ...DOMESTIC_OVEN, swing_k: 0 },
+        start_c: 5,
+        pull_c: [58],
+        parameters: HEAT_PARAMETERS,
+        resolution: RESOLUTION.estimate,
+      },
+      {
+        bare: true,
+        stepped: ({ kernels, air_c, time_s }) => {
+          if (time_s % 600 === 0) shown.push(readingIn(kernels[0] as RoastKernel, air_c, probe))
+          return false
+        },
+      },
+    )
+    expect(shown.length).toBeGreaterThan(5)
+    predicted.forEach((value_c, i) => {
+      if (i < shown.length) expect(value_c).toBeCloseTo(shown[i] as number, 1)
+    })
+    // A two-hundredth of what lies between meat and air, early most.
+    expect((shown[0] as number) - 5).toBeGreaterThan(0.5)
   })
 
   it('its course is at each five minutes what the core is then, however long its steps', () => {

@@ -29,8 +29,16 @@ export const sensedShare = (radius_m: number, probe: ProbeSpec = USUAL_PROBE): n
   Math.min(0.8, Math.hypot(probe.offCentre_m, probe.sensing_m / Math.sqrt(12)) / radius_m)
 
 /**
+ * What a probe shows where its sensing part is so warm and its stem lies in air of another temperature, °C.
+ * @param stem share of what it reads that comes along its stem
+ * @example throughStem(50, 150, 0.01) // 51
+ */
+export const throughStem = (sensed_c: number, air_c: number, stem = USUAL_PROBE.stem): number =>
+  (1 - stem) * sensed_c + stem * air_c
+
+/**
  * What a probe reads in a piece, °C, once it has settled.
  * @param air_c around its stem, °C
  */
 export const readingIn = (kernel: RoastKernel, air_c: number, probe: ProbeSpec = USUAL_PROBE): number =>
-  (1 - probe.stem) * kernel.temperatureAtShare(sensedShare(kernel.ball.radius_m, probe)) + probe.stem * air_c
+  throughStem(kernel.temperatureAtShare(sensedShare(kernel.ball.radius_m, probe)), air_c, probe.stem)
