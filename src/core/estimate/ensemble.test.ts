@@ -4,12 +4,12 @@ import { DOMESTIC_OVEN } from '../heat/oven'
 import { HEAT_PARAMETERS } from '../heat/parameters'
 import { findSchool, programOf } from '../program/schools'
 import { findCut } from '../reference/cuts'
-import { cookEnsemble, usualDoubt } from './ensemble'
+import { cookEnsemble, taughtDoubt, usualDoubt } from './ensemble'
 import { normalQuantile, quantile, seededRandom, stratifiedNormals } from './random'
 
 const cut = findCut('beef-rib-bone-in') as NonNullable<ReturnType<typeof findCut>>
 const school = findSchool('steady') as NonNullable<ReturnType<typeof findSchool>>
-const ask = (seed: number, measured: boolean, members = 96) =>
+const ask = (seed: number, measured: boolean, members = 96, doubt = usualDoubt(measured)) =>
   cookEnsemble({
     piece: { cut, mass_kg: 2.7 },
     program: programOf(school, { ...school.usual(cut), set_c: 140 }, cut, 2.7),
@@ -17,7 +17,7 @@ const ask = (seed: number, measured: boolean, members = 96) =>
     start_c: 6,
     pull_c: [50],
     parameters: HEAT_PARAMETERS,
-    doubt: usualDoubt(measured),
+    doubt,
     members,
     seed,
   })
@@ -71,6 +71,21 @@ describe('the ensemble', () => {
   it('measuring the thickness narrows the doubt', () => {
     const width = (answer: ReturnType<typeof ask>) => answer.pull_s.p90 - answer.pull_s.p10
     expect(width(ask(1, true, 192))).toBeLessThan(width(ask(1, false, 192)))
+  })
+
+  it('doubts that the evidence leaves open together are drawn together: where one makes up for the other the window is narrower', () => {
+    const one = usualDoubt(false)
+    const width = (together: number) => {
+      const doubt = { ...one, thickness: 0, oven_k: 0, start_k: 0, wetness: 0.3, model: 0.1, together }
+      const { pull_s } = ask(1, false, 192, doubt)
+      return pull_s.p90 - pull_s.p10
+    }
+    // Wetter is slower, and what conducts better is quicker.
+    expect(width(0.9)).toBeLessThan(0.85 * width(0))
+    expect(width(-0.9)).toBeGreaterThan(1.1 * width(0))
+    expect(one.together).toBeGreaterThan(0.2)
+    // What a kitchen has taught leaves only what differs from piece to piece, and that goes with nothing.
+    expect(taughtDoubt(false, { oven_k: 0 }).together).toBe(0)
   })
 
   it('names what matters most, in shares that a variance can have', () => {

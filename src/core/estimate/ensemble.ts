@@ -1,4 +1,4 @@
-import { PARAMETER_DOUBT, parametersVaried } from '../heat/parameters'
+import { CONDUCTION_WITH_WETNESS, PARAMETER_DOUBT, parametersVaried } from '../heat/parameters'
 import { bodiesOf, type PieceSize, usualThickness } from '../heat/piece'
 import { isSafe, type SafetyLeast } from '../safety/least'
 import { cook } from '../simulate/cook'
@@ -22,6 +22,8 @@ export interface Doubt {
   readonly model: number
   /** Of the time in which the surface dries, relative. */
   readonly drying: number
+  /** How far the model's own and the wetness are one doubt, −1 to 1: what the evidence leaves open of both together. */
+  readonly together: number
 }
 
 /** What differs from piece to piece, kitchen to kitchen and cut to cut besides what the evidence leaves open, relative. */
@@ -45,18 +47,23 @@ export function taughtDoubt(
   taught: { readonly oven_k?: number | undefined; readonly thickness?: number | undefined },
 ): Doubt {
   const left = taught.oven_k === undefined ? 1 : Math.min(1, taught.oven_k / NATURES.oven.prior)
+  const wetness = Math.hypot(PARAMETER_DOUBT.wetness * left, BETWEEN.pieces)
+  const model = Math.hypot(PARAMETER_DOUBT.conduction * left, BETWEEN.cuts)
   return {
     thickness: taught.thickness ?? (measured ? 0.03 : 0.07),
     start_k: 1.5,
     oven_k: taught.oven_k ?? 6,
-    wetness: Math.hypot(PARAMETER_DOUBT.wetness * left, BETWEEN.pieces),
+    wetness,
     convection: Math.hypot(PARAMETER_DOUBT.contact, BETWEEN.kitchens) * left,
-    model: Math.hypot(PARAMETER_DOUBT.conduction * left, BETWEEN.cuts),
+    model,
     drying: PARAMETER_DOUBT.drying * left,
+    // Pieces and cuts differ in one without the other.
+    together:
+      (CONDUCTION_WITH_WETNESS * PARAMETER_DOUBT.wetness * PARAMETER_DOUBT.conduction * left ** 2) / (wetness * model),
   }
 }
 
-export type DoubtName = keyof Doubt
+export type DoubtName = Exclude<keyof Doubt, 'together'>
 
 export interface EnsembleSetup extends CookConditions {
   readonly piece: PieceSize
@@ -112,7 +119,9 @@ export function cookEnsemble(setup: EnsembleSetup): EnsembleAnswer {
   const courses: { length: number; time_s: Float64Array; core_c: Float64Array }[] = []
   let lost = 0
   let safe = 0
+  const apart = Math.sqrt(1 - doubt.together ** 2)
   for (let member = 0; member < members; member++) {
+    const wetter = doubt.together * draw('model', member) + apart * draw('wetness', member)
     const drawn = parametersVaried(parameters, {
       conduction: doubt.model * draw('model', member),
       contact: doubt.convection * draw('convection', member),
@@ -121,7 +130,7 @@ export function cookEnsemble(setup: EnsembleSetup): EnsembleAnswer {
     const size: PieceSize = {
       ...piece,
       thickness_m: thickness * Math.exp(doubt.thickness * draw('thickness', member)),
-      wetness: (piece.wetness ?? 1) * Math.exp(doubt.wetness * draw('wetness', member)),
+      wetness: (piece.wetness ?? 1) * Math.exp(doubt.wetness * wetter),
     }
     const run = cook({
       bodies: bodiesOf(size, drawn),

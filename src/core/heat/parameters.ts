@@ -109,6 +109,9 @@ export const parametersAt = (altitude_m: number, parameters: HeatParameters = HE
 /** How sure the evidence leaves the shared parameters: one deviation of their logarithms, as `npm run calibrate` prints it. */
 export const PARAMETER_DOUBT = { conduction: 0.04, contact: 0.12, wetness: 0.17, drying: 0.39 } as const
 
+/** How conduction and wetness go with one another there, −1 to 1: wetter meat that conducts better fits the charts as well. No other two do by more than 0.2. */
+export const CONDUCTION_WITH_WETNESS = 0.46
+
 /**
  * Parameters as a doubt has them: conduction in the meat, contact with the air of either oven, and the time its
  * surface takes to dry, each times e to the power of what is drawn.
