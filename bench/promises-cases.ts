@@ -10,7 +10,7 @@ import { type MealDocumentInput, mealDocument } from '@/domain/meal/meal-documen
 import { makePlan } from '@/domain/plan/make-plan'
 import { planDocument } from '@/domain/roast/roast-document'
 import { KitchenBird } from '@/stand-ins/kitchen/bird'
-import { KitchenHeat, type KitchenMeat, KitchenRoast } from '@/stand-ins/kitchen/kitchen'
+import { KitchenHeat, type KitchenMeat, KitchenRoast, leastRead } from '@/stand-ins/kitchen/kitchen'
 import { type Kitchen, type Served, type ServedRoast, serve } from '@/stand-ins/service/service'
 
 /** The roasts and meals by which promises are judged, each drawn from its seed, and how each comes out by a cook. */
@@ -326,7 +326,7 @@ export function byChart(seed: number, drawn: Drawn, probe: boolean): Ended | und
   }
   while (
     now_s < GIVE_UP_S &&
-    (probe ? roast.core_c < drawn.serve_c - EARLY_K : now_s < in_s + (chart.minutes + drawn.late_min) * 60)
+    (probe ? leastRead(roast) < drawn.serve_c - EARLY_K : now_s < in_s + (chart.minutes + drawn.late_min) * 60)
   )
     step()
   const forgot_s = now_s + (drawn.forgotten_min ?? 0) * 60

@@ -3,6 +3,7 @@ import { POULTRY_DECADES, poultryRate } from '@/core/safety/poultry'
 import { Ball } from '../truth/shells'
 import { K, magnus, RHO_C } from '../truth/truth'
 import { browns, type KitchenHeat, type KitchenMeat } from './kitchen'
+import { KitchenProbe } from './probe'
 
 /** A whole bird of a kitchen that is none: two balls of meat, breast and thigh, on a carcass that joins them. */
 
@@ -24,6 +25,7 @@ class Part extends Ball {
     radius_m: number,
     readonly sees: number,
     readonly joined: number,
+    readonly probe: KitchenProbe,
     start_c: number,
   ) {
     super(radius_m, start_c, SHELLS)
@@ -51,8 +53,8 @@ export class KitchenBird implements KitchenMeat {
     const random = seededRandom(seed * 15_485_863 + 3)
     const about = (share: number) => 1 + share * (2 * random() - 1)
     const size = Math.cbrt(mass_kg)
-    this.breast = new Part(0.0385 * size * about(0.08), 0.84, 0.25, start_c)
-    this.thigh = new Part(0.0345 * size * about(0.08), 0.73, 0.4, start_c)
+    this.breast = new Part(0.0385 * size * about(0.08), 0.84, 0.25, new KitchenProbe(seed * 32_452_843 + 11), start_c)
+    this.thigh = new Part(0.0345 * size * about(0.08), 0.73, 0.4, new KitchenProbe(seed * 32_452_843 + 12), start_c)
     this.h = 20 * about(0.12)
     this.wet = 0.16 * about(0.4)
     this.dries_s = 2.5 * 3600 * about(0.3)
@@ -77,9 +79,11 @@ export class KitchenBird implements KitchenMeat {
   }
 
   read(): ReturnType<KitchenMeat['read']> {
+    const air_c = this.heat?.air_c ?? ROOM_C
+    const shown = ({ probe, shells, dr }: Part) => probe.read(shells, dr, air_c)
     return [
-      { probe: 'breast', c: this.breast.core_c },
-      { probe: 'thigh', c: this.thigh.core_c },
+      { probe: 'breast', c: shown(this.breast) },
+      { probe: 'thigh', c: shown(this.thigh) },
     ]
   }
 

@@ -2,6 +2,7 @@ import { seededRandom } from '@/core/estimate/random'
 import { holdSeconds } from '@/core/safety/lethality'
 import { stepShells } from '../truth/shells'
 import { K, magnus, RHO_C } from '../truth/truth'
+import { KitchenProbe } from './probe'
 
 /**
  * A kitchen that is none: heats that warm and cool, and roasts that are put into them and taken out, by other
@@ -98,11 +99,14 @@ export interface KitchenMeat {
   readonly held: number
   /** What its tough parts have had, minutes at 90 °C. */
   readonly tender_min: number
-  /** What a probe in each of its points says. */
+  /** What a probe in each of its points says: a thing with a length and a stem, not its middle. */
   read(): readonly { readonly probe: 'core' | 'breast' | 'thigh'; readonly c: number }[]
   put(heat: KitchenHeat | undefined): void
   advance(step_s: number): void
 }
+
+/** What the probe in its least done point shows, °C. */
+export const leastRead = (meat: KitchenMeat): number => Math.min(...meat.read().map(({ c }) => c))
 
 /**
  * How fast ridges brown that lie on a front of so many degrees, s at 150 °C in a second.
@@ -130,6 +134,7 @@ export class KitchenRoast implements KitchenMeat {
   held = 0
   tender_min = 0
   private heat: KitchenHeat | undefined
+  private readonly probe: KitchenProbe
   highest_c = Number.NEGATIVE_INFINITY
 
   constructor({ seed, thickness_m, shape, start_c, family }: KitchenPiece) {
@@ -142,6 +147,7 @@ export class KitchenRoast implements KitchenMeat {
     this.wet = 0.5 * about(0.3)
     this.dries_s = 2.5 * 3600 * about(0.3)
     this.shape = shape
+    this.probe = new KitchenProbe(seed * 32_452_843 + 11)
     this.shells = new Float64Array(SHELLS).fill(start_c + 2 * random() - 1)
     this.plateau = family === 'plateau' ? { at_c: PLATEAU_C * about(0.06), keeps: 0.18 * about(0.3) } : undefined
   }
@@ -155,7 +161,7 @@ export class KitchenRoast implements KitchenMeat {
   }
 
   read(): ReturnType<KitchenMeat['read']> {
-    return [{ probe: 'core', c: this.core_c }]
+    return [{ probe: 'core', c: this.probe.read(this.shells, this.dr, this.heat?.air_c ?? ROOM_C) }]
   }
 
   advance(step_s: number): void {

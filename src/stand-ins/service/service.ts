@@ -2,7 +2,7 @@ import { STANDARDS } from '@/core/reference/standards'
 import type { CookDocument } from '@/domain/cook/cook-document'
 import { type NextAnswer, nextDocument, nextOf } from '@/domain/cook/next-document'
 import { tenth } from '@/domain/quantity/round'
-import { KitchenHeat, type KitchenMeat } from '../kitchen/kitchen'
+import { KitchenHeat, type KitchenMeat, leastRead } from '../kitchen/kitchen'
 
 /**
  * A service: somebody cooks who does what the board says, and only that, in a kitchen of other physics than the
@@ -207,7 +207,7 @@ export function service(
           readings.push({ at, c: tenth(one.heat.air_c), item: one.item, probe: 'air' })
         one.read_s = now_s + READ_S
         // The board calls when it reads its pull.
-        if (one.inside && piece.core_c >= one.calls_c) {
+        if (one.inside && leastRead(piece) >= one.calls_c) {
           one.calls_c = Number.POSITIVE_INFINITY
           due_s = now_s
         }
@@ -305,7 +305,7 @@ export function service(
     }
     if (one.outAt_s !== undefined && now_s >= one.outAt_s) {
       one.outAt_s = undefined
-      enter({ kind: 'out', item: one.item, value_c: tenth(piece.core_c) })
+      enter({ kind: 'out', item: one.item, value_c: tenth(leastRead(piece)) })
       out(one)
       return now_s
     }
