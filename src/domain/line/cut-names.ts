@@ -251,3 +251,9 @@ export function withTraits(id: string, traits: CutTraits): string {
   if (id === 'pork-loin' && stuffed) return 'pork-loin-stuffed-rolled'
   return id
 }
+
+/**
+ * A cut's name as a line says it: its words without the comma.
+ * @example nameInLine('beef-rib-bone-in') // 'beef rib bone in'
+ */
+export const nameInLine = (id: string): string => (findCut(id)?.name ?? id).toLowerCase().replaceAll(',', '')

@@ -26,6 +26,8 @@ export interface SaidStage {
   readonly breastDown?: boolean | undefined
   /** Seared, and nobody says when: first, where more heat is said after it. */
   readonly sear?: true | undefined
+  /** The last stretch of its time in the heat: no rest before it, where the time before it is said. */
+  readonly last?: true | undefined
   /** After the rest, for the crust. */
   readonly finish?: boolean | undefined
   /** Said as what comes after another heat: then, down to. */
@@ -68,6 +70,8 @@ export type Fact =
       /** Of one piece after the other, where each has its own. */
       readonly kgs?: readonly number[]
     }
+  /** How many there are of what was named before. */
+  | { readonly kind: 'pieces'; readonly count: number }
   | { readonly kind: 'thickness'; readonly mm: number }
   | { readonly kind: 'start'; readonly heat?: SaidHeat; readonly temper_min?: number }
   | { readonly kind: 'stage'; readonly stage: SaidStage }

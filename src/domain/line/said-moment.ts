@@ -138,10 +138,12 @@ function arrivalAt(words: readonly string[], context: MomentContext): Found | un
 export function momentAt(said: readonly string[], { now_s, timeZone }: MomentContext): Found | undefined {
   const goesIn = putInAt(said, { now_s, timeZone }) ?? arrivalAt(said, { now_s, timeZone })
   if (goesIn) return goesIn
-  const words = beforeMeasures(said)
-  const text = words.slice(0, LONGEST_MOMENT).join(' ')
+  const measured = beforeMeasures(said)
+  const words = beforeTable(measured)
   // "dinner for 4" is a table, not an hour.
-  if (/^(?:[a-z]+ )?for \d+(?! ?(?:am|pm|:|\d))(?: |$)/.test(text)) return undefined
+  if (words.length < 2 && words !== measured && !isDay(words[0] ?? '') && !holidayAt(words, { now_s, timeZone }))
+    return undefined
+  const text = words.slice(0, LONGEST_MOMENT).join(' ')
   const within = said.slice(0, LONGEST_MOMENT).join(' ').match(WITHIN)
   if (within) {
     const at_s = Math.ceil((now_s + minutesOf(within[1] as string) * 60) / 60) * 60
@@ -224,6 +226,14 @@ function mealAt(words: readonly string[], context: MomentContext): Found | undef
 /** The words before the first number that is no hour. */
 function beforeMeasures(words: readonly string[]): readonly string[] {
   const end = words.findIndex((word, i) => /^\d/.test(word) && MEASURED.test(words[i + 1] ?? ''))
+  return end < 0 ? words : words.slice(0, end)
+}
+/** The words before those who eat: "saturday for 8" is a day, and a table. */
+function beforeTable(words: readonly string[]): readonly string[] {
+  const end = words.findIndex(
+    (word, i) =>
+      word === 'for' && i < 2 && /^\d+$/.test(words[i + 1] ?? '') && !/^(?:[ap]m|\d.*)$/.test(words[i + 2] ?? ''),
+  )
   return end < 0 ? words : words.slice(0, end)
 }
 const AFTER_NOON = /^(?:in the (?:evening|afternoon)|at night|tonight)/

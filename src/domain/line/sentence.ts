@@ -31,7 +31,7 @@ export interface LineContext extends MomentContext {
 /** Words that carry no meaning of their own here. */
 const FILLER = new Set([
   ...EMPTY,
-  ..."and with then plus also please is are it its we i want wanted would like have having got need to cook cooking make making do doing for at in into by from that this there be will can each all them us me you so but or as nice about roughly around approximately centre center middle thermometer wedding birthday feast celebration cut dinner lunch supper tea meal eat eating people oven heat meat degrees deg served serve x just really very quite bit once after before until till up down day evening night afternoon morning weekend party family table off hot warm cold per service banquet buffet method bring hungry how long what time when should could put no later than latest i've i'm we're i'd it's they he she my our your does did take takes took go goes going start started arrive arrives now temp temperature says said kitchen tonight's today's one both each every other weight target setting lowest sometime ish final".split(
+  ..."and with then plus also please is are it its we i want wanted would like have having got need to cook cooking make making do doing for at in into by from that this there be will can each all them us me you so but or as nice about roughly around approximately centre center middle thermometer wedding birthday feast celebration cut dinner lunch supper tea meal eat eating people oven heat meat degrees deg served serve x just really very quite bit once after before until till up down day evening night afternoon morning weekend party family table off hot warm cold per service banquet buffet method bring hungry how long what time when should could put hi hello hey thanks thank get let plan planning say approx assisted no later than latest i've i'm we're i'd it's they he she my our your does did take takes took go goes going start started arrive arrives now temp temperature says said kitchen tonight's today's one both each every other weight target setting lowest sometime ish final".split(
     ' ',
   ),
   '+',
@@ -58,6 +58,7 @@ const MENDED_TO: readonly string[] = [...new Set([...NAME_WORDS, ...PATTERN_WORD
 /** How days are written in haste. */
 const SHORT: ReadonlyMap<string, string> = new Map([
   ...['tmrw', 'tmw', 'tmr', 'tomoz', '2moro'].map((word) => [word, 'tomorrow'] as const),
+  ['porc', 'pork'],
   ...['tonite', '2nite', 'tnite'].map((word) => [word, 'tonight'] as const),
 ])
 /** Words of their own, however near to one of ours: a suckling is no duckling. */
@@ -84,9 +85,9 @@ const MOST_MENDED = 2000
 
 /** The one word that a misspelt one must have been; undefined where none or several are as near. */
 export function spelling(word: string): string | undefined {
-  if (word.length < 4 || word.length > 16 || !/^[a-z]+$/.test(word)) return undefined
   const short = SHORT.get(word)
   if (short !== undefined) return short
+  if (word.length < 4 || word.length > 16 || !/^[a-z]+$/.test(word)) return undefined
   if (NOT_OURS.has(word) || VOCABULARY.has(word) || VOCABULARY.has(singular(word))) return undefined
   if (mended.has(word)) return mended.get(word)
   const most = word.length >= 8 ? 2 : 1

@@ -219,4 +219,70 @@ export const FOUND: readonly (readonly [line: string, means: string])[] = [
   ['chicken 1.5kg at 6, lamb leg 2kg at 7', 'chicken 1.5kg | lamb-leg-bone-in 2kg | ?twice @11-24T19:00'],
   ['put 2 chickens 1.6kg in at 5 pm', 'chicken x2 1.6kg | in@11-24T17:00'],
   ['put in 2 chickens 1.6kg at 5 pm', 'chicken x2 1.6kg | @11-24T17:00'],
+  // Sixty-five more (28 November 2026): what the last stretch is, a point of a bird, a day with its table
+  ['need 3 ducks for 10 ppl saturday 8pm, crisp skin', '?kg duck note x3 | @11-28T20:00 for10'],
+  [
+    'Can I get a 2.5kg sirloin joint on the table by 1:15pm tomorrow? medium',
+    '2.5kg =medium beef-strip-loin | @11-25T13:15',
+  ],
+  ['beef tenderloin 1.8kg seared in cast iron then 135C until 52', '1.8kg [135>52] beef-tenderloin pan-first |'],
+  [
+    '7 bone prime rib 18 pounds, 200F all night, sear at 500F, serve noon Sunday',
+    '8.16kg [*260] beef-rib-bone-in oven93 | @11-29T12:00',
+  ],
+  [
+    'whole goose 5.2kg, prick skin, 150 for three hours, 220 last 20 min',
+    '5.2kg [150/180] [220/20] goose note | ?prick',
+  ],
+  [
+    'capon 3kg stuffed with chestnut stuffing, 180 degrees, 2 pm on the 26th',
+    '3kg capon oven180 stuffed | @11-26T14:00',
+  ],
+  [
+    'slow roast pork shoulder 2.8kg bone in, 8 hours at 110, crackling at 240 at the end',
+    '2.8kg [*240] [110/480] low-and-long note pork-shoulder |',
+  ],
+  [
+    'fan 160, turkey 5.5kg, breast down first hour, basting every half hour, 74 in the breast',
+    '5.5kg baste/30 bird-turned fan note oven160 pull74 turkey | ?hour',
+  ],
+  ['12 lb turkey cooked upside down for the first two hours at 325', '5.44kg bird-turned oven163 turkey |'],
+  ['please plan two 1.5 kg chickens, one for 12:30 and one for 13:15', '1.5kg chicken x2 | @11-24T13:15'],
+  [
+    'rib roast, 3 bones, approx. 6.5 lb, salted 2 days ahead, 250F until 118F then 500F 8 min',
+    '2.95kg [121>48] [260/8] beef-rib-bone-in salted |',
+  ],
+  [
+    '1 x 2.2kg boneless ribeye, fan assisted 110, core 50, blast 10 mins 250, eat 19h45',
+    '2.2kg =50 [*250/10] beef-rib-boneless fan oven110 | @11-24T19:45',
+  ],
+  ['turkey 6.3kg 3 hours 15 at 170, rest 40 min, eat 4.30', '6.3kg [170/195] rest40 turkey | @11-24T16:30'],
+  ["we're five, chicken", '?kg chicken | for5'],
+  ['porc loin 2kg 145 internal', '2kg =63 pork-loin |'],
+  ['poussins, 4 of them, 450g each, 200C 45 minutes', '0.45kg [200/45] cornish-hen x4 |'],
+  [
+    'thanksgiving for 12, 16lb bird, stuffing inside, eat at five, oven 325',
+    '7.26kg oven163 stuffed turkey | ?cut @11-26T17:00 for12',
+  ],
+  [
+    'lamb shoulder 2 kg till the bone pulls out, 150 covered, last half hour uncovered at 200',
+    '2kg [*200/30] foil lamb-shoulder oven150 until-leaves_bone |',
+  ],
+  ['chicken 1.4kg spatchcocked 220 convection 45 minutes', '1.4kg [220/45] chicken fan note |'],
+  ['pheasants x 2 800 g each bacon over the breast 190', '0.8kg oven190 pheasant x2 | ?bacon over ?breast'],
+  [
+    '20lb turkey, convection roast 300F, 160 breast, sunday dinner 4pm',
+    '9.07kg fan note oven149 pull71 turkey | @11-29T16:00',
+  ],
+  ['meat thermometer says 48 when out, beef rib 2.6kg at 120', '2.6kg beef-rib-bone-in oven120 pull48 |'],
+  [
+    'beef fillet 1kg well rested, 54C, 20:15, two guests arrive late at 20:45',
+    '1kg =54 beef-tenderloin note | @11-24T20:15',
+  ],
+  [
+    'stuffed pork loin 1.8kg 180C core 68, carve 19:20, rest at least 15 min',
+    '1.8kg =68 oven180 pork-loin-stuffed-rolled rest15 | @11-24T19:20',
+  ],
+  ['turkey 5kg saturday for 8', '5kg turkey | @11-28T19:00 for8'],
+  ['16lb turkey for thanksgiving for 12 at five', '7.26kg turkey | @11-26T17:00 for12'],
 ]

@@ -107,7 +107,7 @@ export const CARE: readonly Reader[] = [
     }),
   ),
   reader(
-    `(?:stuffed|with (?:[a-z]+ (?:and [a-z]+ )?)?stuffing(?: (?:in(?: the)?|inside)(?: cavity)?)?|(?:[a-z]+ and [a-z]+ )?stuffing (?:in the cavity|inside))(?: (?:cavity|inside|in the cavity|bird))?(?: with (?:[a-z]+(?: and )?){1,3})?`,
+    `(?:stuffed|with (?:[a-z]+ (?:and [a-z]+ )?)?stuffing(?: (?:in(?: the)?|inside)(?: cavity)?)?|(?:[a-z]+ and [a-z]+ )?stuffing (?:in the cavity|inside))(?: (?:cavity|inside|in the cavity|bird))?(?: with (?:[a-z]+(?: and )?){1,3}(?: stuffing)?)?`,
     () => ({ kind: 'stuffing', where: 'cavity' }),
   ),
   reader(`(?:legs? (?:open|untied|loose|splayed)|open legs?|untrussed|untied|not trussed|un trussed)`, () => ({

@@ -34,7 +34,10 @@ export const GAS = String.raw`gas(?: mark)? (\d\/\d|\d+)`
 export const HEAT = `(?:${TEMP}|${GAS})`
 export const MIN = '(?:minutes?|mins?|m)'
 export const HOUR = '(?:hours?|hrs?|h)'
-export const SPAN = `(?:an hour and (?:a half|a quarter|three quarters)|${N} ${HOUR} and a (?:half|quarter)|${N} ${HOUR}(?:(?: and)? ${N} ${MIN})?|${N} ${MIN}|half an hour|(?:three quarters|quarter) of an hour)`
+/** After a number these make it no minutes. */
+const MEASURE =
+  'c|f|degrees?|kg|kgs|k|kilos?|g|grams?|lbs?|pounds?|oz|people|guests?|heads?|covers?|adults?|am|pm|mm|cm'
+export const SPAN = `(?:an hour and (?:a half|a quarter|three quarters)|${N} ${HOUR} and a (?:half|quarter)|${N} ${HOUR}(?:(?: and)? ${N} ${MIN}| (?:05|10|15|20|25|30|35|40|45|50|55)(?= |$)(?! (?:${MEASURE})(?: |$)))?|${N} ${MIN}|half an hour|(?:three quarters|quarter) of an hour)`
 /** After a heat a number of two digits or more is minutes, unless people or weights follow. */
 export const MINUTES = `(?:${SPAN}|\\d{2,3}(?! (?:${'people|persons?|guests?|heads?|covers?|kg|g|lb|lbs|oz|adults?|c|f'})))`
 export const FACES = '(?:a|per|each|every|on each|on every) side'
@@ -66,7 +69,7 @@ const WORDED_MIN: ReadonlyMap<string, number> = new Map([
 export function minutesOf(text: string): number {
   const worded = WORDED_MIN.get(text)
   if (worded !== undefined) return worded
-  const hours = text.match(new RegExp(`^(${N}) ${HOUR}(?:(?: and)? (${N}) ${MIN})?$`))
+  const hours = text.match(new RegExp(`^(${N}) ${HOUR}(?:(?: and)? (${N})(?: ${MIN})?)?$`))
   if (hours) return numberOf(hours[1] as string) * 60 + (hours[2] ? numberOf(hours[2]) : 0)
   const part = text.match(new RegExp(`^(${N}) ${HOUR} and a (half|quarter)$`))
   if (part) return (numberOf(part[1] as string) + (part[2] === 'half' ? 0.5 : 0.25)) * 60

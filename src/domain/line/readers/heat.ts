@@ -16,12 +16,12 @@ const SCHOOL_WORDS: Readonly<Record<string, string>> = {
   'cold-start': 'cold start(?: off reheat)?|cold oven start',
   'reverse-sear': 'reverse sear(?:ed|ing)?',
   'pan-first':
-    '(?:pan )?sear(?:ed)?(?: (?:it )?first| in (?:a|the) pan(?: first)?)|pan sear(?:ed)?|brown(?:ed)?(?: (?:it )?first| in (?:a|the) pan(?: first)?)|pan first|pan roast(?:ed)?|sear(?:ed)?(?: it)?(?: (?:hard|well|quickly))?(?: (?:all over|all round|on all sides|on every side))?',
+    '(?:pan )?sear(?:ed)?(?: (?:it )?first| in (?:an? |the )?(?:pan|cast iron(?: pan| skillet)?|skillet)(?: first)?)|pan sear(?:ed)?|brown(?:ed)?(?: (?:it )?first| in (?:a|the) pan(?: first)?)|pan first|pan roast(?:ed)?|sear(?:ed)?(?: it)?(?: (?:hard|well|quickly))?(?: (?:all over|all round|on all sides|on every side))?',
   'two-zone-fire':
     'two zone(?: fire)?|(?:on|over) (?:the |a )?(?:grill|barbecue|bbq|coals|charcoal|fire|embers)|grilled|barbecued?|bbq|indirect(?: on the (?:grill|bbq|barbecue))?|on the kettle',
   'water-bath': 'water bath(?: then hot)?|sous vide|in (?:a|the) bath',
   'bird-turned':
-    'bird turned|turned(?: once| half way| halfway)|breast down first|start(?:ed|ing)? breast down|breast side down first|breast (?:side )?down (?:for|to start|at first)(?: the)?(?: first)?(?: (?:hour|half|half hour|half an hour|\\d+ (?:h|hours?|min|minutes?)))?(?: then (?:turn(?:ed)?|flip(?:ped)?)(?: it)?(?: over)?(?: breast (?:side )?up)?)?',
+    'bird turned|turned(?: once| half way| halfway)|breast down first|start(?:ed|ing)? breast down|breast side down first|(?:cooked |roasted )?(?:breast (?:side )?|upside )down (?:(?:for|to start|at first)(?: the)?(?: first)?|(?:the )?first)(?: (?:hour|half|half hour|half an hour|(?:\\d+|one|two|three) (?:h|hours?|min|minutes?)))?(?: then (?:turn(?:ed)?|flip(?:ped)?)(?: it)?(?: over)?(?: breast (?:side )?up)?)?',
   'finish-hot': 'finish hot(?: if pale)?|hot finish if pale|crisp (?:the )?skin at the end',
   'cook-and-hold': 'cook and hold|held (?:in the cabinet|warm)|hold(?:ing)? cabinet',
 }

@@ -30,6 +30,10 @@ const COUNT_WORD = '(?:two|three|four|five|six|seven|eight|nine|ten|eleven|twelv
 const A_SIDE = SIDES.map(({ words }) => `(?:${words})`).join('|')
 const LIKE = '(?:likes?|wants?|prefers?|eats?|takes?|having|have|has)(?: it| theirs| his| hers)?'
 
+/** "Bacon over the breast 190" is an oven: no bird reads so much, °F. */
+const MOST_BARE_CORE = 185
+/** "Cooked at 160" is how, not how done. */
+const HOW = 'upside|breast|at|for|on|to|with|under|until|low|slow|by|from|over|first|gently|whole'
 /** So many bones two racks have. */
 const MOST_BONES = 16
 
@@ -95,6 +99,13 @@ export const PIECE: readonly Reader[] = [
       ...(/ (?:each|apiece|a piece)$/.test(text) ? { apiece: true as const } : {}),
     }),
   ),
+  // poussins, four of them: how many of what was named
+  reader(`(${N}) of (?:them|those|these)`, ([, count = '']) => {
+    const pieces = numberOf(count)
+    return Number.isInteger(pieces) && pieces >= 2 && pieces <= MOST_PIECES
+      ? { kind: 'pieces', count: pieces }
+      : undefined
+  }),
   // Size
   reader(
     `(?:thickness |about )?(${N}) (mm|millimetres?|millimeters?|cm|centimetres?|centimeters?|in|inch|inches|")(?: (?:thick|deep|through|across|high|tall|in diameter))`,
@@ -105,13 +116,35 @@ export const PIECE: readonly Reader[] = [
   ),
   // Reading and doneness
   reader(
-    `(?:pull(?:ed)?(?: temp(?:erature)?)?|take it out|out|remove|removed|(?:pull(?:ed)?|take(?: it)?(?: out)?|remove|removed|out)(?: it)? (?:from|of) (?:the )?oven|(?:probe|alarm|thermometer)(?: set| goes off| reads)?)(?: it)?(?: at| when| to| for)? ${TEMP}(?: in (?:the |its )?(${POINT}))?|(?:to|until|till) (?:a core of )?${TEMP} in (?:the |its )?(${POINT})|(?:at )?${TEMP} pull(?! (?:at|to|when|temp|temperature|it|for|\\d)(?: |$))|(?:core|internal|inside)(?: temp(?:erature)?)?(?: of| is)? ${TEMP} (?:when pulled|at the pull)|(?:the )?(thigh|breast)(?: (?:to|at|reads?|reading|until))? ${TEMP}(?! (?:min|minutes?|h|hours?|g|kg|lb))`,
-    ([, a, aUnit, aPoint, b, bUnit, bPoint, pulled, pulledUnit, core, coreUnit, dPoint, d, dUnit]) => {
+    `(?:pull(?:ed)?(?: temp(?:erature)?)?|take it out|out|remove|removed|(?:pull(?:ed)?|take(?: it)?(?: out)?|remove|removed|out)(?: it)? (?:from|of) (?:the )?oven|(?:probe|alarm|thermometer)(?: set| goes off| reads)?)(?: it)?(?: at| when| to| for)? ${TEMP}(?: in (?:the |its )?(${POINT}))?|(?:to|until|till) (?:a core of )?${TEMP} in (?:the |its )?(${POINT})|(?<!in )(?<!at )${TEMP} (?:in (?:the |its )?)?(thigh|breast)(?! (?:side|up|down|only|meat)(?: |$))|(?:at )?${TEMP} (?:when (?:it (?:comes|is taken) )?out|(?:at|when) (?:the )?pull(?:ed)?|pull)(?! (?:at|to|when|temp|temperature|it|for|\\d)(?: |$))|(?:core|internal|inside)(?: temp(?:erature)?)?(?: of| is)? ${TEMP} (?:when pulled|at the pull)|(?:the )?(thigh|breast)(?: (?:to|at|reads?|reading|until))? ${TEMP}(?! (?:min|minutes?|h|hours?|g|kg|lb))`,
+    ([
+      ,
+      a,
+      aUnit,
+      aPoint,
+      b,
+      bUnit,
+      bPoint,
+      e,
+      eUnit,
+      ePoint,
+      pulled,
+      pulledUnit,
+      core,
+      coreUnit,
+      dPoint,
+      d,
+      dUnit,
+    ]) => {
       const [c, cUnit] = [pulled ?? core, pulledUnit ?? coreUnit]
-      const heat = heatOf(a ?? b ?? c ?? d, aUnit ?? bUnit ?? cUnit ?? dUnit)
-      const point = aPoint ?? bPoint ?? dPoint
+      const heat = heatOf(a ?? b ?? c ?? d ?? e, aUnit ?? bUnit ?? cUnit ?? dUnit ?? eUnit)
+      const point = aPoint ?? bPoint ?? dPoint ?? ePoint
       // "Breast 2 kg" is no reading.
-      if (d !== undefined && (heat?.value ?? 0) < 55) return undefined
+      if (
+        (d ?? e) !== undefined &&
+        ((heat?.value ?? 0) < 55 || (heat?.unit === undefined && (heat?.value ?? 0) > MOST_BARE_CORE))
+      )
+        return undefined
       if (heat && heat.value > (heat.unit === 'c' ? 98 : 208)) return undefined
       return heat && heat.value >= 40 ? { kind: 'pull', heat, ...(point ? { point } : {}) } : undefined
     },
@@ -135,7 +168,7 @@ export const PIECE: readonly Reader[] = [
     },
   ),
   reader(
-    `(?:(?:served |done |cooked |just (?!done)|nice and |still |to |very |quite )+(${DEGREE})|(${DEGREE}))(?: in the middle| inside| please)?`,
+    `(?:(?:served |done |cooked |just (?!done)|nice and |still |to |very |quite )+(${DEGREE})|(?!(?:cooked|done) (?:${HOW})(?: |$))(${DEGREE}))(?: in the middle| inside| please)?`,
     ([, plain, led]) => ({ kind: 'doneness', word: degreeOf(plain ?? led ?? '') }),
   ),
   // Start and bench
@@ -162,13 +195,15 @@ export const PIECE: readonly Reader[] = [
   })),
   // Rest
   reader(
-    `(?:then |and )?(?:rest(?:ed|ing)?)(?: it)?(?: for)? (${SPAN}|${N})(?: (?:tented|under foil|before carving|covered))?|(${SPAN}) rest(?:ing)?`,
+    `(?:then |and )?(?:rest(?:ed|ing)?)(?: it)?(?: for)?(?: (?:at least|about|around|some|a good|a full))? (${SPAN}|${N})(?: (?:tented|under foil|before carving|covered))?|(${SPAN}) rest(?:ing)?`,
     ([, one, two]) => ({
       kind: 'rest',
       minutes: minutesOf(one ?? two ?? ''),
     }),
   ),
-  reader('(?:then |and then |and )(?:let it |leave it to |leave to )?rest(?:ed)?', () => ({ kind: 'rest' })),
+  reader('(?:then |and then |and )(?:let it |leave it to |leave to )?rest(?:ed)?|well rested', () => ({
+    kind: 'rest',
+  })),
   reader(`second heat(?: ${HEAT})?(?: for (${SPAN}))?`, ([, value, unit, gas, span]) => {
     const heat = heatOf(value, unit, gas)
     return { kind: 'second', ...(heat ? { heat } : {}), ...(span ? { minutes: minutesOf(span) } : {}) }

@@ -1,6 +1,6 @@
 import { TENDING_ACTS, type TendingAct } from '@/core/program/stage'
 import { heldNumber } from '../../schema/scalars'
-import type { Fact } from '../fact'
+import type { SaidStage } from '../fact'
 import { numberOf } from '../tokens'
 import {
   A_WEIGHT,
@@ -25,6 +25,7 @@ import {
   reader,
   SPAN,
   stage,
+  stretchOf,
   TEMP,
   TENDER_SAID,
   tenderOf,
@@ -37,9 +38,9 @@ const MOST_PER_KG_MIN = 240
 const ovenOf = (lead: string) => (/\bfan\b/.test(lead) ? 'fan' : 'oven')
 
 /** A hot finish in the oven, for so long at so much. */
-function finishOf(span: string, value?: string, unit?: string, gas?: string): Fact | undefined {
+function finishOf(span: string, value?: string, unit?: string, gas?: string): SaidStage | undefined {
   const heat = heatOf(value, unit, gas)
-  return isHeat(heat, 120) ? stage({ on: 'oven', heat, minutes: minutesOf(span), finish: true }) : undefined
+  return isHeat(heat, 120) ? { on: 'oven', heat, minutes: stretchOf(span), finish: true } : undefined
 }
 
 /** After a number these make it something else than minutes. */
@@ -50,13 +51,13 @@ const TIMED = 'people|guests|kg|g|lb|c|f|degrees|am|pm'
 export const STAGES: readonly Reader[] = [
   // 230 for 20 min · then 175 covered for 2 h to 76 in the thigh
   reader(
-    `(?:(?:and |then )?(${COVER}) )?((?:${LEAD} )*)${HEAT}(?: oven)?(?: (${COVER}))?(?: (breast down))?(?: for (?:the )?(?:first )?(${MINUTES})| (?:the )?(?:first )?(${SPAN}))(?: (${COVER}))?(?: (breast down))?(?: (?:to|until|till) ${TEMP}(?: in (?:the |its )?(${POINT}))?)?`,
-    ([, over, lead = '', value, unit, gas, cover, down, said, bare, cover2, down2, core, coreUnit]) => {
+    `(?:(?:and |then )?(${COVER}) )?((?:${LEAD} )*)${HEAT}(?: oven| (fan|convection)(?: oven)?)?(?: (${COVER}))?(?: (breast down))?(?: for (?:the )?(?:first )?(${MINUTES})| (?:the )?(?:first )?(${SPAN}))(?: (${COVER}))?(?: (breast down))?(?: (?:to|until|till) ${TEMP}(?: in (?:the |its )?(${POINT}))?)?`,
+    ([, over, lead = '', value, unit, gas, fan, cover, down, said, bare, cover2, down2, core, coreUnit]) => {
       const span = said ?? bare ?? ''
       const heat = heatOf(value, unit, gas)
       if (!isHeat(heat)) return undefined
       return stage({
-        on: ovenOf(lead),
+        on: fan ? 'fan' : ovenOf(lead),
         heat,
         minutes: minutesOf(span),
         follows: isNext(lead),
@@ -95,8 +96,28 @@ export const STAGES: readonly Reader[] = [
   ),
   // the last half hour at 220
   reader(
-    `(?:and |then )?(?:for |with )?(?:the )?(?:last|final) (${SPAN}) (?:at|in an? oven at|up to) ${HEAT}`,
-    ([, span = '', ...heat]) => finishOf(span, ...heat),
+    `(?:and |then )?(?:for |with )?(?:the )?(?:last|final) (${SPAN}|hour|half hour)(?: (?:${COVER}))? (?:at|in an? oven at|up to) ${HEAT}(?: (?:${COVER}))?`,
+    ([, span = '', ...heat]) => {
+      const found = finishOf(span, ...heat)
+      return found && stage({ ...found, last: true })
+    },
+  ),
+  // 220 for the last 20 minutes · 240 at the end
+  reader(
+    `(?:and |then )?(?:(?:up |turned up |turn it up )?(?:at|to) )?${HEAT}(?: (?:for |in )?(?:the )?(?:last|final) (${SPAN}|hour|half hour)|(?: for)?(?: (${SPAN}))? (?:right )?at the (?:very )?end)`,
+    ([, value, unit, gas, last, span]) => {
+      const heat = heatOf(value, unit, gas)
+      const said = last ?? span
+      return isHeat(heat, 150)
+        ? stage({
+            on: 'oven',
+            heat,
+            minutes: said === undefined ? undefined : stretchOf(said),
+            finish: true,
+            last: true,
+          })
+        : undefined
+    },
   ),
   // after 20 minutes down to 160
   reader(
@@ -197,8 +218,11 @@ export const STAGES: readonly Reader[] = [
   ),
   // then sear for 6 min at 270
   reader(
-    `(?:then |and )?(?:final |last )?(?:sear(?:ed)?|blast|crisp(?:ed)?(?: up)?|finish(?:ed)?)(?: it)?(?: for)? (${SPAN}) (?:at|in an? oven at) ${HEAT}`,
-    ([, span = '', ...heat]) => finishOf(span, ...heat),
+    `(?:then |and )?(?:final |last )?(?:sear(?:ed)?|blast|crisp(?:ed)?(?: up)?|finish(?:ed)?)(?: it)?(?: for)? (${SPAN})(?: at| in an? oven at)? ${HEAT}`,
+    ([, span = '', ...heat]) => {
+      const found = finishOf(span, ...heat)
+      return found && stage(found)
+    },
   ),
   // sear at the end, 270 for 6 min
   listed(

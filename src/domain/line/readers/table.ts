@@ -26,6 +26,11 @@ export const TABLE: readonly Reader[] = [
     `(?:for |feeds |feeding |serves |serving |there are |we are |we will be |dinner for |lunch for |supper for |party of )(${N})(?: (?:hungry )?${PEOPLE})?(?! (?:kg|g|lb|lbs|h|hours?|min|minutes?))`,
     ([, count = '']) => (NOBODY.has(count) ? undefined : guests(numberOf(count))),
   ),
+  // we're five
+  reader(
+    `(?:we are|we're|we will be|we'll be|there(?:'s| are| will be)|there's) (${N})(?: of us| in all| altogether| at table)?(?! (?:${MASS_UNIT.slice(1, -1)}|min|minutes?|h|hours?|of))`,
+    ([, count = '']) => (NOBODY.has(count) ? undefined : guests(numberOf(count))),
+  ),
   // 6 for dinner
   reader(`(${N})(?= for (?:dinner|lunch|supper|sunday|christmas))`, ([, count = '']) =>
     NOBODY.has(count) ? undefined : guests(numberOf(count)),
@@ -43,6 +48,11 @@ export const TABLE: readonly Reader[] = [
   // When its oven is free: remembered, for nothing is computed with it
   reader(
     `(?:but )?(?:the |my |one )?oven (?:is )?(?:only )?(?:free|available|busy|in use|mine) (?:from|at|until|after|till|before|by) \\S+(?: (?:am|pm))?`,
+    (_, text) => ({ kind: 'note', text }),
+  ),
+  // Somebody comes later: remembered
+  listed(
+    `(?:but )?(?:(?:${N}|some|a few|the) )?(?:more )?(?:${PEOPLE} )?(?:(?:will|are|is|be|who) )*(?:arriv(?:e|es|ing)|com(?:e|es|ing)|join(?:s|ing)?)(?: us)? (?:late|later)(?: (?:at|by|around|about) \\S+(?: (?:am|pm))?)?`,
     (_, text) => ({ kind: 'note', text }),
   ),
   // In batches, and somewhere else

@@ -1,0 +1,362 @@
+import { findSchool, pullsApart } from '@/core/program/schools'
+import { findCut } from '@/core/reference/cuts'
+import { donenessScale } from '@/core/reference/doneness'
+import type { HouseStandards } from '../house/standards'
+import type { Span } from '../problem/problem'
+import { tenth } from '../quantity/round'
+import type { StagePart } from '../roast/roast-document'
+import { type CutTraits, nameInLine, withTraits } from './cut-names'
+import type { Fact, Meaning, SaidHeat } from './fact'
+import { isPulled } from './readers/doneness'
+import type { Ask, HeatedStage, SaidRoast } from './said-roast'
+import type { Role } from './scale'
+import { weightTaken } from './weight-taken'
+import { namesMeat } from './whose'
+
+/** A dial is not set below this, °C. */
+const LEAST_HEAT_C = 55
+
+/** Facts of which a roast has one. */
+const ONCE: ReadonlySet<Fact['kind']> = new Set(['mass', 'thickness', 'doneness', 'serve', 'pull'])
+
+const kgWords = (kg: number) => `${tenth(kg)} kg`
+
+/** What a roast's words are read in: the line's scale, its table, and where to ask. */
+export interface Scene {
+  readonly toCelsius: (heat: SaidHeat, role: Role) => number
+  readonly guests: number | undefined
+  readonly roasts: number
+  /** What each weighs that has no weight of its own, kg. */
+  readonly apiece_kg: number | undefined
+  readonly standards: HouseStandards
+  readonly asks: Ask[]
+  readonly replaced: (at: Span, by: string) => string
+  readonly added: (words: string) => string
+}
+
+/** Schools that say nothing new after some others. */
+const ADDS: Readonly<Record<string, readonly string[]>> = {
+  'low-and-long': [
+    'reverse-sear',
+    'two-zone-fire',
+    'water-bath',
+    'cook-and-hold',
+    'pan-first',
+    'hot-start',
+    'oven-off',
+  ],
+  'pan-first': ['water-bath', 'reverse-sear'],
+}
+
+/** Nothing that is sliced is served hotter by more than this than its most done degree, K. */
+const OVER_K = 6
+
+/** One roast from the meanings beside its cut, or one for each weight that was said. */
+export function roastsOf(
+  group: readonly Meaning[],
+  { toCelsius, guests, roasts, apiece_kg, standards, asks, replaced, added }: Scene,
+): SaidRoast[] {
+  const named = group.find(({ fact }) => namesMeat(fact))
+  if (!named) return []
+  const ids =
+    named.fact.kind === 'cut'
+      ? named.fact.ids
+      : named.fact.kind === 'house' && named.fact.item.kind === 'cut'
+        ? [named.fact.item.cut]
+        : []
+  let count = named.fact.kind === 'cut' ? named.fact.count : 1
+  let kgs: readonly number[] | undefined
+  let bones = named.fact.kind === 'cut' ? named.fact.bones : undefined
+  const traits: CutTraits = {}
+  let crown: Meaning | undefined
+  const roast: { -readonly [Key in keyof SaidRoast]?: SaidRoast[Key] } = {}
+  const stages: HeatedStage[] = []
+  const tending: Extract<Fact, { kind: 'tending' }>[] = []
+  const notes: string[] = []
+  const written: StagePart[] = []
+  const seen = new Map<Fact['kind'], Meaning>()
+  let cold = false
+  let rests = false
+  let searsFirst = false
+  for (const meaning of group) {
+    const { fact } = meaning
+    const before = seen.get(fact.kind)
+    if (before && ONCE.has(fact.kind) && JSON.stringify(before.fact) !== JSON.stringify(fact)) {
+      asks.push({
+        code: 'said_twice',
+        at: { from: meaning.from, to: meaning.to },
+        what: fact.kind,
+        options: [
+          { says: 'the first', line: replaced(meaning, '') },
+          { says: 'the second', line: replaced(before, '') },
+        ],
+      })
+      continue
+    }
+    seen.set(fact.kind, meaning)
+    switch (fact.kind) {
+      case 'traits':
+        Object.assign(
+          traits,
+          Object.fromEntries(Object.entries(fact.traits).filter(([, value]) => value !== undefined)),
+        )
+        if (fact.handling) roast.handling = fact.handling
+        if (fact.traits.crown) crown = meaning
+        break
+      case 'bones':
+        bones = fact.bones
+        break
+      case 'mass':
+        if (fact.each && guests === undefined) break
+        roast.mass_kg = fact.each ? tenth((fact.kg * (guests ?? 1)) / Math.max(1, roasts * count)) : fact.kg
+        if (fact.count !== undefined) count = fact.count
+        // "Three ribs, 1.5 kg each" are three roasts.
+        if (fact.apiece && bones !== undefined && named.fact.kind === 'cut' && named.fact.bones !== undefined) {
+          count = bones
+          bones = undefined
+        }
+        kgs = fact.kgs
+        break
+      case 'pieces':
+        count = fact.count
+        break
+      case 'thickness':
+        roast.thickness_mm = fact.mm
+        break
+      case 'start':
+        if (fact.heat) roast.start_c = toCelsius(fact.heat, 'start')
+        if (fact.temper_min !== undefined) roast.temper_min = fact.temper_min
+        break
+      case 'stage': {
+        const { heat, core, follows, after_min, sear, last: isLast, ...said } = fact.stage
+        const last = stages.at(-1)
+        // "150 for three hours, the last half hour at 220": it stays in.
+        const straight = isLast && said.minutes !== undefined && last?.minutes !== undefined && !rests
+        const stage = straight ? { ...said, finish: undefined } : said
+        if (sear && stages.length === 0 && roast.set_c === undefined && roast.school === undefined) searsFirst = true
+        if (stage.on === 'fan') roast.oven = 'fan'
+        const { set_c } = roast
+        // "Sous vide, then a hot oven 10 minutes" is how long its school's heat lasts.
+        if (stage.usual === 'hot' && roast.school === 'water-bath') {
+          if (stage.minutes !== undefined) roast.second_min = stage.minutes
+          break
+        }
+        // "110 until 50, rest 30 min, 260 for 8 min": what comes hotter after the rest is its finish.
+        const cooked_c = last ? last.core_c !== undefined && last.set_c : set_c
+        const rested = rests && core === undefined && stage.minutes !== undefined
+        const hotter = rested && heat !== undefined && cooked_c && toCelsius(heat, 'oven') > cooked_c
+        // "At 260, then 160", "260, then off": what was said as the oven is the first stretch of heat.
+        if ((follows || stage.on === 'off') && !stage.finish && !hotter && stages.length === 0 && set_c !== undefined) {
+          stages.push({ on: 'oven', set_c, minutes: after_min })
+          delete roast.set_c
+        }
+        stages.push({
+          ...stage,
+          ...(hotter || (stage.on === 'pan' && last?.core_c !== undefined) ? { finish: true } : {}),
+          set_c: heat && toCelsius(heat, 'oven'),
+          core_c: core && toCelsius(core, 'core'),
+        })
+        break
+      }
+      case 'heat': {
+        const set_c = toCelsius(fact.heat, 'oven')
+        if (set_c < (fact.on === 'bath' ? 40 : LEAST_HEAT_C)) break
+        roast.set_c = set_c
+        if (fact.on === 'fan') roast.oven = 'fan'
+        if (fact.on === 'oven') roast.oven ??= 'still'
+        if (fact.on === 'fire') roast.school ??= 'two-zone-fire'
+        if (fact.on === 'bath') roast.school ??= 'water-bath'
+        break
+      }
+      case 'oven':
+        roast.oven = fact.oven
+        break
+      case 'cold_oven':
+        cold = true
+        break
+      case 'rest':
+        rests = true
+        if (fact.minutes !== undefined) roast.rest_min = fact.minutes
+        break
+      case 'hold':
+        roast.hold_c = toCelsius(fact.heat, 'core')
+        if (fact.minutes !== undefined) roast.hold_min = fact.minutes
+        break
+      case 'second':
+        if (fact.heat) roast.second_c = toCelsius(fact.heat, 'oven')
+        if (fact.minutes !== undefined) roast.second_min = fact.minutes
+        break
+      case 'school':
+        // "Reverse seared, low and slow", "sous vide, sear": the second only praises the first, or belongs to it.
+        if (roast.school === undefined || !(ADDS[fact.id] ?? []).includes(roast.school)) roast.school = fact.id
+        break
+      case 'doneness':
+        roast.doneness = fact.word
+        break
+      case 'serve':
+        roast.serve_c = toCelsius(fact.heat, 'core')
+        break
+      case 'pull':
+        roast.pull_c = toCelsius(fact.heat, 'core')
+        if (fact.point) notes.push(`read in the ${fact.point}`)
+        break
+      case 'surface':
+        roast.surface = fact.surface
+        break
+      case 'preparation':
+        roast.preparation = fact.preparation
+        if (fact.note) notes.push(fact.note)
+        break
+      case 'frozen':
+        roast.frozen = true
+        if (fact.thaws) roast.thaws = fact.thaws
+        break
+      case 'stuffing':
+        if (fact.where === 'cavity') roast.stuffed = true
+        if (fact.where === 'neck') notes.push('stuffed in the neck only')
+        break
+      case 'legs':
+        roast.legs = fact.legs
+        break
+      case 'cover':
+        // "Until 52, tent, rest 15": that is how it rests.
+        if (fact.cover !== 'tent' || !(rests || roast.pull_c !== undefined || stages.some(({ core_c }) => core_c)))
+          roast.cover = fact.cover
+        break
+      case 'tending':
+        tending.push({
+          ...fact,
+          ...(fact.moments
+            ? {
+                moments: fact.moments.map((moment) =>
+                  'core' in moment ? { core: { value: toCelsius(moment.core, 'core'), unit: 'c' as const } } : moment,
+                ),
+              }
+            : {}),
+        })
+        break
+      case 'tender':
+        roast.tender = fact.degree
+        break
+      case 'note':
+        notes.push(fact.text)
+        break
+      case 'written':
+        written.push(fact.stage)
+        break
+      case 'house':
+        if (fact.item.kind === 'cut') roast.houseCut = fact.item
+        else if (fact.item.kind === 'program') roast.houseProgram = fact.item
+        break
+    }
+  }
+  // "Sear 4 min, 180 C 12 min": more heat was said after it.
+  const [seared] = stages
+  if (searsFirst && seared && (stages.length > 1 || roast.set_c !== undefined))
+    stages[0] = { on: 'pan', minutes: seared.minutes }
+  if (cold) stages.splice(0, 1, { ...stages[0], on: 'cold' })
+  const first = ids[0] as string
+  const stuffed = roast.stuffed === true
+  const cut = withTraits(first, { ...traits, stuffed })
+  const known = findCut(cut)
+  if (!known) return []
+  if (ids.length > 1 && cut === first)
+    asks.push({
+      code: 'which_cut',
+      at: { from: named.from, to: named.to },
+      taken: cut,
+      options: ids.map((id) => ({ says: nameInLine(id), line: replaced(named, nameInLine(id)) })),
+    })
+  const isBird = known.geometry.family === 'bird'
+  // Of other birds than turkeys a crown is not known: it is planned whole, and said to be.
+  if (crown && isBird)
+    asks.push({
+      code: 'what_is',
+      at: { from: crown.from, to: crown.to },
+      words: 'crown',
+      options: [{ says: 'leave it out', line: replaced(crown, '') }],
+    })
+  if (stuffed && !isBird) {
+    roast.stuffed = false
+    if (known.id !== 'pork-loin-stuffed-rolled') roast.handling ??= 'stuffed'
+  }
+  if (traits.rolled && known.intact && !known.id.includes('rolled') && known.id !== 'beef-rib-boneless')
+    roast.handling ??= 'rolled'
+  if (!isBird) delete roast.legs
+  // Turned is a school for a bird; anything else is turned over in its tin.
+  if (!isBird && roast.school === 'bird-turned') {
+    delete roast.school
+    tending.push({ kind: 'tending', act: 'turn', moments: [{ share: 0.5 }] })
+  }
+  const tenderly =
+    known.bone !== 'bird' &&
+    known.geometry.family !== 'crown' &&
+    (roast.tender !== undefined ||
+      written.some(({ until }) => until.kind === 'tender') ||
+      (pullsApart(known) && findSchool(roast.school ?? '')?.untilTender === true))
+  const scale = donenessScale(tenderly ? 'tender' : known.doneness)
+  // "Prime rib, 200 F": what is sliced is not served so hot, and an oven may well be so cool.
+  const served = seen.get('serve')?.fact
+  const bare = served?.kind === 'serve' && served.bare
+  if (
+    bare &&
+    roast.serve_c !== undefined &&
+    roast.serve_c > Math.max(...scale.degrees.map(({ serve_c }) => serve_c)) + OVER_K &&
+    scale.id !== 'tender' &&
+    !pullsApart(known)
+  ) {
+    roast.set_c ??= roast.serve_c
+    delete roast.serve_c
+  }
+  // What is sliced at other times is pulled when that is said: by its tenderness, not by its degrees.
+  if (roast.doneness !== undefined && pullsApart(known) && scale.id !== 'tender' && isPulled(roast.doneness)) {
+    delete roast.doneness
+    roast.tender ??= 'falls_apart'
+  }
+  const word = roast.doneness
+  if (
+    word !== undefined &&
+    !scale.degrees.some(
+      ({ id, words }) => id === word || words.includes(word) || words.includes(word.replaceAll('-', ' ')),
+    )
+  ) {
+    const meaning = seen.get('doneness') as Meaning
+    delete roast.doneness
+    // A word of another meat: a bird is not rosy, beef not pull-apart.
+    asks.push({
+      code: 'not_a_word_for_it',
+      at: { from: meaning.from, to: meaning.to },
+      word: word.replaceAll('-', ' '),
+      taken: tenderly ? 'pull-apart' : known.usualDoneness,
+      options: scale.degrees.map(({ id }) => ({
+        says: id.replaceAll('-', ' '),
+        line: replaced(meaning, id.replaceAll('-', ' ')),
+      })),
+    })
+  }
+  if (roast.mass_kg === undefined && apiece_kg !== undefined) roast.mass_kg = apiece_kg
+  if (roast.mass_kg === undefined) {
+    const heads = guests === undefined ? undefined : guests / Math.max(1, roasts * count)
+    const { taken_kg, sizes } = weightTaken(known, { heads, bones, standards })
+    roast.mass_kg = taken_kg
+    asks.push({
+      code: 'how_heavy',
+      cut,
+      taken_kg,
+      options: sizes.map(kgWords).map((words) => ({ says: words, line: added(words) })),
+    })
+  }
+  const weighing = (mass_kg: number, count: number): SaidRoast => ({
+    ...roast,
+    cut,
+    count,
+    mass_kg,
+    stages: stages.map(({ per_kg_min, ...stage }) =>
+      per_kg_min === undefined ? stage : { ...stage, minutes: Math.round(per_kg_min * mass_kg + (stage.minutes ?? 0)) },
+    ),
+    tending,
+    notes,
+    written,
+  })
+  return kgs?.map((kg) => weighing(kg, 1)) ?? [weighing(roast.mass_kg, count)]
+}
