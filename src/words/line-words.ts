@@ -196,6 +196,23 @@ const SAID_TWICE: Readonly<Partial<Record<Fact['kind'], string>>> = {
   pull: 'pull reading',
 }
 
+const NUMBERS = [
+  'no',
+  'one',
+  'two',
+  'three',
+  'four',
+  'five',
+  'six',
+  'seven',
+  'eight',
+  'nine',
+  'ten',
+  'eleven',
+  'twelve',
+]
+const hoursSaid = (hours: number) => `${NUMBERS[hours] ?? hours} hours`
+
 /** A question that a line leaves open, with what is taken until it is answered. */
 export function askWords(ask: Ask, units: Units): string {
   switch (ask.code) {
@@ -209,8 +226,8 @@ export function askWords(ask: Ask, units: Units): string {
       return `“${ask.words}” says nothing to us and is left out.`
     case 'what_time':
       return ask.put_in_s === undefined
-        ? 'When do they eat? Taken as five hours from now.'
-        : `When do they eat? Several things cannot all be counted from when one goes in. Taken as five hours after ${clock(ask.put_in_s, units)}.`
+        ? `When do they eat? Taken as ${hoursSaid(ask.taken_h)} from now.`
+        : `When do they eat? Several things cannot all be counted from when one goes in. Taken as ${hoursSaid(ask.taken_h)} after ${clock(ask.put_in_s, units)}.`
     case 'said_twice':
       return ask.what === 'moment'
         ? 'Two hours: the last is taken for all of it.'

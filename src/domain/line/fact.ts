@@ -75,6 +75,8 @@ export type Fact =
   | { readonly kind: 'thickness'; readonly mm: number }
   | { readonly kind: 'start'; readonly heat?: SaidHeat; readonly temper_min?: number }
   | { readonly kind: 'stage'; readonly stage: SaidStage }
+  /** A time that stands for itself: so long in the one heat that is said. */
+  | { readonly kind: 'span'; readonly minutes: number; readonly slow?: true }
   | { readonly kind: 'heat'; readonly heat: SaidHeat; readonly on?: SaidStage['on'] }
   /** It goes in before the oven is hot. */
   | { readonly kind: 'cold_oven' }
@@ -116,7 +118,13 @@ export type Fact =
   | { readonly kind: 'tender'; readonly degree: TenderEnd }
   | { readonly kind: 'note'; readonly text: string }
   | { readonly kind: 'guests'; readonly guests: number }
-  | { readonly kind: 'wish'; readonly count: number; readonly word: string }
+  | {
+      readonly kind: 'wish'
+      readonly count: number
+      readonly word: string
+      /** "Medium for four": where nobody else is named these are all who eat. */
+      readonly perhapsAll?: true
+    }
   | { readonly kind: 'vulnerable' }
   | { readonly kind: 'batches'; readonly count: number; readonly apart_min: number }
   | { readonly kind: 'away'; readonly minutes: number }

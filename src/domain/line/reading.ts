@@ -4,6 +4,7 @@ import { fail, type Outcome, type Span, succeed } from '../problem/problem'
 import { nearestOf } from '../quantity/nearest'
 import { NAME_WORDS, nameInLine } from './cut-names'
 import type { Meaning } from './fact'
+import { leadHours } from './lead'
 import { hoursApart, promiseOf } from './promised'
 import { roastsOf } from './roast-reading'
 import { kitchenOf } from './said-kitchen'
@@ -30,12 +31,15 @@ export function readLine(line: string, context: LineContext): Outcome<LineReadin
   if (line.length > LONGEST_LINE) return fail({ code: 'line_too_long', given: line.length, most: LONGEST_LINE })
   const sentence = readSentence(line, context)
   const { unknown } = sentence
-  const meanings = sentence.meanings.filter((meaning, i, all) => !isSaidCloser(meaning, all.slice(i + 1), line))
+  const meanings = sentence.meanings
+    .filter((meaning, i, all) => !isSaidCloser(meaning, all.slice(i + 1), line))
+    .flatMap((meaning, _, all) => wishOfAll(meaning, all))
   const asks: Ask[] = []
   const toCelsius = scaleOf(meanings, { line, reads: context.reads })
   const standards = standardsOf(context.house ?? [])
   const replaced = ({ from, to }: Span, by: string) =>
     `${line.slice(0, from)}${by}${line.slice(to)}`.replace(/ {2,}/g, ' ').trim()
+  const spelt = ({ from, to }: Span) => line.slice(from, to)
   const added = (words: string) => `${line.trim().replace(/[,;.]$/, '')}, ${words}`
 
   for (const { from, to, text } of unknown.slice(0, 6)) {
@@ -81,7 +85,7 @@ export function readLine(line: string, context: LineContext): Outcome<LineReadin
   const apiece = meanings.map(({ fact }) => fact).findLast((fact) => fact.kind === 'mass' && fact.apiece)
   const apiece_kg = apiece?.kind === 'mass' ? apiece.kg : undefined
   const roasts = groups.flatMap((group) =>
-    roastsOf(group, { toCelsius, guests, roasts: groups.length, apiece_kg, standards, asks, replaced, added }),
+    roastsOf(group, { toCelsius, guests, roasts: groups.length, apiece_kg, standards, asks, replaced, spelt, added }),
   )
   // One heat said last is the heat of all that have none of their own.
   const shared = roasts.at(-1)
@@ -111,6 +115,7 @@ export function readLine(line: string, context: LineContext): Outcome<LineReadin
   if (promise_s === undefined && roasts.length > 0 && !follows)
     asks.push({
       code: 'what_time',
+      taken_h: leadHours(all),
       ...(put_in_s === undefined ? {} : { put_in_s }),
       options: ['eat 13:00', 'eat 19:00', 'eat tomorrow 19:00'].map((words) => ({
         says: words.replace('eat ', ''),
@@ -143,4 +148,15 @@ export function readLine(line: string, context: LineContext): Outcome<LineReadin
     ...(put_in_s === undefined ? {} : { put_in_s }),
     asks,
   })
+}
+
+/** "Medium for four" of one roast is how it is wanted, and how many eat; beside "rare for two" it is what four of them want. */
+function wishOfAll(meaning: Meaning, all: readonly Meaning[]): Meaning[] {
+  const { fact } = meaning
+  if (fact.kind !== 'wish' || !fact.perhapsAll || all.some((other) => other !== meaning && other.fact.kind === 'wish'))
+    return [meaning]
+  return [
+    { ...meaning, fact: { kind: 'doneness', word: fact.word } },
+    { ...meaning, fact: { kind: 'guests', guests: fact.count }, parted: false },
+  ]
 }

@@ -31,6 +31,8 @@ export interface Scene {
   readonly standards: HouseStandards
   readonly asks: Ask[]
   readonly replaced: (at: Span, by: string) => string
+  /** Words as they stand in the line. */
+  readonly spelt: (at: Span) => string
   readonly added: (words: string) => string
 }
 
@@ -54,7 +56,7 @@ const OVER_K = 6
 /** One roast from the meanings beside its cut, or one for each weight that was said. */
 export function roastsOf(
   group: readonly Meaning[],
-  { toCelsius, guests, roasts, apiece_kg, standards, asks, replaced, added }: Scene,
+  { toCelsius, guests, roasts, apiece_kg, standards, asks, replaced, spelt, added }: Scene,
 ): SaidRoast[] {
   const named = group.find(({ fact }) => namesMeat(fact))
   if (!named) return []
@@ -78,6 +80,7 @@ export function roastsOf(
   let cold = false
   let rests = false
   let searsFirst = false
+  let span: { readonly meaning: Meaning; readonly minutes: number } | undefined
   for (const meaning of group) {
     const { fact } = meaning
     const before = seen.get(fact.kind)
@@ -158,6 +161,10 @@ export function roastsOf(
         })
         break
       }
+      case 'span':
+        span ??= { meaning, minutes: fact.minutes }
+        if (fact.slow) roast.school ??= 'low-and-long'
+        break
       case 'heat': {
         const set_c = toCelsius(fact.heat, 'oven')
         if (set_c < (fact.on === 'bath' ? 40 : LEAST_HEAT_C)) break
@@ -250,6 +257,22 @@ export function roastsOf(
         break
     }
   }
+  // "425 F, 80 minutes": so long in the one heat that is said. Where there is none, or several, nobody knows of what.
+  const slow = roast.school === 'low-and-long'
+  if (span && stages.length === 0 && (roast.school === undefined ? roast.set_c !== undefined : slow)) {
+    stages.push({
+      on: 'oven',
+      ...(roast.set_c === undefined ? { usual: 'low' } : { set_c: roast.set_c }),
+      minutes: span.minutes,
+    })
+    delete roast.set_c
+  } else if (span)
+    asks.push({
+      code: 'what_is',
+      at: { from: span.meaning.from, to: span.meaning.to },
+      words: spelt(span.meaning),
+      options: [{ says: 'leave it out', line: replaced(span.meaning, '') }],
+    })
   // "Sear 4 min, 180 C 12 min": more heat was said after it.
   const [seared] = stages
   if (searsFirst && seared && (stages.length > 1 || roast.set_c !== undefined))

@@ -62,6 +62,8 @@ export type Ask =
   | { readonly code: 'what_is'; readonly at: Span; readonly words: string; readonly options: readonly Choice[] }
   | {
       readonly code: 'what_time'
+      /** So long from now is taken, or from when it goes in, h. */
+      readonly taken_h: number
       /** When it goes in, where that was said instead, s since 1970. */
       readonly put_in_s?: number
       readonly options: readonly Choice[]

@@ -2,20 +2,19 @@ import { findSchool, programOf, pullsApart, type School, settingsOf } from '@/co
 import { type Cut, findCut } from '@/core/reference/cuts'
 import { cutByStandards, type HouseStandards, schoolByStandards, standardsFor } from '../house/standards'
 import { asTheHouseDoes, BASTE_MIN, type HouseWays } from '../house/ways'
+import { leadHours } from '../line/lead'
 import type { HeatedStage, LineReading, SaidRoast } from '../line/reading'
 import { type PlanDocument, type ProgramPart, planDocument, type StagePart } from '../roast/roast-document'
 import { mainStage, stagesOf, withRoles } from '../roast/stages'
 import { heldNumber } from '../schema/scalars'
 
-/** The next half hour that leaves a roast time to cook, for a line that names no promise. */
-const USUAL_LEAD_S = 5 * 3600
 /** No document holds a later one, s since 1970. */
 const LATEST_S = Date.UTC(2199, 11, 31) / 1000
 
-/** When a line is to be on the table, s since 1970: as it says, or in time for what it is. */
-export const promiseOf = ({ promise_s, put_in_s = 0 }: LineReading, now_s: number): number =>
+/** When a line is to be on the table, s since 1970: as it says, or the next half hour that leaves it time. */
+export const promiseOf = ({ promise_s, put_in_s = 0, roasts }: LineReading, now_s: number): number =>
   promise_s === undefined
-    ? Math.ceil((Math.max(now_s, Math.min(LATEST_S, put_in_s)) + USUAL_LEAD_S) / 1800) * 1800
+    ? Math.ceil((Math.max(now_s, Math.min(LATEST_S, put_in_s)) + leadHours(roasts) * 3600) / 1800) * 1800
     : Math.min(LATEST_S, Math.max(0, promise_s))
 
 /**

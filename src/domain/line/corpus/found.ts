@@ -285,4 +285,81 @@ export const FOUND: readonly (readonly [line: string, means: string])[] = [
   ],
   ['turkey 5kg saturday for 8', '5kg turkey | @11-28T19:00 for8'],
   ['16lb turkey for thanksgiving for 12 at five', '7.26kg turkey | @11-26T17:00 for12'],
+  // And sixty about tables: a time that stands for itself, wishes for so many, pieces in brackets
+  [
+    'christmas dinner for 10: turkey 6kg, ham 4kg, both for 3pm',
+    '6kg turkey | 4kg fresh-ham | ?cut @12-25T15:00 for10',
+  ],
+  ['2 turkeys, one 5kg one 7kg, thanksgiving 4pm', '5kg turkey x2 | ?twice @11-26T16:00'],
+  [
+    'turkey 5kg with stuffing on the side, sprouts, parsnips, gravy; 2pm xmas day',
+    '5kg turkey | +parsnips +sprouts +stuffing @12-25T14:00',
+  ],
+  [
+    'two legs of lamb, one pink one well done, 2kg each, sunday at 1',
+    '2kg lamb-leg-bone-in x2 | @11-29T13:00 pink:1 well-done:1',
+  ],
+  ['capon 3 kg, duck 2.2 kg, same oven, 19:30', '3kg capon | 2.2kg duck | @11-24T19:30'],
+  [
+    "5kg goose and a 1.5kg chicken for those who don't like goose, dec 25 2pm",
+    '5kg goose | 1.5kg chicken note | @12-25T14:00',
+  ],
+  ['rib of beef, 5 lbs, rare for two, medium for four', '2.27kg beef-rib-bone-in | medium:4 rare:2'],
+  ['chicken 1.6kg with lemon and thyme, 1h20 at 190 fan', '1.6kg [190/80] chicken fan note |'],
+  [
+    'prime rib 500 degrees 5 min per pound then off for 2 hours, 6.5 lb',
+    '2.95kg [260/33] [off/120] beef-rib-bone-in |',
+  ],
+  [
+    '3.5kg rib on the bone 4cm fat cap salted two days, 90C overnight to 52',
+    '3.5kg beef-rib-bone-in note oven90 salted | ?twice',
+  ],
+  ['turkey 14 lbs, spatchcock, 425F, 80 minutes', '6.35kg [218/80] note turkey |'],
+  [
+    'shoulder of lamb 2kg, 4 hours, 150, foil, with onions underneath, 7pm',
+    '2kg [150/240] foil lamb-shoulder note | @11-24T19:00',
+  ],
+  ['pork tenderloins (2), 500 g each, 200C, 20 min, 63C', '0.5kg =63 [200/20] pork-tenderloin x2 |'],
+  ['standing rib, 2 ribs, 2.2 kg, for tonight at eight thirty', '2.2kg beef-rib-bone-in | @11-24T20:30'],
+  ['hen 1.8kg 180 2h', '1.8kg [180/120] chicken |'],
+  ["we'd like to eat at 19:15, beef sirloin 2.2kg, 58C core, no sear", '2.2kg =58 beef-strip-loin | @11-24T19:15'],
+  ['15 lb turkey in a 325 convection oven, pull at 160', '6.8kg fan oven163 pull71 turkey |'],
+  ['smoked pork shoulder 3kg 107C 12h to 95C', '3kg [107/720>95] pork-shoulder | ?smoked'],
+  ['pheasant brace, roasted 45 min 200, friday 8pm', '?kg [200/45] pheasant x2 | @11-27T20:00'],
+  [
+    "venison haunch 2.5kg larded 130C until 55C, 20 min rest, dinner eight o'clock",
+    '2.5kg [130>55] buttered rest20 venison-haunch | @11-24T20:00',
+  ],
+  ['4lb chuck roast 300F 3.5 hrs covered', '1.81kg [149/210+foil] beef-shoulder |'],
+  ['3kg pork leg joint for 7, high then low, sunday roast 2pm', '3kg fresh-ham hot-start | ?cut @11-29T14:00 for7'],
+  ['turkey crown 3kg, bacon on top, 190, 1h45', '3kg [190/105] note turkey-breast-bone-in |'],
+  ['cook chicken 1.4 kg from frozen', '1.4kg chicken frozen |'],
+  ['chicken, 1.5 kg, done by 6.15pm, oven is slow by 10 degrees', '1.5kg chicken | @11-24T18:15 cold10'],
+  // And thirty that were read once when those were mended: 22 as they should be
+  [
+    "for saturday's party of 30 we need 4 beef tenderloins, 1.6 kg each, medium rare, carved 19:30",
+    '1.6kg =medium-rare beef-tenderloin x4 | @11-28T19:30 for30',
+  ],
+  ["I'd like my 5 kilo turkey finished by one o'clock on christmas day", '5kg turkey | @12-25T13:00'],
+  ['turkey 13 lb, 450F 30 minutes, 325F rest of the time, 3pm', '5.9kg [232/30] oven163 turkey | ?rest @11-24T15:00'],
+  [
+    'a leg of lamb about two kilos slow roasted for five hours with foil',
+    '2kg [low/300] foil lamb-leg-bone-in low-and-long |',
+  ],
+  ['goose 4.5kg at 180 fan 2.5 hours resting 30 minutes', '4.5kg [180/150] fan goose rest30 |'],
+  ['rib eye 1.5 kg thick 9cm, 52, oven 120', '1.5kg 90mm =52 beef-rib-boneless oven120 |'],
+  ["5 bone rib for new year's eve at 9pm", '?kg beef-rib-bone-in | @12-31T21:00'],
+  ['7.5kg turkey foil for 3 hours then off, 170', '7.5kg oven170 turkey uncover@+180 |'],
+  ['pork shoulder to shred, 2.5kg, start 6am, 120C', '2.5kg =pull-apart oven120 pork-shoulder | in@11-25T06:00'],
+  ['rack of pork 2.5kg, fan 200 half an hour, fan 150, 62', '2.5kg =62 [200/30] fan oven150 pork-rib-rack |'],
+  ['two ducks at 160 for 2 hours, then 220 for 15, for 6 at 8', '?kg [160/120] [220/15] duck x2 | @11-24T20:00 for6'],
+  [
+    '20 pounds of prime rib for 25 guests 6:00 PM Saturday rare to medium rare',
+    '9.07kg =medium-rare beef-rib-bone-in | @11-28T18:00 for25',
+  ],
+  ['we eat at 18:45, 1.3 kg pork tenderloins x3, 60 degrees', '1.3kg =60 pork-tenderloin x3 | @11-24T18:45'],
+  [
+    'picnic shoulder 3 kg 150 C 5 hours covered then uncovered 30 minutes at 220',
+    '3kg [150/300+foil] [220/30] bare pork-shoulder |',
+  ],
 ]

@@ -27,7 +27,7 @@ const SOAK =
 const BED =
   '(?:onions?|carrots?|celery|potatoes|vegetables?|veg|root vegetables|roots|bones|fennel|leeks?|herbs|rosemary|thyme|garlic|apples?|lemons?|sourdough|bread|trivet|salt)'
 const SEASONING =
-  '(?:rosemary|thyme|sage|garlic|mustard|pepper|peppercorns|salt and pepper|herbs|spices|spice|paprika|cumin|anchov(?:y|ies)|parsley|tarragon|bay|juniper|fennel seeds?|chilli|chili|ginger|horseradish|olive oil|oil|honey|maple syrup|lemon zest|zaatar|harissa|jerk|barbecue|breadcrumbs?)'
+  '(?:rosemary|thyme|sage|garlic|mustard|pepper|peppercorns|salt and pepper|herbs|spices|spice|paprika|cumin|anchov(?:y|ies)|parsley|tarragon|bay|juniper|fennel seeds?|chilli|chili|ginger|horseradish|olive oil|oil|lemons?|limes?|honey|maple syrup|lemon zest|zaatar|harissa|jerk|barbecue|breadcrumbs?)'
 /** What is laid round a roast that is no foil. */
 const COAT =
   '(?:(?:streaky |smoked |back |the |its |thin )*(?:bacon|prosciutto|pancetta|parma ham|ham|speck|lardo|caul(?: fat)?|vine leaves|cabbage leaves))'
@@ -174,11 +174,11 @@ export const CARE: readonly Reader[] = [
   ),
   // foil for the first two hours, then off
   reader(
-    `(?:under |in )?(?:foil|covered|cover|lid|tented)(?: it)?(?: (?:with|in) foil)?(?: on)?(?: for)?(?: the)? first (${SPAN}|hour|half hour)(?: (?:and )?then (?:off|uncover(?:ed)?|bare|open))?`,
-    ([, span = '']) => ({
+    `(?:under |in )?(?:foil|covered|cover|lid|tented)(?: it)?(?: (?:with|in) foil)?(?: on)?(?: for)?(?: the)?(?: first (${SPAN}|hour|half hour)(?: (?:and )?then (?:off|uncover(?:ed)?|bare|open))?| (${SPAN}|hour|half hour) (?:and )?then (?:off|uncover(?:ed)?|bare|open))`,
+    ([, first, span = '']) => ({
       kind: 'tending',
       act: 'uncover',
-      moments: [{ at_min: stretchOf(span) }],
+      moments: [{ at_min: stretchOf(first ?? span) }],
     }),
   ),
   // covered until the last 45 minutes

@@ -117,7 +117,7 @@ export const coverOf = (text: string | undefined): SaidStage['cover'] =>
 export const POINT =
   '(?:thigh|breast|core|middle|centre|center|thickest part|thickest|leg|inside|stuffing|deepest part)'
 export const LEAD =
-  '(?:then|first|starting|starts?|start|begin|begins|beginning|roast|blast|blasted|cook|followed by|after that|next|and|go|high|hot|low|cooked|roasted|down|turn|turned|turning|reduce|reduced|reducing|lower|lowered|drop|dropped|dropping|dial|dialled|it|the|in|into|an?|oven|at|to|with|temperature|heat)'
+  '(?:then|first|starting|starts?|start|begin|begins|beginning|roast|blast|blasted|cook|followed by|after that|next|and|go|high|hot|low|cooked|roasted|down|turn|turned|turning|reduce|reduced|reducing|lower|lowered|drop|dropped|dropping|dial|dialled|it|the|in|into|an?|fan|convection|oven|at|to|with|temperature|heat)'
 /** Of these words some say that another heat came before. */
 export const isNext = (lead: string): boolean =>
   /\b(?:then|next|after that|followed by|down|turn|reduc|lower|drop|dial)/.test(lead)

@@ -99,6 +99,9 @@ export const HEATS: readonly Reader[] = [
     `(?:(?:start(?:s|ing)?|begin(?:s|ning)?)(?: it)? )?(?:at |in an? |in the )?${TEMP} (oven(?! off)|fan|fan oven|convection|convection oven|fire|grill|smoker|barbecue|bbq|bath|water bath)`,
     ([, value, unit, word = '']) => heatFact(word, heatOf(value, unit)),
   ),
+  reader('(?:no|without(?: an?)?|not) (?:pan )?(?:sear(?:ed|ing)?|brown(?:ed|ing)?)|unseared', () => ({
+    kind: 'filler',
+  })),
   reader(`(?:oven |at |on )?${GAS}`, ([, gas]) => heatFact('oven', heatOf(undefined, undefined, gas))),
   reader(`(?:in an? |in the |my )?(?:fan|convection|fan assisted)(?: oven)?`, () => ({ kind: 'oven', oven: 'fan' })),
   reader(`(?:in an? |in the |my )?(?:still|conventional|static|ordinary|top and bottom heat) oven`, () => ({
@@ -119,6 +122,23 @@ const ASIDE =
 
 /** A number with a degree, or one that can only be a heat: where nothing else takes it. */
 export const BARE: readonly Reader[] = [
+  // slow roasted for five hours
+  reader(
+    `(?:(slow)(?:ly)? )?(?:roast(?:ed)?|cook(?:ed)?)(?: it)?(?: (slowly|low and slow))?(?: for)?(?: about| around)? (${SPAN})(?! (?:before|after|ahead|per|a|at)(?: |$))`,
+    ([, before, after, span = '']) => ({
+      kind: 'span',
+      minutes: minutesOf(span),
+      ...(before || after ? { slow: true as const } : {}),
+    }),
+  ),
+  // A time that is all there is between two commas
+  reader(
+    `(?:for |about |around |it takes |takes )*(${SPAN})(?: in all| total| altogether| in the oven)?$`,
+    ([, span = '']) => ({
+      kind: 'span',
+      minutes: minutesOf(span),
+    }),
+  ),
   // A number with a degree, or one that can only be a heat
   reader(
     `(?:at )?(${DIGITS}) (c|f|degrees c|degrees f|deg c|deg f|celsius|fahrenheit|degrees)(?! (?:${ASIDE})(?: |$))`,

@@ -99,6 +99,7 @@ export const PIECE: readonly Reader[] = [
       ...(/ (?:each|apiece|a piece)$/.test(text) ? { apiece: true as const } : {}),
     }),
   ),
+  reader(`(?:a )?brace`, () => ({ kind: 'pieces', count: 2 })),
   // poussins, four of them: how many of what was named
   reader(`(${N}) of (?:them|those|these)`, ([, count = '']) => {
     const pieces = numberOf(count)
@@ -111,6 +112,10 @@ export const PIECE: readonly Reader[] = [
     `(?:thickness |about )?(${N}) (mm|millimetres?|millimeters?|cm|centimetres?|centimeters?|in|inch|inches|")(?: (?:thick|deep|through|across|high|tall|in diameter))`,
     ([, value = '', unit = '']) => thickness(value, unit),
   ),
+  reader(`(?:with (?:an? )?)?${N} (?:mm|cm|inch|inches|") (?:(?:of|thick) )?fat(?: cap)?`, (_, text) => ({
+    kind: 'note',
+    text,
+  })),
   reader(`(?:thickness |thick )?(${N}) (mm|millimetres?|cm|centimetres?|inch|inches|")`, ([, value = '', unit = '']) =>
     thickness(value, unit),
   ),
@@ -164,6 +169,16 @@ export const PIECE: readonly Reader[] = [
       const eaters = numberOf(count)
       return Number.isInteger(eaters) && eaters >= 1 && eaters <= 60 && count !== 'a' && count !== 'an'
         ? { kind: 'wish', count: eaters, word: degreeOf(word) }
+        : undefined
+    },
+  ),
+  // rare for two
+  reader(
+    `(${DEGREE}) for (${N})(?: of (?:them|us))?(?! (?:${MASS_UNIT.slice(1, -1)}|am|pm|oclock|o'clock|sharp|min|mins|minutes?|h|hrs?|hours?)(?: |$))`,
+    ([, word = '', count = '']) => {
+      const eaters = numberOf(count)
+      return Number.isInteger(eaters) && eaters >= 1 && eaters <= 60 && count !== 'a' && count !== 'an'
+        ? { kind: 'wish', count: eaters, word: degreeOf(word), perhapsAll: true }
         : undefined
     },
   ),

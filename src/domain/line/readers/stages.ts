@@ -35,7 +35,7 @@ import {
 const MOST_PER_KG_MIN = 240
 
 /** Which oven the words before a heat say. */
-const ovenOf = (lead: string) => (/\bfan\b/.test(lead) ? 'fan' : 'oven')
+const ovenOf = (lead: string) => (/\b(?:fan|convection)\b/.test(lead) ? 'fan' : 'oven')
 
 /** A hot finish in the oven, for so long at so much. */
 function finishOf(span: string, value?: string, unit?: string, gas?: string): SaidStage | undefined {
@@ -43,6 +43,9 @@ function finishOf(span: string, value?: string, unit?: string, gas?: string): Sa
   return isHeat(heat, 120) ? { on: 'oven', heat, minutes: stretchOf(span), finish: true } : undefined
 }
 
+/** A number alone is no core from here on. */
+const LEAST_BARE = 100
+const LEAST_BARE_F = 210
 /** After a number these make it something else than minutes. */
 const TIMED = 'people|guests|kg|g|lb|c|f|degrees|am|pm'
 
@@ -69,10 +72,13 @@ export const STAGES: readonly Reader[] = [
   ),
   // 20 min at 230 · an hour at 160 under foil
   reader(
-    `((?:${LEAD} )*)(${SPAN}) (?:at|in an? oven at|in an oven of) ${HEAT}(?: (${COVER}))?(?: (breast down))?`,
-    ([, lead = '', span = '', value, unit, gas, cover, down]) => {
+    `((?:${LEAD} )*)(${SPAN}) (at |in an? oven at |in an oven of )?${HEAT}(?! (?:${TIMED}|min|mins|minutes?|h|hours?)(?: |$))(?: (${COVER}))?(?: (breast down))?`,
+    ([, lead = '', span = '', at, value, unit, gas, cover, down]) => {
       const heat = heatOf(value, unit, gas)
-      return isHeat(heat, 55)
+      // Without "at" only what no core reads is an oven's.
+      // A blast is a finish; and what a core may read is no oven without "at".
+      const oven = at !== undefined || !(/blast/.test(lead) || (heat?.unit === 'f' && heat.value < LEAST_BARE_F))
+      return oven && isHeat(heat, at === undefined ? LEAST_BARE : 55)
         ? stage({
             on: 'oven',
             heat,

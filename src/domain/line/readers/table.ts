@@ -50,6 +50,11 @@ export const TABLE: readonly Reader[] = [
     `(?:but )?(?:the |my |one )?oven (?:is )?(?:only )?(?:free|available|busy|in use|mine) (?:from|at|until|after|till|before|by) \\S+(?: (?:am|pm))?`,
     (_, text) => ({ kind: 'note', text }),
   ),
+  // Who eats something else: remembered
+  listed(
+    `(?:for |from )?(?:the )?(?:those|people|guests|ones|anyone|anybody|whoever|kids|children|vegetarians) (?:(?:who|that) )?(?:don't|do not|hates?|can't|won't|will not|dislikes?)(?: (?:like|eat|want|have|touch))?(?: [a-z]+)?`,
+    (_, text) => ({ kind: 'note', text }),
+  ),
   // Somebody comes later: remembered
   listed(
     `(?:but )?(?:(?:${N}|some|a few|the) )?(?:more )?(?:${PEOPLE} )?(?:(?:will|are|is|be|who) )*(?:arriv(?:e|es|ing)|com(?:e|es|ing)|join(?:s|ing)?)(?: us)? (?:late|later)(?: (?:at|by|around|about) \\S+(?: (?:am|pm))?)?`,
