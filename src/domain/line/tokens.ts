@@ -104,7 +104,7 @@ const NUMBER_WORDS: Readonly<Record<string, number>> = {
 }
 
 /** A number as cooks write it: 2, 2.7, 1 1/2, 3/4, two, a, half a, two and a half. */
-export const NUMBER = String.raw`(?:\d+ \d+\/\d+|\d+\/\d+|\d+(?:\.\d+)? and a half|\d+(?:\.\d+)?|half an?|an? half|quarter of an?|(?:${Object.keys(NUMBER_WORDS).join('|')}) and a half|${Object.keys(NUMBER_WORDS).join('|')})`
+export const NUMBER = String.raw`(?:\d+(?: \d+\/\d+|\/\d+|(?:\.\d+)?(?: and a half)?)|half an?|an? half|quarter of an?|(?:${Object.keys(NUMBER_WORDS).join('|')})(?: and a half)?)`
 
 /**
  * The value of such a number.
