@@ -46,8 +46,11 @@ const stageWords = ({ on, heat: at, usual, minutes, per_kg_min, core, cover, bre
     .filter(Boolean)
     .join(' ')
 
-/** What some words were taken to mean; undefined where there is nothing to say. */
-export function factWords(fact: Fact, units: Units): string | undefined {
+/**
+ * What some words were taken to mean; undefined where there is nothing to say.
+ * @param now_s when they are read: a day that is far off has its year
+ */
+export function factWords(fact: Fact, units: Units, now_s?: number): string | undefined {
   switch (fact.kind) {
     case 'cut':
       if (fact.bones !== undefined) return `${cutName(fact.ids[0] ?? '')}, ${fact.bones} ribs`
@@ -140,7 +143,7 @@ export function factWords(fact: Fact, units: Units): string | undefined {
     case 'side':
       return `beside it: ${fact.title.toLowerCase()}`
     case 'moment':
-      return `${fact.weak === 'arrival' ? 'guests come' : 'on the table'} ${shortDay(fact.at_s, units)} ${clock(fact.at_s, units)}`
+      return `${fact.weak === 'arrival' ? 'guests come' : 'on the table'} ${shortDay(fact.at_s, units, now_s)} ${clock(fact.at_s, units)}`
     case 'overnight':
       return 'through the night'
     case 'offset':
@@ -148,15 +151,21 @@ export function factWords(fact: Fact, units: Units): string | undefined {
     case 'altitude':
       return `${Math.round(fact.m)} m above the sea`
     case 'put_in':
-      return `into the heat ${shortDay(fact.at_s, units)} ${clock(fact.at_s, units)}`
+      return `into the heat ${shortDay(fact.at_s, units, now_s)} ${clock(fact.at_s, units)}`
     case 'written':
       return 'a stage as written'
     case 'house':
       return fact.item.kind === 'cut'
         ? `${fact.item.name}: ${cutName(fact.item.cut).toLowerCase()} of the house`
         : `${fact.item.name}: a program of the house`
+    case 'span':
+      return `for ${span(fact.minutes)}`
+    case 'pieces':
+      return `${fact.count} of them`
     case 'filler':
       return undefined
+    default:
+      return fact satisfies never
   }
 }
 

@@ -82,8 +82,20 @@ export const clock = (at_s: number, units: Units): string =>
 export const day = (at_s: number, units: Units): string =>
   formatter(units, { weekday: 'long', day: 'numeric', month: 'long' }).format(at_s * 1000)
 
-export const shortDay = (at_s: number, units: Units): string =>
-  formatter(units, { weekday: 'short', day: 'numeric', month: 'short' }).format(at_s * 1000)
+/** From so far off a day is said with its year, s. */
+const FAR_S = 300 * 86_400
+
+/**
+ * A day in few words.
+ * @param from_s as seen from then: a day that is far off has its year, for "Thu 25 Nov" on the 28th is no day that was
+ */
+export const shortDay = (at_s: number, units: Units, from_s = at_s): string =>
+  formatter(units, {
+    weekday: 'short',
+    day: 'numeric',
+    month: 'short',
+    ...(Math.abs(at_s - from_s) > FAR_S ? { year: 'numeric' } : {}),
+  }).format(at_s * 1000)
 
 /** The value of a datetime-local input for an instant in the kitchen's zone. */
 export function localInput(at_s: number, units: Units): string {

@@ -108,7 +108,7 @@ export function LineEntry({
             {like.yearly ? 'for its day this year' : 'for the next such day'}, with what was learned since.
           </p>
         )}
-        {!like && reading && <Understood line={line} reading={reading} units={units} />}
+        {!like && reading && <Understood line={line} reading={reading} units={units} now_s={now_s} />}
         {!like && reading && reading.asks.length > 0 && (
           <Asks
             asks={reading.asks}
