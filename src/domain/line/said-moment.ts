@@ -33,9 +33,13 @@ const fromEaster =
 const HOLIDAYS: readonly (readonly [RegExp, (year: number) => readonly [number, number]])[] = [
   [/^(?:christmas|xmas) eve/, () => [12, 24]],
   [/^(?:christmas|xmas)(?: day)?/, () => [12, 25]],
-  [/^boxing day/, () => [12, 26]],
-  [/^new year'?s eve/, () => [12, 31]],
+  [/^(?:boxing day|(?:st|saint) stephen'?s(?: day)?)/, () => [12, 26]],
+  [/^(?:new year'?s eve|hogmanay)/, () => [12, 31]],
   [/^new year'?s(?: day)?/, () => [1, 1]],
+  [/^burns'? (?:night|supper)/, () => [1, 25]],
+  [/^valentine'?s(?: day)?/, () => [2, 14]],
+  [/^(?:st|saint) patrick'?s(?: day)?/, () => [3, 17]],
+  [/^independence day/, () => [7, 4]],
   [/^good friday/, fromEaster(-2)],
   [/^easter monday/, fromEaster(1)],
   [/^easter(?: sunday| day)?/, fromEaster(0)],
@@ -56,7 +60,8 @@ const LEADS_TABLE =
 const WITHIN = new RegExp(
   `^(?:ready |eat |served? )?in (${NUMBER} (?:hours?|hrs?|h)(?: ${NUMBER} (?:min|minutes))?|half an hour|${NUMBER} (?:minutes|mins?))(?: |$)`,
 )
-const HOLIDAY_BEGINS = /^(?:christmas|xmas|boxing|new|good|easter|thanksgiving)$/
+const HOLIDAY_BEGINS =
+  /^(?:christmas|xmas|boxing|new|good|easter|thanksgiving|st|saint|hogmanay|burns'?|valentine'?s|independence)$/
 
 const isoDay = (day: TZDate): string => format(day, 'yyyy-MM-dd')
 

@@ -111,9 +111,9 @@ function Promises({ units }: { readonly units: Units }) {
         not as wanted, <span className="text-copper">⊙</span> as wanted but late, <span className="text-russet">○</span>{' '}
         neither. Simulated, not cooked: {board.count} roasts{meals ? ` and ${meals.count} meals` : ''} in kitchens of
         two kinds of physics, neither the planner’s, drawn by numbers {seeds[0]} to {seeds[1]} that nobody had looked at
-        before, on {on}. Dials are up to {rise(12, units)} off, pieces a tenth thicker or thinner, one in five goes in
-        late, one in ten is forgotten in its heat, one probe in ten dies, some guests come later than they said, and
-        doors are opened that nobody writes down.
+        before, on {on}. Dials are up to {rise(12, units)} off, pieces a tenth thicker or thinner, probes lie off the
+        middle, one in five goes in late, one in ten is forgotten in its heat, one probe in ten dies, some guests come
+        later than they said, and doors are opened that nobody writes down.
         {board.tender
           ? ' One oven in seventeen fails and another has to be heated; in meals probes change places.'
           : ''}{' '}

@@ -362,4 +362,48 @@ export const FOUND: readonly (readonly [line: string, means: string])[] = [
     'picnic shoulder 3 kg 150 C 5 hours covered then uncovered 30 minutes at 220',
     '3kg [150/300+foil] [220/30] bare pork-shoulder |',
   ],
+  // Thirty once more, 26 as they should be when first read; feasts on days of their own
+  ['prime rib 10 lb for Christmas dinner, 4pm, 275 until 120', '4.54kg [135>49] beef-rib-bone-in | @12-25T16:00'],
+  ['3 kg rib, I want it on the table in 6 hours', '3kg beef-rib-bone-in | @11-24T15:00'],
+  ['chicken 1.9kg at 18:30 with 200 C oven and thermometer set to 72', '1.9kg chicken oven200 pull72 | @11-24T18:30'],
+  ['beef tenderloin centre cut 1.2kg, 125F pull, 475F oven', '1.2kg beef-tenderloin oven246 pull52 |'],
+  [
+    'one 4kg turkey crown and one 3kg gammon both for 1pm boxing day',
+    '4kg turkey-breast-bone-in | 3kg fresh-ham | ?cut @12-26T13:00',
+  ],
+  ['pork loin 2kg fan oven 160 core 63 rest 10 then slice', '2kg =63 fan oven160 pork-loin rest10 | ?slice'],
+  [
+    '2.2 kg chicken stuffed lemon, legs open, 180c, seven people, 7pm',
+    '2.2kg chicken legs-open note oven180 stuffed | @11-24T19:00 for7',
+  ],
+  ['roast at 90 degrees for 6 hours, beef topside 2kg', '2kg [90/360] beef-round-or-rump |'],
+  ['beef joint 1.5kg 25 minutes per 500g plus 25 minutes at 180', '1.5kg beef-rib-bone-in note oven180 | ?cut'],
+  ['leg of lamb 2.7 kg, marinated overnight in yogurt, medium', '2.7kg =medium acid lamb-leg-bone-in note |'],
+  ['duck 2.5kg, score the breast, 45 min per kg at 180', '2.5kg duck note note oven180 | ?breast'],
+  ['brisket 4 kg smoker 110 until 95, tomorrow 6pm', '4kg =95 beef-shoulder oven110 two-zone-fire | ?cut @11-25T18:00'],
+  ["a goose on st stephen's day at 2, 4.8 kg", '4.8kg goose | @12-26T14:00'],
+  [
+    'ribeye roast 5 lb, bring to room temperature for 2 hours, 500F for 5 min per lb, then off',
+    '2.27kg [260/25] beef-rib-boneless bench120 oven-off |',
+  ],
+  [
+    'pork butt 8 lb 225F overnight, pull at 203, rest 1 hour, noon',
+    '3.63kg oven107 pork-shoulder pull95 rest60 | @11-25T12:00',
+  ],
+  ['whole chicken 4 lb brined 12 hours 425F 1 hour', '1.81kg [218/60] brine chicken note |'],
+  [
+    'porchetta 5kg 130C 5 hours then 250C 30 minutes, saturday 8pm for 20',
+    '5kg [130/300] [250/30] pork-loin-stuffed-rolled | @11-28T20:00 for20',
+  ],
+  ['cook 2 racks of pork at once, each 2 kg', '2kg pork-rib-rack x2 |'],
+  [
+    'boneless rib 2.5kg tied, 54C, reverse sear, 9pm, oven 10C too cool',
+    '2.5kg =54 beef-rib-boneless reverse-sear | @11-24T21:00 cold10',
+  ],
+  ['6kg turkey breast side down for the first hour then up, 170', '6kg bird-turned oven170 turkey |'],
+  ["beef for 6 on valentine's day at 8", '?kg beef-rib-bone-in | ?cut @02-14T20:00 for6'],
+  ['haggis lamb 2kg burns night', '2kg lamb-leg-bone-in | ?cut ?haggis @01-25T19:00'],
+  ['turkey 6kg hogmanay 8pm', '6kg turkey | @12-31T20:00'],
+  ['strip loin 2kg on st patricks day at 7', '2kg beef-strip-loin | @03-17T19:00'],
+  ['lamb rump 1.2kg pan fried then 180 for 15 minutes', '1.2kg [180/15] lamb-leg-bone-in pan-first | ?cut ?rump'],
 ]

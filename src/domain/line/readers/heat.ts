@@ -16,7 +16,7 @@ const SCHOOL_WORDS: Readonly<Record<string, string>> = {
   'cold-start': 'cold start(?: off reheat)?|cold oven start',
   'reverse-sear': 'reverse sear(?:ed|ing)?',
   'pan-first':
-    '(?:pan )?sear(?:ed)?(?: (?:it )?first| in (?:an? |the )?(?:pan|cast iron(?: pan| skillet)?|skillet)(?: first)?)|pan sear(?:ed)?|brown(?:ed)?(?: (?:it )?first| in (?:a|the) pan(?: first)?)|pan first|pan roast(?:ed)?|sear(?:ed)?(?: it)?(?: (?:hard|well|quickly))?(?: (?:all over|all round|on all sides|on every side))?',
+    '(?:pan )?sear(?:ed)?(?: (?:it )?first| in (?:an? |the )?(?:pan|cast iron(?: pan| skillet)?|skillet)(?: first)?)|pan sear(?:ed)?|brown(?:ed)?(?: (?:it )?first| in (?:a|the) pan(?: first)?)|pan (?:first|roast(?:ed)?|fr(?:y|ied)|brown(?:ed)?)|sear(?:ed)?(?: it)?(?: (?:hard|well|quickly))?(?: (?:all over|all round|on all sides|on every side))?',
   'two-zone-fire':
     'two zone(?: fire)?|(?:on|over) (?:the |a )?(?:grill|barbecue|bbq|coals|charcoal|fire|embers)|grilled|barbecued?|bbq|indirect(?: on the (?:grill|bbq|barbecue))?|on the kettle',
   'water-bath': 'water bath(?: then hot)?|sous vide|in (?:a|the) bath',
