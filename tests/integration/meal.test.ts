@@ -65,6 +65,39 @@ describe('the scheduler against an independent checker', () => {
     }
   })
 
+  it('and so it does where roasts change their heat in the middle of a slot, together or not', () => {
+    let together = 0
+    for (let seed = 600; seed < 612; seed++) {
+      const drawn = randomMeal(seed, 2, 1, 1)
+      const problem: MealProblem = {
+        ...drawn,
+        items: drawn.items.map((item, i) => ({
+          ...item,
+          legs: item.legs.slice(0, 1).map((leg) => ({
+            ...leg,
+            choices: leg.choices.map((choice) =>
+              i === 2
+                ? choice
+                : {
+                    ...choice,
+                    phases: [
+                      { duration_s: 23 * 60, set_c: 230 },
+                      { duration_s: (67 + 10 * (seed % 2)) * 60, set_c: 160 },
+                    ],
+                  },
+            ),
+          })),
+        })),
+      }
+      const exact = solveMeal(problem, solver, 20)
+      expect(exact.proved).toBe(true)
+      expect(checkSchedule(problem, exact.schedule)).toEqual([])
+      expect(exact.schedule.cost).toBeCloseTo(bruteForce(problem, prepare(problem)), 4)
+      if (exact.schedule.options.filter(({ item }) => item < 2).length === 2) together++
+    }
+    expect(together).toBeGreaterThan(4)
+  })
+
   it('the checker finds what is wrong when it is', () => {
     const problem = randomMeal(3, 3, 2, 2)
     const { schedule } = solveMeal(problem, undefined, 0)

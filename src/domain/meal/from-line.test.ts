@@ -4,6 +4,7 @@ import { readLine } from '../line/reading'
 import { goingInAt } from '../plan/from-line'
 import { makePlan } from '../plan/make-plan'
 import { documentFromLine } from './from-line'
+import { makeMeal } from './make-meal'
 import { PLAIN_KITCHEN } from './meal-problem'
 
 const NOW = Date.UTC(2026, 10, 24, 9) / 1000
@@ -29,6 +30,17 @@ describe('what a line stands for', () => {
     expect(mealOf('two ducks 2.2 kg').roasts.map(({ title }) => title)).toEqual(['Duck 1 of 2', 'Duck 2 of 2'])
     expect(mealOf('duck 2.2 kg with roast potatoes').sides.map(({ title }) => title)).toEqual(['Roast potatoes'])
     expect(stands('eat 19:00')).toBeUndefined()
+  })
+
+  it('roasts alike that change their heat go into one oven together, with one pair of hands', () => {
+    for (const line of [
+      'two chickens 1.6kg each 220 for 20 min then 180, eat 27 nov 19:00',
+      'two turkeys 5kg each hot start eat 27 nov 16:00',
+      'two legs of lamb, 2.2kg each, 150 for three hours, 220 last 20 min, eat 27 nov 19:00',
+    ]) {
+      const made = makeMeal(mealOf(line), undefined, 0)
+      expect(made.ok && made.value.dropped, line).toEqual([])
+    }
   })
 
   it('the height and the oven that a line says are the kitchen’s, where it has one oven', () => {

@@ -75,24 +75,24 @@ export function greedySchedule(
     return option ? option.blocks.reduce((sum, block) => sum + (block.to_s - block.from_s) * block.places, 0) : 0
   }
   let order = problem.items.map((_, item) => item).sort((a, b) => size(b) - size(a))
-  let best: MealSchedule | undefined
+  let best: Placed | undefined
   for (let round = 0; round < rounds; round++) {
     const occupancy = new Occupancy(problem)
-    const options: Option[] = []
+    const chosen = new Map<number, Prepared>()
     const dropped: number[] = []
     let cost = 0
     for (const item of order) {
       const found = prepared[item]?.find((each) => occupancy.fits(each))
       if (found) {
         occupancy.add(found)
-        options.push(found.option)
+        chosen.set(item, found)
         cost += found.option.cost
       } else {
         dropped.push(item)
         cost += DROP_COST
       }
     }
-    if (!best || cost < best.cost) best = { options: options.sort((a, b) => a.item - b.item), dropped, cost }
+    if (!best || cost < best.cost) best = { chosen, dropped, occupancy, cost }
     const rest = order.filter((item) => !dropped.includes(item))
     for (let i = rest.length - 1; i > 0; i--) {
       if (random() < 0.5) continue
@@ -103,5 +103,44 @@ export function greedySchedule(
     }
     order = [...dropped, ...rest]
   }
-  return best ?? { options: [], dropped: [], cost: 0 }
+  if (!best) return { options: [], dropped: [], cost: 0 }
+  const dropped = best.dropped.filter((item) => !madeRoom(item, best as Placed, prepared))
+  const options: Option[] = [...best.chosen.values()].map(({ option }) => option).sort((a, b) => a.item - b.item)
+  return { options, dropped, cost: options.reduce((sum, option) => sum + option.cost, dropped.length * DROP_COST) }
+}
+
+/** Items as they were placed, and what stands where by that. */
+interface Placed {
+  readonly chosen: Map<number, Prepared>
+  readonly dropped: readonly number[]
+  readonly occupancy: Occupancy
+  readonly cost: number
+}
+
+/** No more ways are looked at for one item that found no place. */
+const MOST_TRIED = 20_000
+
+/**
+ * Whether one of those that are placed can be done another way so that a dropped item fits: two roasts that change
+ * their heat together go in together, and then one of them rests longer than it likes.
+ */
+function madeRoom(item: number, { chosen, occupancy }: Placed, prepared: readonly Prepared[][]): boolean {
+  let tried = 0
+  for (const [other, before] of chosen) {
+    occupancy.add(before, -1)
+    for (const own of prepared[item] ?? []) {
+      if (++tried > MOST_TRIED) break
+      if (!occupancy.fits(own)) continue
+      occupancy.add(own)
+      const moved = prepared[other]?.find((each) => ++tried <= MOST_TRIED && occupancy.fits(each))
+      if (moved) {
+        occupancy.add(moved)
+        chosen.set(item, own).set(other, moved)
+        return true
+      }
+      occupancy.add(own, -1)
+    }
+    occupancy.add(before)
+  }
+  return false
 }

@@ -91,6 +91,54 @@ describe('options of one item', () => {
     expect(settingName(160, 0, false)).toBe('any')
   })
 
+  /** Hot for a while, then gentler: changed in the middle of a slot. */
+  const twoHeats = (then_c: number, hot_min = 23): Leg => ({
+    ...leg(0, undefined),
+    choices: [
+      {
+        source: 0,
+        phases: [
+          { duration_s: hot_min * 60, set_c: 230 },
+          { duration_s: 67 * 60, set_c: then_c },
+        ],
+        lead_s: 600,
+        cost: 0,
+      },
+    ],
+  })
+
+  it('a change of heat within a slot is one use of it, which only the same change at the same second shares', () => {
+    const of = problem([item('a', [twoHeats(160)]), item('b', [twoHeats(160)]), item('c', [twoHeats(160, 24)])])
+    for (const option of optionsOf(of, 0)) {
+      const slots = usesOf(option, of).map(({ source, slot }) => `${source}/${slot}`)
+      expect(new Set(slots).size).toBe(slots.length)
+    }
+    const { options, dropped } = scheduled(problem(of.items.slice(0, 2)))
+    expect(dropped).toEqual([])
+    expect(new Set(options.map(({ start_s }) => start_s)).size).toBe(1)
+    expect(checkSchedule(problem(of.items.slice(0, 2)), { options, dropped, cost: 0 })).toEqual([])
+    // A minute longer hot goes in a minute sooner; another heat after it does not go in.
+    const uneven = scheduled(problem([of.items[0] as MealItem, of.items[2] as MealItem]))
+    expect(uneven.dropped).toEqual([])
+    expect(uneven.options.map(({ start_s }) => start_s - (uneven.options[0]?.start_s ?? 0))).toEqual([0, -60])
+    expect(scheduled(problem([item('a', [twoHeats(160)]), item('b', [twoHeats(170)])])).dropped).toHaveLength(1)
+  })
+
+  it('back in the oven it rested from, its heat-up asks no more of a slot than there is', () => {
+    const seared: Leg[] = [
+      leg(120, 110, { gap: { least_s: 900, most_s: 1500, liked_s: 900, perTen: 0 } }),
+      leg(10, 250, { gap: { least_s: 0, most_s: 0, liked_s: 0, perTen: 0 } }),
+    ]
+    const of = problem([item('a', seared), item('b', seared)])
+    for (const option of optionsOf(of, 0)) {
+      const slots = usesOf(option, of).map(({ source, slot }) => `${source}/${slot}`)
+      expect(new Set(slots).size).toBe(slots.length)
+    }
+    const together = scheduled(of)
+    expect(together.dropped).toEqual([])
+    expect(checkSchedule(of, together)).toEqual([])
+  })
+
   it('slots cover what they are of, and no slot more than it must', () => {
     fc.assert(
       fc.property(fc.integer({ min: 0, max: 100_000 }), fc.integer({ min: 1, max: 20_000 }), (from, length) => {

@@ -103,33 +103,56 @@ export interface Use {
   readonly source: number
   readonly slot: number
   readonly places: number
-  /** A setting in tenths of a degree, or a name of its own when the oven is off and locked; '' while heating up. */
+  /**
+   * A setting in tenths of a degree, or a name of its own when the oven is off and locked. Where it changes inside the
+   * slot, both and when: whoever changes it to the same at the same second may be in it too.
+   */
   readonly setting: string
 }
 
-/** The uses of an option; each (source, slot) appears once for each setting. */
-export function usesOf(option: Option, problem: MealProblem): Use[] {
-  const uses: Use[] = []
-  for (const block of option.blocks) {
-    const source = problem.sources[block.source]
-    if (!source) continue
-    block.phases.forEach((phase, i) => {
+/** One setting of one source for a while; nothing stands in it while it heats up. */
+interface Stretch {
+  readonly source: number
+  readonly from_s: number
+  readonly to_s: number
+  readonly places: number
+  readonly setting: string
+}
+
+function stretchesOf(option: Option, problem: MealProblem): Stretch[] {
+  return option.blocks.flatMap((block) => {
+    const { source: index, lead_s, phases } = block
+    const source = problem.sources[index]
+    if (!source) return []
+    return phases.flatMap((phase, i): Stretch[] => {
       const setting = settingName(phase.set_c, option.item, source.oneSetting)
-      const first_s = phase.from_s - (i === 0 ? block.lead_s : 0)
-      const { first, last } = slotsOf(first_s, phase.to_s, problem.earliest_s)
-      const inside = slotsOf(phase.from_s, phase.to_s, problem.earliest_s)
-      for (let slot = first; slot <= last; slot++) {
-        const locked = phase.set_c === undefined
-        uses.push({
-          source: block.source,
-          slot,
-          places: slot < inside.first ? 0 : locked ? source.places : block.places,
-          setting,
-        })
-      }
+      const { from_s, to_s } = phase
+      const places = phase.set_c === undefined ? source.places : block.places
+      const heats = { source: index, from_s: from_s - lead_s, to_s: from_s, places: 0, setting }
+      return [...(i === 0 && lead_s > 0 ? [heats] : []), { source: index, from_s, to_s, places, setting }]
     })
+  })
+}
+
+/** The uses of an option; each (source, slot) appears once. */
+export function usesOf(option: Option, problem: MealProblem): Use[] {
+  const uses = new Map<string, { source: number; slot: number; places: number; setting: string; last: string }>()
+  for (const { source, from_s, to_s, places, setting } of stretchesOf(option, problem).toSorted(
+    (a, b) => a.from_s - b.from_s,
+  )) {
+    const { first, last } = slotsOf(from_s, to_s, problem.earliest_s)
+    for (let slot = first; slot <= last; slot++) {
+      const known = uses.get(`${source}/${slot}`)
+      if (!known) uses.set(`${source}/${slot}`, { source, slot, places, setting, last: setting })
+      else {
+        // One after the other: never more than the larger of them at a time.
+        known.places = Math.max(known.places, places)
+        if (known.last !== setting) known.setting += `>${setting}@${Math.round(from_s)}`
+        known.last = setting
+      }
+    }
   }
-  return uses
+  return [...uses.values()].map(({ last, ...use }) => use)
 }
 
 export const settingName = (set_c: number | undefined, item: number, oneSetting: boolean): string =>
