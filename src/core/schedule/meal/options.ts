@@ -136,23 +136,27 @@ function stretchesOf(option: Option, problem: MealProblem): Stretch[] {
 
 /** The uses of an option; each (source, slot) appears once. */
 export function usesOf(option: Option, problem: MealProblem): Use[] {
-  const uses = new Map<string, { source: number; slot: number; places: number; setting: string; last: string }>()
+  const uses = new Map<string, Use>()
+  const latest = new Map<string, string>()
   for (const { source, from_s, to_s, places, setting } of stretchesOf(option, problem).toSorted(
     (a, b) => a.from_s - b.from_s,
   )) {
     const { first, last } = slotsOf(from_s, to_s, problem.earliest_s)
     for (let slot = first; slot <= last; slot++) {
-      const known = uses.get(`${source}/${slot}`)
-      if (!known) uses.set(`${source}/${slot}`, { source, slot, places, setting, last: setting })
-      else {
+      const key = `${source}/${slot}`
+      const known = uses.get(key)
+      const same = known === undefined || latest.get(key) === setting
+      uses.set(key, {
+        source,
+        slot,
         // One after the other: never more than the larger of them at a time.
-        known.places = Math.max(known.places, places)
-        if (known.last !== setting) known.setting += `>${setting}@${Math.round(from_s)}`
-        known.last = setting
-      }
+        places: Math.max(known?.places ?? 0, places),
+        setting: same ? (known?.setting ?? setting) : `${known.setting}>${setting}@${Math.round(from_s)}`,
+      })
+      latest.set(key, setting)
     }
   }
-  return [...uses.values()].map(({ last, ...use }) => use)
+  return [...uses.values()]
 }
 
 export const settingName = (set_c: number | undefined, item: number, oneSetting: boolean): string =>
