@@ -4,7 +4,7 @@ import type { HouseItem } from '../house/house-item'
 import type { Span } from '../problem/problem'
 import { cutsNamed, EMPTY, NAME_WORDS, singular } from './cut-names'
 import type { Meaning } from './fact'
-import { DAY_WORDS, LONGEST_MOMENT } from './moment'
+import { DAY_WORDS, LONGEST_MOMENT, WEEKDAYS } from './moment'
 import { type DateOrder, numericDate } from './numeric-date'
 import { READERS } from './readers'
 import { clocks } from './said-clock'
@@ -31,7 +31,7 @@ export interface LineContext extends MomentContext {
 /** Words that carry no meaning of their own here. */
 const FILLER = new Set([
   ...EMPTY,
-  ..."and with then plus also please is are it its we i want wanted would like have having got need to cook cooking make making do doing for at in into by from that this there be will can each all them us me you so but or as nice about roughly around approximately centre center middle thermometer wedding birthday feast celebration cut dinner lunch supper tea meal eat eating people oven heat meat degrees deg served serve x just really very quite bit once after before until till up down day evening night afternoon morning weekend party family table off hot warm cold per service banquet buffet method bring hungry finished party how long what time when should could put hi hello hey thanks thank get let plan planning say approx assisted we'd we'll caterer catering same no later than latest i've i'm we're i'd it's they he she my our your does did take takes took go goes going start started arrive arrives now temp temperature says said kitchen tonight's today's one both each every other weight target setting lowest sometime ish final".split(
+  ..."and with then plus also please is are it its we i want wanted would like have having got need to cook cooking make making do doing for at in into by from that this there be will can each all them us me you so but or as nice about roughly around approximately centre center middle thermometer wedding birthday feast celebration cut dinner lunch supper tea meal eat eating people oven heat meat degrees deg served serve x just really very quite bit once after before until till up down day evening night afternoon morning weekend party family table off hot warm cold per service banquet buffet method bring hungry finished how long what time when should could put hi hello hey thanks thank get let plan planning say approx assisted we'd we'll caterer catering same no later than latest i've i'm we're i'd it's they he she my our your does did take takes took go goes going start started arrive arrives now temp temperature says said kitchen tonight's today's one both each every other weight target setting lowest sometime ish final".split(
     ' ',
   ),
   '+',
@@ -59,19 +59,7 @@ const MENDED_TO: readonly string[] = [...new Set([...NAME_WORDS, ...PATTERN_WORD
 const SHORT: ReadonlyMap<string, string> = new Map([
   ...['tmrw', 'tmw', 'tmr', 'tomoz', '2moro'].map((word) => [word, 'tomorrow'] as const),
   ['porc', 'pork'],
-  ...[
-    'sunday',
-    'monday',
-    'tuesday',
-    'wednesday',
-    'thursday',
-    'friday',
-    'saturday',
-    'tomorrow',
-    'christmas',
-    'thanksgiving',
-    'easter',
-  ].map((day) => [`${day}'s`, day] as const),
+  ...[...WEEKDAYS, 'tomorrow', 'christmas', 'thanksgiving', 'easter'].map((day) => [`${day}'s`, day] as const),
   ...['tonite', '2nite', 'tnite'].map((word) => [word, 'tonight'] as const),
 ])
 /** Words of their own, however near to one of ours: a suckling is no duckling. */
@@ -215,6 +203,25 @@ function countAhead(words: readonly string[], at: number): number | undefined {
 
 /** Between these a core is sliced, °C. */
 const CORE_ALONE = /^(?:4[5-9]|[56]\d|7[0-5])$/
+/**
+ * What a number says that stands for itself: "pork tenderloins (2)" how many there are, "rib eye 1.5 kg, 52, oven 120" a
+ * core, for alone between commas it can be nothing else.
+ */
+function loneNumber(
+  tokens: readonly Token[],
+  at: number,
+  line: string,
+  before: readonly Meaning[],
+): Found['fact'] | undefined {
+  const { from, to, text, parted } = tokens[at] as Token
+  const value = Number(text)
+  const enclosed = line[from - 1] === '(' && line[to] === ')'
+  if (enclosed && before.at(-1)?.fact.kind === 'cut' && /^\d+$/.test(text) && value >= 1 && value <= MOST_PIECES)
+    return { kind: 'pieces', count: value }
+  const alone = parted && (tokens[at + 1]?.parted ?? true)
+  const isCore = alone && CORE_ALONE.test(text) && !before.some(({ fact }) => /^(?:serve|pull)$/.test(fact.kind))
+  return isCore ? { kind: 'serve', heat: { value, unit: undefined }, bare: true } : undefined
+}
 /** What is quoted is kept as it stands: remember “bay leaf under the skin”. */
 const QUOTED = /(?:remember|note)\s*(?:“([^”]*)”|"([^"]*)")/gi
 
@@ -323,33 +330,9 @@ export function readSentence(whole: string, context: LineContext): Sentence {
       joins = false
       continue
     }
-    // "Pork tenderloins (2)": how many there are.
-    const enclosed = line[token.from - 1] === '(' && line[token.to] === ')' && meanings.at(-1)?.fact.kind === 'cut'
-    if (enclosed && /^\d+$/.test(token.text) && Number(token.text) >= 1 && Number(token.text) <= MOST_PIECES) {
-      meanings.push({
-        from: token.from,
-        to: token.to,
-        fact: { kind: 'pieces', count: Number(token.text) },
-        mended: [],
-        parted: false,
-      })
-      at++
-      continue
-    }
-    // "Rib eye 1.5 kg, 52, oven 120": alone between commas it can only be a core.
-    const alone = token.parted && (tokens[at + 1]?.parted ?? true)
-    if (
-      alone &&
-      CORE_ALONE.test(token.text) &&
-      !meanings.some(({ fact }) => fact.kind === 'serve' || fact.kind === 'pull')
-    ) {
-      meanings.push({
-        from: token.from,
-        to: token.to,
-        fact: { kind: 'serve', heat: { value: Number(token.text), unit: undefined }, bare: true },
-        mended: [],
-        parted: true,
-      })
+    const number = loneNumber(tokens, at, line, meanings)
+    if (number) {
+      meanings.push({ from: token.from, to: token.to, fact: number, mended: [], parted: number.kind === 'serve' })
       at++
       continue
     }

@@ -1,6 +1,6 @@
 import { TENDING_ACTS, type TendingAct } from '@/core/program/stage'
 import { heldNumber } from '../../schema/scalars'
-import type { SaidStage } from '../fact'
+import type { Fact, SaidStage } from '../fact'
 import { numberOf } from '../tokens'
 import {
   A_WEIGHT,
@@ -37,10 +37,14 @@ const MOST_PER_KG_MIN = 240
 /** Which oven the words before a heat say. */
 const ovenOf = (lead: string) => (/\b(?:fan|convection)\b/.test(lead) ? 'fan' : 'oven')
 
-/** A hot finish in the oven, for so long at so much. */
-function finishOf(span: string, value?: string, unit?: string, gas?: string): SaidStage | undefined {
-  const heat = heatOf(value, unit, gas)
-  return isHeat(heat, 120) ? { on: 'oven', heat, minutes: stretchOf(span), finish: true } : undefined
+/** A hot finish in the oven, for so long at so much. @param said value, unit and gas mark of its heat */
+function finishOf(
+  span: string,
+  said: readonly (string | undefined)[],
+  more: Partial<SaidStage> = {},
+): Fact | undefined {
+  const heat = heatOf(said[0], said[1], said[2])
+  return isHeat(heat, 120) ? stage({ on: 'oven', heat, minutes: stretchOf(span), finish: true, ...more }) : undefined
 }
 
 /** A number alone is no core from here on. */
@@ -103,10 +107,7 @@ export const STAGES: readonly Reader[] = [
   // the last half hour at 220
   reader(
     `(?:and |then )?(?:for |with )?(?:the )?(?:last|final) (${SPAN}|hour|half hour)(?: (?:${COVER}))? (?:at|in an? oven at|up to) ${HEAT}(?: (?:${COVER}))?`,
-    ([, span = '', ...heat]) => {
-      const found = finishOf(span, ...heat)
-      return found && stage({ ...found, last: true })
-    },
+    ([, span = '', ...heat]) => finishOf(span, heat, { last: true }),
   ),
   // 220 for the last 20 minutes · 240 at the end
   reader(
@@ -225,10 +226,7 @@ export const STAGES: readonly Reader[] = [
   // then sear for 6 min at 270
   reader(
     `(?:then |and )?(?:final |last )?(?:sear(?:ed)?|blast|crisp(?:ed)?(?: up)?|finish(?:ed)?)(?: it)?(?: for)? (${SPAN})(?: at| in an? oven at)? ${HEAT}`,
-    ([, span = '', ...heat]) => {
-      const found = finishOf(span, ...heat)
-      return found && stage(found)
-    },
+    ([, span = '', ...heat]) => finishOf(span, heat),
   ),
   // sear at the end, 270 for 6 min
   listed(
