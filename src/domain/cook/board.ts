@@ -263,10 +263,15 @@ export const freshOf = ({ latest }: Pick<BoardItem, 'latest'>, now_s: number): B
 /** Out for so long it has rested, s; back in, what its core reads at first is still heat from before. */
 const RESTED_S = 180
 
-/** Since when a roast that had rested is back in its heat, s since 1970; undefined where it never was. */
-export function backSince({ away, state }: Pick<BoardItem, 'away' | 'state'>): number | undefined {
+/**
+ * Since when a roast that had rested is back in its heat, or one that was put back at once to be pulled at another
+ * reading, s since 1970; undefined where it never was.
+ */
+export function backSince({ away, state, entries }: Pick<BoardItem, 'away' | 'state' | 'entries'>): number | undefined {
   const last = away.at(-1)
-  return state === 'in' && last && last.to_s - last.from_s >= RESTED_S ? last.to_s : undefined
+  if (state !== 'in' || !last) return undefined
+  const again = entries.some(({ kind, at }) => kind === 'pull_at' && secondsOf(at) >= last.to_s)
+  return again || last.to_s - last.from_s >= RESTED_S ? last.to_s : undefined
 }
 /** Put back in, it stays for so long at the least, whatever it reads short of what is wanted, s. */
 const LEAST_BACK_S = 300

@@ -38,9 +38,11 @@ const RESTED_K = 1
 const MOST_OFF_K = 1
 /** Back in, it is pulled at no less than this over the reading it came out too soon by, K. */
 const LEAST_MORE_K = 0.5
-/** So soon after it was pulled at its reading it is not sent back for a chance that is over this: its next readings say more, s. */
-const JUST_OUT_S = 300
-const JUST_OUT_CHANCE = 0.7
+/**
+ * So soon after it was pulled at its reading it is not sent back, and a while longer not for a chance that is over this:
+ * its next readings say more, s.
+ */
+const JUST_OUT = { s: 300, doubtful_s: 600, chance: 0.7 } as const
 const BACK_IN_MIN = [5, 10, 15, 20, 30, 45] as const
 
 /** The program as it went: to the minute it was taken out, by the clock. */
@@ -123,10 +125,12 @@ export function watchPeak(board: BoardItem, now_s: number, seed = 7): PeakWatch 
   const safe = safeChance(whole_c, 0, meant, foreseen.whole.safe)
   // Short of the wanted by a little it is not worth keeping a table waiting for; short of safe it is, always.
   const again_s = now_s + (BACK_IN_MIN[1] as number) * 60 + prepared.rest.least_s + carvingSeconds(item)
-  // In its first minutes nothing more is known than when it was pulled at its reading, and that was sure enough.
-  const justOut = rested_s < JUST_OUT_S && read_c !== undefined && read_c >= (board.pull_c ?? read_c) - LEAST_MORE_K
-  const unsafe = isUnsure(safe) && !(justOut && (safe ?? 0) > JUST_OUT_CHANCE)
-  const short = whole_c.p50 < wanted_c - (again_s > board.promise_s ? SHORT_LATE_K : AS_WANTED_K.under) || unsafe
+  // In its first minutes nothing more is known than when it was pulled at its reading, and that was enough.
+  const asPulled = read_c !== undefined && read_c >= (board.pull_c ?? read_c) - LEAST_MORE_K
+  const justOut = asPulled && rested_s < JUST_OUT.s
+  const doubtful = asPulled && rested_s < JUST_OUT.doubtful_s && (safe ?? 0) > JUST_OUT.chance
+  const under = whole_c.p50 < wanted_c - (again_s > board.promise_s ? SHORT_LATE_K : AS_WANTED_K.under)
+  const short = !justOut && (under || (isUnsure(safe) && !doubtful))
   const verdict = verdictOf(peak_c.p50 - wanted_c)
   const told = { peak_c, wanted_c, verdict, safe, short }
   if (!short) {

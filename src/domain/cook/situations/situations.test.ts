@@ -124,6 +124,23 @@ describe('after the pull', () => {
     expect(soonestPull(hot.board, hot.now_s)).toBeUndefined()
     const later = after(301, last_c + 1.5)
     expect(soonestPull(later.board, later.now_s)).toBeUndefined()
-    expect(backSince({ state: 'in', away: [{ from_s: 0, to_s: 60 }] })).toBeUndefined()
+    expect(backSince({ state: 'in', away: [{ from_s: 0, to_s: 60 }], entries: [] })).toBeUndefined()
+    // Put back at once, to be pulled at another reading, it is back all the same.
+    const entries = [did('in', 60), did('pull_at', 60, 62)]
+    expect(backSince({ state: 'in', away: [{ from_s: 60, to_s: 60 }], entries })).toBe(60)
+    expect(backSince({ state: 'resting', away: [{ from_s: 60, to_s: 60 }], entries })).toBeUndefined()
+  })
+
+  it('pulled at its reading it is not sent back before anything more is known; pulled short of it, it is', () => {
+    const short = (minute: number, seconds: number, under_k = 0) => {
+      const { board } = sceneOf({ plan: {}, minute })
+      const { latest } = board
+      if (!latest) throw new Error('nothing is read')
+      const pull_c = latest.value_c + under_k
+      return watchPeak({ ...board, pull_c, state: 'resting', out_s: latest.at_s }, latest.at_s + seconds)?.short
+    }
+    for (const minute of [55, 66, 74]) for (const seconds of [0, 120, 290]) expect(short(minute, seconds)).toBe(false)
+    expect(short(55, 0, 4)).toBe(true)
+    expect(short(55, 310)).toBe(true)
   })
 })
