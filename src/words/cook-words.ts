@@ -176,6 +176,7 @@ const CARE: Readonly<Partial<Record<Way['cost']['care'], string>>> = {
   hot_tins: 'hot tins: clear the way',
   hot_fat: 'hot fat spits',
   keep_hot: 'keep it hot, not warm',
+  slow_oven: 'cooler than the oven advised for it: see that it keeps climbing',
 }
 
 /** What a way out costs: minutes, doneness, crust, hands, care. */

@@ -52,6 +52,12 @@ export interface TableContext {
  */
 export const isBird = (cut: Cut): boolean => cut.geometry.family === 'bird' || cut.geometry.family === 'crown'
 
+/**
+ * The least oven that consumer advice has for a piece without a check of time and temperature, °C.
+ * @example leastOven(findCut('turkey')) // 162
+ */
+export const leastOven = (cut: Cut): number => (isBird(cut) ? STANDARDS.birdOvenLeast.value : STANDARDS.ovenLeast.value)
+
 /** The cautions of one cook, gravest first, with the lethality they rest on. */
 export function cautionsOf(
   cut: Cut,
@@ -101,7 +107,7 @@ export function cautionsOf(
     cautions.push({ code: 'cabinet_too_cool', set_c: held_c, least_c: DANGER_ZONE_C.high })
   if (table.coldest_c < 0) cautions.push({ code: 'frozen_start', core_c: table.coldest_c })
   if (stuffing >= 0) cautions.push({ code: 'stuffed_bird' })
-  const limit_c = bird ? STANDARDS.birdOvenLeast.value : STANDARDS.ovenLeast.value
+  const limit_c = leastOven(cut)
   for (const { stage } of run.stages) {
     const set_c = settingOf(stage.environment)
     if (stage.environment.kind === 'oven' && stage.role === 'cook' && set_c !== undefined && set_c < limit_c) {

@@ -155,8 +155,9 @@ function wishOfAll(meaning: Meaning, all: readonly Meaning[]): Meaning[] {
   const { fact } = meaning
   if (fact.kind !== 'wish' || !fact.perhapsAll || all.some((other) => other !== meaning && other.fact.kind === 'wish'))
     return [meaning]
-  return [
-    { ...meaning, fact: { kind: 'doneness', word: fact.word } },
-    { ...meaning, fact: { kind: 'guests', guests: fact.count }, parted: false },
-  ]
+  const wanted: Meaning = { ...meaning, fact: { kind: 'doneness', word: fact.word } }
+  // "Well done for gran" is hers alone where others were said to eat, or it is wanted otherwise.
+  if (fact.count === 1)
+    return all.some(({ fact: { kind } }) => kind === 'guests' || kind === 'doneness') ? [meaning] : [wanted]
+  return [wanted, { ...meaning, fact: { kind: 'guests', guests: fact.count }, parted: false }]
 }

@@ -139,9 +139,10 @@ export function roastsOf(
         if (sear && stages.length === 0 && roast.set_c === undefined && roast.school === undefined) searsFirst = true
         if (stage.on === 'fan') roast.oven = 'fan'
         const { set_c } = roast
-        // "Sous vide, then a hot oven 10 minutes" is how long its school's heat lasts.
-        if (stage.usual === 'hot' && roast.school === 'water-bath') {
-          if (stage.minutes !== undefined) roast.second_min = stage.minutes
+        // "Sous vide, then a hot oven 10 minutes", "sous vide 54, then sear": its school ends hot anyway.
+        if (roast.school === 'water-bath' && (stage.usual === 'hot' || stage.finish)) {
+          if (stage.on === 'oven' && stage.minutes !== undefined) roast.second_min = stage.minutes
+          if (stage.on === 'oven' && heat) roast.second_c = toCelsius(heat, 'oven')
           break
         }
         // "110 until 50, rest 30 min, 260 for 8 min": what comes hotter after the rest is its finish.

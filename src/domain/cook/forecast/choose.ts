@@ -1,4 +1,6 @@
 import { verdictOf } from '@/core/doneness/wanted'
+import { DANGER_ZONE_C } from '@/core/reference/standards'
+import { leastOven } from '@/core/safety/cautions'
 import { SURE } from '@/core/safety/least'
 import type { Advice } from './advice'
 import type { Belief } from './belief'
@@ -15,7 +17,7 @@ export interface Cost {
   /** Hands: nothing, a dial, some work, two people. */
   readonly effort: 0 | 1 | 2 | 3
   /** What can burn or spoil. */
-  readonly care: 'none' | 'hot_tins' | 'hot_fat' | 'keep_hot'
+  readonly care: 'none' | 'hot_tins' | 'hot_fat' | 'keep_hot' | 'slow_oven'
 }
 
 /** One of at most four ways out that are shown. */
@@ -69,6 +71,10 @@ const CARE: Readonly<Partial<Record<Advice['code'], Cost['care']>>> = {
   hold: 'keep_hot',
 }
 
+/** Cooler than is advised for such a piece, before it reads as hot as what is held hot: it is long on its way there. */
+const isSlow = ({ set_c }: Advice, { latest }: Belief['board'], { piece }: Belief['setup']): boolean =>
+  set_c !== undefined && set_c < leastOven(piece.cut) && !((latest?.value_c ?? 0) >= DANGER_ZONE_C.high)
+
 /** What a way out costs against the promise and the doneness that were wanted. */
 export function costOf(advice: Advice, { board, setup }: Pick<Belief, 'board' | 'setup'>): Cost {
   const finishes = setup.program.stages.some(({ role }) => role === 'finish')
@@ -84,7 +90,7 @@ export function costOf(advice: Advice, { board, setup }: Pick<Belief, 'board' | 
           ? 'paler'
           : 'as_planned',
     effort: EFFORT[advice.code],
-    care: CARE[advice.code] ?? 'none',
+    care: isSlow(advice, board, setup) ? 'slow_oven' : (CARE[advice.code] ?? 'none'),
   }
 }
 
@@ -105,6 +111,7 @@ const WEIGHT = {
   effort: 1.5,
   shortRest: 4,
   held: 4,
+  slowOven: 3,
 } as const
 
 function harm(advice: Advice, cost: Cost, floor_c: number | undefined): number {
@@ -123,7 +130,8 @@ function harm(advice: Advice, cost: Cost, floor_c: number | undefined): number {
     (cost.crust === 'paler' ? WEIGHT.paler : 0) +
     cost.effort * WEIGHT.effort +
     (advice.code === 'short_rest' ? WEIGHT.shortRest : 0) +
-    (advice.code === 'hold' ? WEIGHT.held : 0)
+    (advice.code === 'hold' ? WEIGHT.held : 0) +
+    (cost.care === 'slow_oven' ? WEIGHT.slowOven : 0)
   )
 }
 

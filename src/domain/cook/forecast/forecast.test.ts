@@ -3,6 +3,7 @@ import { boardOf } from '../board'
 import { type CookEntry, cookDocument, cookEntry, type ProbeReading } from '../cook-document'
 import { ADVICE_CODES, type Advice, forecastOf, watchPeak } from '.'
 import { beliefOf } from './belief'
+import { costOf } from './choose'
 import { isSound } from './sound'
 import { plateOf } from './ways'
 
@@ -295,5 +296,27 @@ describe('a way out that could not be printed is none', () => {
 
   it('every code has a name of its own', () => {
     expect(new Set(ADVICE_CODES).size).toBe(ADVICE_CODES.length)
+  })
+})
+
+describe('what a way out costs', () => {
+  it('an oven that is cooler than advised is said to be, while what is in it is not hot yet', () => {
+    const cares = (cut: string, set_c: number, reads_c: number) => {
+      const [board] = boardOf(
+        cookOf({ cut, serve_c: 74, pull_c: 71 }),
+        [entry('in', 0), entry('assign', 0, { device: 'd', channel: 0, point: cut === 'turkey' ? 'breast' : 'core' })],
+        climbing(60, (reads_c - 5) / 51),
+        T0 + 3600,
+      )
+      const belief = board && beliefOf(board, T0 + 3600, 7, 16)
+      if (!belief) throw new Error('nothing is believed')
+      const advice: Advice = { code: 'oven_down', set_c, pull_s: T0 + 6000, plate_s: T0 + 7000, peak_c: 74 }
+      return costOf(advice, belief).care
+    }
+    expect(cares('turkey', 135, 30)).toBe('slow_oven')
+    expect(cares('turkey', 135, 60)).toBe('none')
+    expect(cares('turkey', 165, 30)).toBe('none')
+    expect(cares('pork-loin', 120, 30)).toBe('none')
+    expect(cares('pork-loin', 85, 30)).toBe('slow_oven')
   })
 })

@@ -406,4 +406,36 @@ export const FOUND: readonly (readonly [line: string, means: string])[] = [
   ['turkey 6kg hogmanay 8pm', '6kg turkey | @12-31T20:00'],
   ['strip loin 2kg on st patricks day at 7', '2kg beef-strip-loin | @03-17T19:00'],
   ['lamb rump 1.2kg pan fried then 180 for 15 minutes', '1.2kg [180/15] lamb-leg-bone-in pan-first | ?cut ?rump'],
+  [
+    'prime rib 3 bones ~7 lb start it at 3pm at 225 when will it be done',
+    '3.18kg beef-rib-bone-in oven107 | in@11-24T15:00',
+  ],
+  ['3kg rib, how long until done at 120?', '3kg beef-rib-bone-in oven120 |'],
+  ['rib eye roast 2.4kg sous vide 54 then sear', '2.4kg beef-rib-boneless oven54 water-bath |'],
+  [
+    'prime rib 11 lbs boneless, oven only goes to 230C, medium, 7:15pm dec 24',
+    '4.99kg =medium beef-rib-boneless note | @12-24T19:15',
+  ],
+  ['oven max 220, prime rib 3kg, 7pm', '3kg beef-rib-bone-in note | @11-24T19:00'],
+  ['pot roast 2kg, 3.5 hours in the oven at 150, 6pm', '2kg [150/210] beef-shoulder | @11-24T18:00'],
+  [
+    '1.4kg silverside, gas mark 3, three hours covered, tea at 5',
+    '1.4kg [160/180] beef-round-or-rump foil | @11-24T17:00',
+  ],
+  ['2 chickens at 1.5kg, one at 6 and the other at 7', '1.5kg chicken note x2 |'],
+  ['chicken 1.6 kg upside down in a cast iron pan, 220 for 50 min', '1.6kg [220/50] chicken note |'],
+  [
+    'rump roast 3lb 12oz, 275 until 125, rest and then 10 min at 500, eat 6:45',
+    '1.7kg [135>52] [260/10] beef-round-or-rump | @11-24T18:45',
+  ],
+  [
+    'roast beef for 6 adults and 2 kids, sunday 1:30, well done for gran',
+    '?kg beef-rib-bone-in | ?cut @11-29T13:30 care for8 well-done:1',
+  ],
+  [
+    'prime rib 3kg for 8, medium rare, well done for my dad, 7pm',
+    '3kg =medium-rare beef-rib-bone-in | @11-24T19:00 for8 well-done:1',
+  ],
+  ['leg of lamb 2kg pink for mum, 1pm', '2kg =pink lamb-leg-bone-in | @11-24T13:00'],
+  ['chicken 1.6kg when is it done if it goes in at 4pm at 190', '1.6kg chicken oven190 | in@11-24T16:00'],
 ]

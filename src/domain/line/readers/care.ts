@@ -236,6 +236,11 @@ export const CARE: readonly Reader[] = [
   ),
   reader(`(?:on|over) (?:a |the |its )?(?:wire )?rack`, (_, text) => ({ kind: 'note', text })),
   reader(
+    `(?:(?:cooked |roasted )?upside down )?(?:in|on) (?:a |the |my )?(?:cast iron|heavy|big|roasting|sheet|large)(?: iron)? (?:pan|skillet|tin|tray|dish)|(?:cooked |roasted )?upside down`,
+    (_, text) => ({ kind: 'note', text }),
+  ),
+  reader('rest(?:ed|ing)?(?: it)?(?= (?:and )?then )', () => ({ kind: 'filler' })),
+  reader(
     `(?:with )?(?:a |the |two |one )?probes? (?:in|into) (?:the )?(?:${POINT})(?: and (?:the )?(?:${POINT}))?|with (?:a |two )?(?:probes?|thermometers?)|no (?:probe|thermometer)`,
     (_, text) => ({
       kind: 'note',

@@ -1,7 +1,7 @@
 import { SCHOOLS } from '@/core/program/schools'
 import { inchesToMetres } from '@/core/units'
 import type { Fact, SaidHeat, SaidStage } from '../fact'
-import { DIGITS, GAS, HEAT, heatOf, isHeat, minutesOf, type Reader, reader, SPAN, TEMP } from './grammar'
+import { COVER, DIGITS, GAS, HEAT, heatOf, isHeat, minutesOf, type Reader, reader, SPAN, TEMP } from './grammar'
 
 /** Settings of heats, and schools by their names. */
 
@@ -89,6 +89,11 @@ export const HEATS: readonly Reader[] = [
         : undefined
     },
   ),
+  // How hot the oven can be is no setting: remembered
+  reader(
+    `(?:(?:my|the|our|this) )?oven (?:that )?(?:(?:only|just) )*(?:goes|gets|reaches|manages|does|stops at|will go|can do)(?: only| just)*(?: up)?(?: to)? ${HEAT}(?: (?:at most|max|maximum|tops))?|(?:(?:max|maximum)(?: oven)?|oven (?:max|maximum|tops out at))(?: is| of| temperature| temp)* ${HEAT}`,
+    (_, text) => ({ kind: 'note', text }),
+  ),
   // Heat
   reader(
     `(?:in (?:an? |the )?|with (?:an? |the )?)?(?:(?:low|hot|moderate|slow|cool) )?(oven|fan|fan oven|convection|convection oven|fire|grill|coals|smoker|barbecue|bbq|bath|water bath|sous vide|at|roast(?:ed)? at|cook(?:ed)? at|(?:start|starting|begin|beginning)(?: it)? at|heat|oven on)(?: on| set)?(?: at| to)? ${TEMP}(?: (fan|convection|oven))?`,
@@ -133,7 +138,7 @@ export const BARE: readonly Reader[] = [
   ),
   // A time that is all there is between two commas
   reader(
-    `(?:for |about |around |it takes |takes )*(${SPAN})(?: in all| total| altogether| in the oven)?$`,
+    `(?:for |about |around |it takes |takes )*(${SPAN})(?: in all| total| altogether| in the oven)?(?:$|(?= ${COVER}$))`,
     ([, span = '']) => ({
       kind: 'span',
       minutes: minutesOf(span),

@@ -21,6 +21,8 @@ import {
 
 /** Two weights said together are a range where the second is no more than this of the first. */
 const RANGE = 1.6
+/** One of those at the table, by who it is. */
+const KIN = 'gran(?:ny|dma|dad|dpa)?|grandmother|grandfather|nana|mum|mom|mother|dad|father|uncle|aunt|auntie'
 /** Pieces of one kind said with a weight each are no more unlike than this. */
 const LIKE_SIZE = 4
 /** More of one roast than this nobody says in one breath. */
@@ -172,6 +174,13 @@ export const PIECE: readonly Reader[] = [
         : undefined
     },
   ),
+  // well done for gran: for her alone
+  reader(`(${DEGREE})(?= for (?:(?:the|my|our|poor|old) )*(?:${KIN})(?: |$))`, ([, word = '']) => ({
+    kind: 'wish',
+    count: 1,
+    word: degreeOf(word),
+    perhapsAll: true,
+  })),
   // rare for two
   reader(
     `(${DEGREE}) for (${N})(?: of (?:them|us))?(?! (?:${MASS_UNIT.slice(1, -1)}|am|pm|oclock|o'clock|sharp|min|mins|minutes?|h|hrs?|hours?)(?: |$))`,

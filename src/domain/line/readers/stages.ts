@@ -76,7 +76,7 @@ export const STAGES: readonly Reader[] = [
   ),
   // 20 min at 230 · an hour at 160 under foil
   reader(
-    `((?:${LEAD} )*)(${SPAN}) (at |in an? oven at |in an oven of )?${HEAT}(?! (?:${TIMED}|min|mins|minutes?|h|hours?)(?: |$))(?: (${COVER}))?(?: (breast down))?`,
+    `((?:${LEAD} )*)(${SPAN}) ((?:at |(?:in (?:an? |the )?)?oven (?:at |on |of )))?${HEAT}(?! (?:${TIMED}|min|mins|minutes?|h|hours?)(?: |$))(?: (${COVER}))?(?: (breast down))?`,
     ([, lead = '', span = '', at, value, unit, gas, cover, down]) => {
       const heat = heatOf(value, unit, gas)
       // Without "at" only what no core reads is an oven's.
