@@ -121,7 +121,7 @@ export function factWords(fact: Fact, units: Units, now_s?: number): string | un
     case 'stuffing':
       return STUFFING[fact.where]
     case 'legs':
-      return `legs ${fact.legs}`
+      return fact.legs === 'flat' ? 'pressed flat' : `legs ${fact.legs}`
     case 'cover':
       return COVER[fact.cover]
     case 'tending':

@@ -112,7 +112,7 @@ export function cookEnsemble(setup: EnsembleSetup): EnsembleAnswer {
   const random = seededRandom(setup.seed)
   const draws = INPUTS.map(() => stratifiedNormals(members, random))
   const draw = (input: DoubtName, member: number) => (draws[INPUTS.indexOf(input)] as Float64Array)[member] as number
-  const thickness = piece.thickness_m ?? usualThickness(piece.cut, piece.mass_kg, parameters)
+  const thickness = piece.thickness_m ?? usualThickness(piece.cut, piece.mass_kg, parameters, piece.legs)
   const pulls: number[] = []
   const kept: number[] = []
   const peaks: number[] = []

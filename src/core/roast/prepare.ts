@@ -48,6 +48,6 @@ export function prepareRoast(start: RoastStart): PreparedRoast {
     startCore_c: start.startCore_c,
     parameters,
     floor_c: donenessScale(piece.cut.doneness).pullFloor_c,
-    thickness_m: piece.thickness_m ?? usualThickness(piece.cut, piece.mass_kg, parameters),
+    thickness_m: piece.thickness_m ?? usualThickness(piece.cut, piece.mass_kg, parameters, piece.legs),
   }
 }

@@ -55,6 +55,39 @@ describe('a bird is more than one body', () => {
   })
 })
 
+describe('a bird that is pressed flat', () => {
+  const minutesTo71 = (size: PieceSize, set_c: number) =>
+    cook({
+      bodies: bodiesOf(size, parameters),
+      program: steadyProgram(set_c, 20),
+      oven,
+      start_c: 5,
+      parameters,
+      pull_c: [71, 71],
+    }).pull_s / 60
+
+  // Common practice, no source: 40 to 50 and 75 to 95 minutes.
+  it.each([
+    ['chicken', 1.8, 220, 40, 50],
+    ['turkey', 5.9, 232, 75, 95],
+  ])('%s of %d kg at %d °C takes %d to %d minutes', (id, mass_kg, set_c, least, most) => {
+    const size = { cut: cut(id), mass_kg }
+    const flat = minutesTo71({ ...size, legs: 'flat' }, set_c)
+    expect(flat).toBeGreaterThan(least)
+    expect(flat).toBeLessThan(most)
+    expect(flat).toBeLessThan(0.75 * minutesTo71(size, set_c))
+  })
+
+  it('measured it is as thick as it was measured, and it has no cavity', () => {
+    const size: PieceSize = { cut: cut('chicken'), mass_kg: 1.8, legs: 'flat' }
+    const depth = (of: PieceSize) => (bodiesOf(of, parameters)[0]?.thickness_m ?? 0) * 1000
+    expect(depth(size)).toBeGreaterThan(45)
+    expect(depth(size)).toBeLessThan(56)
+    expect(depth({ ...size, thickness_m: 0.06 })).toBeCloseTo(60, 3)
+    expect(bodiesOf({ ...size, stuffed: true }, parameters)).toHaveLength(2)
+  })
+})
+
 describe('uneven and frozen pieces', () => {
   it('a thin end is done first and by more, the thinner it is', () => {
     const thick = { cut: cut('beef-tenderloin'), mass_kg: 2 }

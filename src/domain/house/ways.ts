@@ -130,7 +130,7 @@ export const WAYS: readonly Way[] = [
     id: 'truss',
     applies: isBird,
     said: ({ legs }) => legs !== undefined,
-    options: (['tied', 'open'] as const).map((legs) => ({
+    options: (['tied', 'open', 'flat'] as const).map((legs) => ({
       id: legs,
       set: ({ roast }) => ({ roast: { ...roast, legs } }),
     })),

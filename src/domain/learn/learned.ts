@@ -216,8 +216,8 @@ function pieceLearned(document: Pick<PlanDocument, 'roast' | 'program'>, things:
   if (!cut || !piece || piece.of === 'probe' || roast.thickness_mm !== null || roast.house?.thickness_mm !== undefined)
     return undefined
   if (Math.abs(piece.mean) < WORTH.thickness) return undefined
-  const usual_mm = usualThickness(cut, roast.mass_kg, HEAT_PARAMETERS) * 1000
-  const { low, high } = thicknessRange(cut, roast.mass_kg)
+  const usual_mm = usualThickness(cut, roast.mass_kg, HEAT_PARAMETERS, roast.legs) * 1000
+  const { low, high } = thicknessRange(cut, roast.mass_kg, roast.legs)
   const thickness_mm = Math.round(Math.min(high, Math.max(low, usual_mm * Math.exp(piece.mean))))
   const used: LearnedPart = {
     of: piece.of,

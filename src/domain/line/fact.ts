@@ -103,7 +103,7 @@ export type Fact =
     }
   | { readonly kind: 'frozen'; readonly thaws?: 'water' | 'out' }
   | { readonly kind: 'stuffing'; readonly where: 'cavity' | 'neck' | 'dish' | 'none' }
-  | { readonly kind: 'legs'; readonly legs: 'tied' | 'open' }
+  | { readonly kind: 'legs'; readonly legs: 'tied' | 'open' | 'flat' }
   | { readonly kind: 'cover'; readonly cover: 'bare' | 'tent' | 'foil' | 'bag' }
   | {
       readonly kind: 'tending'

@@ -17,7 +17,7 @@ export interface SaidRoast {
   readonly surface?: 'plain' | 'dry_salted' | 'buttered'
   readonly handling?: 'rolled' | 'stuffed' | 'tenderised' | 'injected'
   readonly stuffed?: boolean
-  readonly legs?: 'tied' | 'open'
+  readonly legs?: 'tied' | 'open' | 'flat'
   readonly preparation?: 'none' | 'dry_salt' | 'wet_brine' | 'marinade' | 'acid_marinade'
   readonly frozen?: boolean
   readonly thaws?: 'water' | 'out'

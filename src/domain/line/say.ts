@@ -143,7 +143,7 @@ export function sayPlan(document: PlanDocument, timeZone: string): SaidPlan {
     roast.surface === surface ? '' : SURFACES[roast.surface],
     roast.handling === 'as_cut' ? '' : `handling ${roast.handling}`,
     roast.stuffed ? 'stuffed' : '',
-    roast.legs === 'open' ? 'legs open' : '',
+    roast.legs === 'open' ? 'legs open' : roast.legs === 'flat' ? 'spatchcocked' : '',
     document.frozen ? FROZEN[document.thaws ?? 'fridge'] : '',
     oven.kind === 'fan' ? 'fan oven' : '',
     saysOffset ? `oven runs ${offset_k} c ${oven.offset_k > 0 ? 'hot' : 'cold'}` : '',

@@ -225,7 +225,7 @@ describe('all cuts, all schools, all extremes', () => {
       surface: pick(['plain', 'dry_salted', 'buttered']),
       handling: pick(['as_cut', 'stuffed', 'injected']),
       stuffed: cut.geometry.family === 'bird' && random() < 0.4,
-      legs: pick(['tied', 'open']),
+      legs: pick(['tied', 'open', 'flat']),
       thin_end: cut.bone !== 'bird' && random() < 0.2 ? pick([0.3, 0.7, 1]) : null,
     }
   }

@@ -65,8 +65,12 @@ export const massRange = (cut: Cut) => ({
  * The thickness a cut can have at a weight, mm.
  * @example thicknessRange(findCut('beef-rib-bone-in'), 2.7).usual // 106
  */
-export function thicknessRange(cut: Cut, mass_kg: number): { low: number; usual: number; high: number } {
-  const usual = usualThickness(cut, mass_kg, HEAT_PARAMETERS) * 1000
+export function thicknessRange(
+  cut: Cut,
+  mass_kg: number,
+  legs?: PieceSize['legs'],
+): { low: number; usual: number; high: number } {
+  const usual = usualThickness(cut, mass_kg, HEAT_PARAMETERS, legs) * 1000
   return {
     low: Math.ceil(usual * THICKNESS_RATIO.low),
     usual: Math.round(usual),
@@ -233,7 +237,7 @@ export function resolveRoast(
   const massIsGood =
     problems.length === 0 || !problems.some((problem) => 'path' in problem && problem.path.at(-1) === 'mass_kg')
   if (roast.thickness_mm !== null && massIsGood) {
-    const allowed = thicknessRange(cut, roast.mass_kg)
+    const allowed = thicknessRange(cut, roast.mass_kg, roast.legs)
     if (!(roast.thickness_mm >= allowed.low && roast.thickness_mm <= allowed.high)) {
       problems.push({
         code: 'thickness_contradicts_mass',

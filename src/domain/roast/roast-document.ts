@@ -60,7 +60,10 @@ export const roastPart = z.strictObject({
     .default('as_cut')
     .describe('What was done to it that carries its outside inside: then the rare choice is off'),
   stuffed: z.boolean().default(false).describe('Stuffing in the cavity of a bird'),
-  legs: z.enum(['tied', 'open']).default('tied').describe('Legs of a bird'),
+  legs: z
+    .enum(['tied', 'open', 'flat'])
+    .default('tied')
+    .describe('Legs of a bird; flat: its backbone out, pressed flat'),
   thin_end: finite
     .min(0.3)
     .max(1)

@@ -56,10 +56,11 @@ export function PieceFields({ roast, put }: { readonly roast: Roast; readonly pu
           <Choice
             label="Legs"
             value={roast.legs}
-            onChange={(value) => put({ legs: value as 'tied' | 'open' })}
+            onChange={(value) => put({ legs: value as 'tied' | 'open' | 'flat' })}
             options={[
               ['tied', 'tied close'],
               ['open', 'left open: the thigh cooks sooner'],
+              ['flat', 'backbone out, pressed flat: all of it cooks sooner'],
             ]}
           />
         </>

@@ -236,7 +236,7 @@ function RoastWords({
       ,{' '}
       <SaidThickness
         label="Through"
-        value_mm={roast.roast.thickness_mm ?? thicknessRange(cut, roast.roast.mass_kg).usual}
+        value_mm={roast.roast.thickness_mm ?? thicknessRange(cut, roast.roast.mass_kg, roast.roast.legs).usual}
         units={units}
         least={10}
         onChange={(thickness_mm) => put({ roast: { ...roast.roast, thickness_mm } })}

@@ -27,8 +27,8 @@ export interface PieceSize {
   readonly wetness?: number
   /** Stuffing in the cavity: a third body, heated by the two others. */
   readonly stuffed?: boolean
-  /** Legs tied close to the body (the default) or left open, which bares the inner thigh. */
-  readonly legs?: 'tied' | 'open'
+  /** Legs tied close to the body (the default), left open, which bares the inner thigh, or the whole bird pressed flat. */
+  readonly legs?: 'tied' | 'open' | 'flat'
   /** Thickness of the thin end over that of the thick one, 0.3–1; 1 or undefined: tied even. */
   readonly thinEnd?: number | undefined
 }

@@ -1,6 +1,6 @@
 import type { Cut } from '../../reference/cuts'
 import type { HeatParameters } from '../parameters'
-import { birdBodies, birdThickness } from './bird'
+import { birdBodies, birdThickness, FLAT_DEPTH } from './bird'
 import { ellipsoidThickness, meatVolume, type PieceBody, type PieceSize, workingOf } from './body'
 import { plumpBodies } from './plump'
 import { roundBodies, roundThickness } from './round'
@@ -10,9 +10,15 @@ export type { PieceBody, PieceSize, PointId } from './body'
 /**
  * The usual thickness of a cut at a weight, m: what the catalogue says before anyone measures.
  * @param mass_kg raw weight, bone included, kg
+ * @param legs of a bird: pressed flat it lies thinner
  * @example usualThickness(findCut('beef-rib-bone-in'), 3.5, HEAT_PARAMETERS) // ≈ 0.11
  */
-export function usualThickness(cut: Cut, mass_kg: number, parameters: HeatParameters): number {
+export function usualThickness(
+  cut: Cut,
+  mass_kg: number,
+  parameters: HeatParameters,
+  legs?: PieceSize['legs'],
+): number {
   const { geometry } = cut
   const volume_m3 = meatVolume(cut, mass_kg, parameters)
   switch (geometry.family) {
@@ -21,6 +27,7 @@ export function usualThickness(cut: Cut, mass_kg: number, parameters: HeatParame
     case 'plump':
       return ellipsoidThickness(volume_m3, geometry.width, geometry.length)
     case 'bird':
+      return birdThickness(geometry.family, volume_m3) * (legs === 'flat' ? FLAT_DEPTH : 1)
     case 'crown':
       return birdThickness(geometry.family, volume_m3)
     default:
@@ -47,7 +54,8 @@ export function greatestThickness(cut: Cut, mass_kg: number, parameters: HeatPar
 export function bodiesOf(size: PieceSize, parameters: HeatParameters): PieceBody[] {
   const { cut } = size
   const { geometry } = cut
-  const working = workingOf(size, parameters, usualThickness(cut, size.mass_kg, parameters))
+  const thickness_m = size.thickness_m ?? usualThickness(cut, size.mass_kg, parameters, size.legs)
+  const working = workingOf({ ...size, thickness_m }, parameters, usualThickness(cut, size.mass_kg, parameters))
   switch (geometry.family) {
     case 'round':
       return roundBodies(geometry, working)

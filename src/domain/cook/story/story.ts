@@ -156,7 +156,7 @@ function lessonOf(
           last.at_s - in_s,
         )
   const air_k = setup.air ? airOffset(last.board) : undefined
-  const usual_m = usualThickness(setup.piece.cut, item.roast.mass_kg, setup.parameters)
+  const usual_m = usualThickness(setup.piece.cut, item.roast.mass_kg, setup.parameters, item.roast.legs)
   return {
     causes: causesOf(setup, inferredOf(assimilate({ ...setup, named: true })), planned_c).map(
       ({ what, later_s, share, value, spread }) => ({

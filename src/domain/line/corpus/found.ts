@@ -268,7 +268,7 @@ export const FOUND: readonly (readonly [line: string, means: string])[] = [
     'lamb shoulder 2 kg till the bone pulls out, 150 covered, last half hour uncovered at 200',
     '2kg [*200/30] foil lamb-shoulder oven150 until-leaves_bone |',
   ],
-  ['chicken 1.4kg spatchcocked 220 convection 45 minutes', '1.4kg [220/45] chicken fan note |'],
+  ['chicken 1.4kg spatchcocked 220 convection 45 minutes', '1.4kg [220/45] chicken fan legs-flat |'],
   ['pheasants x 2 800 g each bacon over the breast 190', '0.8kg oven190 pheasant x2 | ?bacon over ?breast'],
   [
     '20lb turkey, convection roast 300F, 160 breast, sunday dinner 4pm',
@@ -314,7 +314,7 @@ export const FOUND: readonly (readonly [line: string, means: string])[] = [
     '3.5kg rib on the bone 4cm fat cap salted two days, 90C overnight to 52',
     '3.5kg beef-rib-bone-in note oven90 salted | ?twice',
   ],
-  ['turkey 14 lbs, spatchcock, 425F, 80 minutes', '6.35kg [218/80] note turkey |'],
+  ['turkey 14 lbs, spatchcock, 425F, 80 minutes', '6.35kg [218/80] legs-flat turkey |'],
   [
     'shoulder of lamb 2kg, 4 hours, 150, foil, with onions underneath, 7pm',
     '2kg [150/240] foil lamb-shoulder note | @11-24T19:00',
@@ -436,6 +436,7 @@ export const FOUND: readonly (readonly [line: string, means: string])[] = [
     'prime rib 3kg for 8, medium rare, well done for my dad, 7pm',
     '3kg =medium-rare beef-rib-bone-in | @11-24T19:00 for8 well-done:1',
   ],
+  ['turkey 6kg backbone out and flattened, 220, 3pm', 'turkey 6kg oven220 legs-flat | @11-24T15:00'],
   ['leg of lamb 2kg pink for mum, 1pm', '2kg =pink lamb-leg-bone-in | @11-24T13:00'],
   ['chicken 1.6kg when is it done if it goes in at 4pm at 190', '1.6kg chicken oven190 | in@11-24T16:00'],
 ]

@@ -30,7 +30,7 @@ export const UNSEEN: readonly (readonly [line: string, means: string])[] = [
   ['rib-eye roast 2.2kg, sous-vide at 54 then sear', 'beef-rib-boneless 2.2kg water-bath oven54 |'],
   ['leg o lamb 2.3 kg', 'lamb-leg-bone-in 2.3kg | ?o'],
   ['pork belly 1.5kg crackling', 'pork-loin 1.5kg note | ?belly ?cut'],
-  ['spatchcock chicken 1.4kg on the bbq', 'chicken 1.4kg note two-zone-fire |'],
+  ['spatchcock chicken 1.4kg on the bbq', 'chicken 1.4kg legs-flat two-zone-fire |'],
   ['half shoulder of lamb 1.1kg slow cooked', 'lamb-shoulder 1.1kg low-and-long |'],
   ['small capon 2 kg 200 c for 20 min then 170 c basted every 20 minutes', 'capon 2kg [200/20] [170] baste/20 |'],
   ['duck 2.4kg pricked, 150 for 2 hours, 220 for 15 minutes', 'duck 2.4kg [150/120] [220/15] | ?pricked'],

@@ -114,6 +114,10 @@ export const CARE: readonly Reader[] = [
     kind: 'legs',
     legs: 'open',
   })),
+  reader(
+    `(?:spatchcock(?:ed)?|(?:pressed |opened )?flattened|pressed flat|(?:back ?bone|spine) (?:out|removed|cut out)(?: and (?:pressed |opened )?flat(?:tened)?)?)`,
+    () => ({ kind: 'legs', legs: 'flat' }),
+  ),
   reader(`(?:legs? tied|trussed|tied legs?|truss|tied up|tied)`, () => ({ kind: 'legs', legs: 'tied' })),
   reader(`(?:pot roasted|brais(?:e|ed|ing))(?: it)?`, () => ({ kind: 'cover', cover: 'foil' })),
   reader(`(?:on the bone|bone ?in|with (?:the )?bone(?: in)?|bone on|with bones?)`, () => ({
@@ -266,7 +270,7 @@ export const CARE: readonly Reader[] = [
     text,
   })),
   reader(
-    `(?:(?:for |with )?(?:good |crisp |crispy )?(?:crackling|skin)|(?:score|scored)(?: (?:fat|skin))?|fat cap (?:on|off)|trimmed|frenched|french trimmed|skin (?:on|off)|giblets? (?:out|in)|wings? tucked|spatchcock(?:ed)?)`,
+    `(?:(?:for |with )?(?:good |crisp |crispy )?(?:crackling|skin)|(?:score|scored)(?: (?:fat|skin))?|fat cap (?:on|off)|trimmed|frenched|french trimmed|skin (?:on|off)|giblets? (?:out|in)|wings? tucked)`,
     (_, text) => ({
       kind: 'note',
       text,
