@@ -1,3 +1,5 @@
+import { pullsApart } from '@/core/program/schools'
+import { findCut } from '@/core/reference/cuts'
 import { standardsOf } from '../house/standards'
 import { waysOf } from '../house/ways'
 import { fail, type Outcome, type Span, succeed } from '../problem/problem'
@@ -6,9 +8,10 @@ import { NAME_WORDS, nameInLine } from './cut-names'
 import type { Meaning } from './fact'
 import { leadHours } from './lead'
 import { hoursApart, promiseOf } from './promised'
+import { isPulled } from './readers/doneness'
 import { roastsOf } from './roast-reading'
 import { kitchenOf } from './said-kitchen'
-import { type Ask, isMeal, type LineReading } from './said-roast'
+import { type Ask, isMeal, type LineReading, type SaidRoast } from './said-roast'
 import { scaleOf, withScale } from './scale'
 import { type LineContext, readSentence } from './sentence'
 import { LONGEST_LINE } from './tokens'
@@ -89,7 +92,7 @@ export function readLine(line: string, context: LineContext): Outcome<LineReadin
   )
   // One heat said last is the heat of all that have none of their own.
   const shared = roasts.at(-1)
-  const all =
+  const heated =
     roasts.length > 1 && shared?.set_c !== undefined && shared.stages.length === 0
       ? roasts.map((roast) =>
           roast.set_c === undefined && roast.stages.length === 0 && roast.school === undefined
@@ -97,6 +100,7 @@ export function readLine(line: string, context: LineContext): Outcome<LineReadin
             : roast,
         )
       : roasts
+  const all = table.some(({ fact }) => fact.kind === 'overnight') ? heated.map(throughTheNight) : heated
   if (roasts.length === 0)
     asks.unshift({
       code: 'no_cut',
@@ -148,6 +152,17 @@ export function readLine(line: string, context: LineContext): Outcome<LineReadin
     ...(put_in_s === undefined ? {} : { put_in_s }),
     asks,
   })
+}
+
+/** What cooks through the night cooks so low, °C (common practice: 100 to 110). */
+const OVERNIGHT_C = 105
+
+/** "Pork shoulder overnight" is a low oven, where nobody said which; a rib is not left in for so long. */
+function throughTheNight(roast: SaidRoast): SaidRoast {
+  const cut = findCut(roast.cut)
+  const said = roast.set_c !== undefined || roast.school !== undefined || roast.stages.length > 0
+  const tender = cut !== undefined && pullsApart(cut) && (roast.doneness === undefined || isPulled(roast.doneness))
+  return tender && !said ? { ...roast, school: 'low-and-long', set_c: OVERNIGHT_C } : roast
 }
 
 /** "Medium for four" of one roast is how it is wanted, and how many eat; beside "rare for two" it is what four of them want. */

@@ -439,4 +439,8 @@ export const FOUND: readonly (readonly [line: string, means: string])[] = [
   ['turkey 6kg backbone out and flattened, 220, 3pm', 'turkey 6kg oven220 legs-flat | @11-24T15:00'],
   ['leg of lamb 2kg pink for mum, 1pm', '2kg =pink lamb-leg-bone-in | @11-24T13:00'],
   ['chicken 1.6kg when is it done if it goes in at 4pm at 190', '1.6kg chicken oven190 | in@11-24T16:00'],
+  ['pork shoulder 2.5 kg overnight for lunch at 1 tomorrow', '2.5kg low-and-long oven105 pork-shoulder | @11-25T13:00'],
+  ['rib 3kg salted, left overnight, 7pm tomorrow', '3kg beef-rib-bone-in note salted | @11-25T19:00'],
+  ['leg of lamb 2kg at 180 and potatoes at 200, 7pm', '2kg lamb-leg-bone-in oven180 | +potatoes @11-24T19:00'],
+  ['chicken 2kg and potatoes at 7pm', '2kg chicken | +potatoes @11-24T19:00'],
 ]

@@ -84,7 +84,7 @@ export const TABLE: readonly Reader[] = [
   // Beside it
   ...SIDES.map(({ id, words, side: { title } }) =>
     reader(
-      `(?:with |and |plus |alongside |some |the |served with |a |dish of )*(?:${DIGITS} ${MASS_UNIT} (?:of )?(?:the |some )?)?(?:${words})`,
+      `(?:with |and |plus |alongside |some |the |served with |a |dish of )*(?:${DIGITS} ${MASS_UNIT} (?:of )?(?:the |some )?)?(?:${words})(?: (?:roast(?:ed)? )?(?:at|in an? oven at) (?:\\d{3}(?: (?:c|f|degrees))?|gas(?: mark)? \\d)(?: for ${SPAN})?)?`,
       () => ({
         kind: 'side',
         id,
