@@ -1,3 +1,4 @@
+import type { PieceSize } from '@/core/heat/piece'
 import type { TendingAct } from '@/core/program/stage'
 import type { TenderEnd } from '@/core/reference/tenderness'
 import type { HouseItem } from '../house/house-item'
@@ -103,7 +104,7 @@ export type Fact =
     }
   | { readonly kind: 'frozen'; readonly thaws?: 'water' | 'out' }
   | { readonly kind: 'stuffing'; readonly where: 'cavity' | 'neck' | 'dish' | 'none' }
-  | { readonly kind: 'legs'; readonly legs: 'tied' | 'open' | 'flat' }
+  | { readonly kind: 'legs'; readonly legs: NonNullable<PieceSize['legs']> }
   | { readonly kind: 'cover'; readonly cover: 'bare' | 'tent' | 'foil' | 'bag' }
   | {
       readonly kind: 'tending'

@@ -95,9 +95,9 @@ export function readLine(line: string, context: LineContext): Outcome<LineReadin
   const heated =
     roasts.length > 1 && shared?.set_c !== undefined && shared.stages.length === 0
       ? roasts.map((roast) =>
-          roast.set_c === undefined && roast.stages.length === 0 && roast.school === undefined
-            ? { ...roast, set_c: shared.set_c as number, ...(shared.oven ? { oven: shared.oven } : {}) }
-            : roast,
+          saysHeat(roast)
+            ? roast
+            : { ...roast, set_c: shared.set_c as number, ...(shared.oven ? { oven: shared.oven } : {}) },
         )
       : roasts
   const all = table.some(({ fact }) => fact.kind === 'overnight') ? heated.map(throughTheNight) : heated
@@ -154,15 +154,18 @@ export function readLine(line: string, context: LineContext): Outcome<LineReadin
   })
 }
 
+/** Whether a roast has a heat of its own, by a setting, a school or stages. */
+const saysHeat = ({ set_c, school, stages }: SaidRoast): boolean =>
+  set_c !== undefined || school !== undefined || stages.length > 0
+
 /** What cooks through the night cooks so low, °C (common practice: 100 to 110). */
 const OVERNIGHT_C = 105
 
 /** "Pork shoulder overnight" is a low oven, where nobody said which; a rib is not left in for so long. */
 function throughTheNight(roast: SaidRoast): SaidRoast {
   const cut = findCut(roast.cut)
-  const said = roast.set_c !== undefined || roast.school !== undefined || roast.stages.length > 0
   const tender = cut !== undefined && pullsApart(cut) && (roast.doneness === undefined || isPulled(roast.doneness))
-  return tender && !said ? { ...roast, school: 'low-and-long', set_c: OVERNIGHT_C } : roast
+  return tender && !saysHeat(roast) ? { ...roast, school: 'low-and-long', set_c: OVERNIGHT_C } : roast
 }
 
 /** "Medium for four" of one roast is how it is wanted, and how many eat; beside "rare for two" it is what four of them want. */

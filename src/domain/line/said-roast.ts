@@ -1,3 +1,4 @@
+import type { PieceSize } from '@/core/heat/piece'
 import type { TenderEnd } from '@/core/reference/tenderness'
 import type { HouseItem } from '../house/house-item'
 import type { HouseStandards } from '../house/standards'
@@ -17,7 +18,7 @@ export interface SaidRoast {
   readonly surface?: 'plain' | 'dry_salted' | 'buttered'
   readonly handling?: 'rolled' | 'stuffed' | 'tenderised' | 'injected'
   readonly stuffed?: boolean
-  readonly legs?: 'tied' | 'open' | 'flat'
+  readonly legs?: NonNullable<PieceSize['legs']>
   readonly preparation?: 'none' | 'dry_salt' | 'wet_brine' | 'marinade' | 'acid_marinade'
   readonly frozen?: boolean
   readonly thaws?: 'water' | 'out'

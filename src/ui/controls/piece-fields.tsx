@@ -56,7 +56,7 @@ export function PieceFields({ roast, put }: { readonly roast: Roast; readonly pu
           <Choice
             label="Legs"
             value={roast.legs}
-            onChange={(value) => put({ legs: value as 'tied' | 'open' | 'flat' })}
+            onChange={(value) => put({ legs: value as Roast['legs'] })}
             options={[
               ['tied', 'tied close'],
               ['open', 'left open: the thigh cooks sooner'],

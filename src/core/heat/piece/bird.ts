@@ -68,7 +68,7 @@ export function birdBodies(family: 'bird' | 'crown', working: Working): PieceBod
   const { mass_kg } = size
   const flat = family === 'bird' && size.legs === 'flat'
   const stuffed = family === 'bird' && size.stuffed === true && !flat
-  const scale = thickness / usual
+  const scale = (thickness / usual) * (flat ? FLAT_DEPTH : 1)
   const meat = BIRD_PARTS[family].map((part) => {
     const own = ellipsoidThickness(volume * part.share, part.width, part.length)
     const half = (own / 2) * scale

@@ -54,8 +54,7 @@ export function greatestThickness(cut: Cut, mass_kg: number, parameters: HeatPar
 export function bodiesOf(size: PieceSize, parameters: HeatParameters): PieceBody[] {
   const { cut } = size
   const { geometry } = cut
-  const thickness_m = size.thickness_m ?? usualThickness(cut, size.mass_kg, parameters, size.legs)
-  const working = workingOf({ ...size, thickness_m }, parameters, usualThickness(cut, size.mass_kg, parameters))
+  const working = workingOf(size, parameters, usualThickness(cut, size.mass_kg, parameters, size.legs))
   switch (geometry.family) {
     case 'round':
       return roundBodies(geometry, working)
