@@ -39,6 +39,8 @@ function textOf(caution: Caution, units: Units): string {
       return `The oven is off for part of this; the core leaves it at ${temperature(caution.core_c, units)}. Check with a probe; if it is short, heat on again.`
     case 'raw_poultry':
       return 'Raw poultry juice on nothing that is eaten raw; wash hands and board.'
+    case 'cooked_before':
+      return `Only for a ham whose label says fully cooked: sealed where it was made, ${temperature(caution.sealed_c, units)} in the middle will do; opened, sliced or packed again it wants ${temperature(caution.opened_c, units)}. If the label says to cook it before eating it is raw: plan it as a cured ham, to ${temperature(caution.raw_c, units)} and a rest.`
     case 'hot_tin':
       return 'Tin, fat and glass stay hot: dry cloths, no cold water into hot glass.'
     case 'fire':

@@ -12,6 +12,7 @@ import { donenessName } from './words'
 export const MEATS: Readonly<Record<DonenessScaleId, string>> = {
   red: 'Beef, veal, lamb and venison',
   pork: 'Pork',
+  ham: 'Cooked ham',
   poultry: 'Chicken, turkey and small birds',
   duck: 'Duck and goose',
   tender: 'Cooked until tender',

@@ -10,6 +10,8 @@ export interface ChartRow {
   readonly core_f: number
   /** Whether the shared parameters were chosen with this row in view. */
   readonly inReference: boolean
+  /** Written down when the parameters stood already: they are looked at with it, and not laid on it. */
+  readonly since?: true
   readonly stuffed?: boolean
   readonly source: Source
 }
@@ -35,6 +37,14 @@ const row = (
   ...(stuffed ? { stuffed } : {}),
   source: chart,
 })
+
+/** Hams, cured and cooked: written down when the parameters stood already. */
+const HAM_ROWS = [
+  row('smoked-ham', 325, [10, 14], 'per_lb', [18, 20], 145, false),
+  row('smoked-ham-half', 325, [5, 7], 'per_lb', [22, 25], 145, false),
+  row('cooked-ham', 325, [10, 14], 'per_lb', [15, 18], 140, false),
+  row('cooked-ham-half', 325, [5, 7], 'per_lb', [18, 24], 140, false),
+].map((each): ChartRow => ({ ...each, since: true }))
 
 /**
  * Published times to the consumer minimum, by which the model is judged. The first twelve are the
@@ -66,6 +76,7 @@ export const CHART_ROWS: readonly ChartRow[] = [
   row('pork-shoulder', 350, [3, 6], 'per_lb', [45, 45], 160, false),
   row('fresh-ham', 325, [12, 16], 'per_lb', [22, 26], 145, false),
   row('fresh-ham-half', 325, [5, 8], 'per_lb', [35, 40], 145, false),
+  ...HAM_ROWS,
   row('cornish-hen', 350, [1.1, 1.5], 'total', [50, 60], 165, false),
   row('chicken', 350, [5, 7], 'total', [120, 135], 165, false),
   row('duck', 350, [4, 6], 'per_lb', [30, 35], 165, false),

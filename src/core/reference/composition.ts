@@ -15,6 +15,8 @@ export type CompositionId =
   | 'lamb'
   | 'pork-lean'
   | 'pork-fat'
+  | 'pork-belly'
+  | 'ham'
   | 'poultry'
   | 'waterfowl'
   | 'game'
@@ -30,7 +32,7 @@ const stuffing = derived(
 )
 const tables = fromMemory('National food composition tables, raw lean with the usual trim; rounded to a hundredth')
 
-/** Composition of the edible part, raw, by kind of meat. */
+/** Composition of the edible part as it goes in, by kind of meat: raw, and cured for hams. */
 export const COMPOSITIONS: readonly CompositionRow[] = [
   { id: 'beef-marbled', water: 0.64, protein: 0.19, fat: 0.16, ash: 0.01, source: tables },
   { id: 'beef-lean', water: 0.71, protein: 0.22, fat: 0.06, ash: 0.01, source: tables },
@@ -38,6 +40,8 @@ export const COMPOSITIONS: readonly CompositionRow[] = [
   { id: 'lamb', water: 0.65, protein: 0.18, fat: 0.16, ash: 0.01, source: tables },
   { id: 'pork-lean', water: 0.72, protein: 0.21, fat: 0.06, ash: 0.01, source: tables },
   { id: 'pork-fat', water: 0.63, protein: 0.18, fat: 0.18, ash: 0.01, source: tables },
+  { id: 'pork-belly', water: 0.45, protein: 0.12, fat: 0.42, ash: 0.01, source: tables },
+  { id: 'ham', water: 0.62, protein: 0.18, fat: 0.16, ash: 0.04, source: tables },
   { id: 'poultry', water: 0.72, protein: 0.21, fat: 0.06, ash: 0.01, source: tables },
   { id: 'waterfowl', water: 0.6, protein: 0.17, fat: 0.22, ash: 0.01, source: tables },
   { id: 'game', water: 0.73, protein: 0.23, fat: 0.03, ash: 0.01, source: tables },

@@ -1,6 +1,6 @@
 import { commonPractice, fromMemory, type Source } from './source'
 
-export type DonenessScaleId = 'red' | 'pork' | 'poultry' | 'duck' | 'tender'
+export type DonenessScaleId = 'red' | 'pork' | 'ham' | 'poultry' | 'duck' | 'tender'
 
 /** One degree of doneness: the word, the temperature to serve it at, and the band of meat that is called so. */
 export interface DonenessDegree {
@@ -65,6 +65,27 @@ export const DONENESS_SCALES: readonly DonenessScale[] = [
     minimum_c: 62.8,
     minimumRest_s: 180,
     minimumSource: consumer('63 °C (145 °F) and 3 minutes of rest for whole-muscle pork'),
+  },
+  {
+    // What is cooked already: how hot it is served, not how done.
+    id: 'ham',
+    degrees: [
+      { id: 'lukewarm', serve_c: 50, from_c: 0, words: ['lukewarm'], source: trade },
+      {
+        id: 'warmed-through',
+        serve_c: 60,
+        from_c: 58,
+        words: ['warmed-through', 'warmed through', 'warm', 'done', 'heated'],
+        source: trade,
+      },
+      { id: 'hot', serve_c: 66, from_c: 64, words: ['hot', 'hot through'], source: trade },
+      { id: 'reheated', serve_c: 74, from_c: 73, words: ['reheated', 'well-done', 'well done'], source: trade },
+    ],
+    minimum_c: 60,
+    minimumRest_s: 0,
+    minimumSource: consumer(
+      '60 °C (140 °F) for ham cooked and packed under inspection, 74 °C (165 °F) for any other cooked ham',
+    ),
   },
   {
     id: 'poultry',

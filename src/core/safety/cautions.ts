@@ -1,7 +1,7 @@
 import type { OvenKind } from '../heat/environment'
 import { settingOf } from '../program/stage'
 import type { Cut } from '../reference/cuts'
-import { scaleOf } from '../reference/doneness'
+import { donenessScale, scaleOf } from '../reference/doneness'
 import { DANGER_ZONE_C, retailOvenLeast, STANDARDS, TEMPER_LIMIT_S } from '../reference/standards'
 import type { CookRun } from '../simulate/cook'
 import { integrateLethality, type Lethality } from './lethality'
@@ -23,6 +23,8 @@ export type Caution =
   | { readonly code: 'long_temper'; readonly minutes: number; readonly limit_minutes: number }
   | { readonly code: 'heat_off'; readonly core_c: number }
   | { readonly code: 'raw_poultry' }
+  /** Cooked by who made it: how hot it must get depends on where it was packed. */
+  | { readonly code: 'cooked_before'; readonly sealed_c: number; readonly opened_c: number; readonly raw_c: number }
   | { readonly code: 'hot_tin' }
   | { readonly code: 'fire' }
   | { readonly code: 'chill_leftovers' }
@@ -87,7 +89,8 @@ export function cautionsOf(
       choice: cut.intact && !bird && !table.vulnerable,
     })
   }
-  if (!bird) {
+  // What was cooked before is not made safe again by the table for raw roasts.
+  if (!bird && cut.doneness !== 'ham') {
     if (lethality.met_s !== undefined) {
       cautions.push({ code: 'hold_table_met', at_s: lethality.met_s })
       const least_c = retailOvenLeast(table.mass_kg, table.oven)
@@ -96,7 +99,7 @@ export function cautionsOf(
       if (set_c !== undefined && set_c < least_c && peak_c < scale.minimum_c - 0.3)
         cautions.push({ code: 'retail_oven', set_c, least_c })
     } else cautions.push({ code: 'hold_table_not_met', share: lethality.share })
-  } else {
+  } else if (bird) {
     const { curve } = run
     const decades = poultryDecades(curve.time_s, curve.core_c[coldest] as Float64Array, curve.length)
     if (decades < POULTRY_DECADES) cautions.push({ code: 'poultry_decades_short', decades, wanted: POULTRY_DECADES })
@@ -123,6 +126,13 @@ export function cautionsOf(
     cautions.push({ code: 'long_temper', minutes: temper_s / 60, limit_minutes: TEMPER_LIMIT_S / 60 })
   }
   if (bird) cautions.push({ code: 'raw_poultry' })
+  if (cut.doneness === 'ham')
+    cautions.push({
+      code: 'cooked_before',
+      sealed_c: scale.minimum_c,
+      opened_c: STANDARDS.reheatTo.value,
+      raw_c: donenessScale('pork').minimum_c,
+    })
   if (run.stages.some(({ stage }) => stage.environment.kind === 'fire')) cautions.push({ code: 'fire' })
   cautions.push({ code: 'hot_tin' }, { code: 'chill_leftovers' })
   return { cautions, lethality }

@@ -26,6 +26,7 @@ export function weightOf(caution: Caution): Weight {
     case 'fire':
     case 'retail_oven':
     case 'frozen_start':
+    case 'cooked_before':
       return 'choice'
     case 'hold_table_met':
       return 'good'

@@ -196,7 +196,7 @@ export const cookedRow = (row: ChartRow, parameters: HeatParameters): CookRun =>
   cook(setupOf(ofRow(row).what, 0, parameters, RESOLUTION.answer))
 
 const charts = (): Evidence[] =>
-  CHART_ROWS.map((row) => {
+  CHART_ROWS.filter(({ since }) => !since).map((row) => {
     const cut = mustFind(row.cut)
     const note = OLDER[row.cut]
     const birds = cut.bone === 'bird' || cut.geometry.family === 'crown'

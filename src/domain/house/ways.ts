@@ -1,5 +1,5 @@
 import { isBird, pullsApart } from '@/core/program/schools'
-import type { Cut } from '@/core/reference/cuts'
+import { type Cut, isCured } from '@/core/reference/cuts'
 import type { SaidRoast } from '../line/reading'
 import { stagesOfDocument } from '../roast/resolve'
 import { ovenPart, type PlanDocument, type PREPARATIONS } from '../roast/roast-document'
@@ -113,7 +113,7 @@ export const WAYS: readonly Way[] = [
   },
   {
     id: 'salt',
-    applies: () => true,
+    applies: (cut) => !isCured(cut),
     said: ({ preparation, surface }) => preparation !== undefined || surface !== undefined,
     options: [
       { id: 'ahead', set: ({ roast }) => ({ preparation: 'dry_salt', roast: { ...roast, surface: 'dry_salted' } }) },

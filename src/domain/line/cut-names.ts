@@ -64,8 +64,12 @@ const NAMES: Readonly<Record<string, readonly string[]>> = {
   'thick flank': ['beef-round-or-rump'],
   'short loin': ['beef-strip-loin'],
   'beef short loin': ['beef-strip-loin'],
-  brisket: ['beef-shoulder', 'beef-round-or-rump'],
-  'beef brisket': ['beef-shoulder', 'beef-round-or-rump'],
+  'brisket flat': ['beef-brisket'],
+  'brisket point': ['beef-brisket'],
+  'packer brisket': ['beef-brisket'],
+  'beef packer brisket': ['beef-brisket'],
+  wellington: ['beef-tenderloin'],
+  'beef wellington': ['beef-tenderloin'],
   beef: ['beef-rib-bone-in', 'beef-strip-loin', 'beef-round-or-rump', 'beef-tenderloin'],
   veal: ['veal-loin', 'veal-rib'],
   lamb: ['lamb-leg-bone-in', 'lamb-shoulder', 'lamb-rack'],
@@ -96,11 +100,15 @@ const NAMES: Readonly<Record<string, readonly string[]>> = {
   'pork picnic': ['pork-shoulder'],
   'pork chine': ['pork-rib-rack'],
   'pork crown': ['pork-rib-rack'],
-  ham: ['fresh-ham', 'fresh-ham-half'],
+  // Most that is sold as ham is cured, and cured or cooked is written on it: to be cooked is the safe one to take.
+  ham: ['smoked-ham', 'cooked-ham', 'fresh-ham'],
   'pork ham': ['fresh-ham'],
   'pork leg': ['fresh-ham', 'fresh-ham-half'],
   'green ham': ['fresh-ham'],
-  gammon: ['fresh-ham', 'fresh-ham-half'],
+  'bayonne ham': ['smoked-ham'],
+  'spiral cut ham': ['cooked-ham'],
+  'spiral sliced ham': ['cooked-ham'],
+  'honey ham': ['cooked-ham', 'smoked-ham'],
   'turkey crown': ['turkey-breast-bone-in'],
   'turkey breast': ['turkey-breast-bone-in'],
   'turkey buffe': ['turkey-breast-bone-in'],
@@ -122,7 +130,8 @@ const NAMES: Readonly<Record<string, readonly string[]>> = {
   guineafowl: ['guinea-fowl'],
   'guinea hen': ['guinea-fowl'],
   pintade: ['guinea-fowl'],
-  venison: ['venison-haunch'],
+  venison: ['venison-haunch', 'venison-loin'],
+  'deer loin': ['venison-loin'],
   'deer leg': ['venison-haunch'],
   'venison haunch': ['venison-haunch'],
   'venison leg': ['venison-haunch'],
@@ -162,7 +171,7 @@ export const EMPTY = new Set([
   'on',
 ])
 /** But these belong to the name where it has them. */
-const KEPT = new Set(['fresh'])
+const KEPT = new Set(['fresh', 'cooked'])
 
 const SINGULAR: ReadonlyMap<string, string> = new Map(
   Object.entries({
@@ -207,6 +216,15 @@ const IN_NAMES = new Set(NAME_WORDS)
 
 const LONGEST_NAME = 8
 
+/** A tray of these is no roast: nothing is planned of them, least of all as many whole birds. */
+const PARTS = /^(?:thighs|drumsticks|wings|legs|breasts|wingettes|quarters)$/
+/** Unless it is said what is done with them. */
+const OF_WHOLE =
+  /^(?:tied|untied|open|loose|splayed|up|down|out|in|on|off|first|covered|crossed|tucked|trussed|to|at|until|still)$/
+const WHOLE_BIRDS = new Set(CUTS.filter(({ bone }) => bone === 'bird').map(({ id }) => id))
+const isPartOf = (ids: readonly string[], [part = '', next = '']: readonly string[]): boolean =>
+  WHOLE_BIRDS.has(ids[0] ?? '') && PARTS.test(part) && !OF_WHOLE.test(next)
+
 /** The cuts that some words name, the longest run first, in any order, with the number of words used. */
 export function cutsNamed(
   words: readonly string[],
@@ -219,7 +237,7 @@ export function cutsNamed(
     // A name ends with a word of its own; "roast" and "joint" after it are taken along by who reads on.
     if (EMPTY.has(last) && !KEPT.has(last)) continue
     const ids = BY_KEY.get(keyOf(words.slice(at, at + count)))
-    if (ids) return { count, ids }
+    if (ids) return isPartOf(ids, words.slice(at + count)) ? undefined : { count, ids }
   }
   return undefined
 }
@@ -232,11 +250,29 @@ export interface CutTraits {
   readonly half?: boolean | undefined
   readonly stuffed?: boolean | undefined
   readonly crown?: boolean | undefined
+  /** Raw, cured and still to be cooked, or cooked by who made it. */
+  readonly raw?: boolean | undefined
+  readonly cured?: boolean | undefined
+  readonly cooked?: boolean | undefined
 }
+
+const HAM = /^(?:fresh|smoked|cooked)-ham(-half)?$/
+
+/**
+ * Whether what was cured or cooked before is another cut.
+ * @example isHam('fresh-ham-half') // true
+ */
+export const isHam = (id: string): boolean => HAM.test(id)
 
 /** A cut with its traits: a boned leg is another cut than a leg. Traits that make no other cut are left to the roast. */
 export function withTraits(id: string, traits: CutTraits): string {
-  const { bone, rolled, butterflied, half, stuffed, crown } = traits
+  const { bone, rolled, butterflied, half, stuffed, crown, raw, cured, cooked } = traits
+  const ham = HAM.exec(id)
+  if (ham) {
+    const smoked = (cured && !id.startsWith('cooked')) || (raw && !id.startsWith('fresh'))
+    const kind = cooked ? 'cooked-ham' : smoked ? 'smoked-ham' : id.replace('-half', '')
+    return `${kind}${half ? '-half' : (ham[1] ?? '')}`
+  }
   if (id.startsWith('lamb-leg')) {
     if (butterflied) return 'lamb-leg-butterflied'
     if (rolled || bone === 'out') return 'lamb-leg-boneless-rolled'
@@ -245,8 +281,9 @@ export function withTraits(id: string, traits: CutTraits): string {
   if (id.startsWith('beef-rib'))
     return bone === 'out' || rolled ? 'beef-rib-boneless' : bone === 'in' ? 'beef-rib-bone-in' : id
   if (id === 'beef-tenderloin' && half) return 'beef-tenderloin-half'
-  if (id === 'fresh-ham' && half) return 'fresh-ham-half'
-  if (id === 'turkey' && crown) return 'turkey-breast-bone-in'
+  if ((id === 'turkey' && crown) || id === 'turkey-breast-bone-in')
+    return bone === 'out' || rolled ? 'turkey-breast-boneless' : 'turkey-breast-bone-in'
+  if (id === 'duck' && crown) return 'duck-crown'
   if (id === 'pork-loin' && bone === 'in') return 'pork-rib-rack'
   if (id === 'pork-loin' && stuffed) return 'pork-loin-stuffed-rolled'
   return id

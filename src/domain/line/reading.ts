@@ -73,8 +73,14 @@ export function readLine(line: string, context: LineContext): Outcome<LineReadin
   const away = table.map(({ fact }) => fact).find((fact) => fact.kind === 'away')
 
   const groups = byRoast(meanings)
+  const apiece = meanings.map(({ fact }) => fact).findLast((fact) => fact.kind === 'mass' && fact.apiece)
+  const apiece_kg = apiece?.kind === 'mass' ? apiece.kg : undefined
+  const roasts = groups.flatMap((group) =>
+    roastsOf(group, { toCelsius, guests, roasts: groups.length, apiece_kg, standards, asks, replaced, spelt, added }),
+  )
   // Several roasts, several hours: a meal has one table until another serving is added to it.
-  const hours = groups.length > 1 ? hoursApart(table) : undefined
+  const several = roasts.length > 1 || roasts.some(({ count }) => count > 1)
+  const hours = several ? hoursApart(table) : undefined
   if (hours)
     asks.push({
       code: 'said_twice',
@@ -85,11 +91,6 @@ export function readLine(line: string, context: LineContext): Outcome<LineReadin
         { says: 'the last', line: replaced(hours.first, '') },
       ],
     })
-  const apiece = meanings.map(({ fact }) => fact).findLast((fact) => fact.kind === 'mass' && fact.apiece)
-  const apiece_kg = apiece?.kind === 'mass' ? apiece.kg : undefined
-  const roasts = groups.flatMap((group) =>
-    roastsOf(group, { toCelsius, guests, roasts: groups.length, apiece_kg, standards, asks, replaced, spelt, added }),
-  )
   // One heat said last is the heat of all that have none of their own.
   const shared = roasts.at(-1)
   const heated =

@@ -5,7 +5,7 @@ import type { HouseStandards } from '../house/standards'
 import type { Span } from '../problem/problem'
 import { tenth } from '../quantity/round'
 import type { StagePart } from '../roast/roast-document'
-import { type CutTraits, nameInLine, withTraits } from './cut-names'
+import { type CutTraits, isHam, nameInLine, withTraits } from './cut-names'
 import type { Fact, Meaning, SaidHeat } from './fact'
 import { isPulled } from './readers/doneness'
 import type { Ask, HeatedStage, SaidRoast } from './said-roast'
@@ -48,6 +48,8 @@ const ADDS: Readonly<Record<string, readonly string[]>> = {
     'oven-off',
   ],
   'pan-first': ['water-bath', 'reverse-sear'],
+  // Two zones of a fire are that: gently first, and hot at the end.
+  'reverse-sear': ['two-zone-fire'],
 }
 
 /** Nothing that is sliced is served hotter by more than this than its most done degree, K. */
@@ -69,8 +71,10 @@ export function roastsOf(
   let count = named.fact.kind === 'cut' ? named.fact.count : 1
   let kgs: readonly number[] | undefined
   let bones = named.fact.kind === 'cut' ? named.fact.bones : undefined
-  const traits: CutTraits = {}
+  const traits: { -readonly [Key in keyof CutTraits]: CutTraits[Key] } = {}
+  /** Traits that are known of some cuts only. */
   let crown: Meaning | undefined
+  let made: Meaning | undefined
   const roast: { -readonly [Key in keyof SaidRoast]?: SaidRoast[Key] } = {}
   const stages: HeatedStage[] = []
   const tending: Extract<Fact, { kind: 'tending' }>[] = []
@@ -81,9 +85,14 @@ export function roastsOf(
   let rests = false
   let searsFirst = false
   let span: { readonly meaning: Meaning; readonly minutes: number } | undefined
+  const cooksHam = (meaning: Meaning) =>
+    meaning.fact.kind === 'doneness' &&
+    meaning.fact.word === 'done' &&
+    isHam(ids[0] ?? '') &&
+    /cooked/i.test(spelt(meaning))
   for (const meaning of group) {
     const { fact } = meaning
-    const before = seen.get(fact.kind)
+    const before = cooksHam(meaning) ? undefined : seen.get(fact.kind)
     if (before && ONCE.has(fact.kind) && JSON.stringify(before.fact) !== JSON.stringify(fact)) {
       asks.push({
         code: 'said_twice',
@@ -96,7 +105,7 @@ export function roastsOf(
       })
       continue
     }
-    seen.set(fact.kind, meaning)
+    if (!cooksHam(meaning)) seen.set(fact.kind, meaning)
     switch (fact.kind) {
       case 'traits':
         Object.assign(
@@ -105,6 +114,7 @@ export function roastsOf(
         )
         if (fact.handling) roast.handling = fact.handling
         if (fact.traits.crown) crown = meaning
+        if (fact.traits.cured || fact.traits.cooked) made = meaning
         break
       case 'bones':
         bones = fact.bones
@@ -199,7 +209,9 @@ export function roastsOf(
         if (roast.school === undefined || !(ADDS[fact.id] ?? []).includes(roast.school)) roast.school = fact.id
         break
       case 'doneness':
-        roast.doneness = fact.word
+        // "A smoked ham, fully cooked": what was done to it, and not how it is wanted.
+        if (cooksHam(meaning)) traits.cooked = true
+        else roast.doneness = fact.word
         break
       case 'serve':
         roast.serve_c = toCelsius(fact.heat, 'core')
@@ -284,7 +296,8 @@ export function roastsOf(
   const cut = withTraits(first, { ...traits, stuffed })
   const known = findCut(cut)
   if (!known) return []
-  if (ids.length > 1 && cut === first)
+  const hamSaid = isHam(cut) && (traits.raw || traits.cured)
+  if (ids.length > 1 && cut === first && !hamSaid)
     asks.push({
       code: 'which_cut',
       at: { from: named.from, to: named.to },
@@ -292,14 +305,22 @@ export function roastsOf(
       options: ids.map((id) => ({ says: nameInLine(id), line: replaced(named, nameInLine(id)) })),
     })
   const isBird = known.geometry.family === 'bird'
-  // Of other birds than turkeys a crown is not known: it is planned whole, and said to be.
-  if (crown && isBird)
-    asks.push({
-      code: 'what_is',
-      at: { from: crown.from, to: crown.to },
-      words: 'crown',
-      options: [{ says: 'leave it out', line: replaced(crown, '') }],
-    })
+  // What is not known of a cut is planned as if it were not said, and said to be: another bird's crown, smoked duck,
+  // a crust of pastry.
+  const pastry = /wellington/i.test(spelt(named)) ? named : undefined
+  const unknown = [isBird ? crown : undefined, isHam(cut) ? undefined : made, pastry]
+  for (const meaning of unknown)
+    if (meaning)
+      asks.push({
+        code: 'what_is',
+        at: { from: meaning.from, to: meaning.to },
+        words: meaning === pastry ? 'wellington' : spelt(meaning),
+        options: [
+          meaning === pastry
+            ? { says: nameInLine(cut), line: replaced(meaning, nameInLine(cut)) }
+            : { says: 'leave it out', line: replaced(meaning, '') },
+        ],
+      })
   if (stuffed && !isBird) {
     roast.stuffed = false
     if (known.id !== 'pork-loin-stuffed-rolled') roast.handling ??= 'stuffed'

@@ -1,5 +1,5 @@
 import { TZDate } from '@date-fns/tz'
-import { findCut } from '@/core/reference/cuts'
+import { findCut, isCured } from '@/core/reference/cuts'
 import type { TenderEnd } from '@/core/reference/tenderness'
 import type { PlanDocument, StagePart } from '../roast/roast-document'
 import { isHeight, MOST_OFFSET } from './readers/heat'
@@ -95,7 +95,9 @@ function momentWords(promise: string, timeZone: string): string {
  */
 export function sayPlan(document: PlanDocument, timeZone: string): SaidPlan {
   const { roast, oven, program, target, preparation, wishes } = document
-  const surface = preparation === null || preparation === 'dry_salt' ? 'dry_salted' : 'plain'
+  const cut = findCut(roast.cut)
+  const unsalted = cut !== undefined && isCured(cut)
+  const surface = preparation === 'dry_salt' || (preparation === null && !unsalted) ? 'dry_salted' : 'plain'
   const unsaid: string[] = []
   const cannot = (is: boolean, what: string) => {
     if (is) unsaid.push(what)
@@ -117,7 +119,7 @@ export function sayPlan(document: PlanDocument, timeZone: string): SaidPlan {
   )
   cannot(document.altitude_m !== 0 && !saysHeight, 'the height of the kitchen')
   cannot('stages' in program && program.name !== undefined, 'the name of the program')
-  cannot(document.title !== (findCut(roast.cut)?.name ?? ''), 'its title')
+  cannot(document.title !== (cut?.name ?? ''), 'its title')
   cannot(document.gravy, 'the gravy')
   cannot(document.price_per_kg !== null, 'its price')
   cannot(/["”“]/.test(document.notes), 'a quotation in the note')

@@ -181,6 +181,15 @@ function isOfAnother(before: Meaning | undefined, fact: Found['fact'], { from }:
   return from - before.to <= 1 && fact.count === 1 && findCut(before.fact.ids[0] ?? '')?.species !== named?.species
 }
 
+const isBirdCut = (id: string): boolean => findCut(id)?.bone === 'bird'
+
+/** "Partridges, four birds": how many there are; "turkey 6 kg, the bird in at nine": the one that was named. */
+function ofNamedBird(fact: Found['fact'], named: Found['fact']): Found['fact'] {
+  const anyBird = fact.kind === 'cut' && fact.ids.length > 1 && fact.ids.every(isBirdCut)
+  if (!anyBird || named.kind !== 'cut' || !named.ids.some(isBirdCut)) return fact
+  return fact.count > 1 ? { kind: 'pieces', count: fact.count } : { kind: 'filler' }
+}
+
 /** What may stand between how many and of what. */
 const ADJECTIVES = new Set(
   'frozen thawed defrosted stuffed unstuffed boneless boned bone in rolled butterflied spatchcocked spatchcock trussed tied untrussed salted unsalted brined marinated dry wet aged crown smoked glazed buttered'.split(
@@ -305,6 +314,7 @@ export function readSentence(whole: string, context: LineContext): Sentence {
     // "silverside 2 kg, pot roast" is how, and no second joint.
     if (best?.fact.kind === 'cut' && words[at] === 'pot' && named && !joins)
       best = { count: words[at + 1] === 'roast' ? 2 : 1, fact: { kind: 'cover', cover: 'foil' } }
+    if (best && named && !joins) best = { ...best, fact: ofNamedBird(best.fact, named) }
     const token = tokens[at] as Token
     const many = best || tokens[at + 1]?.parted ? undefined : countAhead(words, at)
     if (many !== undefined) {

@@ -1,5 +1,5 @@
 import { buyFor } from '@/core/portions/buy'
-import { findCut } from '@/core/reference/cuts'
+import { findCut, isCured } from '@/core/reference/cuts'
 import { cutByStandards, type HouseStandards, standardsFor } from '../house/standards'
 import type { LineReading } from '../line/reading'
 import { findSide, SIDES, type SideKind } from '../line/sides'
@@ -60,8 +60,15 @@ export function mealFromWords(
       title: pieces === 1 ? cut.name : `${cut.name} ${i + 1}`,
       serving: 'serving',
       heads: Math.round(words.guests / pieces),
-      roast: { cut: cut.id, mass_kg, temper_min: 30, surface: 'dry_salted', ...(held ? { standards: held } : {}) },
+      roast: {
+        cut: cut.id,
+        mass_kg,
+        temper_min: 30,
+        surface: isCured(cut) ? 'plain' : 'dry_salted',
+        ...(held ? { standards: held } : {}),
+      },
       program: { school: 'steady', set_c: 150 },
+      ...(isCured(cut) ? { preparation: 'none' } : {}),
     })),
     vulnerable: words.vulnerable ?? false,
     sides: (words.sides?.length ? words.sides : USUAL_SIDES.slice(0, 2)).map((side, i) => ({

@@ -1,5 +1,5 @@
 import { findSchool, programOf, pullsApart, type School, settingsOf } from '@/core/program/schools'
-import { type Cut, findCut } from '@/core/reference/cuts'
+import { type Cut, findCut, isCured } from '@/core/reference/cuts'
 import { cutByStandards, type HouseStandards, schoolByStandards, standardsFor } from '../house/standards'
 import { asTheHouseDoes, BASTE_MIN, type HouseWays } from '../house/ways'
 import { leadHours } from '../line/lead'
@@ -368,7 +368,7 @@ export function partsOfSaid(roast: SaidRoast, ways: HouseWays = {}, standards: H
   const cut = cutByStandards(found, standards)
   const own = saysHow(roast) ? undefined : schoolByStandards(found, standards)
   const held = standardsFor(found, standards)
-  const salted = roast.preparation === undefined || roast.preparation === 'dry_salt'
+  const salted = roast.preparation === undefined ? !isCured(found) : roast.preparation === 'dry_salt'
   // What a glaze is made of no stage knows.
   const glazes = roast.tending.flatMap(({ act, said }) =>
     act === 'glaze' && said && /with|honey|maple|mustard|sugar|marmalade|orange|apricot|cider/.test(said) ? [said] : [],
@@ -407,7 +407,8 @@ export function piecesOfSaid(said: SaidRoast, ways: HouseWays = {}, standards: H
   return Array.from({ length: said.count }, (_, i) => ({
     title: said.count === 1 ? cut.name : `${cut.name} ${i + 1} of ${said.count}`,
     ...parts,
-    preparation: preparation ?? ('dry_salt' as const),
+    preparation:
+      preparation ?? (parts.roast.surface === 'plain' && isCured(cut) ? ('none' as const) : ('dry_salt' as const)),
   }))
 }
 

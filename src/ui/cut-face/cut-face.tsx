@@ -34,7 +34,7 @@ export function CutFace({
   const id = useId().replaceAll(':', '')
   const cut = findCut(cutId)
   if (!cut) return null
-  const pale = cut.doneness === 'pork' || cut.doneness === 'poultry'
+  const pale = ['pork', 'ham', 'poultry'].includes(cut.doneness)
   const geometry = cut.geometry
   const wide = geometry.family === 'round' ? geometry.width : geometry.family === 'plump' ? geometry.width : 1.35
   const ry = 78
@@ -46,7 +46,7 @@ export function CutFace({
   const tender = plan.stages.some(({ stage }) => stage.until.kind === 'tender')
   const rings = [...plan.slice.profile].reverse()
   const shares = plan.slice.shares.filter(({ share }) => share > 0.005)
-  const middle = { red: 51, pork: 63, poultry: 74, duck: 58, tender: 80 }[cut.doneness]
+  const middle = { red: 51, pork: 63, ham: 60, poultry: 74, duck: 58, tender: 80 }[cut.doneness]
   const colours = plan.slice.shares.map(({ degree }, i) => ({
     degree,
     colour: meatColour(middle - 4 + i * (pale ? 7 : 6), pale),

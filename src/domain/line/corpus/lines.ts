@@ -322,7 +322,7 @@ export const LINES: readonly (readonly [line: string, means: string])[] = [
   ],
   [
     'christmas day for 12 at 2pm, turkey 7 kg, ham 6 kg, roast potatoes, sprouts, stuffing in a dish',
-    'turkey 7kg | fresh-ham 6kg | for12 +potatoes +sprouts +stuffing @12-25T14:00 ?cut',
+    'turkey 7kg | smoked-ham 6kg | for12 +potatoes +sprouts +stuffing @12-25T14:00 ?cut',
   ],
   [
     'dinner for 4 on friday at 8pm, two racks of lamb 700 g pink, potato gratin',

@@ -27,7 +27,7 @@ const SOAK =
 const BED =
   '(?:onions?|carrots?|celery|potatoes|vegetables?|veg|root vegetables|roots|bones|fennel|leeks?|herbs|rosemary|thyme|garlic|apples?|lemons?|sourdough|bread|trivet|salt)'
 const SEASONING =
-  '(?:rosemary|thyme|sage|garlic|mustard|pepper|peppercorns|salt and pepper|herbs|spices|spice|paprika|cumin|anchov(?:y|ies)|parsley|tarragon|bay|juniper|fennel seeds?|chilli|chili|ginger|horseradish|olive oil|oil|lemons?|limes?|honey|maple syrup|lemon zest|zaatar|harissa|jerk|barbecue|breadcrumbs?)'
+  '(?:rosemary|thyme|sage|garlic|mustard|pepper|peppercorns|salt and pepper|herbs|spices|spice|(?:smoked |sweet |hot )?paprika|cumin|anchov(?:y|ies)|parsley|tarragon|bay|juniper|fennel seeds?|chilli|chili|ginger|horseradish|olive oil|oil|lemons?|limes?|honey|maple syrup|lemon zest|zaatar|harissa|jerk|barbecue|breadcrumbs?)'
 /** What is laid round a roast that is no foil. */
 const COAT =
   '(?:(?:streaky |smoked |back |the |its |thin )*(?:bacon|prosciutto|pancetta|parma ham|ham|speck|lardo|caul(?: fat)?|vine leaves|cabbage leaves))'
@@ -133,10 +133,19 @@ export const CARE: readonly Reader[] = [
   ),
   reader(`(?:rolled|rolled and tied|tied and rolled)`, () => ({ kind: 'traits', traits: { rolled: true } })),
   reader(`(?:butterflied|butterfly|opened flat|opened out)`, () => ({ kind: 'traits', traits: { butterflied: true } })),
-  reader(`half(?: an?)?(?= (?:shoulder|ham|leg|fresh|tenderloin|fillet|beef|a|pork|of))`, () => ({
-    kind: 'traits',
-    traits: { half: true },
-  })),
+  reader(
+    `half(?: an?)?(?= (?:shoulder|ham|gammon|smoked|cured|cooked|spiral|leg|fresh|tenderloin|fillet|beef|a|pork|of))`,
+    () => ({
+      kind: 'traits',
+      traits: { half: true },
+    }),
+  ),
+  reader(`(?:smoked|cured|cook before eating)(?! paprika)`, () => ({ kind: 'traits', traits: { cured: true } })),
+  reader(
+    `(?:(?:it is |its )?(?:fully|already|ready|pre) ?cooked|precooked|ready to (?:eat|heat|serve)|spiral(?: cut| sliced)?|(?:re ?)?(?:heat|warm)(?:ed|ing)? (?:up|through)(?: (?:an?|the|my|our))?)`,
+    () => ({ kind: 'traits', traits: { cooked: true } }),
+  ),
+  reader(`(?:raw|uncooked)`, () => ({ kind: 'traits', traits: { raw: true } })),
   reader(`(?:breast only|crown)`, () => ({ kind: 'traits', traits: { crown: true } })),
   reader(`(?:tenderised|tenderized|bladed|blade tenderi[sz]ed|needled)`, () => ({
     kind: 'traits',
