@@ -42,4 +42,23 @@ describe('what a line was taken to mean', () => {
     const ask = read('pork shoulder 2.5 kg').asks.find(({ code }) => code === 'what_time')
     expect(ask && askWords(ask, units)).toBe('When do they eat? Taken as nine hours from now.')
   })
+
+  it('a day and an hour said apart are shown as the one moment they are', () => {
+    const moments = said('cooked ham 4 kg christmas dinner, at 4').filter((words) => words?.includes('on the table'))
+    expect(moments).toEqual(['on the table Fri 25 Dec 16:00', 'on the table Fri 25 Dec 16:00'])
+    expect(said('turkey 5 kg, guests come at 17:00, we eat at 18:00')).toContain('on the table Sat 28 Nov 18:00')
+  })
+
+  it('what is understood and cannot be planned says of what', () => {
+    const asked = (line: string) => {
+      const ask = read(line).asks.find(({ code }) => code === 'what_is')
+      return ask && askWords(ask, units)
+    }
+    expect(asked('turkey 5 kg spatchcocked, stuffed')).toBe(
+      '“stuffed” cannot be planned for turkey: its times are those without it.',
+    )
+    expect(asked('smoked duck 2 kg')).toContain('cannot be planned for duck')
+    expect(asked('beef wellington 1.2 kg')).toContain('“wellington” cannot be planned for beef tenderloin, whole')
+    expect(asked('8 chicken thighs')).toContain('a tray of parts is not planned here')
+  })
 })

@@ -66,6 +66,9 @@ export function factWords(fact: Fact, units: Units, now_s?: number): string | un
           fact.traits.butterflied && 'opened flat',
           fact.traits.half && 'half of one',
           fact.traits.crown && 'the crown only',
+          fact.traits.raw && 'still to be cooked',
+          fact.traits.cured && 'cured',
+          fact.traits.cooked && 'cooked already',
           fact.handling,
         ]
           .filter(Boolean)
@@ -222,6 +225,8 @@ const NUMBERS = [
 ]
 const hoursSaid = (hours: number) => `${NUMBERS[hours] ?? hours} hours`
 
+const PARTS_OF_BIRDS = /\b(?:chicken|turkey|duck|goose|hen|capon)s? (?:thighs|drumsticks|wings|legs|breasts)\b/i
+
 /** A question that a line leaves open, with what is taken until it is answered. */
 export function askWords(ask: Ask, units: Units): string {
   switch (ask.code) {
@@ -232,7 +237,11 @@ export function askWords(ask: Ask, units: Units): string {
     case 'how_heavy':
       return `How heavy is the ${cutName(ask.cut).toLowerCase()}? Taken as ${mass(ask.taken_kg, units)}.`
     case 'what_is':
-      return `“${ask.words}” says nothing to us and is left out.`
+      if (PARTS_OF_BIRDS.test(ask.words))
+        return `“${ask.words}”: a tray of parts is not planned here. A whole bird, a crown or a breast is.`
+      return ask.not_of === undefined
+        ? `“${ask.words}” says nothing to us and is left out.`
+        : `“${ask.words}” cannot be planned for ${cutName(ask.not_of).toLowerCase()}: its times are those without it.`
     case 'what_time':
       return ask.put_in_s === undefined
         ? `When do they eat? Taken as ${hoursSaid(ask.taken_h)} from now.`

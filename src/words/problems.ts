@@ -51,6 +51,8 @@ export function problemSentence(problem: Problem, units: Units): string {
     case 'nothing_placed':
       return 'No roast of this meal has a place yet: plan it first.'
     case 'no_cavity':
+      if (problem.flat)
+        return 'A bird pressed flat has no cavity: bake the stuffing in a dish beside it, or leave the bird whole.'
       return 'Only a whole bird has a cavity to stuff; for a rolled piece say it is stuffed and rolled.'
     case 'no_thin_end':
       return 'A bird has no thin end.'

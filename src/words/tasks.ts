@@ -63,7 +63,11 @@ function imperative(task: Task, { cut, source, servings }: TaskScene, units: Uni
         ? 'Out of the freezer, into the fridge on a tray'
         : 'Out of the freezer, in its wrapping into cold water'
     case 'shape':
-      return 'Trim, tie, make it even'
+      return numbers.flat
+        ? 'Cut the backbone out, press it flat'
+        : numbers.even
+          ? 'Trim it even, score the fat'
+          : 'Trim, tie, make it even'
     case 'salt':
       return 'Salt all over, leave open in the fridge'
     case 'brine':
@@ -162,6 +166,10 @@ export function taskHelp(task: Task, scene: TaskScene, units: Units): string | u
       return task.because.numbers.water_h === undefined
         ? 'In the fridge, never on the bench; lowest shelf, over a tray.'
         : 'In a tight bag, under cold tap water that is changed every 30 minutes, never warm; cook it as soon as it is thawed.'
+    case 'shape':
+      return task.because.numbers.flat
+        ? 'Breast down, strong shears along both sides of the backbone; turn it over and lean on the breastbone until it cracks. Fingers clear of the blades; the backbone goes into the stock.'
+        : undefined
     case 'salt':
       return bird
         ? 'About 8 g a kilo. Raw juice carries germs: wash hands, board and sink after; do not rinse the bird.'

@@ -234,6 +234,7 @@ describe('cautions, troubles and problems in words', () => {
       { code: 'missing_doneness', path },
       { code: 'nothing_placed', path },
       { code: 'no_cavity', path },
+      { code: 'no_cavity', path, flat: true },
       { code: 'no_thin_end', path },
       { code: 'missing_heat', path, title: 'Rib', source: 'fire' },
       { code: 'no_document', path },

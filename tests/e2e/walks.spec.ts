@@ -64,9 +64,14 @@ const walks: readonly Walk[] = [
     order: 'board first',
   },
   {
-    name: 'a lamb leg',
-    line: 'lamb leg 2.4 kg bone-in, pink, fan 150, eat sunday 13:15',
+    name: 'a turkey pressed flat',
+    line: 'turkey 5 kg spatchcocked, fan 200, eat sunday 13:15',
     order: 'desk first',
+  },
+  {
+    name: 'a ham that is cooked already',
+    line: 'half a ham 3.6 kg, fully cooked, 160, glazed in the last half hour, eat saturday 16:00',
+    order: 'board first',
   },
 ]
 

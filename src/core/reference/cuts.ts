@@ -132,10 +132,10 @@ export const CUTS: readonly Cut[] = [
   pork({ id: 'fresh-ham', name: 'Fresh ham, whole', words: ['leg of pork', 'pork leg', 'whole fresh ham'], geometry: plump(1.2, 1.9), composition: 'pork-fat', bone: 'in', boneShare: 0.13, intact: true, usualDoneness: 'just-done', pullsApart: true, mass_kg: { least: 4, usual: 6.4, most: 9 }, rest_min: { least: 20, most: 60 }, perHead_kg: 0.4, measure: AT_THICKEST, probe: PROBE_THICK, source: solid }),
   pork({ id: 'fresh-ham-half', name: 'Fresh ham, half', words: ['half fresh ham', 'half leg of pork', 'half pork leg'], geometry: plump(1.15, 1.3), composition: 'pork-fat', bone: 'in', boneShare: 0.13, intact: true, usualDoneness: 'just-done', pullsApart: true, mass_kg: { least: 1.8, usual: 3, most: 5 }, rest_min: { least: 20, most: 45 }, perHead_kg: 0.4, measure: AT_THICKEST, probe: PROBE_THICK, source: solid }),
   pork({ id: 'pork-belly', name: 'Pork belly', words: ['belly of pork', 'belly pork', 'slab of belly'], geometry: round(0.045, 5, 0.1), composition: 'pork-belly', doneness: 'tender', usualDoneness: 'pull-apart', bone: 'out', intact: true, mass_kg: { least: 0.6, usual: 1.8, most: 5 }, rest_min: { least: 10, most: 30 }, perHead_kg: 0.3, measure: 'Through the thickest part, skin and all', probe: 'From the side into the middle of the meat, between two layers of fat', source: tape }),
-  pork({ id: 'smoked-ham', name: 'Ham or gammon, cured', words: ['gammon', 'smoked ham', 'cured ham', 'country ham', 'gammon joint'], geometry: plump(1.2, 1.9), composition: 'ham', bone: 'in', boneShare: 0.13, intact: true, usualDoneness: 'just-done', mass_kg: { least: 3, usual: 5.5, most: 9 }, rest_min: { least: 15, most: 45 }, perHead_kg: 0.35, measure: AT_THICKEST, probe: PROBE_THICK, source: solid }),
-  pork({ id: 'smoked-ham-half', name: 'Ham or gammon, cured, half', words: ['half gammon', 'half smoked ham', 'half cured ham'], geometry: plump(1.15, 1.3), composition: 'ham', bone: 'in', boneShare: 0.13, intact: true, usualDoneness: 'just-done', mass_kg: { least: 0.9, usual: 2.7, most: 4.5 }, rest_min: { least: 15, most: 40 }, perHead_kg: 0.35, measure: AT_THICKEST, probe: PROBE_THICK, source: solid }),
-  cookedHam({ id: 'cooked-ham', name: 'Cooked ham, whole', words: ['cooked ham', 'fully cooked ham', 'spiral ham', 'city ham', 'ready-cooked ham', 'baked ham'], geometry: plump(1.2, 1.9), bone: 'in', boneShare: 0.13, intact: true, mass_kg: { least: 3, usual: 5.5, most: 9 }, rest_min: { least: 10, most: 30 }, perHead_kg: 0.3, measure: AT_THICKEST, probe: PROBE_THICK, source: solid }),
-  cookedHam({ id: 'cooked-ham-half', name: 'Cooked ham, half', words: ['half cooked ham', 'half spiral ham'], geometry: plump(1.15, 1.3), bone: 'in', boneShare: 0.13, intact: true, mass_kg: { least: 0.9, usual: 2.7, most: 4.5 }, rest_min: { least: 10, most: 25 }, perHead_kg: 0.3, measure: AT_THICKEST, probe: PROBE_THICK, source: solid }),
+  pork({ id: 'smoked-ham', name: 'Ham or gammon, cured', words: ['gammon', 'smoked ham', 'cured ham', 'country ham', 'gammon joint'], geometry: plump(1.2, 1.9), composition: 'ham', bone: 'in', boneShare: 0.13, intact: true, usualDoneness: 'just-done', mass_kg: { least: 3, usual: 5.5, most: 9 }, rest_min: { least: 15, most: 60 }, perHead_kg: 0.35, measure: AT_THICKEST, probe: PROBE_THICK, source: solid }),
+  pork({ id: 'smoked-ham-half', name: 'Ham or gammon, cured, half', words: ['half gammon', 'half smoked ham', 'half cured ham'], geometry: plump(1.15, 1.3), composition: 'ham', bone: 'in', boneShare: 0.13, intact: true, usualDoneness: 'just-done', mass_kg: { least: 0.9, usual: 2.7, most: 4.5 }, rest_min: { least: 15, most: 60 }, perHead_kg: 0.35, measure: AT_THICKEST, probe: PROBE_THICK, source: solid }),
+  cookedHam({ id: 'cooked-ham', name: 'Cooked ham, whole', words: ['cooked ham', 'fully cooked ham', 'spiral ham', 'city ham', 'ready-cooked ham', 'baked ham'], geometry: plump(1.2, 1.9), bone: 'in', boneShare: 0.13, intact: true, mass_kg: { least: 3, usual: 5.5, most: 9 }, rest_min: { least: 10, most: 60 }, perHead_kg: 0.3, measure: AT_THICKEST, probe: PROBE_THICK, source: solid }),
+  cookedHam({ id: 'cooked-ham-half', name: 'Cooked ham, half', words: ['half cooked ham', 'half spiral ham'], geometry: plump(1.15, 1.3), bone: 'in', boneShare: 0.13, intact: true, mass_kg: { least: 0.9, usual: 2.7, most: 4.5 }, rest_min: { least: 10, most: 60 }, perHead_kg: 0.3, measure: AT_THICKEST, probe: PROBE_THICK, source: solid }),
   poultry('turkey')(wholeBird('turkey', 'Turkey', ['whole turkey', 'turkey whole'], { least: 2.5, usual: 6, most: 14 }, [20, 60], 0.55)),
   poultry('turkey')({ id: 'turkey-breast-bone-in', name: 'Turkey breast, bone in', words: ['turkey breast', 'turkey crown'], geometry: { family: 'crown' }, bone: 'in', boneShare: 0.18, intact: true, mass_kg: { least: 1.2, usual: 2.4, most: 4.5 }, rest_min: { least: 15, most: 35 }, perHead_kg: 0.35, measure: 'Depth from skin to breastbone at the fullest', probe: PROBE_THICK, source: solid }),
   poultry('turkey')({ id: 'turkey-breast-boneless', name: 'Turkey breast, boned and rolled', words: ['boneless turkey breast', 'rolled turkey breast', 'turkey breast joint', 'turkey roll', 'turkey breast boneless'], geometry: round(0.1, 1.25, 0.3), bone: 'out', intact: false, mass_kg: { least: 0.6, usual: 1.8, most: 4 }, rest_min: { least: 10, most: 30 }, perHead_kg: 0.22, measure: 'Across the roll at its middle', probe: 'Into the centre of the roll from one end', source: tape }),
@@ -159,11 +159,21 @@ export const CUTS: readonly Cut[] = [
  */
 export const findCut = (id: string): Cut | undefined => CUTS.find((cut) => cut.id === id)
 
+/** What is done to the shape of a piece before it is cooked: tied round, a bird pressed flat, a slab trimmed even. */
+export type Shaping = 'tie' | 'flatten' | 'even'
+/** So many times as wide as it is thick no string makes it round. */
+const SLAB_WIDTH = 2.5
+
 /**
- * Whether a piece is trimmed and tied before it is cooked.
- * @example isTied(findCut('turkey')) // true
+ * How a piece is shaped before it is cooked; undefined where it is as it is bought.
+ * @param legs how a bird's legs lie
+ * @example shapingOf(findCut('turkey'), 'flat') // 'flatten'
  */
-export const isTied = ({ geometry }: Cut): boolean => geometry.family === 'bird' || geometry.family === 'round'
+export function shapingOf({ geometry }: Cut, legs?: 'tied' | 'open' | 'flat'): Shaping | undefined {
+  if (geometry.family === 'bird') return legs === 'flat' ? 'flatten' : 'tie'
+  if (geometry.family === 'round') return geometry.width >= SLAB_WIDTH ? 'even' : 'tie'
+  return undefined
+}
 
 /**
  * Whether a piece has been in salt already, and wants none.

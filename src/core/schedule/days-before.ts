@@ -1,3 +1,4 @@
+import type { Shaping } from '../reference/cuts'
 import { STANDARDS } from '../reference/standards'
 import { epochSeconds } from '../units'
 import { because, HANDS_S, type Task, type TaskKind } from './task'
@@ -61,6 +62,13 @@ export const aroundTheTable = ({ first_s, in_s, serving_s }: AroundTheTable): Ta
   ]
 }
 
+/** How it is shaped, as a reason says it. */
+const SHAPED: Readonly<Record<Shaping, Readonly<Record<string, number>>>> = {
+  tie: {},
+  flatten: { flat: 1 },
+  even: { even: 1 },
+}
+
 /** When it comes out of the freezer, s, and what is to be said of it. */
 function thawAt({ how, takes_s }: Thaw, thawed_s: number, serving_s: number): [number, Record<string, number>] {
   const at_s = thawed_s - takes_s
@@ -75,7 +83,7 @@ function thawAt({ how, takes_s }: Thaw, thawed_s: number, serving_s: number): [n
  * @param ready_s when it leaves the fridge, s since 1970
  * @param in_s when it goes in, s since 1970
  * @param serving_s when they eat: nobody is woken at night, s since 1970
- * @param shape whether it is trimmed and tied
+ * @param shape what is done to its shape
  * @param tin whether it goes into its tin on a rack
  */
 export function daysBefore(
@@ -84,7 +92,7 @@ export function daysBefore(
   ready_s: number,
   in_s: number,
   serving_s: number,
-  { shape, tin }: { readonly shape: boolean; readonly tin: boolean },
+  { shape, tin }: { readonly shape: Shaping | undefined; readonly tin: boolean },
 ): { readonly tasks: readonly Task[]; readonly prepared_s: number } {
   // Thawed in water it is cooked the same day: salt has the least time that is worth it.
   const ahead_s = preparation === 'dry_salt' && thaw?.how === 'water' ? STANDARDS.saltLeast.value : AHEAD_S[preparation]
@@ -107,7 +115,7 @@ export function daysBefore(
       ...(preparation === 'dry_salt' ? [task('salt', prepared_s, hours)] : []),
       ...(preparation === 'wet_brine' ? [task('brine', prepared_s, hours), task('unbrine', ready_s - DRIES_S)] : []),
       ...(preparation === 'marinade' || preparation === 'acid_marinade' ? [task('marinate', prepared_s, hours)] : []),
-      ...(shape ? [task('shape', shape_s)] : []),
+      ...(shape ? [task('shape', shape_s, SHAPED[shape])] : []),
       ...(tin ? [task('dress', sameDay ? Math.max(ready_s - DRESSED_S, prepared_s) : ready_s - DRESSED_S)] : []),
       ...(thaw ? [task('thaw', ...thawAt(thaw, shape ? shape_s : prepared_s, serving_s))] : []),
     ],
@@ -121,7 +129,7 @@ export const thawStart = (
   ready_s: number,
   in_s: number,
   serving_s: number,
-  shape: boolean,
+  shape: Shaping | undefined,
 ): number =>
   daysBefore(preparation, thaw, ready_s, in_s, serving_s, { shape, tin: false }).tasks.find(
     ({ kind }) => kind === 'thaw',

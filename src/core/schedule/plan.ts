@@ -6,7 +6,7 @@ import type { PointId } from '../heat/piece'
 import { coldWaterThawSeconds } from '../portions/buy'
 import type { Yield } from '../portions/portions'
 import { endsTender, type Program, type Stage } from '../program/stage'
-import { isTied } from '../reference/cuts'
+import { shapingOf } from '../reference/cuts'
 import { scaleOf } from '../reference/doneness'
 import { PREHEAT_SLACK_S } from '../reference/standards'
 import {
@@ -268,7 +268,14 @@ function thawTrouble(
   { thaw_s, putIn_s }: { readonly thaw_s: number; readonly putIn_s: number },
 ): Trouble {
   const water: Thaw = { how: 'water', takes_s: coldWaterThawSeconds(piece.mass_kg) }
-  const fromWater_s = thawStart(preparation, water, putIn_s - temper_s, putIn_s, promise, isTied(piece.cut))
+  const fromWater_s = thawStart(
+    preparation,
+    water,
+    putIn_s - temper_s,
+    putIn_s,
+    promise,
+    shapingOf(piece.cut, piece.legs),
+  )
   return {
     code: 'thaw_passed',
     at: epochSeconds(thaw_s),

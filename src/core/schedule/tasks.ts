@@ -9,7 +9,7 @@ import {
   staysInHeat,
   type TendingAct,
 } from '../program/stage'
-import { isTied } from '../reference/cuts'
+import { shapingOf } from '../reference/cuts'
 import { PREHEAT_SLACK_S, STANDARDS } from '../reference/standards'
 import type { RoastAnswer } from '../roast/answer'
 import { epochSeconds } from '../units'
@@ -207,7 +207,7 @@ export function tasksOf(request: PlanRequest, answer: RoastAnswer, stages: reado
     putIn - request.temper_s,
     putIn,
     request.promise,
-    { shape: isTied(request.piece.cut), tin: stages[0]?.stage.environment.kind === 'oven' },
+    { shape: shapingOf(request.piece.cut, request.piece.legs), tin: stages[0]?.stage.environment.kind === 'oven' },
   )
   tasks.push(...before.filter(({ kind, at }) => !LAID_OUT.has(kind) || at >= request.now))
   if (request.gravy) {

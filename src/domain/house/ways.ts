@@ -132,7 +132,7 @@ export const WAYS: readonly Way[] = [
     said: ({ legs }) => legs !== undefined,
     options: (['tied', 'open', 'flat'] as const).map((legs) => ({
       id: legs,
-      set: ({ roast }) => ({ roast: { ...roast, legs } }),
+      set: ({ roast }) => ({ roast: { ...roast, legs, stuffed: roast.stuffed && legs !== 'flat' } }),
     })),
     of: ({ roast }) => roast.legs,
   },
@@ -144,7 +144,11 @@ export const WAYS: readonly Way[] = [
       id,
       set: (document) => ({
         ...noted(id, said, Object.values(STUFFED)).set(document),
-        roast: { ...document.roast, stuffed: id === 'cavity' },
+        roast: {
+          ...document.roast,
+          stuffed: id === 'cavity',
+          legs: id === 'cavity' && document.roast.legs === 'flat' ? ('tied' as const) : document.roast.legs,
+        },
       }),
     })),
     of: (document) => (document.roast.stuffed ? 'cavity' : notedAs(STUFFED)({ ...document })),

@@ -49,6 +49,14 @@ export function hoursApart(table: readonly Meaning[]): { readonly first: Meaning
   return first && last && first.at_s !== last.at_s ? { first: first.meaning, last: last.meaning } : undefined
 }
 
+/** Whether a day or an hour that was said is that of when they eat. */
+export function isPartOf({ said, at_s }: Moment, promise_s: number, { timeZone }: MomentContext): boolean {
+  if (said === 'both') return false
+  return said === 'day'
+    ? atHourOf(at_s, promise_s, timeZone) === promise_s
+    : atHourOf(promise_s, at_s, timeZone) === promise_s
+}
+
 /** The hour of one moment on the day of another, s since 1970. */
 function atHourOf(day_s: number, clock_s: number, timeZone: string): number {
   const date = new TZDate(day_s * 1000, timeZone)

@@ -7,7 +7,7 @@ import { nearestOf } from '../quantity/nearest'
 import { NAME_WORDS, nameInLine } from './cut-names'
 import type { Meaning } from './fact'
 import { leadHours } from './lead'
-import { hoursApart, promiseOf } from './promised'
+import { hoursApart, isPartOf, promiseOf } from './promised'
 import { isPulled } from './readers/doneness'
 import { roastsOf } from './roast-reading'
 import { kitchenOf } from './said-kitchen'
@@ -133,9 +133,10 @@ export function readLine(line: string, context: LineContext): Outcome<LineReadin
   const taken = meanings.filter(({ fact }) => fact.kind !== 'moment' || fact.weak !== 'meal' || fact.at_s === promise_s)
   const shown = taken.map((meaning): Meaning => {
     const { fact } = meaning
-    return fact.kind === 'serve' && fact.bare && !served
-      ? { ...meaning, fact: { kind: 'heat', heat: fact.heat } }
-      : meaning
+    if (fact.kind === 'serve' && fact.bare && !served) return { ...meaning, fact: { kind: 'heat', heat: fact.heat } }
+    // A day and an hour said apart are one moment, and shown as that.
+    const partly = fact.kind === 'moment' && promise_s !== undefined && isPartOf(fact, promise_s, context)
+    return partly ? { ...meaning, fact: { ...fact, at_s: promise_s } } : meaning
   })
   return succeed({
     meanings: withScale(shown, toCelsius),

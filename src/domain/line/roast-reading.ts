@@ -315,12 +315,28 @@ export function roastsOf(
         code: 'what_is',
         at: { from: meaning.from, to: meaning.to },
         words: meaning === pastry ? 'wellington' : spelt(meaning),
+        not_of: cut,
         options: [
           meaning === pastry
             ? { says: nameInLine(cut), line: replaced(meaning, nameInLine(cut)) }
             : { says: 'leave it out', line: replaced(meaning, '') },
         ],
       })
+  const filled = seen.get('stuffing')
+  if (stuffed && isBird && roast.legs === 'flat' && filled) {
+    // Pressed flat it has no cavity: what was to go in there is baked beside it.
+    roast.stuffed = false
+    asks.push({
+      code: 'what_is',
+      at: { from: filled.from, to: filled.to },
+      words: spelt(filled),
+      not_of: cut,
+      options: [
+        { says: 'baked beside it', line: replaced(filled, 'stuffing in a dish') },
+        { says: 'leave it out', line: replaced(filled, '') },
+      ],
+    })
+  }
   if (stuffed && !isBird) {
     roast.stuffed = false
     if (known.id !== 'pork-loin-stuffed-rolled') roast.handling ??= 'stuffed'

@@ -60,7 +60,14 @@ export type Ask =
   | { readonly code: 'which_cut'; readonly at: Span; readonly taken: string; readonly options: readonly Choice[] }
   | { readonly code: 'no_cut'; readonly options: readonly Choice[] }
   | { readonly code: 'how_heavy'; readonly cut: string; readonly taken_kg: number; readonly options: readonly Choice[] }
-  | { readonly code: 'what_is'; readonly at: Span; readonly words: string; readonly options: readonly Choice[] }
+  | {
+      readonly code: 'what_is'
+      readonly at: Span
+      readonly words: string
+      /** The cut that it is understood of, and cannot be planned for. */
+      readonly not_of?: string
+      readonly options: readonly Choice[]
+    }
   | {
       readonly code: 'what_time'
       /** So long from now is taken, or from when it goes in, h. */

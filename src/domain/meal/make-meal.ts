@@ -3,7 +3,7 @@ import { DOOR_COST_S } from '@/core/heat/oven'
 import { buyFor, type Purchase } from '@/core/portions/buy'
 import { type Gravy, gravyFor } from '@/core/portions/gravy'
 import { type Leftovers, leftoversOf } from '@/core/portions/leftovers'
-import { isTied } from '@/core/reference/cuts'
+import { shapingOf } from '@/core/reference/cuts'
 import type { Caution } from '@/core/safety/cautions'
 import { checkSchedule, type MealFault } from '@/core/schedule/meal/check'
 import { clashesOf, type MealClash } from '@/core/schedule/meal/clash'
@@ -149,7 +149,7 @@ function planOf(resolved: ResolvedMeal, answer: MealAnswer): MealPlan {
       mass_kg: roast?.roast.mass_kg ?? 0,
       thaw: roast && thawOf(roast),
       preparation: roast?.preparation ?? 'none',
-      shape: cut !== undefined && isTied(cut),
+      shape: cut && shapingOf(cut, roast?.roast.legs),
       temper_s: (roast?.roast.temper_min ?? 0) * 60,
       owner: cook >= 0 ? cook : undefined,
     }

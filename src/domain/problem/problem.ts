@@ -13,7 +13,8 @@ export type Problem =
   | { readonly code: 'only_guests_and_time'; readonly path: Path; readonly words: string }
   | { readonly code: 'missing_doneness'; readonly path: Path }
   | { readonly code: 'nothing_placed'; readonly path: Path }
-  | { readonly code: 'no_cavity'; readonly path: Path }
+  /** No bird, or one that is pressed flat. */
+  | { readonly code: 'no_cavity'; readonly path: Path; readonly flat?: true }
   | { readonly code: 'no_thin_end'; readonly path: Path }
   | {
       readonly code: 'missing_heat'

@@ -106,6 +106,17 @@ describe('what cannot be is said, with its reason', () => {
     expect(found.pull_min).toEqual({ p10: null, p50: null, p90: null })
   })
 
+  it('ten hours on a hot pan are refused, with what may be asked', () => {
+    const found = simulated({
+      roast: rib,
+      program: { stages: [{ environment: { kind: 'pan', set_c: 230 }, until: { kind: 'time', minutes: 600 } }, rest] },
+    })
+    expect(found).toMatchObject({
+      ok: false,
+      problems: [{ code: 'out_of_range', path: ['program', 'stages', 0, 'until', 'minutes'], high: 120 }],
+    })
+  })
+
   it('a colour that never comes is said to be one', () => {
     const found = answered({
       roast: rib,

@@ -232,6 +232,8 @@ export function resolveRoast(
     range(['roast', 'icy_core_c'], 'temperature_c', roast.icy_core_c, START_RANGE_C.low, roast.start_c)
   const bird = cut.geometry.family === 'bird'
   if (!bird && roast.stuffed) problems.push({ code: 'no_cavity', path: ['roast', 'stuffed'] })
+  if (bird && roast.stuffed && roast.legs === 'flat')
+    problems.push({ code: 'no_cavity', path: ['roast', 'stuffed'], flat: true })
   if (cut.bone === 'bird' && roast.thin_end !== null)
     problems.push({ code: 'no_thin_end', path: ['roast', 'thin_end'] })
   const massIsGood =

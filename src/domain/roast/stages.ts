@@ -23,6 +23,9 @@ const degreeOf = (tender_s: number): TenderEnd =>
   TENDER_ENDS.findLast((degree) => tenderSeconds(degree) <= tender_s + 1) ?? TENDER_ENDS[0]
 type RangeCheck = (path: Path, quantity: QuantityKind, value: number, low: number, high: number) => void
 
+/** Nothing is left on a hot pan for longer, min: what it touches is charcoal long before, and fat catches fire. */
+const PAN_MOST_MIN = 120
+
 /** A stage of a document as the core's, its numbers checked. */
 export function resolveStage(stage: StagePart, path: Path, range: RangeCheck): Stage {
   const { environment: given, until: end } = stage
@@ -42,7 +45,8 @@ export function resolveStage(stage: StagePart, path: Path, range: RangeCheck): S
     range([...path, 'environment', 'set_c'], 'temperature_c', given.set_c, 45, 400)
     environment = { kind: given.kind, set_c: celsius(given.set_c) }
   } else environment = { kind: given.kind }
-  if (end.kind === 'time') range([...path, 'until', 'minutes'], 'minutes', end.minutes, 0, 36 * 60)
+  const most_min = stage.environment.kind === 'pan' ? PAN_MOST_MIN : 36 * 60
+  if (end.kind === 'time') range([...path, 'until', 'minutes'], 'minutes', end.minutes, 0, most_min)
   if (end.kind === 'clock') range([...path, 'until', 'least_min'], 'minutes', end.least_min, 0, 36 * 60)
   if (end.kind === 'core') range([...path, 'until', 'core_c'], 'temperature_c', end.core_c, 0, 98)
   if (end.kind === 'colour') range([...path, 'until', 'browning_min'], 'minutes', end.browning_min, 0, 600)

@@ -44,19 +44,21 @@ export function PieceFields({ roast, put }: { readonly roast: Roast; readonly pu
       )}
       {bird && (
         <>
-          <Choice
-            label="Cavity"
-            value={roast.stuffed ? 'stuffed' : 'empty'}
-            onChange={(value) => put({ stuffed: value === 'stuffed' })}
-            options={[
-              ['empty', 'empty, stuffing baked beside'],
-              ['stuffed', 'stuffed'],
-            ]}
-          />
+          {(roast.legs !== 'flat' || roast.stuffed) && (
+            <Choice
+              label="Cavity"
+              value={roast.stuffed ? 'stuffed' : 'empty'}
+              onChange={(value) => put({ stuffed: value === 'stuffed' })}
+              options={[
+                ['empty', 'empty, stuffing baked beside'],
+                ['stuffed', 'stuffed'],
+              ]}
+            />
+          )}
           <Choice
             label="Legs"
             value={roast.legs}
-            onChange={(value) => put({ legs: value as Roast['legs'] })}
+            onChange={(value) => put({ legs: value as Roast['legs'], ...(value === 'flat' ? { stuffed: false } : {}) })}
             options={[
               ['tied', 'tied close'],
               ['open', 'left open: the thigh cooks sooner'],

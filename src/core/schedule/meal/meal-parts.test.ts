@@ -275,7 +275,7 @@ describe('tasks of a meal', () => {
     mass_kg: 3,
     thaw: undefined,
     preparation: 'dry_salt',
-    shape: false,
+    shape: undefined,
     temper_s: 1800,
     owner: undefined,
     ...more,

@@ -1,4 +1,5 @@
 import type { OvenSpec } from '../../heat/oven'
+import type { Shaping } from '../../reference/cuts'
 import { epochSeconds } from '../../units'
 import { aroundTheTable, daysBefore, type Preparation, type Thaw } from '../days-before'
 import type { TimedStage } from '../plan'
@@ -16,7 +17,7 @@ export interface TaskNeeds {
   readonly serve_c: number
   readonly thaw: Thaw | undefined
   readonly preparation: Preparation
-  readonly shape: boolean
+  readonly shape: Shaping | undefined
   readonly temper_s: number
   /** Cook the document names, or undefined for whoever is free. */
   readonly owner: number | undefined
