@@ -19,6 +19,9 @@ interface SheetProps {
   readonly version: number
 }
 
+/** How a bird lies, where it is not tied close as usual. */
+const LEGS = { tied: '', open: 'legs open, ', flat: 'pressed flat, ' } as const
+
 /** A planned roast's run sheet: how it is cooked and probed, its steps, what is to be minded. */
 export function PlanSheet({ kitchen, document, plan, units, version }: SheetProps) {
   const cut = cutOf(document.roast)
@@ -39,8 +42,10 @@ export function PlanSheet({ kitchen, document, plan, units, version }: SheetProp
       lead={
         <>
           <p className="mt-2">
-            {cutName(cut.id)}, <strong>{mass(document.roast.mass_kg, units)}</strong>, {length(plan.thickness_m, units)}{' '}
-            through
+            {cutName(cut.id)}, <strong>{mass(document.roast.mass_kg, units)}</strong>,{' '}
+            {document.roast.stuffed ? 'stuffed, ' : ''}
+            {cut.geometry.family === 'bird' ? LEGS[document.roast.legs] : ''}
+            {length(plan.thickness_m, units)} through
             {document.roast.thickness_mm === null ? ' (not measured)' : ''}. {programName(document.program)}: {heats}.
           </p>
           <p className="mt-1 text-[15pt]">
