@@ -1,6 +1,8 @@
 // The built application behind its doors: http for this machine alone, and https for the kitchen's network where it is asked for.
+import { readFileSync } from 'node:fs'
 import { createServer } from 'node:http'
 import { createServer as createSecureServer } from 'node:https'
+import { join } from 'node:path'
 import { parseArgs } from 'node:util'
 import next from 'next'
 import { certificate, fingerprintOf, ownNames } from './setup/certificate.mjs'
@@ -69,3 +71,23 @@ for (const signal of ['SIGTERM', 'SIGINT'])
     }
     setTimeout(() => process.exit(0), 3500).unref()
   })
+
+/**
+ * A page loads its modules when it is first asked for, half a second in which nothing else is answered: so each is asked
+ * for before anybody cooks, of a kitchen that is not there. Pages that take a secret are not.
+ */
+async function warmUp() {
+  const manifest = join(root, '.next/server/app-paths-manifest.json')
+  const pages = Object.keys(JSON.parse(readFileSync(manifest, 'utf8'))).filter((each) =>
+    /^\/(?:k\/.*|accuracy\/)page$/.test(each),
+  )
+  for (const page of pages) {
+    const path = page
+      .replace(/\/page$/, '')
+      .replace(/\/\([^)]*\)/g, '')
+      .replace(/\[[^\]]*\]/g, 'nobody')
+    const answer = await fetch(`http://127.0.0.1:${port}${path}`, { redirect: 'manual' })
+    await answer.arrayBuffer()
+  }
+}
+warmUp().catch(() => {})
