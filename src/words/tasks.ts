@@ -1,7 +1,8 @@
+import { isBird } from '@/core/program/schools'
 import type { Stage, TendingAct } from '@/core/program/stage'
 import type { Cut } from '@/core/reference/cuts'
+import { isPoultry } from '@/core/reference/cuts'
 import { COOLING, DANGER_ZONE_C, STANDARDS } from '@/core/reference/standards'
-import { isBird } from '@/core/safety/cautions'
 import type { Task } from '@/core/schedule/task'
 import { clock, duration, rise, temperature, type Units } from './units'
 import { surroundings } from './words'
@@ -160,7 +161,8 @@ const TEND_HELP: Readonly<Partial<Record<TendingAct, string>>> = {
 /** A line of help under the task: how, and the caution that bites here. */
 export function taskHelp(task: Task, scene: TaskScene, units: Units): string | undefined {
   const { cut, source } = scene
-  const bird = cut !== undefined && isBird(cut)
+  const bird = cut !== undefined && isPoultry(cut)
+  const whole = cut !== undefined && isBird(cut)
   switch (task.kind) {
     case 'thaw':
       return task.because.numbers.water_h === undefined
@@ -177,9 +179,11 @@ export function taskHelp(task: Task, scene: TaskScene, units: Units): string | u
     case 'marinate':
       return scene.acid ? `With acid, ${duration(STANDARDS.acidLimit.value)} at the most.` : undefined
     case 'dress':
-      return bird ? 'Giblet bag out. Raw juice on nothing eaten raw; wash hands and board.' : undefined
-    case 'take_out':
       return bird
+        ? `${whole ? 'Giblet bag out. ' : ''}Raw juice on nothing eaten raw; wash hands and board.`
+        : undefined
+    case 'take_out':
+      return whole
         ? 'Check the cavity: giblet bag out.'
         : `Never more than ${duration(STANDARDS.temperLimit.value)} on the bench.`
     case 'put_in':

@@ -180,3 +180,10 @@ export function shapingOf({ geometry }: Cut, legs?: 'tied' | 'open' | 'flat'): S
  * @example isCured({ composition: 'ham' }) // true
  */
 export const isCured = ({ composition }: Pick<Cut, 'composition'>): boolean => composition === 'ham'
+
+/**
+ * Whether it is the meat of a bird, whole or a part of one: what keeps poultry safe is asked of it.
+ * @example isPoultry(findCut('turkey-breast-boneless')) // true
+ */
+export const isPoultry = ({ geometry, composition }: Pick<Cut, 'geometry' | 'composition'>): boolean =>
+  geometry.family === 'bird' || geometry.family === 'crown' || composition === 'poultry' || composition === 'waterfowl'

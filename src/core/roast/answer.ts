@@ -6,8 +6,9 @@ import { boilingPoint } from '../heat/vapour'
 import { type Yield, yieldOf } from '../portions/portions'
 import { type Program, pullStageIndex, staysInHeat } from '../program/stage'
 import { hasMoments, placeTending, untended } from '../program/tending'
+import { isPoultry } from '../reference/cuts'
 import { scaleOf } from '../reference/doneness'
-import { type Caution, cautionsOf, isBird } from '../safety/cautions'
+import { type Caution, cautionsOf } from '../safety/cautions'
 import { isMeantSafe, type SafetyLeast, SURE, safetyLeast } from '../safety/least'
 import type { Lethality } from '../safety/lethality'
 import { poultryDecades } from '../safety/poultry'
@@ -276,7 +277,7 @@ export function answerRoast(question: RoastQuestion): RoastAnswer {
     warm_s,
     cautions:
       warm_s < WARM_LEAST_S ? [...cautions, { code: 'cools_fast', minutes: Math.floor(warm_s / 60) }] : cautions,
-    poultryDecades: isBird(cut)
+    poultryDecades: isPoultry(cut)
       ? poultryDecades(curve.time_s, curve.core_c[deciding] as Float64Array, curve.length)
       : undefined,
     browning_s: run.kernels[0]?.browning_s ?? 0,

@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest'
 import { DOMESTIC_OVEN } from '../heat/oven'
 import { findSchool, programOf, SCHOOLS, steadyProgram } from '../program/schools'
 import type { Program } from '../program/stage'
-import { CUTS, findCut } from '../reference/cuts'
+import { CUTS, findCut, isPoultry } from '../reference/cuts'
 import { STANDARDS } from '../reference/standards'
 import { isPointSafe, SafetyMeter, SURE, safetyLeast } from '../safety/least'
 import { celsius, minutes } from '../units'
@@ -190,6 +190,36 @@ describe('the pull by risk', () => {
     expect(held(11).isMet(60)).toBe(false)
     expect(held(13).isMet(60)).toBe(true)
     expect(isPointSafe(least, 'stuffing', held(60), 60)).toBe(false)
+  })
+})
+
+describe('what keeps a table safe goes by the meat, not by its shape', () => {
+  const of = (id: string, serve_c: number, set_c = 165) => {
+    const cut = must(findCut(id))
+    return ask({
+      piece: { cut, mass_kg: cut.mass_kg.usual },
+      program: steadyProgram(set_c, 15),
+      target: { kind: 'serve', serve_c },
+    }).cautions.map(({ code }) => code)
+  }
+
+  it('every part of a bird is asked what a bird is', () => {
+    for (const { id } of CUTS.filter(isPoultry)) {
+      expect(safetyLeast(must(findCut(id)), { vulnerable: false, stuffed: false })?.by, id).toBe('poultry_decades')
+      expect(of(id, 74), id).toContain('raw_poultry')
+      expect(of(id, 74, 150), id).toContain('slow_oven')
+    }
+    expect(isPoultry(must(findCut('turkey-breast-boneless')))).toBe(true)
+    expect(isPoultry(must(findCut('pork-loin')))).toBe(false)
+  })
+
+  it('a cooked ham says what it is for, and no table of raw roasts is held against it', () => {
+    const codes = of('cooked-ham', 60)
+    expect(codes).toContain('cooked_before')
+    expect(codes).not.toContain('hold_table_not_met')
+    expect(codes).not.toContain('below_consumer_minimum')
+    expect(of('cooked-ham', 50)).toContain('below_consumer_minimum')
+    expect(of('smoked-ham', 67)).not.toContain('cooked_before')
   })
 })
 

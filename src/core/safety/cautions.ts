@@ -1,6 +1,6 @@
 import type { OvenKind } from '../heat/environment'
 import { settingOf } from '../program/stage'
-import type { Cut } from '../reference/cuts'
+import { type Cut, isPoultry } from '../reference/cuts'
 import { donenessScale, scaleOf } from '../reference/doneness'
 import { DANGER_ZONE_C, retailOvenLeast, STANDARDS, TEMPER_LIMIT_S } from '../reference/standards'
 import type { CookRun } from '../simulate/cook'
@@ -50,15 +50,11 @@ export interface TableContext {
 }
 
 /**
- * @example isBird(findCut('turkey-breast-bone-in')) // true
- */
-export const isBird = (cut: Cut): boolean => cut.geometry.family === 'bird' || cut.geometry.family === 'crown'
-
-/**
  * The least oven that consumer advice has for a piece without a check of time and temperature, °C.
  * @example leastOven(findCut('turkey')) // 162
  */
-export const leastOven = (cut: Cut): number => (isBird(cut) ? STANDARDS.birdOvenLeast.value : STANDARDS.ovenLeast.value)
+export const leastOven = (cut: Cut): number =>
+  isPoultry(cut) ? STANDARDS.birdOvenLeast.value : STANDARDS.ovenLeast.value
 
 /** The cautions of one cook, gravest first, with the lethality they rest on. */
 export function cautionsOf(
@@ -71,7 +67,7 @@ export function cautionsOf(
   const peak_c = run.peak_c[coldest] as number
   const lethality = integrateLethality(run.curve.time_s, run.curve.core_c[coldest] as Float64Array, run.curve.length)
   const scale = scaleOf(cut)
-  const bird = isBird(cut)
+  const bird = isPoultry(cut)
   const cautions: Caution[] = []
   const stuffing = run.points.indexOf('stuffing')
   if (stuffing >= 0) {

@@ -1,8 +1,7 @@
 import type { PointId } from '../heat/piece'
-import type { Cut } from '../reference/cuts'
+import { type Cut, isPoultry } from '../reference/cuts'
 import { donenessScale } from '../reference/doneness'
 import type { CookRun } from '../simulate/cook'
-import { isBird } from './cautions'
 import { holdSeconds } from './lethality'
 import { POULTRY_DECADES, poultryRate } from './poultry'
 
@@ -25,7 +24,7 @@ export function safetyLeast(
   cut: Cut,
   table: { readonly vulnerable: boolean; readonly stuffed: boolean },
 ): SafetyLeast | undefined {
-  const bird = isBird(cut)
+  const bird = isPoultry(cut)
   if (!bird && cut.doneness !== 'pork' && cut.intact && !table.vulnerable && !table.stuffed) return undefined
   return { least_c: donenessScale(cut.doneness).minimum_c, by: bird ? 'poultry_decades' : 'hold_table' }
 }

@@ -1,4 +1,5 @@
-import { forMinutes, isBird, isTender, on, rest, type School, stage, toPull, trade } from './parts'
+import { isPoultry } from '../../reference/cuts'
+import { forMinutes, isTender, on, rest, type School, stage, toPull, trade } from './parts'
 
 /** Gentle to the pull, a long easy rest, the hottest oven at the end: even from edge to edge, crisp on arrival. */
 export const reverseSear: School = {
@@ -6,7 +7,7 @@ export const reverseSear: School = {
   name: 'Reverse sear',
   why: 'Gentle to the pull, a long easy rest, the hottest oven at the end: even from edge to edge, crisp on arrival.',
   // Poultry is not roasted below 163 °C (US federal consumer advice, from memory), its breast alone no more than the bird.
-  suits: (cut) => !isTender(cut) && !isBird(cut) && cut.geometry.family !== 'crown',
+  suits: (cut) => !isTender(cut) && !isPoultry(cut),
   usual: (cut) => ({
     set_c: 110,
     hot_c: 250,
