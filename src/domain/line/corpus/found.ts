@@ -467,4 +467,8 @@ export const FOUND: readonly (readonly [line: string, means: string])[] = [
   ['8 quails 220C tomorrow 19:30', '?kg oven220 quail x8 | @11-25T19:30'],
   ['chicken 1.5kg, 2 birds, 7pm', '1.5kg chicken x2 | @11-24T19:00'],
   ['tri tip on the grill, reverse sear, 6pm', '?kg beef-tri-tip two-zone-fire | @11-24T18:00'],
+  ['canned ham 2kg 4pm', '2kg cooked-ham | @11-24T16:00'],
+  ['picnic ham 3kg smoked 6pm', '3kg smoked-ham-half | @11-24T18:00'],
+  ['turkey breast roll 1.5kg, 180, for 6 at 19:00', '1.5kg oven180 turkey-breast-boneless | @11-24T19:00 for6'],
+  ['whole brisket 14 lb at 225F overnight, lunch at noon sunday', '6.35kg beef-brisket oven107 | @11-29T12:00'],
 ]

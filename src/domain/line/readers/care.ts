@@ -142,7 +142,7 @@ export const CARE: readonly Reader[] = [
   ),
   reader(`(?:smoked|cured|cook before eating)(?! paprika)`, () => ({ kind: 'traits', traits: { cured: true } })),
   reader(
-    `(?:(?:it is |its )?(?:fully|already|ready|pre) ?cooked|precooked|ready to (?:eat|heat|serve)|spiral(?: cut| sliced)?|(?:re ?)?(?:heat|warm)(?:ed|ing)? (?:up|through)(?: (?:an?|the|my|our))?)`,
+    `(?:(?:it is |its )?(?:fully|already|ready|pre) ?cooked|precooked|canned|tinned|ready to (?:eat|heat|serve)|spiral(?: cut| sliced)?|(?:re ?)?(?:heat|warm)(?:ed|ing)? (?:up|through)(?: (?:an?|the|my|our))?)`,
     () => ({ kind: 'traits', traits: { cooked: true } }),
   ),
   reader(`(?:raw|uncooked)`, () => ({ kind: 'traits', traits: { raw: true } })),
