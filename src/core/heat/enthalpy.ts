@@ -20,6 +20,8 @@ export interface EnthalpyTable {
   /** Rows per J/kg. */
   readonly perJoule: number
   readonly rows: number
+  /** Temperature at the last row, °C. */
+  readonly hottest_c: number
   /** °C at each row. */
   readonly temperature: Float64Array
   /** W/m·K at each row. */
@@ -58,6 +60,7 @@ function build(composition: Composition, boiling_c: number): EnthalpyTable {
     start: 0,
     perJoule: (ROWS - 1) / top,
     rows: ROWS,
+    hottest_c: boiling_c + PAST_BOILING_K,
     temperature: new Float64Array(ROWS),
     conductivity: new Float64Array(ROWS),
     heat: new Float64Array(ROWS),

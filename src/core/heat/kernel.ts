@@ -2,6 +2,7 @@ import { TENDER_FROM_C, tenderRate } from '../reference/tenderness'
 import { browningRate, dryShare, patchTemperature } from './colour'
 import type { EnthalpyTable } from './enthalpy'
 import { enthalpyAt } from './enthalpy'
+import { layersOf } from './layers'
 import type { HeatParameters } from './parameters'
 import { conductionAt, type EquivalentBall } from './shape'
 import type { Surroundings } from './surroundings'
@@ -35,6 +36,9 @@ const STEFAN_BOLTZMANN = 5.670374e-8
 export const DEFAULT_SHELLS = 20
 /** No meat takes so much for a kelvin but where its water freezes or boils, J/kg·K. */
 const CORNER_J_PER_KG_K = 15_000
+/** A layer that ends a step farther than this from where it was moved to is moved again, K; so often at the most. */
+const SETTLED_K = 1
+const MOST_PASSES = 12
 /** Numbers of a state beside those of its shells. */
 const SCALARS = 12
 
@@ -108,6 +112,8 @@ export class RoastKernel {
   private readonly upper: Float64Array
   private readonly across: Float64Array
   private readonly right: Float64Array
+  /** Enthalpy at the beginning of the step, J/kg. */
+  private readonly was: Float64Array
   private readonly saved: Float64Array
   private readonly surfaceGeometry: number
   private readonly coreWeight: number
@@ -141,30 +147,15 @@ export class RoastKernel {
     this.upper = new Float64Array(shells)
     this.across = new Float64Array(shells)
     this.right = new Float64Array(shells)
+    this.was = new Float64Array(shells)
     this.saved = new Float64Array(shells + SCALARS + 1)
 
-    const g = ball.shape
-    const squares = new Float64Array(shells)
-    let inner = 0
-    let innerToG = 0
-    for (let i = 0; i < shells; i++) {
-      const outer = 1 - (1 - (i + 1) / shells) ** 1.4
-      const ofFace = outer ** (g - 1)
-      const outerToG = ofFace * outer
-      const share = outerToG - innerToG
-      this.shellMass[i] = body.mass_kg * share
-      this.outerShare[i] = outer
-      squares[i] = ((g / (g + 2)) * (outerToG * outer * outer - innerToG * inner * inner)) / share
-      this.faceGeometry[i] = this.area_m2 * ofFace
-      inner = outer
-      innerToG = outerToG
-    }
-    for (let i = 0; i < shells - 1; i++) {
-      const between = ((squares[i + 1] as number) - (squares[i] as number)) / (2 * (this.outerShare[i] as number))
-      this.faceGeometry[i] = (this.faceGeometry[i] as number) / (between * ball.radius_m)
-    }
-    this.surfaceGeometry = this.area_m2 / (((1 - (squares[shells - 1] as number)) / 2) * ball.radius_m)
-    this.coreWeight = (squares[0] as number) / ((squares[1] as number) - (squares[0] as number))
+    const layers = layersOf(ball.shape, ball.radius_m, this.area_m2, shells)
+    this.shellMass.set(layers.share.map((share) => body.mass_kg * share))
+    this.outerShare.set(layers.outer)
+    this.faceGeometry.set(layers.faces)
+    this.surfaceGeometry = layers.surface
+    this.coreWeight = layers.coreWeight
     this.water = new MeatWater(this.shellMass)
     this.reset(start_c)
   }
@@ -207,7 +198,8 @@ export class RoastKernel {
   /** Temperature at the thermal centre, °C, from a parabola through the two innermost shells. */
   get core_c(): number {
     const first = this.temperature[0] as number
-    return first - this.coreWeight * ((this.temperature[1] as number) - first)
+    // A middle that boils stands still while what is round it cools: no parabola holds there, and none is hotter.
+    return Math.min(first - this.coreWeight * ((this.temperature[1] as number) - first), this.table.hottest_c)
   }
 
   /** Temperature at a share of the radius, 0 centre to 1 surface, °C. */
@@ -353,7 +345,7 @@ export class RoastKernel {
 
   /** A step of heat alone: what evaporates is counted, and leaves the layers it comes from with {@link giveWater}. */
   solve(dt_s: number, around: Surroundings): void {
-    const { shells, temperature, slope, conductivity, faceGeometry, upper, across, right, enthalpy } = this
+    const { shells, temperature, slope, conductivity, faceGeometry, upper, across, right, enthalpy, was } = this
     const massLeft = this.water.left
     const { parameters } = this
     const { perJoule, temperature: tableTemperature, conductivity: tableConductivity, heat: tableHeat } = this.table
@@ -366,7 +358,6 @@ export class RoastKernel {
     const outside = around.convection_w_per_m2k + radiation
     const effective_c = (around.convection_w_per_m2k * around.air_c + radiation * around.wall_c) / outside
 
-    // Elimination outward. Unknown: temperature at the end of the step, linearised about now.
     const kept = 1 - this.lost - this.water.dripped
     const shrunk = Math.cbrt(kept)
     const yields = this.yields_w_per_m2k || outside * this.exposure
@@ -376,28 +367,6 @@ export class RoastKernel {
     const factor = conducts * conductionAt(this.ball, biot) * shrunk
     const perStep = 1 / dt_s
     const half = factor / 2
-    let below = 0
-    let carry = 0
-    let carryRight = 0
-    for (let i = 0; i < last; i++) {
-      const capacity = (massLeft[i] as number) * perStep * (slope[i] as number)
-      const k1 = conductivity[i] as number
-      const k2 = conductivity[i + 1] as number
-      const above = half * (k1 + k2) * (faceGeometry[i] as number)
-      across[i] = above
-      const pivot = 1 / (capacity + below + above - below * carry)
-      carry = above * pivot
-      carryRight = (capacity * (temperature[i] as number) + below * carryRight) * pivot
-      upper[i] = carry
-      right[i] = carryRight
-      below = above
-    }
-    const toFront = factor * (conductivity[last] as number) * this.surfaceGeometry
-    const capacity = (massLeft[last] as number) * perStep * (slope[last] as number)
-    const pivot = 1 / (capacity + below + toFront - below * carry)
-    const alpha = (capacity * (temperature[last] as number) + below * carryRight) * pivot
-    const beta = toFront * pivot
-
     // The surface balance, one equation in the front temperature, W.
     const exposed = this.area_m2 * this.exposure * shrunk * shrunk
     const through = exposed / (1 / outside + this.crust_m / parameters.crust_w_per_mk)
@@ -408,58 +377,90 @@ export class RoastKernel {
     const transfer =
       (exposed * wetness * around.evaporation * Math.max(0, 1 - this.lost / parameters.free_water)) /
       (1 / conductance + this.crust_m / parameters.crust_diffusivity_m2_per_s)
-    const inward = toFront * (1 - beta)
-    const fixed = through * effective_c + toFront * alpha
     const heat = around.vapour.heat
     const topRow = around.vapour.rows - 2
     let front = this.front_c
     let evaporation_w = 0
     let steepness = 0
-    for (let iteration = 0; iteration < 40; iteration++) {
-      let row = ((front - EVAPORATION_LOWEST_C) * EVAPORATION_PER_KELVIN) | 0
-      if (row < 0) row = 0
-      else if (row > topRow) row = topRow
-      const low = heat[row] as number
-      const rise = ((heat[row + 1] as number) - low) * EVAPORATION_PER_KELVIN
-      const at = EVAPORATION_LOWEST_C + row / EVAPORATION_PER_KELVIN
-      const line = transfer * (low - rise * at)
-      // Within a table row the balance is a straight line, so a Newton step that stays in its row is exact.
-      const next = (fixed - line) / (through + inward + transfer * rise)
-      evaporation_w = line + transfer * rise * next
-      steepness = transfer * rise
-      this.iterations++
-      const change = next - front
-      front = next
-      if (change < 1e-7 && change > -1e-7) break
-    }
-    if (transfer === 0) evaporation_w = 0
-
-    // Back to the centre; fluxes from the new temperatures move the enthalpy, so energy is kept exactly.
-    let outer_c = alpha + beta * front
-    let inflow = toFront * (front - outer_c)
-    const absorbed = inflow
-    for (let i = last; i >= 0; i--) {
-      let outflow = 0
-      let inner_c = 0
-      if (i > 0) {
-        inner_c = (right[i - 1] as number) + (upper[i - 1] as number) * outer_c
-        outflow = (across[i - 1] as number) * (outer_c - inner_c)
+    let absorbed = 0
+    was.set(enthalpy)
+    // Once; where a layer comes to ice, out of it or to the boil, again about where it ends (Newton's method in enthalpy).
+    for (let pass = 0, settled = false; !settled && pass < MOST_PASSES; pass++) {
+      settled = true
+      // Elimination outward. Unknown: temperature at the end of the step, linearised about where it is thought to end.
+      let below = 0
+      let carry = 0
+      let carryRight = 0
+      for (let i = 0; i < last; i++) {
+        const capacity = (massLeft[i] as number) * perStep * (slope[i] as number)
+        const k1 = conductivity[i] as number
+        const k2 = conductivity[i + 1] as number
+        const above = half * (k1 + k2) * (faceGeometry[i] as number)
+        across[i] = above
+        const pivot = 1 / (capacity + below + above - below * carry)
+        carry = above * pivot
+        const gone_w = (massLeft[i] as number) * perStep * ((enthalpy[i] as number) - (was[i] as number))
+        carryRight = (capacity * (temperature[i] as number) - gone_w + below * carryRight) * pivot
+        upper[i] = carry
+        right[i] = carryRight
+        below = above
       }
-      const held = (enthalpy[i] as number) + ((inflow - outflow) * dt_s) / (massLeft[i] as number)
-      enthalpy[i] = held
-      // readTemperature written out: the call costs a third of the step.
-      let x = held * perJoule
-      if (x < 0) x = 0
-      else if (x > top) x = top
-      const row = x | 0
-      const low = tableTemperature[row] as number
-      const rise = (tableTemperature[row + 1] as number) - low
-      const t = low + (x - row) * rise
-      temperature[i] = t
-      slope[i] = tableHeat[row] as number
-      conductivity[i] = tableConductivity[row] as number
-      inflow = outflow
-      outer_c = inner_c
+      const toFront = factor * (conductivity[last] as number) * this.surfaceGeometry
+      const capacity = (massLeft[last] as number) * perStep * (slope[last] as number)
+      const pivot = 1 / (capacity + below + toFront - below * carry)
+      const gone_w = (massLeft[last] as number) * perStep * ((enthalpy[last] as number) - (was[last] as number))
+      const alpha = (capacity * (temperature[last] as number) - gone_w + below * carryRight) * pivot
+      const beta = toFront * pivot
+      const inward = toFront * (1 - beta)
+      const fixed = through * effective_c + toFront * alpha
+      for (let iteration = 0; iteration < 40; iteration++) {
+        let row = ((front - EVAPORATION_LOWEST_C) * EVAPORATION_PER_KELVIN) | 0
+        if (row < 0) row = 0
+        else if (row > topRow) row = topRow
+        const low = heat[row] as number
+        const rise = ((heat[row + 1] as number) - low) * EVAPORATION_PER_KELVIN
+        const at = EVAPORATION_LOWEST_C + row / EVAPORATION_PER_KELVIN
+        const line = transfer * (low - rise * at)
+        // Within a table row the balance is a straight line, so a Newton step that stays in its row is exact.
+        const next = (fixed - line) / (through + inward + transfer * rise)
+        evaporation_w = line + transfer * rise * next
+        steepness = transfer * rise
+        this.iterations++
+        const change = next - front
+        front = next
+        if (change < 1e-7 && change > -1e-7) break
+      }
+      if (transfer === 0) evaporation_w = 0
+
+      // Back to the centre; fluxes from the new temperatures move the enthalpy, so energy is kept exactly.
+      let outer_c = alpha + beta * front
+      let inflow = toFront * (front - outer_c)
+      absorbed = inflow
+      for (let i = last; i >= 0; i--) {
+        let outflow = 0
+        let inner_c = 0
+        if (i > 0) {
+          inner_c = (right[i - 1] as number) + (upper[i - 1] as number) * outer_c
+          outflow = (across[i - 1] as number) * (outer_c - inner_c)
+        }
+        const held = (was[i] as number) + ((inflow - outflow) * dt_s) / (massLeft[i] as number)
+        enthalpy[i] = held
+        // readTemperature written out: the call costs a third of the step.
+        let x = held * perJoule
+        if (x < 0) x = 0
+        else if (x > top) x = top
+        const row = x | 0
+        const low = tableTemperature[row] as number
+        const rise = (tableTemperature[row + 1] as number) - low
+        const t = low + (x - row) * rise
+        temperature[i] = t
+        slope[i] = tableHeat[row] as number
+        conductivity[i] = tableConductivity[row] as number
+        const off_k = t - outer_c
+        if (off_k > SETTLED_K || off_k < -SETTLED_K) settled = false
+        inflow = outflow
+        outer_c = inner_c
+      }
     }
 
     const drawn = through * (effective_c - front)
