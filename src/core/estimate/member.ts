@@ -1,5 +1,5 @@
 import type { PieceSize, PointId } from '../heat/piece'
-import { throughStem } from '../heat/probe'
+import { temperatureInside, throughStem } from '../heat/probe'
 import { pullStageIndex, type Stage } from '../program/stage'
 import { isPointSafe, type SafetyLeast, SafetyMeter } from '../safety/least'
 import { type CookPast, type CookRun, cook, type Watcher } from '../simulate/cook'
@@ -170,7 +170,7 @@ class MemberWatch implements Watcher {
       const kernel = stepper.kernels[track.body]
       if (!kernel) continue
       const depth = this.depths[t] as number
-      const value = depth === 0 ? kernel.core_c : throughStem(kernel.temperatureAtShare(depth), stepper.air_c)
+      const value = depth === 0 ? kernel.core_c : throughStem(temperatureInside(kernel, depth), stepper.air_c)
       const from = this.before[t] as number
       for (let at = this.next[t] as number; at < track.indices.length; at++) {
         const index = track.indices[at] as number

@@ -38,7 +38,9 @@ export const DEFAULT_SHELLS = 20
 const CORNER_J_PER_KG_K = 15_000
 /** A layer that ends a step farther than this from where it was moved to is moved again, K; so often at the most. */
 const SETTLED_K = 1
-const MOST_PASSES = 12
+const MOST_PASSES = 8
+/** And if that does not do, in halves of the step, down to so short ones, s. */
+const SHORTEST_S = 1
 /** Numbers of a state beside those of its shells. */
 const SCALARS = 12
 
@@ -200,20 +202,6 @@ export class RoastKernel {
     const first = this.temperature[0] as number
     // A middle that boils stands still while what is round it cools: no parabola holds there, and none is hotter.
     return Math.min(first - this.coreWeight * ((this.temperature[1] as number) - first), this.table.hottest_c)
-  }
-
-  /** Temperature at a share of the radius, 0 centre to 1 surface, °C. */
-  temperatureAtShare(share: number): number {
-    const last = this.shells - 1
-    for (let i = 0; i <= last; i++) {
-      const outer = this.outerShare[i] as number
-      if (share > outer) continue
-      const inner = i === 0 ? 0 : (this.outerShare[i - 1] as number)
-      const from = i === 0 ? this.core_c : ((this.temperature[i - 1] as number) + (this.temperature[i] as number)) / 2
-      const to = i === last ? this.front_c : ((this.temperature[i] as number) + (this.temperature[i + 1] as number)) / 2
-      return from + ((share - inner) / (outer - inner)) * (to - from)
-    }
-    return this.front_c
   }
 
   /** Mean temperature by mass, °C. */
@@ -385,7 +373,8 @@ export class RoastKernel {
     let absorbed = 0
     was.set(enthalpy)
     // Once; where a layer comes to ice, out of it or to the boil, again about where it ends (Newton's method in enthalpy).
-    for (let pass = 0, settled = false; !settled && pass < MOST_PASSES; pass++) {
+    for (let pass = 0, settled = false; !settled; pass++) {
+      if (pass === MOST_PASSES && dt_s > SHORTEST_S) return this.inHalves(dt_s, around)
       settled = true
       // Elimination outward. Unknown: temperature at the end of the step, linearised about where it is thought to end.
       let below = 0
@@ -457,7 +446,7 @@ export class RoastKernel {
         slope[i] = tableHeat[row] as number
         conductivity[i] = tableConductivity[row] as number
         const off_k = t - outer_c
-        if (off_k > SETTLED_K || off_k < -SETTLED_K) settled = false
+        if ((off_k > SETTLED_K || off_k < -SETTLED_K) && pass < MOST_PASSES) settled = false
         inflow = outflow
         outer_c = inner_c
       }
@@ -486,6 +475,14 @@ export class RoastKernel {
     }
     const core_c = this.core_c
     if (core_c > TENDER_FROM_C) this.tender_s += dt_s * tenderRate(core_c)
+  }
+
+  /** A step that would not settle, in two from where it began. */
+  private inHalves(dt_s: number, around: Surroundings): void {
+    this.enthalpy.set(this.was)
+    for (let i = 0; i < this.shells; i++) this.readTemperature(i)
+    this.solve(dt_s / 2, around)
+    this.solve(dt_s / 2, around)
   }
 
   /** Layers are as light in a step as in its middle, by what they gave in the last one: {@link giveWater} says what they did. */

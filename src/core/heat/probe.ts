@@ -36,9 +36,24 @@ export const sensedShare = (radius_m: number, probe: ProbeSpec = USUAL_PROBE): n
 export const throughStem = (sensed_c: number, air_c: number, stem = USUAL_PROBE.stem): number =>
   (1 - stem) * sensed_c + stem * air_c
 
+/** Temperature at a share of the radius, 0 centre to 1 surface, °C. */
+export function temperatureInside(kernel: RoastKernel, share: number): number {
+  const { outerShare, temperature, front_c } = kernel
+  const last = kernel.shells - 1
+  for (let i = 0; i <= last; i++) {
+    const outer = outerShare[i] as number
+    if (share > outer) continue
+    const inner = i === 0 ? 0 : (outerShare[i - 1] as number)
+    const from = i === 0 ? kernel.core_c : ((temperature[i - 1] as number) + (temperature[i] as number)) / 2
+    const to = i === last ? front_c : ((temperature[i] as number) + (temperature[i + 1] as number)) / 2
+    return from + ((share - inner) / (outer - inner)) * (to - from)
+  }
+  return front_c
+}
+
 /**
  * What a probe reads in a piece, °C, once it has settled.
  * @param air_c around its stem, °C
  */
 export const readingIn = (kernel: RoastKernel, air_c: number, probe: ProbeSpec = USUAL_PROBE): number =>
-  throughStem(kernel.temperatureAtShare(sensedShare(kernel.ball.radius_m, probe)), air_c, probe.stem)
+  throughStem(temperatureInside(kernel, sensedShare(kernel.ball.radius_m, probe)), air_c, probe.stem)
