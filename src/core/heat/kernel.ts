@@ -1,7 +1,6 @@
 import { TENDER_FROM_C, tenderRate } from '../reference/tenderness'
 import { browningRate, dryShare, patchTemperature } from './colour'
-import type { EnthalpyTable } from './enthalpy'
-import { enthalpyAt } from './enthalpy'
+import { type EnthalpyTable, enthalpyAt } from './enthalpy'
 import { layersOf } from './layers'
 import type { HeatParameters } from './parameters'
 import { conductionAt, type EquivalentBall } from './shape'
@@ -36,10 +35,9 @@ const STEFAN_BOLTZMANN = 5.670374e-8
 export const DEFAULT_SHELLS = 20
 /** No meat takes so much for a kelvin but where its water freezes or boils, J/kg·K. */
 const CORNER_J_PER_KG_K = 15_000
-/** A layer that ends a step farther than this from where it was moved to is moved again, K; so often at the most. */
+/** A layer that ends farther from where it was moved to is moved again, K, so often, and then in halves of the step, s. */
 const SETTLED_K = 1
 const MOST_PASSES = 8
-/** And if that does not do, in halves of the step, down to so short ones, s. */
 const SHORTEST_S = 1
 /** Numbers of a state beside those of its shells. */
 const SCALARS = 12
@@ -374,7 +372,13 @@ export class RoastKernel {
     was.set(enthalpy)
     // Once; where a layer comes to ice, out of it or to the boil, again about where it ends (Newton's method in enthalpy).
     for (let pass = 0, settled = false; !settled; pass++) {
-      if (pass === MOST_PASSES && dt_s > SHORTEST_S) return this.inHalves(dt_s, around)
+      if (pass === MOST_PASSES && dt_s > SHORTEST_S) {
+        this.inHalves(dt_s, around)
+        return
+      }
+      for (let i = 0; pass > 0 && i < shells; i++)
+        temperature[i] =
+          (temperature[i] as number) - ((enthalpy[i] as number) - (was[i] as number)) / (slope[i] as number)
       settled = true
       // Elimination outward. Unknown: temperature at the end of the step, linearised about where it is thought to end.
       let below = 0
@@ -388,8 +392,7 @@ export class RoastKernel {
         across[i] = above
         const pivot = 1 / (capacity + below + above - below * carry)
         carry = above * pivot
-        const gone_w = (massLeft[i] as number) * perStep * ((enthalpy[i] as number) - (was[i] as number))
-        carryRight = (capacity * (temperature[i] as number) - gone_w + below * carryRight) * pivot
+        carryRight = (capacity * (temperature[i] as number) + below * carryRight) * pivot
         upper[i] = carry
         right[i] = carryRight
         below = above
@@ -397,8 +400,7 @@ export class RoastKernel {
       const toFront = factor * (conductivity[last] as number) * this.surfaceGeometry
       const capacity = (massLeft[last] as number) * perStep * (slope[last] as number)
       const pivot = 1 / (capacity + below + toFront - below * carry)
-      const gone_w = (massLeft[last] as number) * perStep * ((enthalpy[last] as number) - (was[last] as number))
-      const alpha = (capacity * (temperature[last] as number) - gone_w + below * carryRight) * pivot
+      const alpha = (capacity * (temperature[last] as number) + below * carryRight) * pivot
       const beta = toFront * pivot
       const inward = toFront * (1 - beta)
       const fixed = through * effective_c + toFront * alpha

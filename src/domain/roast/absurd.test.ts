@@ -117,6 +117,30 @@ describe('what cannot be is said, with its reason', () => {
     })
   })
 
+  it('a thin end that thaws in a pan, and one that boils in a bag and is bared, are as warm as meat can be', () => {
+    const tip = { cut: 'beef-tri-tip', mass_kg: 0.3, start_c: 2, icy_core_c: -6, thin_end: 0.3 }
+    const leg = {
+      cut: 'lamb-leg-boneless-rolled',
+      mass_kg: 0.5,
+      surface: 'dry_salted',
+      handling: 'injected',
+      thin_end: 0.3,
+    }
+    for (const input of [
+      { roast: tip, oven: { kind: 'fan', offset_k: -60 }, program: { school: 'pan-first' }, target: { serve_c: 47 } },
+      { roast: leg, program: { school: 'kick-start' } },
+    ] as const) {
+      const ends = answered(input).curve.map(({ second_c }) => second_c ?? Number.NaN)
+      expect(Math.min(...ends)).toBeGreaterThan(-6.1)
+      expect(Math.max(...ends)).toBeLessThan(100.5)
+      // It turns where its heat does: it does not jump up and down.
+      const turns = ends.filter(
+        (_, i) => i > 1 && ((ends[i] ?? 0) - (ends[i - 1] ?? 0)) * ((ends[i - 1] ?? 0) - (ends[i - 2] ?? 0)) < -1,
+      )
+      expect(turns.length).toBeLessThan(4)
+    }
+  })
+
   it('a colour that never comes is said to be one', () => {
     const found = answered({
       roast: rib,
