@@ -16,6 +16,8 @@ import { expect, MACHINE, newKitchen, openBoard, test } from './browser'
 
 const SPEED = 120
 const PROMISE = '2026-11-27T18:00:00Z'
+/** Nobody takes a bird out that reads so far below its pull without a second look, K. */
+const UNDER_K = 4
 
 interface Whole {
   readonly name: string
@@ -256,6 +258,7 @@ async function cookThrough(
   let out_s: number | undefined
   let restWentBy = false
   /** By how much each step was done after its time, for a machine that was busy: s. */
+  const pullSaid = new Map<string, number>()
   const delays = new Map<string, number>()
   let clock_s = Date.parse(cook.document.clock.origin) / 1000
   let seq = 0
@@ -319,6 +322,17 @@ async function cookThrough(
     if (seen.id !== null && seen.at_s <= seen.now_s + 20) {
       const step = cook.document.steps.find((each) => each.id === seen.id)
       const piece = pieces.find(({ item }) => item.id === step?.item)
+      // "Pull at 71" is done at 71: where this machine stood still, what is on the page is minutes old. No longer than
+      // ten minutes: a board that says it too soon is believed.
+      if (seen.kind === 'pull' && piece && piece.points.length > 1) {
+        const least_c = Math.min(...piece.points.map(({ roast }) => roast.core_c))
+        const said_s = pullSaid.get(seen.id) ?? seen.now_s
+        pullSaid.set(seen.id, said_s)
+        if (least_c < (piece.item.pull_c ?? Number.NEGATIVE_INFINITY) - UNDER_K && seen.now_s - said_s < 600) {
+          await page.waitForTimeout(120)
+          continue
+        }
+      }
       if (!(await done(page, seen))) continue
       offered.push(`${seen.kind}:${step?.item ?? ''}`)
       ticked.set(seen.id, seen.now_s)
