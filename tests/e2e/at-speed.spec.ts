@@ -257,8 +257,9 @@ async function cookThrough(
   /** A rest is said for some minutes after the pull, and here they are a moment: where the machine stood still it went by. */
   let out_s: number | undefined
   let restWentBy = false
-  /** By how much each step was done after its time, for a machine that was busy: s. */
+  /** Since when a pull has been said, s. */
   const pullSaid = new Map<string, number>()
+  /** By how much each step was done after its time, for a machine that was busy: s. */
   const delays = new Map<string, number>()
   let clock_s = Date.parse(cook.document.clock.origin) / 1000
   let seq = 0

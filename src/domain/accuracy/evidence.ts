@@ -5,7 +5,7 @@ import { bodiesOf } from '@/core/heat/piece'
 import { yieldOf } from '@/core/portions/portions'
 import { steadyProgram } from '@/core/program/schools'
 import { CHART_ROWS, type ChartRow } from '@/core/reference/charts'
-import { type Cut, findCut } from '@/core/reference/cuts'
+import { type Cut, findCut, isPoultry } from '@/core/reference/cuts'
 import { type CookRun, cook } from '@/core/simulate/cook'
 import { shownBy } from '@/core/simulate/shown'
 import { type CookSetup, RESOLUTION, type Resolution } from '@/core/simulate/stepper'
@@ -199,7 +199,7 @@ const charts = (): Evidence[] =>
   CHART_ROWS.filter(({ since }) => !since).map((row) => {
     const cut = mustFind(row.cut)
     const note = OLDER[row.cut]
-    const birds = cut.bone === 'bird' || cut.geometry.family === 'crown'
+    const birds = isPoultry(cut)
     const { what, low_min, high_min } = ofRow(row)
     return minutes(
       `${cut.name}${row.stuffed ? ', stuffed' : ''}, ${what.kg.toFixed(1)} kg at ${row.oven_f} °F`,

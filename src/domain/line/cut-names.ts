@@ -225,8 +225,14 @@ const PARTS = /^(?:thighs|drumsticks|wings|legs|breasts|wingettes|quarters)$/
 const OF_WHOLE =
   /^(?:tied|untied|open|loose|splayed|up|down|out|in|on|off|first|covered|crossed|tucked|trussed|to|at|until|still)$/
 const WHOLE_BIRDS = new Set(CUTS.filter(({ bone }) => bone === 'bird').map(({ id }) => id))
+
+/**
+ * Whether a cut is a whole bird.
+ * @example isWholeBird('turkey') // true
+ */
+export const isWholeBird = (id: string): boolean => WHOLE_BIRDS.has(id)
 const isPartOf = (ids: readonly string[], [part = '', next = '']: readonly string[]): boolean =>
-  WHOLE_BIRDS.has(ids[0] ?? '') && PARTS.test(part) && !OF_WHOLE.test(next)
+  isWholeBird(ids[0] ?? '') && PARTS.test(part) && !OF_WHOLE.test(next)
 
 /** The cuts that some words name, the longest run first, in any order, with the number of words used. */
 export function cutsNamed(

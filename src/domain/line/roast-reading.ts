@@ -1,5 +1,5 @@
 import { findSchool, pullsApart } from '@/core/program/schools'
-import { findCut } from '@/core/reference/cuts'
+import { findCut, isPoultry } from '@/core/reference/cuts'
 import { donenessScale } from '@/core/reference/doneness'
 import type { HouseStandards } from '../house/standards'
 import type { Span } from '../problem/problem'
@@ -71,7 +71,7 @@ export function roastsOf(
   let count = named.fact.kind === 'cut' ? named.fact.count : 1
   let kgs: readonly number[] | undefined
   let bones = named.fact.kind === 'cut' ? named.fact.bones : undefined
-  const traits: { -readonly [Key in keyof CutTraits]: CutTraits[Key] } = {}
+  const traits: CutTraits = {}
   /** Traits that are known of some cuts only. */
   let crown: Meaning | undefined
   let made: Meaning | undefined
@@ -85,14 +85,24 @@ export function roastsOf(
   let rests = false
   let searsFirst = false
   let span: { readonly meaning: Meaning; readonly minutes: number } | undefined
-  const cooksHam = (meaning: Meaning) =>
-    meaning.fact.kind === 'doneness' &&
-    meaning.fact.word === 'done' &&
-    isHam(ids[0] ?? '') &&
-    /cooked/i.test(spelt(meaning))
+  const leave = (meaning: Meaning) => ({ says: 'leave it out', line: replaced(meaning, '') })
+  /** Asks about what is said and no plan can have. */
+  const leftOut = (meaning: Meaning, more: Partial<Extract<Ask, { code: 'what_is' }>> = {}) =>
+    asks.push({
+      code: 'what_is',
+      at: { from: meaning.from, to: meaning.to },
+      words: spelt(meaning),
+      options: [leave(meaning)],
+      ...more,
+    })
+  /** "A smoked ham, fully cooked": what was done to it, and not how it is wanted. */
+  const factOf = (meaning: Meaning): Fact => {
+    const done = meaning.fact.kind === 'doneness' && meaning.fact.word === 'done' && isHam(ids[0] ?? '')
+    return done && /cooked/i.test(spelt(meaning)) ? { kind: 'traits', traits: { cooked: true } } : meaning.fact
+  }
   for (const meaning of group) {
-    const { fact } = meaning
-    const before = cooksHam(meaning) ? undefined : seen.get(fact.kind)
+    const fact = factOf(meaning)
+    const before = seen.get(fact.kind)
     if (before && ONCE.has(fact.kind) && JSON.stringify(before.fact) !== JSON.stringify(fact)) {
       asks.push({
         code: 'said_twice',
@@ -105,7 +115,7 @@ export function roastsOf(
       })
       continue
     }
-    if (!cooksHam(meaning)) seen.set(fact.kind, meaning)
+    seen.set(fact.kind, meaning)
     switch (fact.kind) {
       case 'traits':
         Object.assign(
@@ -209,9 +219,7 @@ export function roastsOf(
         if (roast.school === undefined || !(ADDS[fact.id] ?? []).includes(roast.school)) roast.school = fact.id
         break
       case 'doneness':
-        // "A smoked ham, fully cooked": what was done to it, and not how it is wanted.
-        if (cooksHam(meaning)) traits.cooked = true
-        else roast.doneness = fact.word
+        roast.doneness = fact.word
         break
       case 'serve':
         roast.serve_c = toCelsius(fact.heat, 'core')
@@ -279,13 +287,7 @@ export function roastsOf(
       minutes: span.minutes,
     })
     delete roast.set_c
-  } else if (span)
-    asks.push({
-      code: 'what_is',
-      at: { from: span.meaning.from, to: span.meaning.to },
-      words: spelt(span.meaning),
-      options: [{ says: 'leave it out', line: replaced(span.meaning, '') }],
-    })
+  } else if (span) leftOut(span.meaning)
   // "Sear 4 min, 180 C 12 min": more heat was said after it.
   const [seared] = stages
   if (searsFirst && seared && (stages.length > 1 || roast.set_c !== undefined))
@@ -307,35 +309,18 @@ export function roastsOf(
   const isBird = known.geometry.family === 'bird'
   // What is not known of a cut is planned as if it were not said, and said to be: another bird's crown, smoked duck,
   // a crust of pastry.
-  const pastry = /wellington/i.test(spelt(named)) ? named : undefined
-  const unknown = [isBird ? crown : undefined, isHam(cut) ? undefined : made, pastry]
-  for (const meaning of unknown)
-    if (meaning)
-      asks.push({
-        code: 'what_is',
-        at: { from: meaning.from, to: meaning.to },
-        words: meaning === pastry ? 'wellington' : spelt(meaning),
-        not_of: cut,
-        options: [
-          meaning === pastry
-            ? { says: nameInLine(cut), line: replaced(meaning, nameInLine(cut)) }
-            : { says: 'leave it out', line: replaced(meaning, '') },
-        ],
-      })
+  if (crown && isBird) leftOut(crown, { not_of: cut })
+  if (made && !isHam(cut)) leftOut(made, { not_of: cut })
+  if (/wellington/i.test(spelt(named))) {
+    const options = [{ says: nameInLine(cut), line: replaced(named, nameInLine(cut)) }]
+    leftOut(named, { not_of: cut, words: 'wellington', options })
+  }
   const filled = seen.get('stuffing')
   if (stuffed && isBird && roast.legs === 'flat' && filled) {
     // Pressed flat it has no cavity: what was to go in there is baked beside it.
     roast.stuffed = false
-    asks.push({
-      code: 'what_is',
-      at: { from: filled.from, to: filled.to },
-      words: spelt(filled),
-      not_of: cut,
-      options: [
-        { says: 'baked beside it', line: replaced(filled, 'stuffing in a dish') },
-        { says: 'leave it out', line: replaced(filled, '') },
-      ],
-    })
+    const beside = { says: 'baked beside it', line: replaced(filled, 'stuffing in a dish') }
+    leftOut(filled, { not_of: cut, options: [beside, leave(filled)] })
   }
   if (stuffed && !isBird) {
     roast.stuffed = false
@@ -350,8 +335,7 @@ export function roastsOf(
     tending.push({ kind: 'tending', act: 'turn', moments: [{ share: 0.5 }] })
   }
   const tenderly =
-    known.bone !== 'bird' &&
-    known.geometry.family !== 'crown' &&
+    !isPoultry(known) &&
     (roast.tender !== undefined ||
       written.some(({ until }) => until.kind === 'tender') ||
       (pullsApart(known) && findSchool(roast.school ?? '')?.untilTender === true))

@@ -2,7 +2,7 @@ import { distance } from 'fastest-levenshtein'
 import { findCut } from '@/core/reference/cuts'
 import type { HouseItem } from '../house/house-item'
 import type { Span } from '../problem/problem'
-import { cutsNamed, EMPTY, NAME_WORDS, singular } from './cut-names'
+import { cutsNamed, EMPTY, isWholeBird, NAME_WORDS, singular } from './cut-names'
 import type { Meaning } from './fact'
 import { DAY_WORDS, LONGEST_MOMENT, WEEKDAYS } from './moment'
 import { type DateOrder, numericDate } from './numeric-date'
@@ -181,12 +181,10 @@ function isOfAnother(before: Meaning | undefined, fact: Found['fact'], { from }:
   return from - before.to <= 1 && fact.count === 1 && findCut(before.fact.ids[0] ?? '')?.species !== named?.species
 }
 
-const isBirdCut = (id: string): boolean => findCut(id)?.bone === 'bird'
-
 /** "Partridges, four birds": how many there are; "turkey 6 kg, the bird in at nine": the one that was named. */
 function ofNamedBird(fact: Found['fact'], named: Found['fact']): Found['fact'] {
-  const anyBird = fact.kind === 'cut' && fact.ids.length > 1 && fact.ids.every(isBirdCut)
-  if (!anyBird || named.kind !== 'cut' || !named.ids.some(isBirdCut)) return fact
+  const anyBird = fact.kind === 'cut' && fact.ids.length > 1 && fact.ids.every(isWholeBird)
+  if (!anyBird || named.kind !== 'cut' || !named.ids.some(isWholeBird)) return fact
   return fact.count > 1 ? { kind: 'pieces', count: fact.count } : { kind: 'filler' }
 }
 

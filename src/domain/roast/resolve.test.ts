@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest'
 import { parseJson, parseWith } from '../problem/parse'
 import type { Problem } from '../problem/problem'
-import { resolveRoast } from './resolve'
+import { cutAsCooked, resolveRoast } from './resolve'
 import { simulateDocument } from './roast-document'
 import { simulate } from './simulate'
 
@@ -136,5 +136,18 @@ describe('simulate', () => {
     const answer = ask(roast({}, { program: { school: 'oven-off' }, members: 8 }))
     expect(answer.ok).toBe(true)
     if (answer.ok) expect(JSON.parse(JSON.stringify(answer.value))).toEqual(answer.value)
+  })
+})
+
+describe('what is cooked until it is tender', () => {
+  it('is judged as tender meat, and poultry as poultry whatever its shape', () => {
+    const stages = [{ environment: { kind: 'oven', set_c: 150 }, until: { kind: 'tender', degree: 'falls_apart' } }]
+    const judgedAs = (cut: string) => {
+      const { roast, program } = simulateDocument.parse({ roast: { cut, mass_kg: 2 }, program: { stages } })
+      return cutAsCooked({ roast, program })?.doneness
+    }
+    expect(judgedAs('lamb-leg-bone-in')).toBe('tender')
+    for (const cut of ['turkey', 'turkey-breast-bone-in', 'turkey-breast-boneless'])
+      expect(judgedAs(cut)).toBe('poultry')
   })
 })

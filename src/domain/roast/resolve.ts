@@ -3,7 +3,7 @@ import { HEAT_PARAMETERS } from '@/core/heat/parameters'
 import { greatestThickness, type PieceSize, usualThickness } from '@/core/heat/piece'
 import { findSchool, programOf, SCHOOLS, type School, type SchoolSettings, settingsOf } from '@/core/program/schools'
 import type { Program } from '@/core/program/stage'
-import { CUTS, type Cut, findCut } from '@/core/reference/cuts'
+import { CUTS, type Cut, findCut, isPoultry } from '@/core/reference/cuts'
 import { scaleOf } from '@/core/reference/doneness'
 import { type CutStandards, houseCut, standardCut } from '@/core/reference/house-cut'
 import { TEMPER_LIMIT_S } from '@/core/reference/standards'
@@ -145,11 +145,10 @@ export function cutAsCooked({
     'stages' in program
       ? program.stages.some(({ until }) => until.kind === 'tender')
       : findSchool(program.school)?.untilTender === true
-  return cut && tender && cut.doneness !== 'tender' && !isBirdCut(cut)
+  return cut && tender && cut.doneness !== 'tender' && !isPoultry(cut)
     ? { ...cut, doneness: 'tender', usualDoneness: 'pull-apart' }
     : cut
 }
-const isBirdCut = ({ bone, geometry }: Cut) => bone === 'bird' || geometry.family === 'crown'
 
 /**
  * A document by another program. Where that judges it by other words (tender, not medium-rare), what was wanted by
