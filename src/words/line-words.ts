@@ -1,5 +1,6 @@
 import { findSchool } from '@/core/program/schools'
 import type { TenderEnd } from '@/core/reference/tenderness'
+import { isNoRoast } from '@/domain/line/cut-names'
 import type { Fact, SaidHeat, SaidMoment, SaidStage } from '@/domain/line/fact'
 import type { Ask } from '@/domain/line/reading'
 import { clock, duration, mass, shortDay, type Units } from './units'
@@ -165,6 +166,7 @@ export function factWords(fact: Fact, units: Units, now_s?: number): string | un
       return `for ${span(fact.minutes)}`
     case 'pieces':
       return `${fact.count} of them`
+    case 'another_way':
     case 'filler':
       return undefined
     default:
@@ -225,7 +227,7 @@ const NUMBERS = [
 ]
 const hoursSaid = (hours: number) => `${NUMBERS[hours] ?? hours} hours`
 
-const PARTS_OF_BIRDS = /\b(?:chicken|turkey|duck|goose|hen|capon)s? (?:thighs|drumsticks|wings|legs|breasts)\b/i
+const PARTS_OF_BIRDS = /\b(?:chicken|turkey|duck|goose|hen|capon)s? (?:thighs?|drumsticks?|wings?|legs?|breasts?)\b/i
 
 /** A question that a line leaves open, with what is taken until it is answered. */
 export function askWords(ask: Ask, units: Units): string {
@@ -238,7 +240,8 @@ export function askWords(ask: Ask, units: Units): string {
       return `How heavy is the ${cutName(ask.cut).toLowerCase()}? Taken as ${mass(ask.taken_kg, units)}.`
     case 'what_is':
       if (PARTS_OF_BIRDS.test(ask.words))
-        return `“${ask.words}”: a tray of parts is not planned here. A whole bird, a crown or a breast is.`
+        return `“${ask.words}”: parts of a bird are not planned here. A whole bird, a crown or a turkey’s breast is.`
+      if (isNoRoast(ask.words)) return `“${ask.words}”: braised, boiled or fried, and not planned here.`
       return ask.not_of === undefined
         ? `“${ask.words}” says nothing to us and is left out.`
         : `“${ask.words}” cannot be planned for ${cutName(ask.not_of).toLowerCase()}: its times are those without it.`

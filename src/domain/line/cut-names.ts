@@ -30,6 +30,10 @@ const NAMES: Readonly<Record<string, readonly string[]>> = {
   'new york strip': ['beef-strip-loin'],
   'ny strip': ['beef-strip-loin'],
   'top loin': ['beef-strip-loin'],
+  'top sirloin': ['beef-round-or-rump'],
+  'beef top sirloin': ['beef-round-or-rump'],
+  'sirloin cap': ['beef-round-or-rump'],
+  culotte: ['beef-round-or-rump'],
   'beef top loin': ['beef-strip-loin'],
   porterhouse: ['beef-strip-loin'],
   tritip: ['beef-tri-tip'],
@@ -55,6 +59,12 @@ const NAMES: Readonly<Record<string, readonly string[]>> = {
   'beef feather blade': ['beef-shoulder'],
   'feather blade': ['beef-shoulder'],
   'shoulder clod': ['beef-shoulder'],
+  'cross rib': ['beef-shoulder'],
+  'beef cross rib': ['beef-shoulder'],
+  'chuck eye': ['beef-shoulder'],
+  'beef chuck eye': ['beef-shoulder'],
+  'bolar blade': ['beef-shoulder'],
+  'mock tender': ['beef-shoulder'],
   'beef shin': ['beef-shoulder'],
   'wing rib': ['beef-rib-bone-in'],
   'beef wing rib': ['beef-rib-bone-in'],
@@ -82,6 +92,12 @@ const NAMES: Readonly<Record<string, readonly string[]>> = {
   mutton: ['lamb-shoulder', 'lamb-leg-bone-in'],
   'mutton leg': ['lamb-leg-bone-in'],
   'mutton shoulder': ['lamb-shoulder'],
+  // A goat is built as a sheep is, and cooked so (common practice).
+  goat: ['lamb-shoulder', 'lamb-leg-bone-in'],
+  'goat leg': ['lamb-leg-bone-in'],
+  'goat shoulder': ['lamb-shoulder'],
+  'kid leg': ['lamb-leg-bone-in'],
+  'kid shoulder': ['lamb-shoulder'],
   'lamb carre': ['lamb-rack'],
   'lamb best end': ['lamb-rack'],
   'guard honour': ['lamb-rack'],
@@ -138,6 +154,15 @@ const NAMES: Readonly<Record<string, readonly string[]>> = {
   'deer leg': ['venison-haunch'],
   'venison haunch': ['venison-haunch'],
   'venison leg': ['venison-haunch'],
+  // Other deer (common practice): as venison.
+  ...Object.fromEntries(
+    ['elk', 'moose', 'reindeer', 'caribou'].flatMap((deer) => [
+      [deer, ['venison-haunch', 'venison-loin']],
+      [`${deer} loin`, ['venison-loin']],
+      [`${deer} haunch`, ['venison-haunch']],
+      [`${deer} leg`, ['venison-haunch']],
+    ]),
+  ),
 }
 
 /** Words of a name that say nothing of the cut. */
@@ -184,6 +209,7 @@ const SINGULAR: ReadonlyMap<string, string> = new Map(
     filets: 'filet',
     poussins: 'poussin',
     striploin: 'strip loin',
+    striploins: 'strip loin',
     'rib-eye': 'rib eye',
   }),
 )
@@ -220,10 +246,10 @@ const IN_NAMES = new Set(NAME_WORDS)
 const LONGEST_NAME = 8
 
 /** A tray of these is no roast: nothing is planned of them, least of all as many whole birds. */
-const PARTS = /^(?:thighs|drumsticks|wings|legs|breasts|wingettes|quarters)$/
+const PARTS = /^(?:thighs?|drumsticks?|wings?|legs?|breasts?|wingettes|quarters)$/
 /** Unless it is said what is done with them. */
 const OF_WHOLE =
-  /^(?:tied|untied|open|loose|splayed|up|down|out|in|on|off|first|covered|crossed|tucked|trussed|to|at|until|still)$/
+  /^(?:tied|untied|open|loose|splayed|up|down|out|in|on|off|first|covered|crossed|tucked|trussed|to|at|until|still|side)$/
 const WHOLE_BIRDS = new Set(CUTS.filter(({ bone }) => bone === 'bird').map(({ id }) => id))
 
 /**
@@ -231,8 +257,24 @@ const WHOLE_BIRDS = new Set(CUTS.filter(({ bone }) => bone === 'bird').map(({ id
  * @example isWholeBird('turkey') // true
  */
 export const isWholeBird = (id: string): boolean => WHOLE_BIRDS.has(id)
+/** "Breast 160": where it is read. */
+const LEAST_READ = 45
 const isPartOf = (ids: readonly string[], [part = '', next = '']: readonly string[]): boolean =>
-  isWholeBird(ids[0] ?? '') && PARTS.test(part) && !OF_WHOLE.test(next)
+  isWholeBird(ids[0] ?? '') && PARTS.test(part) && !OF_WHOLE.test(next) && !(Number(next) >= LEAST_READ)
+
+/** Meat that is braised, boiled or fried: no roast is planned of it, least of all of what stands in its name. */
+const NO_ROAST =
+  /^(?:(?:beef )?short ribs?|ribs (?:\d+|one|two|three|four) racks?|(?:beef |pork |bbq )?(?:spare|baby back|back|country style) ?ribs|(?:lamb |pork |veal |beef )?shanks?(?! (?:end|half|portion|on|off|in)(?: |$))|(?:corned|salt|minced|ground|chipped) beef|(?:beef|ox|pig|pork|veal) ?(?:cheeks?|tails?|tongues?|liver|kidneys?|heart)|oxtail|osso ?buco|(?:beef|pork|lamb|veal|venison) (?:mince|steaks?(?! (?:roast|joint))|chops|cutlets|sausages?|burgers?|stew|curry|meatballs))(?= |$)/
+/**
+ * Whether some words are meat that is not roasted.
+ * @example isNoRoast('beef short ribs') // true
+ */
+export const isNoRoast = (words: string): boolean => NO_ROAST.test(words.toLowerCase())
+/** Words from a place on that are such meat, how many. */
+export function noRoastAt(words: readonly string[], at: number): number {
+  const found = NO_ROAST.exec(words.slice(at, at + 4).join(' '))
+  return found ? found[0].split(' ').length : 0
+}
 
 /** The cuts that some words name, the longest run first, in any order, with the number of words used. */
 export function cutsNamed(
@@ -245,7 +287,10 @@ export function cutsNamed(
     const last = words[at + count - 1] as string
     // A name ends with a word of its own; "roast" and "joint" after it are taken along by who reads on.
     if (EMPTY.has(last) && !KEPT.has(last)) continue
-    const ids = BY_KEY.get(keyOf(words.slice(at, at + count)))
+    const named = words.slice(at, at + count)
+    // A pot is no meat, a pot roast is.
+    if (named.includes('pot') && !/^roasts?$/.test(words[at + count] ?? '') && !named.includes('roast')) continue
+    const ids = BY_KEY.get(keyOf(named))
     if (ids) return isPartOf(ids, words.slice(at + count)) ? undefined : { count, ids }
   }
   return undefined

@@ -72,13 +72,24 @@ export type Fact =
       readonly kgs?: readonly number[]
     }
   /** How many there are of what was named before. */
-  | { readonly kind: 'pieces'; readonly count: number }
+  | {
+      readonly kind: 'pieces'
+      readonly count: number
+      /** What was weighed is all of them. */
+      readonly ofAll?: true
+    }
   | { readonly kind: 'thickness'; readonly mm: number }
   | { readonly kind: 'start'; readonly heat?: SaidHeat; readonly temper_min?: number }
   | { readonly kind: 'stage'; readonly stage: SaidStage }
   /** A time that stands for itself: so long in the one heat that is said. */
   | { readonly kind: 'span'; readonly minutes: number; readonly slow?: true }
-  | { readonly kind: 'heat'; readonly heat: SaidHeat; readonly on?: SaidStage['on'] }
+  | {
+      readonly kind: 'heat'
+      readonly heat: SaidHeat
+      readonly on?: SaidStage['on']
+      /** Three figures and no word of an oven. */
+      readonly bare?: true
+    }
   /** It goes in before the oven is hot. */
   | { readonly kind: 'cold_oven' }
   | { readonly kind: 'oven'; readonly oven: 'still' | 'fan' }
@@ -86,7 +97,13 @@ export type Fact =
   | { readonly kind: 'rest'; readonly minutes?: number }
   | { readonly kind: 'second'; readonly heat?: SaidHeat; readonly minutes?: number }
   /** Kept warm so hot, for so long, once it has rested. */
-  | { readonly kind: 'hold'; readonly heat: SaidHeat; readonly minutes?: number }
+  | {
+      readonly kind: 'hold'
+      readonly heat: SaidHeat
+      readonly minutes?: number
+      /** Kept until this hour, as it was said. */
+      readonly until?: string
+    }
   | { readonly kind: 'school'; readonly id: string }
   | { readonly kind: 'doneness'; readonly word: string }
   | {
@@ -112,6 +129,8 @@ export type Fact =
       readonly times?: number
       readonly every_min?: number
       readonly moments?: readonly SaidMoment[]
+      /** "Wrapped at 160": a reading, or an oven. */
+      readonly bare?: true
       /** As it was said, where there is more to it than when. */
       readonly said?: string
     }
@@ -150,6 +169,8 @@ export type Fact =
   | { readonly kind: 'written'; readonly stage: StagePart }
   /** The kitchen's own cut or program, by its name. */
   | { readonly kind: 'house'; readonly item: HouseItem['document'] }
+  /** A way of cooking that is none of ours: deep fried, on a spit. */
+  | { readonly kind: 'another_way' }
   | { readonly kind: 'filler' }
 
 /** What some words of a line were taken to mean. */

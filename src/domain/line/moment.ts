@@ -51,6 +51,8 @@ export const DAY_WORDS: readonly string[] = [
 /** No moment is said in more words than this: leads, day, month, clock, half of the day. */
 export const LONGEST_MOMENT = 12
 
+/** Days as they are written short. */
+const SHORT_DAYS: ReadonlySet<string> = new Set('mon tue tues wed thu thur thurs fri sat sun'.split(' '))
 const NEAR_DAYS = new Set(['today', 'tonight', 'tomorrow'])
 /** So many days from today, as "in two days" is written once it is read. */
 const DAYS_ON = /^\+(\d{1,2})d$/
@@ -62,7 +64,7 @@ const A_WEEK_ON = /^([a-z]+)(?:\+7)?$/
  * @example isDay('friday+7') // true
  */
 export const isDay = (word: string): boolean =>
-  NEAR_DAYS.has(word) || DAYS_ON.test(word) || WEEKDAYS.includes(word.replace(/\+7$/, ''))
+  NEAR_DAYS.has(word) || SHORT_DAYS.has(word) || DAYS_ON.test(word) || WEEKDAYS.includes(word.replace(/\+7$/, ''))
 
 const startsWith = (names: readonly string[], word: string | undefined) =>
   word && /^[a-z]{3,}$/.test(word) ? names.findIndex((name) => name.startsWith(word)) : -1

@@ -1,6 +1,6 @@
 import { TZDate } from '@date-fns/tz'
 import type { Fact, Meaning } from './fact'
-import type { MomentContext } from './said-moment'
+import { type MomentContext, momentAt } from './said-moment'
 
 /** When they eat, of all that a line says of it. */
 
@@ -36,6 +36,21 @@ export function promiseOf(table: readonly Meaning[], { now_s, timeZone }: Moment
   const hour = new TZDate(last.at_s * 1000, timeZone).getHours()
   const tonight = hour <= MORNING_AFTER_H && last.at_s - now_s < A_NIGHT_S
   return tonight ? atHourOf(last.at_s + 86_400, last.at_s, timeZone) : last.at_s
+}
+
+/**
+ * "Hold at 60 until nine": they eat at nine where no other hour is said; where one is, what is kept on after it is
+ * remembered as it was said.
+ */
+export function heldUntil(meanings: readonly Meaning[], line: string, context: MomentContext): Meaning[] {
+  const isSaid = promiseOf(meanings, context) !== undefined
+  return meanings.flatMap((meaning): Meaning[] => {
+    const { fact, from, to } = meaning
+    if (fact.kind !== 'hold' || fact.until === undefined) return [meaning]
+    const ends = momentAt(['at', ...fact.until.split(' ')], context)?.fact
+    if (isSaid) return [meaning, { ...meaning, fact: { kind: 'note', text: line.slice(from, to) }, parted: false }]
+    return ends ? [meaning, { ...meaning, fact: ends, parted: false }] : [meaning]
+  })
 }
 
 /** The first and the last hour that a line says to eat at, where they are not the same. */

@@ -4,10 +4,11 @@ import { standardsOf } from '../house/standards'
 import { waysOf } from '../house/ways'
 import { fail, type Outcome, type Span, succeed } from '../problem/problem'
 import { nearestOf } from '../quantity/nearest'
+import { toldApart } from './bare-heats'
 import { NAME_WORDS, nameInLine } from './cut-names'
 import type { Meaning } from './fact'
 import { leadHours } from './lead'
-import { hoursApart, isPartOf, promiseOf } from './promised'
+import { heldUntil, hoursApart, isPartOf, promiseOf } from './promised'
 import { isPulled } from './readers/doneness'
 import { roastsOf } from './roast-reading'
 import { kitchenOf } from './said-kitchen'
@@ -34,9 +35,10 @@ export function readLine(line: string, context: LineContext): Outcome<LineReadin
   if (line.length > LONGEST_LINE) return fail({ code: 'line_too_long', given: line.length, most: LONGEST_LINE })
   const sentence = readSentence(line, context)
   const { unknown } = sentence
-  const meanings = sentence.meanings
+  const said = sentence.meanings
     .filter((meaning, i, all) => !isSaidCloser(meaning, all.slice(i + 1), line))
     .flatMap((meaning, _, all) => wishOfAll(meaning, all))
+  const meanings = heldUntil(toldApart(said, line, context.reads), line, context)
   const asks: Ask[] = []
   const toCelsius = scaleOf(meanings, { line, reads: context.reads })
   const standards = standardsOf(context.house ?? [])

@@ -16,6 +16,9 @@ import { namesMeat } from './whose'
 /** A dial is not set below this, °C. */
 const LEAST_HEAT_C = 55
 
+/** What follows a bath is its crust from here on, °C. */
+const AFTER_BATH_C = 150
+
 /** Facts of which a roast has one. */
 const ONCE: ReadonlySet<Fact['kind']> = new Set(['mass', 'thickness', 'doneness', 'serve', 'pull'])
 
@@ -80,6 +83,8 @@ export function roastsOf(
   const tending: Extract<Fact, { kind: 'tending' }>[] = []
   const notes: string[] = []
   const written: StagePart[] = []
+  const otherWays: Meaning[] = []
+  let shared = false
   const seen = new Map<Fact['kind'], Meaning>()
   let cold = false
   let rests = false
@@ -142,6 +147,7 @@ export function roastsOf(
         break
       case 'pieces':
         count = fact.count
+        shared = fact.ofAll === true
         break
       case 'thickness':
         roast.thickness_mm = fact.mm
@@ -160,7 +166,8 @@ export function roastsOf(
         if (stage.on === 'fan') roast.oven = 'fan'
         const { set_c } = roast
         // "Sous vide, then a hot oven 10 minutes", "sous vide 54, then sear": its school ends hot anyway.
-        if (roast.school === 'water-bath' && (stage.usual === 'hot' || stage.finish)) {
+        const fierce = follows && heat !== undefined && toCelsius(heat, 'oven') >= AFTER_BATH_C
+        if (roast.school === 'water-bath' && (stage.usual === 'hot' || stage.finish || fierce)) {
           if (stage.on === 'oven' && stage.minutes !== undefined) roast.second_min = stage.minutes
           if (stage.on === 'oven' && heat) roast.second_c = toCelsius(heat, 'oven')
           break
@@ -176,6 +183,7 @@ export function roastsOf(
         }
         stages.push({
           ...stage,
+          ...(stage.on === 'bath' ? { cover: stage.cover ?? ('bag' as const) } : {}),
           ...(hotter || (stage.on === 'pan' && last?.core_c !== undefined) ? { finish: true } : {}),
           set_c: heat && toCelsius(heat, 'oven'),
           core_c: core && toCelsius(core, 'core'),
@@ -196,6 +204,9 @@ export function roastsOf(
         if (fact.on === 'bath') roast.school ??= 'water-bath'
         break
       }
+      case 'another_way':
+        otherWays.push(meaning)
+        break
       case 'oven':
         roast.oven = fact.oven
         break
@@ -280,7 +291,14 @@ export function roastsOf(
   }
   // "425 F, 80 minutes": so long in the one heat that is said. Where there is none, or several, nobody knows of what.
   const slow = roast.school === 'low-and-long'
-  if (span && stages.length === 0 && (roast.school === undefined ? roast.set_c !== undefined : slow)) {
+  const bath_c = roast.school === 'water-bath' && stages.length === 0 ? (roast.set_c ?? roast.serve_c) : undefined
+  if (span && bath_c !== undefined) {
+    // "Sous vide 58 C for 12 hours": so long in it, and browned after it as that school is.
+    stages.push({ on: 'bath', set_c: bath_c, minutes: span.minutes, cover: 'bag' })
+    stages.push({ on: 'oven', set_c: roast.second_c, minutes: roast.second_min, finish: true })
+    delete roast.set_c
+    delete roast.school
+  } else if (span && stages.length === 0 && (roast.school === undefined ? roast.set_c !== undefined : slow)) {
     stages.push({
       on: 'oven',
       ...(roast.set_c === undefined ? { usual: 'low' } : { set_c: roast.set_c }),
@@ -309,6 +327,7 @@ export function roastsOf(
   const isBird = known.geometry.family === 'bird'
   // What is not known of a cut is planned as if it were not said, and said to be: another bird's crown, smoked duck,
   // a crust of pastry.
+  for (const meaning of otherWays) leftOut(meaning, { not_of: cut })
   if (crown && isBird) leftOut(crown, { not_of: cut })
   if (made && !isHam(cut)) leftOut(made, { not_of: cut })
   if (/wellington/i.test(spelt(named))) {
@@ -379,6 +398,7 @@ export function roastsOf(
       })),
     })
   }
+  if (shared && roast.mass_kg !== undefined) roast.mass_kg = tenth(roast.mass_kg / count)
   if (roast.mass_kg === undefined && apiece_kg !== undefined) roast.mass_kg = apiece_kg
   if (roast.mass_kg === undefined) {
     const heads = guests === undefined ? undefined : guests / Math.max(1, roasts * count)

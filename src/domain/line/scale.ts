@@ -20,6 +20,12 @@ const STEP_F = 25
 /** Weights and sizes of those who set °F, or may. */
 const IMPERIAL = /(?<!\p{L})(?:lbs?|pounds?|pounders?|oz|ounces?|inch(?:es)?)(?!\p{L})|#/iu
 
+/**
+ * Whether a line has weights or sizes of those who set °F, or may.
+ * @example isImperial('rib 3 lb') // true
+ */
+export const isImperial = (line: string): boolean => IMPERIAL.test(line)
+
 /** What else tells in which scale a cook thinks. */
 export interface ScaleHints {
   /** The line itself: pounds and inches. */
@@ -60,6 +66,15 @@ function withHeats(fact: Fact, tell: (said: Said) => SaidHeat): Fact {
       return { ...fact, heat: tell({ heat: fact.heat, role: 'core' }) }
     case 'start':
       return fact.heat ? { ...fact, heat: tell({ heat: fact.heat, role: 'start' }) } : fact
+    case 'tending':
+      return fact.moments
+        ? {
+            ...fact,
+            moments: fact.moments.map((moment) =>
+              'core' in moment ? { core: tell({ heat: moment.core, role: 'core' }) } : moment,
+            ),
+          }
+        : fact
     default:
       return fact
   }
@@ -86,16 +101,14 @@ export function scaleOf(
       ((role === 'oven' && on !== 'fire' && heat.value > HOTTEST_C) || (role === 'core' && heat.value > CORE_MOST_C)),
   )
   const celsiusToo = said('c')
-  const ovens = heats.filter(({ role, on }) => role === 'oven' && on !== 'fire' && on !== 'pan')
+  const ovens = heats.filter(({ role, on }) => role === 'oven' && on !== 'pan')
   const isFierce = ({ heat }: Said) => heat.unit === undefined && heat.value >= FIERCE_C
   const cool = heats.some(({ heat, role }) => role === 'core' && heat.unit === undefined && heat.value < CORE_LEAST_F)
   const gently =
     !celsiusToo &&
     !cool &&
-    (ovens.some((said) => isFierce(said) && (said.minutes ?? 0) >= LONG_MIN) ||
-      (IMPERIAL.test(line) &&
-        ovens.length > 0 &&
-        ovens.every((said) => isFierce(said) && said.heat.value % STEP_F === 0)))
+    (ovens.some((said) => said.on !== 'fire' && isFierce(said) && (said.minutes ?? 0) >= LONG_MIN) ||
+      (isImperial(line) && ovens.length > 0 && ovens.every((said) => isFierce(said) && said.heat.value % STEP_F === 0)))
   const kitchens = reads === 'f' && !celsiusToo && !cool
   const fahrenheit = said('f') || only || gently || kitchens
   const read = ({ value, unit }: SaidHeat, role: Role): number => {

@@ -2,11 +2,12 @@ import { distance } from 'fastest-levenshtein'
 import { findCut } from '@/core/reference/cuts'
 import type { HouseItem } from '../house/house-item'
 import type { Span } from '../problem/problem'
-import { cutsNamed, EMPTY, isWholeBird, NAME_WORDS, singular } from './cut-names'
+import { cutsNamed, EMPTY, isWholeBird, NAME_WORDS, noRoastAt, singular } from './cut-names'
 import type { Meaning } from './fact'
 import { DAY_WORDS, LONGEST_MOMENT, WEEKDAYS } from './moment'
 import { type DateOrder, numericDate } from './numeric-date'
 import { READERS } from './readers'
+import { MASS_UNIT } from './readers/grammar'
 import { clocks } from './said-clock'
 import { type Found, type MomentContext, momentAt } from './said-moment'
 import { NUMBER, numberOf, type Token, tokensOf } from './tokens'
@@ -31,7 +32,7 @@ export interface LineContext extends MomentContext {
 /** Words that carry no meaning of their own here. */
 const FILLER = new Set([
   ...EMPTY,
-  ..."and with then plus also please is are it its we i want wanted would like have having got need to cook cooking make making do doing for at in into by from that this there be will can each all them us me you so but or as nice about roughly around approximately centre center middle thermometer wedding birthday feast celebration cut dinner lunch supper tea meal eat eating people oven heat meat degrees deg served serve x just really very quite bit once after before until till up down day evening night afternoon morning weekend party family table off hot warm cold per service banquet buffet method bring hungry finished how long what time when should could put hi hello hey thanks thank get let plan planning say approx assisted we'd we'll caterer catering same no later than latest i've i'm we're i'd it's they he she my our your does did take takes took go goes going start started arrive arrives now temp temperature says said kitchen tonight's today's one both each every other weight target setting lowest sometime ish final if mum mom dad uncle aunt auntie".split(
+  ..."and with then plus also please is are it its we i want wanted would like have having got need to cook cooking make making do doing for at in into by from that this there be will can each all them us me you so but or as nice about roughly around approximately centre center middle thermometer wedding birthday feast celebration cut dinner lunch supper tea meal eat eating people oven heat meat degrees deg served serve x just really very quite bit once after before until till up down day evening night afternoon morning weekend party family table off hot warm cold per service banquet buffet method bring hungry finished how long what time when should could put hi hello hey thanks thank get let plan planning say approx assisted we'd we'll caterer catering same no later than latest i've i'm we're i'd it's they he she my our your does did take takes took go goes going start started arrive arrives now temp temperature says said kitchen tonight's today's one both each every other weight target setting lowest sometime ish final if bought needs event site mum mom dad uncle aunt auntie".split(
     ' ',
   ),
   '+',
@@ -59,6 +60,8 @@ const MENDED_TO: readonly string[] = [...new Set([...NAME_WORDS, ...PATTERN_WORD
 const SHORT: ReadonlyMap<string, string> = new Map([
   ...['tmrw', 'tmw', 'tmr', 'tomoz', '2moro'].map((word) => [word, 'tomorrow'] as const),
   ['porc', 'pork'],
+  ['o/n', 'overnight'],
+  ['til', 'until'],
   ...[...WEEKDAYS, 'tomorrow', 'christmas', 'thanksgiving', 'easter'].map((day) => [`${day}'s`, day] as const),
   ...['tonite', '2nite', 'tnite'].map((word) => [word, 'tonight'] as const),
 ])
@@ -173,12 +176,14 @@ function cutAt(words: readonly string[], at: number, boned: boolean, apart = fal
 }
 
 /** "Lamb rump": a piece that we know of another animal only is no second roast. */
-function isOfAnother(before: Meaning | undefined, fact: Found['fact'], { from }: Token): boolean {
+function isOfAnother(before: Meaning | undefined, fact: Found['fact'], { from }: Token, line: string): boolean {
   if (before?.fact.kind !== 'cut' || fact.kind !== 'cut' || before.fact.ids.length < 2) return false
   const named = findCut(fact.ids[0] ?? '')
   // Beef, lamb and pork, and whole birds, are meat of their own.
   if (fact.ids.length > 1 || named?.bone === 'bird') return false
-  return from - before.to <= 1 && fact.count === 1 && findCut(before.fact.ids[0] ?? '')?.species !== named?.species
+  const between = line.slice(before.to, from).trim().split(/\s+/)
+  const beside = between.every((word) => word === '' || EMPTY.has(word.toLowerCase()))
+  return beside && fact.count === 1 && findCut(before.fact.ids[0] ?? '')?.species !== named?.species
 }
 
 /** "Partridges, four birds": how many there are; "turkey 6 kg, the bird in at nine": the one that was named. */
@@ -196,17 +201,99 @@ const ADJECTIVES = new Set(
 )
 const MOST_ADJECTIVES = 4
 
-/** How many of a cut some words begin with, where its nature stands between: "two frozen ducks". */
-function countAhead(words: readonly string[], at: number): number | undefined {
+const UNIT = new RegExp(`^${MASS_UNIT}$`)
+
+/** So many of what comes, and the words that say it. */
+interface Ahead {
+  readonly pieces: number
+  readonly count: number
+}
+/**
+ * How many of a cut some words begin with, where its nature or its weight stands between: "two frozen ducks",
+ * "3 4lb ducks", "2 brace of partridge".
+ */
+function countAhead(tokens: readonly Token[], words: readonly string[], at: number, line: string): Ahead | undefined {
   const word = words[at] ?? ''
   const count = PIECES.test(word) ? numberOf(word) : Number.NaN
   if (!Number.isInteger(count) || count < 2 || count > MOST_PIECES) return undefined
-  let next = at + 1
-  while (next <= at + MOST_ADJECTIVES && (ADJECTIVES.has(words[next] ?? '') || EMPTY.has(words[next] ?? ''))) next++
-  const named = next > at + 1 ? cutsNamed(words, next) : undefined
+  const braces = words[at + 1] === 'brace'
+  let next = at + (braces ? 2 : 1)
+  const from = next
+  const weighed = /^\d/.test(words[next] ?? '') && UNIT.test(words[next + 1] ?? '')
+  // "3-4 lb" is one weight.
+  if (weighed && /\S/.test(line.slice(tokens[at]?.to, tokens[next]?.from))) return undefined
+  if (weighed) next += 2
+  const natures = next
+  while (next <= natures + MOST_ADJECTIVES && (ADJECTIVES.has(words[next] ?? '') || EMPTY.has(words[next] ?? '')))
+    next++
+  const named = next > from || braces ? cutsNamed(words, next) : undefined
+  // "12 14 lb turkey" is no dozen of them.
+  const last = named && (words[next + named.count - 1] ?? '')
+  if (weighed && last === singular(last ?? '')) return undefined
   // "3 bone-in ribs" are one roast.
-  return named && named.ids[0] !== RIB ? count : undefined
+  if (!named || (named.ids[0] === RIB && !weighed)) return undefined
+  return { pieces: braces ? 2 * count : count, count: braces ? 2 : 1 }
 }
+
+/** "Lamb, half a shoulder", "beef 2 kg rib": a word that says which of the cuts it may be, with the place of their name. */
+function closerName(
+  words: readonly string[],
+  at: number,
+  meanings: readonly Meaning[],
+): readonly [number, readonly string[], number] | undefined {
+  const place = meanings.findLastIndex(({ fact }) => fact.kind === 'cut')
+  const named = meanings[place]?.fact
+  if (named?.kind !== 'cut' || named.ids.length < 2) return undefined
+  const species = findCut(named.ids[0] ?? '')?.species ?? ''
+  // Only of meat that was named as nothing but meat.
+  if (cutsNamed([species], 0)?.ids !== named.ids) return undefined
+  const found = cutsNamed([words[at] ?? '', species], 0)
+  return found?.count === 2 ? [place, found.ids, named.count] : undefined
+}
+
+/** Birds of which one is a plate, kg. */
+const SMALL_KG = 1
+/** "Cornish hens 6 at 6": how many there are of what was named just before. */
+function countBehind(
+  tokens: readonly Token[],
+  at: number,
+  line: string,
+  before: Meaning | undefined,
+): Found['fact'] | undefined {
+  const { text, from, parted } = tokens[at] as Token
+  if (before?.fact.kind !== 'cut' || before.fact.count !== 1 || parted || !/^\d{1,2}$/.test(text)) return undefined
+  const count = Number(text)
+  const cut = findCut(before.fact.ids[0] ?? '')
+  if (count < 2 || count > MOST_PIECES || !cut || cut.id === RIB || line.slice(before.to, from).trim() !== '')
+    return undefined
+  const name = line.slice(before.from, before.to).toLowerCase().split(/\s+/).at(-1) ?? ''
+  const many = name !== singular(name) || (cut.bone === 'bird' && cut.mass_kg.usual <= SMALL_KG)
+  const next = tokens[at + 1]
+  const weighed = UNIT.test(tokens[at + 2]?.text ?? '')
+  const ends =
+    !next || next.parted || weighed || /^(?:at|for|by|on|eat|dinner|lunch|supper|\d{1,2}:\d\d)$/.test(next.text)
+  return many && ends ? { kind: 'pieces', count } : undefined
+}
+
+/** "Eye of round 3 lb medium rare 6": an hour, where a weight is said, the number is the last word, and no other hour is. */
+function lastHour(
+  tokens: readonly Token[],
+  at: number,
+  before: readonly Meaning[],
+  context: MomentContext,
+): Found['fact'] | undefined {
+  const { text } = tokens[at] as Token
+  if (at !== tokens.length - 1 || !/^(?:[1-9]|1[0-2])$/.test(text)) return undefined
+  if (
+    !before.some(({ fact }) => fact.kind === 'mass' || fact.kind === 'bones' || isBoned(fact)) ||
+    before.some(({ fact }) => isHourSaid(fact))
+  )
+    return undefined
+  return momentAt(['at', text], context)?.fact
+}
+const isBoned = (fact: Found['fact']): boolean => fact.kind === 'cut' && fact.bones !== undefined
+const isHourSaid = (fact: Found['fact']): boolean =>
+  fact.kind === 'put_in' || (fact.kind === 'moment' && fact.said !== 'day')
 
 /** Between these a core is sliced, °C. */
 const CORE_ALONE = /^(?:4[5-9]|[56]\d|7[0-5])$/
@@ -314,17 +401,22 @@ export function readSentence(whole: string, context: LineContext): Sentence {
       best = { count: words[at + 1] === 'roast' ? 2 : 1, fact: { kind: 'cover', cover: 'foil' } }
     if (best && named && !joins) best = { ...best, fact: ofNamedBird(best.fact, named) }
     const token = tokens[at] as Token
-    const many = best || tokens[at + 1]?.parted ? undefined : countAhead(words, at)
+    // What is no roast is left to be asked about, whole.
+    const none = noRoastAt(words, at)
+    const isMass = best?.fact.kind === 'mass' && best.fact.count === undefined
+    const many =
+      none > 0 || (best && !isMass) || tokens[at + 1]?.parted ? undefined : countAhead(tokens, words, at, line)
     if (many !== undefined) {
-      pending = many
-      at++
+      pending = many.pieces
+      at += many.count
       continue
     }
+    if (none > 0) best = undefined
     if (best?.fact.kind === 'cut' && pending !== undefined) {
       if (best.fact.count === 1) best = { ...best, fact: { ...best.fact, count: pending } }
       pending = undefined
     }
-    if (best && !joins && !token.parted && isOfAnother(meanings.at(-1), best.fact, token)) best = undefined
+    if (best && !joins && !token.parted && isOfAnother(meanings.at(-1), best.fact, token, line)) best = undefined
     if (best) {
       const taken = tokens.slice(at, at + best.count)
       meanings.push({
@@ -338,20 +430,33 @@ export function readSentence(whole: string, context: LineContext): Sentence {
       joins = false
       continue
     }
-    const number = loneNumber(tokens, at, line, meanings)
+    const number =
+      none > 0
+        ? undefined
+        : (countBehind(tokens, at, line, meanings.at(-1)) ??
+          lastHour(tokens, at, meanings, context) ??
+          loneNumber(tokens, at, line, meanings))
     if (number) {
       meanings.push({ from: token.from, to: token.to, fact: number, mended: [], parted: number.kind === 'serve' })
       at++
       continue
     }
-    if (JOINS.has(token.text)) joins = true
-    if (!FILLER.has(token.text)) {
-      const last = unknown.at(-1)
-      if (last && /^\s*$/.test(line.slice(last.to, token.from)))
-        unknown[unknown.length - 1] = { text: line.slice(last.from, token.to), from: last.from, to: token.to }
-      else unknown.push({ text: line.slice(token.from, token.to), from: token.from, to: token.to })
+    const closer = none > 0 || joins ? undefined : closerName(words, at, meanings)
+    if (closer) {
+      const [cut, ids, count] = closer
+      meanings[cut] = { ...(meanings[cut] as Meaning), fact: { kind: 'cut', ids, count } }
+      at++
+      continue
     }
-    at++
+    if (JOINS.has(token.text)) joins = true
+    const { to } = tokens[at + Math.max(0, none - 1)] as Token
+    if (none > 0 || !FILLER.has(token.text)) {
+      const last = unknown.at(-1)
+      const from = last && /^\s*$/.test(line.slice(last.to, token.from)) ? last.from : token.from
+      if (from !== token.from) unknown.pop()
+      unknown.push({ text: line.slice(from, to), from, to })
+    }
+    at += Math.max(1, none)
   }
   const said = meanings.filter(({ fact }) => fact.kind !== 'filler')
   return { meanings: [...said, ...quoted].sort((a, b) => a.from - b.from), unknown }

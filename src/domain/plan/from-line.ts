@@ -140,7 +140,7 @@ function staged(roast: SaidRoast, cut: Cut): ProgramPart {
   const main: HeatedStage[] =
     goesOn || turned !== undefined ? [...cooks, { on: 'oven', set_c: turned ?? fallback_c }] : cooks
   const reverse = roast.school === 'reverse-sear' || finishes.length > 0
-  const searing = findSchool('reverse-sear') as School
+  const searing = findSchool(main.some(({ on }) => on === 'bath') ? 'water-bath' : 'reverse-sear') as School
   const rest_min = roast.rest_min ?? (reverse ? searing.usual(cut).rest_min : cut.rest_min.least)
   // A reverse sear ends hot, whether that was said or not.
   if (roast.school === 'reverse-sear' && finishes.length === 0) finishes.push({ on: 'oven', finish: true })

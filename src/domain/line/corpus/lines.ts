@@ -82,7 +82,7 @@ export const LINES: readonly (readonly [line: string, means: string])[] = [
   ['guinea fowl 1.3kg', 'guinea-fowl 1.3kg |'],
   ['brace of pheasants 1 kg', 'pheasant x2 1kg |'],
   ['haunch of venison 3 kg', 'venison-haunch 3kg |'],
-  ['venison 2.5 kg', 'venison-haunch 2.5kg |'],
+  ['venison 2.5 kg', 'venison-haunch 2.5kg | ?cut'],
   // Spelling
   ['medum-rare beef fillet 1.2kg', 'beef-tenderloin 1.2kg =medium-rare |'],
   ['chiken 1.5 kg', 'chicken 1.5kg |'],

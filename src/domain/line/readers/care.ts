@@ -1,7 +1,9 @@
+import type { SaidHeat } from '../fact'
 import {
   COVER,
   coverOf,
   HOUR,
+  heatOf,
   listed,
   MIN,
   MOMENT,
@@ -13,6 +15,7 @@ import {
   reader,
   SPAN,
   stretchOf,
+  TEMP,
   TENDER_SAID,
   tenderOf,
 } from './grammar'
@@ -51,6 +54,10 @@ const lastOf = (text: string) => {
   const moments = momentsOf(text.replace(/ off (?:the )?(?:last|final) /, ' off the last '))
   return moments.length > 0 ? moments : [{ before_end_min: LAST_MIN }]
 }
+
+/** What a core may read once its outside is brown, in either scale. */
+const isCore = ({ value, unit }: SaidHeat): boolean =>
+  (unit !== 'f' && value >= 45 && value <= 95) || (unit !== 'c' && value >= 113 && value <= 203)
 
 export const CARE: readonly Reader[] = [
   // What was done to it
@@ -158,11 +165,11 @@ export const CARE: readonly Reader[] = [
     return cover === undefined || text === 'open' || text === 'bare' ? undefined : { kind: 'cover', cover }
   }),
   reader(
-    `(?:baste|basted|basting)(?: (?:it|with (?:butter|its juices|juices|fat|dripping)))*(?: (once|twice|three times|four times|often|a lot|now and then|every (${SPAN})))?(?: (?:and )?${MOMENT})*`,
+    `(?:baste|basted|basting)(?: (?:it|with (?:butter|its juices|juices|fat|dripping)))*(?: (once|twice|three times|four times|often|a lot|now and then|every (${SPAN}|hour|half hour)))?(?: (?:and )?${MOMENT})*`,
     ([, how, span], text) => ({
       kind: 'tending',
       act: 'baste',
-      ...(span ? { every_min: minutesOf(span) } : how === 'often' || how === 'a lot' ? { every_min: 20 } : {}),
+      ...(span ? { every_min: stretchOf(span) } : how === 'often' || how === 'a lot' ? { every_min: 20 } : {}),
       ...timesOf(how),
       ...momentsPart(text),
     }),
@@ -172,11 +179,11 @@ export const CARE: readonly Reader[] = [
     ([, how], text) => ({ kind: 'tending', act: 'glaze', said: text, ...timesOf(how), ...momentsPart(text) }),
   ),
   reader(
-    `(?:turn|turned|turning|flip|flipped|flipping|rotate|rotated)(?: it| the (?:tin|tray|pan|roast|joint|meat))?(?: (?:over|round|around))?(?: (once|twice|three times|every (${SPAN})))?(?: (?:and )?${MOMENT})*`,
+    `(?:turn|turned|turning|flip|flipped|flipping|rotate|rotated)(?: it| the (?:tin|tray|pan|roast|joint|meat))?(?: (?:over|round|around))?(?: (once|twice|three times|every (${SPAN}|hour|half hour)))?(?: (?:and )?${MOMENT})*`,
     ([, how, span], text) => ({
       kind: 'tending',
       act: 'turn',
-      ...(span ? { every_min: minutesOf(span) } : {}),
+      ...(span ? { every_min: stretchOf(span) } : {}),
       ...timesOf(how),
       ...momentsPart(text),
     }),
@@ -206,6 +213,16 @@ export const CARE: readonly Reader[] = [
   reader(
     `(?:foil|lid|cover) on (?:for )?${MOMENT}|(?:cover|covered|foil|foiled|tent|wrap|wrapped)(?: it| the (?:bird|breast|legs|meat|roast|joint|whole thing))?(?: (?:with|in) foil)? ${MOMENT}`,
     (_, text) => ({ kind: 'tending', act: 'cover', moments: lastOf(text) }),
+  ),
+  // Wrapped at 160: once its core reads so
+  reader(
+    `(?:then )?(?:wrap(?:ped|ping)?|foil(?:ed)?|crutch(?:ed)?)(?: it)?(?: tight(?:ly)?)?(?: (?:in|with) (?:foil|(?:butcher |pink |baking )?paper))?(?: (?:at|around|about|when|once|it|reads|hits|reaches|is))+ ${TEMP}(?! (?:for|${MIN.slice(3, -1)}|h|hours?)(?: |$))`,
+    ([, value, unit]) => {
+      const heat = heatOf(value, unit)
+      return heat && isCore(heat)
+        ? { kind: 'tending', act: 'cover', moments: [{ core: heat }], ...(unit === undefined ? { bare: true } : {}) }
+        : undefined
+    },
   ),
   reader(`(?:look|check|peek|open the door)(?: (?:in|at) it)? every (${SPAN})`, ([, span = '']) => ({
     kind: 'tending',

@@ -13,6 +13,8 @@ const DONENESS = [
 const DEGREES: Readonly<Record<string, string>> = {
   'med rare': 'medium rare',
   mr: 'medium rare',
+  med: 'medium',
+  mw: 'medium well',
   'medium to rare': 'medium rare',
   'rare to medium rare': 'medium rare',
   'medium rare to medium': 'medium rare',

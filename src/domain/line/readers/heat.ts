@@ -10,7 +10,7 @@ const SCHOOL_WORDS: Readonly<Record<string, string>> = {
   steady: 'steady|one (?:oven )?setting|one temperature|all the way',
   'hot-start': 'hot start(?: then gentle)?|high heat first|start(?:ed)? hot|high then low|hot then (?:low|gentle|cool)',
   'kick-start': 'kick start(?: under foil)?',
-  'low-and-long': 'low and (?:slow|long)|slow roast(?:ed)?|slow cook(?:ed)?',
+  'low-and-long': 'low and (?:slow|long)|slow roast(?:ed)?|slow cook(?:ed)?|slow(?:ly)?(?! (?:oven|cooker|heat))',
   'oven-off':
     'oven off|(?:and |then )+off(?! the)|closed oven(?: method)?|(?:with )?the oven off|(?:and |then )*(?:turn(?:ed)?|switch(?:ed)?) (?:(?:it |the oven |oven )off(?: and leave(?: it)?(?: in)?)?|off (?:the )?(?:oven|heat)(?: and leave(?: it)?(?: in)?)?)',
   'cold-start': 'cold start(?: off reheat)?|cold oven start',
@@ -18,7 +18,7 @@ const SCHOOL_WORDS: Readonly<Record<string, string>> = {
   'pan-first':
     '(?:pan )?sear(?:ed)?(?: (?:it )?first| in (?:an? |the )?(?:pan|cast iron(?: pan| skillet)?|skillet)(?: first)?)|pan sear(?:ed)?|brown(?:ed)?(?: (?:it )?first| in (?:a|the) pan(?: first)?)|pan (?:first|roast(?:ed)?|fr(?:y|ied)|brown(?:ed)?)|sear(?:ed)?(?: it)?(?: (?:hard|well|quickly))?(?: (?:all over|all round|on all sides|on every side))?',
   'two-zone-fire':
-    'two zone(?: fire)?|(?:on|over) (?:the |a )?(?:grill|barbecue|bbq|coals|charcoal|fire|embers)|grilled|barbecued?|bbq|indirect(?: on the (?:grill|bbq|barbecue))?|on the kettle',
+    'two zone(?: fire)?|(?:on|over) (?:the |a )?(?:grill|barbecue|bbq|coals|charcoal|fire|embers)|grill(?:ed)?|barbecued?|bbq|indirect(?: on the (?:grill|bbq|barbecue))?|on the kettle',
   'water-bath': 'water bath(?: then hot)?|sous vide|in (?:a|the) bath',
   'bird-turned':
     'bird turned|turned(?: once| half way| halfway)|breast down first|start(?:ed|ing)? breast down|breast side down first|(?:cooked |roasted )?(?:breast (?:side )?|upside )down (?:(?:for|to start|at first)(?: the)?(?: first)?|(?:the )?first)(?: (?:hour|half|half hour|half an hour|(?:\\d+|one|two|three) (?:h|hours?|min|minutes?)))?(?: then (?:turn(?:ed)?|flip(?:ped)?)(?: it)?(?: over)?(?: breast (?:side )?up)?)?',
@@ -81,11 +81,11 @@ export const HEATS: readonly Reader[] = [
   }),
   // held at 58 for two hours
   reader(
-    `(?:then |and )?(?:cook and )?(?:held|hold(?:ing|s)?)(?: it)?(?: warm)?(?: in (?:the |a )?(?:oven|(?:holding |warm )?cabinet))?(?: at)? ${TEMP}(?: for (${SPAN}))?`,
-    ([, value, unit, span]) => {
+    `(?:then |and )?(?:cook and )?(?:held|hold(?:ing|s)?)(?: it)?(?: warm)?(?: in (?:the |a )?(?:oven|(?:holding |warm )?cabinet))?(?: at)? ${TEMP}(?: for (${SPAN})| (?:until|till) (noon|midnight|\\d{1,2}(?:[:.]\\d{2})?(?: [ap]m)?))?`,
+    ([, value, unit, span, until]) => {
       const heat = heatOf(value, unit)
       return isHeat(heat, 45) && heat.value <= (heat.unit === 'c' ? 95 : 205)
-        ? { kind: 'hold', heat, ...(span ? { minutes: minutesOf(span) } : {}) }
+        ? { kind: 'hold', heat, ...(span ? { minutes: minutesOf(span) } : {}), ...(until ? { until } : {}) }
         : undefined
     },
   ),
@@ -94,6 +94,16 @@ export const HEATS: readonly Reader[] = [
     `(?:(?:my|the|our|this) )?oven (?:that )?(?:(?:only|just) )*(?:goes|gets|reaches|manages|does|stops at|will go|can do)(?: only| just)*(?: up)?(?: to)? ${HEAT}(?: (?:at most|max|maximum|tops))?|(?:(?:max|maximum)(?: oven)?|oven (?:max|maximum|tops out at))(?: is| of| temperature| temp)* ${HEAT}`,
     (_, text) => ({ kind: 'note', text }),
   ),
+  // What is cooked otherwise: said, and not planned
+  reader(
+    `(?:(?:in|on|by) (?:an? |the |my )?)?(?:deep fr(?:y|ied|yer)|air ?fr(?:y|ied|yer)|pressure cook(?:er|ed)|slow cooker|crock ?pot|microwaved?|rotisserie(?:d)?|spit(?: roast(?:ed)?)?|poached|steam(?:ed)?|boil(?:ed|ing)?)(?:(?: for)? ${SPAN})?(?: (?:and )?then roast(?:ed)?)?`,
+    () => ({ kind: 'another_way' }),
+  ),
+  // Smoked at 250: in a smoker
+  reader(`smok(?:ed|ing|e)(?: it)?(?: low)?(?: at| over [a-z]+ at) ${HEAT}`, ([, value, unit, gas]) => {
+    const heat = heatOf(value, unit, gas)
+    return isHeat(heat) ? { kind: 'heat', heat, on: 'fire' } : undefined
+  }),
   // Heat
   reader(
     `(?:in (?:an? |the )?|with (?:an? |the )?)?(?:(?:low|hot|moderate|slow|cool) )?(oven|fan|fan oven|convection|convection oven|fire|grill|coals|smoker|barbecue|bbq|bath|water bath|sous vide|at|roast(?:ed)? at|cook(?:ed)? at|(?:start|starting|begin|beginning)(?: it)? at|heat|oven on)(?: on| set)?(?: at| to)? ${TEMP}(?: (fan|convection|oven))?`,
@@ -129,16 +139,16 @@ const ASIDE =
 export const BARE: readonly Reader[] = [
   // slow roasted for five hours
   reader(
-    `(?:(slow)(?:ly)? )?(?:roast(?:ed)?|cook(?:ed)?)(?: it)?(?: (slowly|low and slow))?(?: for)?(?: about| around)? (${SPAN})(?! (?:before|after|ahead|per|a|at)(?: |$))`,
-    ([, before, after, span = '']) => ({
+    `(?:(?:(slow)(?:ly)? )?(?:roast(?:ed)?|cook(?:ed)?)(?: it)?(?: (slowly|low and slow))?|(slow)(?:ly)?)(?: for)?(?: about| around)? (${SPAN})(?! (?:before|after|ahead|per|a|at)(?: |$))`,
+    ([, before, after, alone, span = '']) => ({
       kind: 'span',
       minutes: minutesOf(span),
-      ...(before || after ? { slow: true as const } : {}),
+      ...(before || after || alone ? { slow: true as const } : {}),
     }),
   ),
-  // A time that is all there is between two commas
+  // A time that is all there is between two commas, or up to what comes then
   reader(
-    `(?:for |about |around |it takes |takes )*(${SPAN})(?: in all| total| altogether| in the oven)?(?:$|(?= ${COVER}$))`,
+    `(?:for |about |around |it takes |takes )*(${SPAN})(?: in all| total| altogether| in the oven)?(?:$|(?= (?:${COVER}$|(?:and )?then |(?:in (?:a |the )?)?(?:water )?bath |\\d{1,2}(?::\\d{2}| [ap]m)(?: |$))))`,
     ([, span = '']) => ({
       kind: 'span',
       minutes: minutesOf(span),
@@ -146,7 +156,7 @@ export const BARE: readonly Reader[] = [
   ),
   // A number with a degree, or one that can only be a heat
   reader(
-    `(?:at )?(${DIGITS}) (c|f|degrees c|degrees f|deg c|deg f|celsius|fahrenheit|degrees)(?! (?:${ASIDE})(?: |$))`,
+    `(?:at )?(${DIGITS}) (c|f|degrees c|degrees f|deg c|deg f|celsius|fahrenheit|degrees|deg)(?! (?:${ASIDE})(?: |$))`,
     ([, value, unit]) => {
       const heat = heatOf(value, unit)
       if (heat === undefined || !isHeat(heat, 0)) return undefined
@@ -161,7 +171,7 @@ export const BARE: readonly Reader[] = [
     `(\\d{3})(?! (?:kg|kgs|g|gr|gm|gms|grams?|lbs?|pounds?|oz|mm|cm|x|people|guests|heads|covers|adults))`,
     ([, value]) => {
       const heat = heatOf(value, undefined)
-      return isHeat(heat, 100) && heat.value <= 500 ? { kind: 'heat', heat } : undefined
+      return isHeat(heat, 100) && heat.value <= 500 ? { kind: 'heat', heat, bare: true } : undefined
     },
   ),
 ]

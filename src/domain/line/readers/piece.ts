@@ -102,6 +102,23 @@ export const PIECE: readonly Reader[] = [
     }),
   ),
   reader(`(?:a )?brace`, () => ({ kind: 'pieces', count: 2 })),
+  // rack 2x 8 ribs
+  reader(`(\\d+) x(?= \\d+ (?:ribs?|bones?)(?: |$))`, ([, times = '']) => {
+    const count = numberOf(times)
+    return count >= 1 && count <= MOST_PIECES ? { kind: 'pieces', count } : undefined
+  }),
+  // 12 kg of strip loin in 3 pieces: that is what all weigh
+  reader(`(?:cut |divided |halved )?(?:in|into) (${N}) (?:pieces|joints|roasts|halves)`, ([, times = '']) => {
+    const count = numberOf(times)
+    return Number.isInteger(count) && count >= 2 && count <= MOST_PIECES
+      ? { kind: 'pieces', count, ofAll: true }
+      : undefined
+  }),
+  // best end of lamb, two racks
+  reader(`(${N}) racks(?! of(?: |$))`, ([, times = '']) => {
+    const count = numberOf(times)
+    return Number.isInteger(count) && count >= 2 && count <= MOST_PIECES ? { kind: 'pieces', count } : undefined
+  }),
   // poussins, four of them: how many of what was named
   reader(`(${N}) of (?:them|those|these)`, ([, count = '']) => {
     const pieces = numberOf(count)
@@ -157,7 +174,7 @@ export const PIECE: readonly Reader[] = [
     },
   ),
   reader(
-    `(?:(?:to|until|serve|served|serve at|served at|core of|core to|middle at|(?:core|inside|internal|final|finish(?:ed)?|target|end|serving|eating)(?: core| internal)?(?: temp(?:erature)?)?(?: of| is| at)?|done at|eaten at) )${TEMP}(?: core| internal| inside| in the (?:middle|centre|center))?|(?:at )?(${DIGITS})(?: (c|f|degrees c|degrees f|degrees|deg))? (?:core|final|target|finish(?:ed)?|internal|inside|in the (?:middle|centre|center))(?: temp(?:erature)?)?(?! (?:of |at |to )?\\d+(?:\\.\\d+)?(?! (?:min|mins|minutes?|h|hrs?|hours?|kgs?|g|lbs?|people|guests|am|pm)(?: |$))(?: |$))`,
+    `(?:(?:to|until|till|serve|served|serve at|served at|core of|core to|middle at|(?:core|inside|internal|final|finish(?:ed)?|target|end|serving|eating)(?: core| internal)?(?: temp(?:erature)?)?(?: of| is| at)?|done at|eaten at) )${TEMP}(?: core| internal| inside| in the (?:middle|centre|center))?|(?:at )?(${DIGITS})(?: (c|f|degrees c|degrees f|degrees|deg))? (?:core|final|target|finish(?:ed)?|internal|inside|in the (?:middle|centre|center))(?: temp(?:erature)?)?(?! (?:of |at |to )?\\d+(?:\\.\\d+)?(?! (?:min|mins|minutes?|h|hrs?|hours?|kgs?|g|lbs?|people|guests|am|pm)(?: |$))(?: |$))`,
     ([, a, aUnit, b, bUnit]) => {
       const heat = heatOf(a ?? b, aUnit ?? bUnit)
       return heat && heat.value >= 40 && heat.value <= (heat.unit === 'c' ? 100 : 212)
@@ -192,7 +209,7 @@ export const PIECE: readonly Reader[] = [
     },
   ),
   reader(
-    `(?:(?:served |done |cooked |just (?!done)|nice and |still |to |very |quite )+(${DEGREE})|(?!(?:cooked|done) (?:${HOW})(?: |$))(${DEGREE}))(?: in the middle| inside| please)?`,
+    `(?:(?:served |done |cooked |just (?!done)|nice and |still |to |very |quite )+(${DEGREE})|(?!(?:cooked|done) (?:${HOW})(?: |$))(${DEGREE}))(?: in the middle| inside| please)?(?! (?:oven|heat)(?: |$))`,
     ([, plain, led]) => ({ kind: 'doneness', word: degreeOf(plain ?? led ?? '') }),
   ),
   // Start and bench
@@ -202,7 +219,7 @@ export const PIECE: readonly Reader[] = [
     temper_min: 0,
   })),
   reader(
-    `(?:from|starts?(?: at)?|starting(?: at)?|start at|(?:start(?:s|ing)? |meat )(?:temp(?:erature)?|is)(?: is| at| of)?|(?:straight )?(?:from|out of) (?:the )?fridge(?: at)?|fridge(?: at)?) ${TEMP}(?! (?:am|pm|o'?clock)(?: |$))`,
+    `(?:from|starts?(?: at)?|starting(?: at)?|start at|(?:start(?:s|ing)? |meat )(?:temp(?:erature)?|is)(?: is| at| of)?|(?:straight )?(?:from|out of) (?:the )?fridge(?: at)?|fridge(?: at)?) ${TEMP}(?! (?:am|pm|o'?clock|${MASS_UNIT.slice(1, -1)})(?: |$))`,
     ([, value, unit]) => {
       const heat = heatOf(value, unit)
       return heat && heat.value <= 75 ? { kind: 'start', heat } : undefined
@@ -225,9 +242,20 @@ export const PIECE: readonly Reader[] = [
       minutes: minutesOf(one ?? two ?? ''),
     }),
   ),
-  reader('(?:then |and then |and )(?:let it |leave it to |leave to )?rest(?:ed)?|well rested', () => ({
-    kind: 'rest',
-  })),
+  // "Pull at 140, rest to 145": what it climbs to
+  reader(
+    `rest(?:s|ed|ing)?(?: it)?(?: up)? (?:to|until|till) ${TEMP}(?! (?:min|minutes?)(?: |$))`,
+    ([, value, unit]) => {
+      const heat = heatOf(value, unit)
+      return heat && heat.value >= 45 ? { kind: 'serve', heat } : undefined
+    },
+  ),
+  reader(
+    '(?:then |and then |and )(?:let it |leave it to |leave to )?rest(?:ed)?|well rested|(?<!the )rest(?:ed)?$',
+    () => ({
+      kind: 'rest',
+    }),
+  ),
   reader(`second heat(?: ${HEAT})?(?: for (${SPAN}))?`, ([, value, unit, gas, span]) => {
     const heat = heatOf(value, unit, gas)
     return { kind: 'second', ...(heat ? { heat } : {}), ...(span ? { minutes: minutesOf(span) } : {}) }

@@ -76,15 +76,16 @@ export const STAGES: readonly Reader[] = [
   ),
   // 20 min at 230 · an hour at 160 under foil
   reader(
-    `((?:${LEAD} )*)(${SPAN}) ((?:at |(?:in (?:an? |the )?)?oven (?:at |on |of )))?${HEAT}(?! (?:${TIMED}|min|mins|minutes?|h|hours?)(?: |$))(?: (${COVER}))?(?: (breast down))?`,
-    ([, lead = '', span = '', at, value, unit, gas, cover, down]) => {
+    `((?:${LEAD} )*)(${SPAN}) ((?:at |(?:in (?:an? |the )?)?oven (?:at |on |of )|(?:in (?:an? |the )?)?(?:water )?bath (?:at |of )?))?${HEAT}(?! (?:${TIMED}|min|mins|minutes?|h|hours?)(?: |$))( (?:in (?:an? |the )?)?(?:water )?bath)?(?: (${COVER}))?(?: (breast down))?`,
+    ([, lead = '', span = '', at, value, unit, gas, bath, cover, down]) => {
       const heat = heatOf(value, unit, gas)
       // Without "at" only what no core reads is an oven's.
       // A blast is a finish; and what a core may read is no oven without "at".
       const oven = at !== undefined || !(/blast/.test(lead) || (heat?.unit === 'f' && heat.value < LEAST_BARE_F))
-      return oven && isHeat(heat, at === undefined ? LEAST_BARE : 55)
+      const bathed = bath !== undefined || / ?bath /.test(at ?? '')
+      return (oven || bathed) && isHeat(heat, bathed ? 45 : at === undefined ? LEAST_BARE : 55)
         ? stage({
-            on: 'oven',
+            on: bathed ? 'bath' : 'oven',
             heat,
             minutes: minutesOf(span),
             follows: isNext(lead),
@@ -237,13 +238,18 @@ export const STAGES: readonly Reader[] = [
       return stage({ on: 'oven', heat, minutes: span === undefined ? undefined : minutesOf(span), finish: true })
     },
   ),
+  // under the grill for 5 minutes: as hot as an oven gets
+  reader(
+    `(?:then |and |finish(?:ed)? |crisp(?:ed)? (?:up )?|brown(?:ed)? )*under (?:the |a )?(?:hot )?(?:grill|broiler)(?: for)?(?: (${SPAN}))?`,
+    ([, span]) => stage({ on: 'oven', minutes: span === undefined ? undefined : minutesOf(span), finish: true }),
+  ),
   // then sear in a hot pan for 4 min
   reader(
     `(?:(?:and )?then|to finish|finish(?:ed)?|at the end)(?: quickly| briefly)? (?:by )?(?:a )?(?:sear(?:ed|ing)?|brown(?:ed|ing)?|fry|fried)?(?: it)?(?: quickly| briefly| hard)? ?(?:in|on) (?:a |the )?(?:(?:very |smoking )?hot |heavy )*(?:pan|skillet|frying pan|hob)(?: for)?(?: (${SPAN}))?`,
     ([, span]) => stage({ on: 'pan', minutes: span === undefined ? undefined : minutesOf(span), finish: true }),
   ),
   reader(
-    `(?:then |and )?(?:(?:a )?hot finish|finish(?:ed)?(?: hot| off)?|(?:final |last )?(?:sear|blast)|crisp(?:ed)?(?: up)?|crackle)(?: it)?(?: at| in an?| in the| on| oven| hot| oven at)*(?: (?!${SPAN})${HEAT}(?! (?:am|pm)))?(?: for)?(?: (${SPAN}|(?<! at )${N}(?! (?:kg|g|lb|people|guests|mm|cm|am|pm))))?`,
+    `(?:then |and )?(?:(?:a )?hot finish|finish(?:ed)?(?: hot| off)?|(?:final |last )?(?:sear|blast)|(?<=then )grill(?:ed)?|crisp(?:ed)?(?: up)?|crackle)(?: it)?(?: at| in an?| in the| on| oven| hot| oven at)*(?: (?!${SPAN})${HEAT}(?! (?:am|pm)))?(?: for)?(?: (${SPAN}|(?<! at )${N}(?! (?:kg|g|lb|people|guests|mm|cm|am|pm))))?`,
     ([, value, unit, gas, span], text) => {
       // One number alone after "hot finish" is minutes, or a heat where it can only be one.
       const only = span === undefined && value !== undefined && unit === undefined && Number(value) < 60
