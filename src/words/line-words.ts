@@ -148,6 +148,8 @@ export function factWords(fact: Fact, units: Units, now_s?: number): string | un
       return `beside it: ${fact.title.toLowerCase()}`
     case 'moment':
       return `${fact.weak === 'arrival' ? 'guests come' : 'on the table'} ${shortDay(fact.at_s, units, now_s)} ${clock(fact.at_s, units)}`
+    case 'again':
+      return `${fact.count === 1 ? 'one' : fact.count}${fact.which === 'more' ? ' more' : ''} on the table ${shortDay(fact.at_s, units, now_s)} ${clock(fact.at_s, units)}`
     case 'overnight':
       return 'through the night'
     case 'offset':

@@ -157,6 +157,14 @@ export type Fact =
       /** When the guests come, or the name of a meal: they eat then where nothing else is said. */
       readonly weak?: 'arrival' | 'meal'
     }
+  /** So many pieces at an hour of their own: more of them, what is left, or some of those that were said. */
+  | {
+      readonly kind: 'again'
+      readonly count: number
+      readonly which: 'more' | 'rest' | 'some'
+      readonly at_s: number
+      readonly said: 'both' | 'clock'
+    }
   /** In the heat through the night: the table is the next day's. */
   | { readonly kind: 'overnight' }
   /** How far the oven is hotter than its dial, in the degrees that are said: below zero it is colder. */

@@ -19,7 +19,13 @@ const isWeak = ({ weak }: Moment): boolean => weak !== undefined
  * @param table what the line says of the table
  */
 export function promiseOf(table: readonly Meaning[], { now_s, timeZone }: MomentContext): number | undefined {
-  const all = table.flatMap(({ fact }) => (fact.kind === 'moment' ? [fact] : []))
+  const all = table.flatMap(({ fact }): Moment[] =>
+    fact.kind === 'moment'
+      ? [fact]
+      : fact.kind === 'again'
+        ? [{ kind: 'moment', at_s: fact.at_s, said: fact.said }]
+        : [],
+  )
   const eaten = all.filter((moment) => !isWeak(moment))
   const moments = eaten.some(({ said }) => said !== 'day') ? eaten : all
   const last = moments.at(-1)
@@ -56,7 +62,8 @@ export function heldUntil(meanings: readonly Meaning[], line: string, context: M
 /** The first and the last hour that a line says to eat at, where they are not the same. */
 export function hoursApart(table: readonly Meaning[]): { readonly first: Meaning; readonly last: Meaning } | undefined {
   const hours = table.flatMap((meaning) =>
-    meaning.fact.kind === 'moment' && meaning.fact.said !== 'day' && !isWeak(meaning.fact)
+    meaning.fact.kind === 'again' ||
+    (meaning.fact.kind === 'moment' && meaning.fact.said !== 'day' && !isWeak(meaning.fact))
       ? [{ meaning, at_s: meaning.fact.at_s }]
       : [],
   )
@@ -73,7 +80,7 @@ export function isPartOf({ said, at_s }: Moment, promise_s: number, { timeZone }
 }
 
 /** The hour of one moment on the day of another, s since 1970. */
-function atHourOf(day_s: number, clock_s: number, timeZone: string): number {
+export function atHourOf(day_s: number, clock_s: number, timeZone: string): number {
   const date = new TZDate(day_s * 1000, timeZone)
   const hour = new TZDate(clock_s * 1000, timeZone)
   return Math.round(

@@ -14,6 +14,7 @@ import { roastsOf } from './roast-reading'
 import { kitchenOf } from './said-kitchen'
 import { type Ask, isMeal, type LineReading, type SaidRoast } from './said-roast'
 import { scaleOf, withScale } from './scale'
+import { seatedOf } from './seatings'
 import { type LineContext, readSentence } from './sentence'
 import { LONGEST_LINE } from './tokens'
 import { byRoast, isSaidCloser, OF_TABLE } from './whose'
@@ -67,9 +68,9 @@ export function readLine(line: string, context: LineContext): Outcome<LineReadin
   )
   const wishes: Record<string, number> = {}
   for (const { fact } of table) if (fact.kind === 'wish') wishes[fact.word] = (wishes[fact.word] ?? 0) + fact.count
-  const promise_s = promiseOf(table, context)
+  const said_s = promiseOf(table, context)
   const goesIn = table.map(({ fact }) => fact).findLast((fact) => fact.kind === 'put_in')
-  const put_in_s = promise_s === undefined && goesIn ? goesIn.at_s : undefined
+  const put_in_s = said_s === undefined && goesIn ? goesIn.at_s : undefined
   const aside = kitchenOf(table, toCelsius)
   const batched = table.map(({ fact }) => fact).find((fact) => fact.kind === 'batches')
   const away = table.map(({ fact }) => fact).find((fact) => fact.kind === 'away')
@@ -80,9 +81,14 @@ export function readLine(line: string, context: LineContext): Outcome<LineReadin
   const roasts = groups.flatMap((group) =>
     roastsOf(group, { toCelsius, guests, roasts: groups.length, apiece_kg, standards, asks, replaced, spelt, added }),
   )
-  // Several roasts, several hours: a meal has one table until another serving is added to it.
+  const seated = seatedOf(
+    meanings,
+    roasts.map(({ count }) => count),
+    context,
+  )
+  // Several roasts, several hours, and it is not plain of what.
   const several = roasts.length > 1 || roasts.some(({ count }) => count > 1)
-  const hours = several ? hoursApart(table) : undefined
+  const hours = several && !seated ? hoursApart(table) : undefined
   if (hours)
     asks.push({
       code: 'said_twice',
@@ -95,14 +101,16 @@ export function readLine(line: string, context: LineContext): Outcome<LineReadin
     })
   // One heat said last is the heat of all that have none of their own.
   const shared = roasts.at(-1)
+  const promise_s = seated?.seatings[0]?.at_s ?? said_s
+  const counted = seated ? roasts.map((roast, i) => ({ ...roast, count: seated.counts[i] ?? roast.count })) : roasts
   const heated =
     roasts.length > 1 && shared?.set_c !== undefined && shared.stages.length === 0
-      ? roasts.map((roast) =>
+      ? counted.map((roast) =>
           saysHeat(roast)
             ? roast
             : { ...roast, set_c: shared.set_c as number, ...(shared.oven ? { oven: shared.oven } : {}) },
         )
-      : roasts
+      : counted
   const all = table.some(({ fact }) => fact.kind === 'overnight') ? heated.map(throughTheNight) : heated
   if (roasts.length === 0)
     asks.unshift({
@@ -118,7 +126,8 @@ export function readLine(line: string, context: LineContext): Outcome<LineReadin
   ]
   const away_min = away?.minutes
   // Of one roast it follows from when it goes in; of several not.
-  const follows = put_in_s !== undefined && !isMeal({ roasts, sides, ...(away_min === undefined ? {} : { away_min }) })
+  const follows =
+    put_in_s !== undefined && !isMeal({ roasts: all, sides, ...(away_min === undefined ? {} : { away_min }) })
   if (promise_s === undefined && roasts.length > 0 && !follows)
     asks.push({
       code: 'what_time',
@@ -137,6 +146,9 @@ export function readLine(line: string, context: LineContext): Outcome<LineReadin
     const { fact } = meaning
     if (fact.kind === 'serve' && fact.bare && !served) return { ...meaning, fact: { kind: 'heat', heat: fact.heat } }
     // A day and an hour said apart are one moment, and shown as that.
+    const own = seated?.hours.find((hour) => hour.meaning === meaning)
+    if (own && (fact.kind === 'moment' || fact.kind === 'again'))
+      return { ...meaning, fact: { ...fact, at_s: own.at_s } }
     const partly = fact.kind === 'moment' && promise_s !== undefined && isPartOf(fact, promise_s, context)
     return partly ? { ...meaning, fact: { ...fact, at_s: promise_s } } : meaning
   })
@@ -147,6 +159,7 @@ export function readLine(line: string, context: LineContext): Outcome<LineReadin
     ...(guests === undefined ? {} : { guests }),
     ...(batched ? { batches: { count: batched.count, apart_min: batched.apart_min } } : {}),
     ...(away_min === undefined ? {} : { away_min }),
+    ...(seated && seated.seatings.length > 0 ? { seatings: seated.seatings } : {}),
     ways: waysOf(context.house ?? []),
     standards,
     wishes,

@@ -6,6 +6,7 @@ import type { HouseWays } from '../house/ways'
 import type { Span } from '../problem/problem'
 import type { StagePart } from '../roast/roast-document'
 import type { Fact, Meaning, SaidStage } from './fact'
+import type { Seating } from './seatings'
 
 /** One roast as a line says it: what was left out is undefined. Temperatures in °C, masses in kg. */
 export interface SaidRoast {
@@ -100,6 +101,8 @@ export interface LineReading {
   readonly vulnerable: boolean
   /** So many batches of the same, and how far apart, minutes. */
   readonly batches?: { readonly count: number; readonly apart_min: number }
+  /** Which pieces are eaten when, where not all are at one hour. */
+  readonly seatings?: readonly Seating[]
   /** The way there, packed hot, minutes. */
   readonly away_min?: number
   /** How far the true mean of the oven lies above its dial, K. */

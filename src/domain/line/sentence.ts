@@ -10,6 +10,7 @@ import { READERS } from './readers'
 import { MASS_UNIT } from './readers/grammar'
 import { clocks } from './said-clock'
 import { type Found, type MomentContext, momentAt } from './said-moment'
+import { againAt } from './seatings'
 import { NUMBER, numberOf, type Token, tokensOf } from './tokens'
 
 /** A line word by word: what was understood and what was not. */
@@ -32,7 +33,7 @@ export interface LineContext extends MomentContext {
 /** Words that carry no meaning of their own here. */
 const FILLER = new Set([
   ...EMPTY,
-  ..."and with then plus also please is are it its we i want wanted would like have having got need to cook cooking make making do doing for at in into by from that this there be will can each all them us me you so but or as nice about roughly around approximately centre center middle thermometer wedding birthday feast celebration cut dinner lunch supper tea meal eat eating people oven heat meat degrees deg served serve x just really very quite bit once after before until till up down day evening night afternoon morning weekend party family table off hot warm cold per service banquet buffet method bring hungry finished how long what time when should could put hi hello hey thanks thank get let plan planning say approx assisted we'd we'll caterer catering same no later than latest i've i'm we're i'd it's they he she my our your does did take takes took go goes going start started arrive arrives now temp temperature says said kitchen tonight's today's one both each every other weight target setting lowest sometime ish final if bought needs event site mum mom dad uncle aunt auntie".split(
+  ..."and with then plus also please is are it its we i want wanted would like have having got need to cook cooking make making do doing for at in into by from that this there be will can each all them us me you so but or as nice about roughly around approximately centre center middle thermometer wedding birthday feast celebration cut dinner lunch supper tea meal eat eating people oven heat meat degrees deg served serve x just really very quite bit once after before until till up down day evening night afternoon morning weekend party family table off hot warm cold per service banquet buffet method bring hungry finished how long what time when should could put hi hello hey thanks thank get let plan planning say approx assisted we'd we'll caterer catering same no later than latest i've i'm we're i'd it's they he she my our your does did take takes took go goes going start started arrive arrives now temp temperature says said kitchen tonight's today's one both each every other weight target setting lowest sometime ish final if bought needs event site seating sitting first second mum mom dad uncle aunt auntie".split(
     ' ',
   ),
   '+',
@@ -293,7 +294,7 @@ function lastHour(
 }
 const isBoned = (fact: Found['fact']): boolean => fact.kind === 'cut' && fact.bones !== undefined
 const isHourSaid = (fact: Found['fact']): boolean =>
-  fact.kind === 'put_in' || (fact.kind === 'moment' && fact.said !== 'day')
+  fact.kind === 'put_in' || fact.kind === 'again' || (fact.kind === 'moment' && fact.said !== 'day')
 
 /** Between these a core is sliced, °C. */
 const CORE_ALONE = /^(?:4[5-9]|[56]\d|7[0-5])$/
@@ -396,6 +397,9 @@ export function readSentence(whole: string, context: LineContext): Sentence {
     const end = comma < 0 ? words.length : comma
     const moment = momentAt(words.slice(at, Math.min(end, at + LONGEST_MOMENT + 4)), context)
     if (moment && moment.count > (best?.count ?? 0)) best = moment
+    const behind = countBehind(tokens, at, line, meanings.at(-1))
+    const again = behind ? undefined : againAt(words.slice(at, at + LONGEST_MOMENT + 4), context)
+    if (again && again.count > (best?.count ?? 0)) best = again
     // "silverside 2 kg, pot roast" is how, and no second joint.
     if (best?.fact.kind === 'cut' && words[at] === 'pot' && named && !joins)
       best = { count: words[at + 1] === 'roast' ? 2 : 1, fact: { kind: 'cover', cover: 'foil' } }
@@ -433,9 +437,7 @@ export function readSentence(whole: string, context: LineContext): Sentence {
     const number =
       none > 0
         ? undefined
-        : (countBehind(tokens, at, line, meanings.at(-1)) ??
-          lastHour(tokens, at, meanings, context) ??
-          loneNumber(tokens, at, line, meanings))
+        : (behind ?? lastHour(tokens, at, meanings, context) ?? loneNumber(tokens, at, line, meanings))
     if (number) {
       meanings.push({ from: token.from, to: token.to, fact: number, mended: [], parted: number.kind === 'serve' })
       at++

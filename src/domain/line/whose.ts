@@ -11,6 +11,7 @@ export const OF_TABLE: ReadonlySet<Fact['kind']> = new Set([
   'side',
   'moment',
   'put_in',
+  'again',
   'overnight',
   'offset',
   'altitude',
@@ -37,10 +38,10 @@ export function isSaidCloser({ fact, from, to }: Meaning, after: readonly Meanin
   return !next.parted && findCut(other)?.species === findCut(own)?.species
 }
 
-/** The facts of each roast: a cut's own are those beside it, up to where the next one begins. */
-export function byRoast(meanings: readonly Meaning[]): Meaning[][] {
+/** Whose each fact is, by the roast's place: a cut's own are those beside it, up to where the next one begins. */
+export function ownersOf(meanings: readonly Meaning[]): number[] {
   const cuts = meanings.flatMap(({ fact }, i) => (namesMeat(fact) ? [i] : []))
-  const own = meanings.map((_, i) => {
+  return meanings.map((_, i) => {
     const next = cuts.findIndex((cut) => cut >= i)
     if (next < 0) return cuts.length - 1
     if (next === 0 || cuts[next] === i) return next
@@ -50,5 +51,11 @@ export function byRoast(meanings: readonly Meaning[]): Meaning[][] {
     const last = meanings.slice(from, to + 1).findLastIndex(({ parted }) => parted)
     return last >= 0 && i >= from + last ? next : next - 1
   })
+}
+
+/** The facts of each roast. */
+export function byRoast(meanings: readonly Meaning[]): Meaning[][] {
+  const own = ownersOf(meanings)
+  const cuts = meanings.filter(({ fact }) => namesMeat(fact))
   return cuts.map((_, roast) => meanings.filter(({ fact }, i) => own[i] === roast && !OF_TABLE.has(fact.kind)))
 }

@@ -53,7 +53,8 @@ export const fellowsOf = (meal: MealDocument, { roast, title }: MealRoast): read
 }
 const stemOf = (title: string) => title.replace(/ (?:\d+ of \d+|\d+|one|two)$/, '')
 
-const MOST_SERVINGS = 12
+/** A meal holds no more. */
+export const MOST_SERVINGS = 12
 
 /**
  * Pieces of the same in batches: the first for the serving they had, the others so many minutes later each, in

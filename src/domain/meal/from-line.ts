@@ -4,12 +4,14 @@ import { isMeal } from '../line/said-roast'
 import { findSide } from '../line/sides'
 import { partsOfSaid, piecesOfSaid, planFromLine, promiseOf, steadySet } from '../plan/from-line'
 import type { PlanDocument, ProgramPart } from '../roast/roast-document'
-import { inBatches } from './batches'
+import { inBatches, MOST_SERVINGS } from './batches'
 import { type MealDocument, mealDocument } from './meal-document'
 
 /** A table where nobody says how many. */
 const USUAL_GUESTS = 6
 const MOST_ROASTS = 40
+/** The first, and those after it. */
+const servingId = (place: number): string => (place === 0 ? 'serving' : `serving-${place + 1}`)
 
 /** Steady, and nothing said of its heat. */
 const plainly = (program: ProgramPart): boolean =>
@@ -33,6 +35,7 @@ export function mealFromLine(reading: LineReading, now_s: number, kitchen: MealD
     .flatMap((said) => piecesOfSaid(said, reading.ways, reading.standards))
     .slice(0, MOST_ROASTS)
   const heat_c = sharedHeat(reading)
+  const servings = (reading.seatings ?? [{ at_s: promiseOf(reading, now_s), pieces: [] }]).slice(0, MOST_SERVINGS)
   const [only, ...others] = reading.roasts
   const [oven, ...ovens] = kitchen.ovens
   // Of several ovens nobody said which.
@@ -42,18 +45,21 @@ export function mealFromLine(reading: LineReading, now_s: number, kitchen: MealD
     kitchen: { ...kitchen, ovens: known, altitude_m: reading.altitude_m ?? kitchen.altitude_m },
     guests,
     vulnerable: reading.vulnerable,
-    servings: [
-      {
-        id: 'serving',
-        title: 'The meal',
-        at: new Date(promiseOf(reading, now_s) * 1000).toISOString(),
-        away_min: reading.away_min ?? 0,
-      },
-    ],
+    servings: servings.map(({ at_s }, i) => ({
+      id: servingId(i),
+      title: servings.length === 1 ? 'The meal' : `Serving ${i + 1}`,
+      at: new Date(at_s * 1000).toISOString(),
+      away_min: reading.away_min ?? 0,
+    })),
     roasts: pieces.map((piece, index) => ({
       ...piece,
       id: `roast-${index + 1}`,
-      serving: 'serving',
+      serving: servingId(
+        Math.max(
+          0,
+          servings.findIndex((each) => each.pieces.includes(index)),
+        ),
+      ),
       heads: Math.floor(guests / pieces.length) + (index < guests % pieces.length ? 1 : 0),
       ...(plainly(piece.program) && heat_c !== undefined ? { program: { school: 'steady', set_c: heat_c } } : {}),
     })),

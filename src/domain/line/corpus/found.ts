@@ -216,7 +216,7 @@ export const FOUND: readonly (readonly [line: string, means: string])[] = [
   ['rib 3kg 110C until 50, then 15 min rest, then 260 for 6', 'beef-rib-bone-in 3kg [110>50] rest15 [*260/6] |'],
   ['beef tenderloin 2kg 60 C sous vide, sear, 8pm', 'beef-tenderloin 2kg water-bath =60 | @11-24T20:00'],
   ['three ribs 1.5kg each', 'beef-rib-bone-in x3 1.5kg |'],
-  ['chicken 1.5kg at 6, lamb leg 2kg at 7', 'chicken 1.5kg | lamb-leg-bone-in 2kg | ?twice @11-24T19:00'],
+  ['chicken 1.5kg at 6, lamb leg 2kg at 7', 'chicken 1.5kg | lamb-leg-bone-in 2kg | 1@11-24T18:00 1@11-24T19:00'],
   ['put 2 chickens 1.6kg in at 5 pm', 'chicken x2 1.6kg | in@11-24T17:00'],
   ['put in 2 chickens 1.6kg at 5 pm', 'chicken x2 1.6kg | @11-24T17:00'],
   // Sixty-five more (28 November 2026): what the last stretch is, a point of a bird, a day with its table
@@ -247,7 +247,10 @@ export const FOUND: readonly (readonly [line: string, means: string])[] = [
     '5.5kg baste/30 bird-turned fan note oven160 pull74 turkey | ?hour',
   ],
   ['12 lb turkey cooked upside down for the first two hours at 325', '5.44kg bird-turned oven163 turkey |'],
-  ['please plan two 1.5 kg chickens, one for 12:30 and one for 13:15', '1.5kg chicken note x2 |'],
+  [
+    'please plan two 1.5 kg chickens, one for 12:30 and one for 13:15',
+    '1.5kg chicken x2 | 1@11-24T12:30 1@11-24T13:15',
+  ],
   [
     'rib roast, 3 bones, approx. 6.5 lb, salted 2 days ahead, 250F until 118F then 500F 8 min',
     '2.95kg [121>48] [260/8] beef-rib-bone-in salted |',
@@ -422,7 +425,7 @@ export const FOUND: readonly (readonly [line: string, means: string])[] = [
     '1.4kg silverside, gas mark 3, three hours covered, tea at 5',
     '1.4kg [160/180] beef-round-or-rump foil | @11-24T17:00',
   ],
-  ['2 chickens at 1.5kg, one at 6 and the other at 7', '1.5kg chicken note x2 |'],
+  ['2 chickens at 1.5kg, one at 6 and the other at 7', '1.5kg chicken x2 | 1@11-24T18:00 1@11-24T19:00'],
   ['chicken 1.6 kg upside down in a cast iron pan, 220 for 50 min', '1.6kg [220/50] chicken note |'],
   [
     'rump roast 3lb 12oz, 275 until 125, rest and then 10 min at 500, eat 6:45',
@@ -459,7 +462,7 @@ export const FOUND: readonly (readonly [line: string, means: string])[] = [
   ['turkey crown boneless 2kg 13:00', '2kg turkey-breast-boneless | @11-24T13:00'],
   ['beef wellington 1.2kg for 8 at 7:30', '1.2kg beef-tenderloin | ?wellington @11-24T19:30 for8'],
   ['belly of pork 1.5kg 160 for 3 hours then 230 20 min, 7pm', '1.5kg [160/180] [230/20] pork-belly | @11-24T19:00'],
-  ['two 2kg pork loins at 6 and one at 8', '2kg pork-loin x2 | ?twice @11-24T20:00'],
+  ['two 2kg pork loins at 6 and one at 8', '2kg pork-loin x3 | 2@11-24T18:00 1@11-24T20:00'],
   ['prime rib with smoked paprika rub 3kg 7pm', '3kg beef-rib-bone-in note | @11-24T19:00'],
   ['saddle of lamb 2.4kg pink 8pm', '2.4kg =pink lamb-saddle | @11-24T20:00'],
   ['loin of venison 1kg rare 19:30', '1kg =rare venison-loin | @11-24T19:30'],

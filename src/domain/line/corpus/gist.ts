@@ -101,7 +101,8 @@ export function gist(reading: LineReading, timeZone: string): string {
     reading.batches ? `batches${reading.batches.count}/${reading.batches.apart_min}` : '',
     reading.away_min ? `away${reading.away_min}` : '',
     ...reading.sides.map(({ id }) => `+${id}`),
-    reading.promise_s === undefined ? '' : `@${moment(reading.promise_s, timeZone)}`,
+    ...(reading.seatings ?? []).map(({ at_s, pieces }) => `${pieces.length}@${moment(at_s, timeZone)}`),
+    reading.promise_s === undefined || reading.seatings ? '' : `@${moment(reading.promise_s, timeZone)}`,
     reading.put_in_s === undefined ? '' : `in@${moment(reading.put_in_s, timeZone)}`,
     ...asked,
   ].filter((sign) => sign !== '')

@@ -100,4 +100,46 @@ export const SEASON: readonly (readonly [line: string, means: string])[] = [
   ['lamb 2.3 kg leg pink 7pm', '2.3kg =pink lamb-leg-bone-in | @11-24T19:00'],
   ['pork 2kg, leg and loin 7', '2kg fresh-ham | ?cut ?loin @11-24T19:00'],
   ['legs of pork 3kg and shoulder 2 kg 7', '3kg fresh-ham | ?cut ?shoulder ?twice @11-24T19:00'],
+  // Several hours
+  [
+    'prime rib at 6 for first seating and another at 8:30 for the second',
+    '?kg beef-rib-bone-in x2 | 1@11-24T18:00 1@11-24T20:30',
+  ],
+  [
+    'three sirloins 2kg each, service 19:00 20:00 21:00',
+    '2kg beef-strip-loin x3 | 1@11-24T19:00 1@11-24T20:00 1@11-24T21:00',
+  ],
+  ['two 2kg pork loins at 6 and one at 8', '2kg pork-loin x3 | 1@11-24T20:00 2@11-24T18:00'],
+  ['2 chickens at 1.5kg, one at 6 and the other at 7', '1.5kg chicken x2 | 1@11-24T18:00 1@11-24T19:00'],
+  ['turkey 6kg at 2pm and a ham 4kg at 6pm', '6kg turkey | 4kg smoked-ham | 1@11-24T14:00 1@11-24T18:00 ?cut'],
+  ['turkey 6kg saturday at 2 and gammon 3kg at 7:30', '6kg turkey | 3kg smoked-ham | 1@11-28T14:00 1@11-28T19:30'],
+  ['Prime rib 3kg at 6, another at 8', '3kg beef-rib-bone-in x2 | 1@11-24T18:00 1@11-24T20:00'],
+  ['two prime ribs at 6 and 8:30', '?kg beef-rib-bone-in x2 | 1@11-24T18:00 1@11-24T20:30'],
+  ['4 striploins 5kg, two at 19:00 and two at 21:00, Saturday', '5kg beef-strip-loin x4 | 2@11-28T19:00 2@11-28T21:00'],
+  [
+    '4 striploins 5kg Saturday, two at 19:00 and the rest at 21:00',
+    '5kg beef-strip-loin x4 | 2@11-28T19:00 2@11-28T21:00',
+  ],
+  ['lamb leg 2kg at 1pm, chicken 1.6 kg at 7pm', '2kg lamb-leg-bone-in | 1.6kg chicken | 1@11-24T13:00 1@11-24T19:00'],
+  ['20 covers, service at 6 and 8, prime rib 6kg', '6kg beef-rib-bone-in | ?8 @11-24T18:00 for20'],
+  ['3 chickens 1.6kg, one at 6 and one at 7', '1.6kg chicken x3 | ?twice @11-24T19:00'],
+  ['rib 3kg at 7, 4 more at 8:30', '3kg beef-rib-bone-in x5 | 1@11-24T19:00 4@11-24T20:30'],
+  [
+    'turkey 6kg and ham 3kg at 2, pork loin 2kg at 7',
+    '6kg turkey | 3kg smoked-ham | 2kg pork-loin | 1@11-24T19:00 2@11-24T14:00 ?cut',
+  ],
+  ['prime rib 3 kg at 6 or 7', '3kg beef-rib-bone-in | ?7 @11-24T18:00'],
+  ['prime rib 3kg at 6 pm, guests arrive at 5', '3kg beef-rib-bone-in | @11-24T18:00'],
+  ['turkey 6kg goes in at 9, eat at 2', '6kg turkey | @11-24T14:00'],
+  [
+    'striploin 5kg x 6 first sitting 18:30 second sitting 21:00',
+    '5kg beef-strip-loin x6 | 3@11-24T18:30 3@11-24T21:00',
+  ],
+  ['rib 4 kg 7pm and lamb 2kg 7pm', '4kg beef-rib-bone-in | 2kg lamb-leg-bone-in | ?cut @11-24T19:00'],
+  ['dinner for 4 at 8, rib 2kg at 150', '2kg beef-rib-bone-in oven150 | @11-24T20:00 for4'],
+  [
+    'chicken 1.6kg lunch 1pm, lamb 2kg dinner 7pm',
+    '1.6kg chicken | 2kg lamb-leg-bone-in | 1@11-24T13:00 1@11-24T19:00 ?cut',
+  ],
+  ['turkey 7pm friday and prime rib 6pm saturday', '?kg turkey | ?kg beef-rib-bone-in | ?twice @11-28T18:00'],
 ]

@@ -9,9 +9,6 @@ const EATER =
   '(?:pregnant(?: (?:woman|guest|lady|sister|daughter|wife))?|expecting|toddlers?|bab(?:y|ies)|infants?|small children|small child|young children|young child|children under (?:five|5)|elderly(?: (?:guests?|people|parents?|aunts?))?|frail|over (?:70|80|seventy|eighty)|immune(?: compromised| suppressed)?|immunocompromised|on chemo|vulnerable(?: guests?)?|grandma|granny|gran|nana|grandad|grandpa|grandfather|grandmother|grandparents)'
 const PEOPLE = '(?:people|persons?|guests?|heads?|covers?|diners?|eaters?|adults?|of us|pax|ppl|folks|friends|mouths)'
 
-/** An hour of the clock, as it is written beside another. */
-const CLOCK = "\\S+(?: (?:am|pm|o'clock))?"
-
 /** Batches where nobody says how far apart, minutes (common practice). */
 const APART_MIN = 20
 
@@ -97,11 +94,6 @@ export const TABLE: readonly Reader[] = [
   reader(
     '(?:when|what time|how soon|how long(?: until| till| before)?)(?: (?:will|would|should|is|does))*(?: (?:it|that|this|they|dinner|the (?:meat|roast|joint|bird)))?(?: (?:be|is|get|to be))* (?:done|ready|cooked|finished)',
     () => ({ kind: 'filler' }),
-  ),
-  // Two tables are no one hour: remembered, and the hour is asked
-  listed(
-    `(?:and )?one (?:at|for) ${CLOCK} (?:and |then )*(?:the other|the second|another|one) (?:at|for|by) ${CLOCK}`,
-    (_, text) => ({ kind: 'note', text }),
   ),
   reader(`(?:with |and |plus )?(?:some |the )?gravy`, () => ({ kind: 'filler' })),
 ]

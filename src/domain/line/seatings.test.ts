@@ -1,0 +1,70 @@
+import { describe, expect, it } from 'vitest'
+import { documentFromLine } from '../meal/from-line'
+import { mealDocument } from '../meal/meal-document'
+import { readLine } from './reading'
+
+const NOW = Date.UTC(2026, 10, 24, 9) / 1000
+const zone = { now_s: NOW, timeZone: 'Europe/London' }
+const KITCHEN = mealDocument.parse({
+  title: 'x',
+  guests: 4,
+  kitchen: { ovens: [{ id: 'oven', name: 'Oven', kind: 'still', offset_k: 0 }] },
+  servings: [{ id: 'serving', title: 'x', at: '2026-11-24T18:00:00.000Z' }],
+  roasts: [],
+  sides: [],
+}).kitchen
+
+/** Who is served when, by a line: each roast's cut and hour. */
+function served(line: string): string[] {
+  const reading = readLine(line, zone)
+  if (!reading.ok) throw new Error(line)
+  const document = documentFromLine(reading.value, NOW, KITCHEN)
+  if (document?.kind !== 'meal') throw new Error(`${line} is no meal`)
+  const { servings, roasts } = document.document
+  return roasts.map(
+    ({ roast, serving }) => `${roast.cut} ${servings.find(({ id }) => id === serving)?.at.slice(11, 16)}`,
+  )
+}
+
+describe('several hours in one line', () => {
+  it('are servings of one meal, each with its own roasts', () => {
+    expect(served('turkey 6 kg at 2pm and a pork loin 2 kg at 6pm')).toEqual(['turkey 14:00', 'pork-loin 18:00'])
+    expect(served('prime rib 3 kg at 6, another at 8:30')).toEqual(['beef-rib-bone-in 18:00', 'beef-rib-bone-in 20:30'])
+    expect(served('two 2 kg pork loins at 6 and one at 8').toSorted()).toEqual([
+      'pork-loin 18:00',
+      'pork-loin 18:00',
+      'pork-loin 20:00',
+    ])
+  })
+
+  it('in turn where they are only listed', () => {
+    expect(served('six strip loins 5 kg, 18:30 and 21:00').filter((each) => each.endsWith('18:30'))).toHaveLength(3)
+  })
+
+  it('leave nobody out: every piece has one hour, and the first is the promise', () => {
+    for (const line of [
+      '4 strip loins 5 kg Saturday, two at 19:00 and the rest at 21:00',
+      'turkey 6 kg and ham 3 kg at 2, pork loin 2 kg at 7',
+      'rib 3 kg at 7, 4 more at 8:30',
+    ]) {
+      const reading = readLine(line, zone)
+      if (!reading.ok) throw new Error(line)
+      const { seatings = [], roasts, promise_s } = reading.value
+      const pieces = seatings.flatMap((seating) => seating.pieces).toSorted((a, b) => a - b)
+      const count = roasts.reduce((sum, roast) => sum + roast.count, 0)
+      expect(pieces, line).toEqual(Array.from({ length: count }, (_, i) => i))
+      expect(promise_s, line).toBe(seatings[0]?.at_s)
+    }
+  })
+
+  it('days apart are two meals, and asked about', () => {
+    const reading = readLine('turkey 6 kg 7pm friday and prime rib 3 kg 6pm saturday', zone)
+    expect(reading.ok && reading.value.seatings).toBeUndefined()
+    expect(reading.ok && reading.value.asks.some(({ code }) => code === 'said_twice')).toBe(true)
+  })
+
+  it('that do not add up are asked about', () => {
+    const reading = readLine('3 chickens 1.6 kg, one at 6 and one at 7', zone)
+    expect(reading.ok && reading.value.asks.some(({ code }) => code === 'said_twice')).toBe(true)
+  })
+})
