@@ -33,6 +33,14 @@ const NAMES = {
   fridge: 'the fridge',
 } as const
 
+/** What goes on, or comes off, with a change of heat. */
+const COVERED: Readonly<Record<Stage['cover'], string>> = {
+  bare: ', cover off',
+  tent: ', foil on loosely',
+  foil: ', wrapped tight in foil',
+  bag: ', in its bag',
+}
+
 const ACT_TITLES: Readonly<Record<TendingAct, string>> = {
   baste: 'Baste',
   turn: 'Turn',
@@ -102,7 +110,7 @@ function imperative(task: Task, { cut, source, servings }: TaskScene, units: Uni
       if (task.stage && task.set_c !== undefined && !source) return `Now ${surroundings(task.stage, units)}`
       return task.set_c === undefined
         ? `${where.charAt(0).toUpperCase()}${where.slice(1)} off. Do not open the door`
-        : `${where.charAt(0).toUpperCase()}${where.slice(1)} to ${heat}`
+        : `${where.charAt(0).toUpperCase()}${where.slice(1)} to ${heat}${numbers.cover_changes ? COVERED[task.stage?.cover ?? 'bare'] : ''}`
     case 'tend':
       return task.act === 'turn' && cut && isBird(cut) && !task.because.numbers.other_way
         ? 'Turn breast up'

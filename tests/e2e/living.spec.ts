@@ -1,6 +1,6 @@
 import type { Page } from '@playwright/test'
 import { fridayEvening } from '../../src/stand-ins/demo/meals'
-import { deskReady, expect, newKitchen, openBoard, planByLine, saved, test } from './browser'
+import { deskReady, expect, newKitchen, openBoard, planByLine, saved, test, typeLine } from './browser'
 
 /**
  * One plan, alive: what is cooked is the plan, step by step; every page says the same minute; what is moved on
@@ -84,6 +84,24 @@ const cooks: readonly {
     steps: [/heat_up/, /put_in/, /change: The oven off. Do not open the door/, /carve/, /serve/],
   },
   {
+    name: 'a brisket, bare and then wrapped at its reading',
+    line: 'brisket 3 kg, 120 C, wrapped at 74 C, until 95 C, eat saturday 19:00',
+    steps: [
+      /heat_up: Heat the oven to 120/,
+      /put_in/,
+      /change: Now oven at 120.*under foil/,
+      /pull: Pull at 9[45]/,
+      /rest/,
+      /carve/,
+      /serve/,
+    ],
+  },
+  {
+    name: 'a turkey out of the freezer',
+    line: 'turkey 4 kg from frozen, oven 165, eat sunday 18:30',
+    steps: [/thaw: Out of the freezer/, /heat_up/, /put_in/, /pull/, /rest/, /carve/, /serve/],
+  },
+  {
     name: 'a butterflied leg over a fire',
     line: { roast: { cut: 'lamb-leg-butterflied', mass_kg: 2.2 }, promise: '2026-11-29T18:00:00Z' },
     change: async (page) => {
@@ -114,6 +132,34 @@ for (const { name, line, change, steps } of cooks)
     await deskReady(page)
     await expect(page.getByTestId('cooks-of-plan').locator(`a[href="${board}"]`)).toBeVisible()
   })
+
+test('two hours in one line: two servings, each cooked to its own', async ({ page }) => {
+  const kitchen = await newKitchen('seatings')
+  const entry = await typeLine(page, 'beef rib 3 kg at 18:00 saturday, another at 20:30', kitchen)
+  await expect(page.getByTestId('line-understood')).toContainText('one more on the table')
+  await entry.press('Enter')
+  await page.waitForURL(/\/meals\//)
+  await expect(page.getByText(/18:00 ready/)).toBeVisible({ timeout: 30_000 })
+  await expect(page.getByText(/20:30 ready/)).toBeVisible()
+  const meal = new URL(page.url()).pathname
+  await saved(page)
+  await page.goto(`${meal}/sheets`)
+  const onTable = page.getByRole('article').locator('tr', { hasText: /On the table/ })
+  await expect(onTable.first()).toContainText('18:00')
+  await expect(onTable.last()).toContainText('20:30')
+  await page.goto(meal)
+  await page.getByRole('button', { name: 'Cook it' }).click()
+  await page.locator('[data-testid=board][data-ready=true]').waitFor()
+  const rows = page.getByTestId('board-row')
+  await expect(rows.filter({ hasText: 'on the table 18:00' })).toHaveCount(1)
+  await expect(rows.filter({ hasText: 'on the table 20:30' })).toHaveCount(1)
+  const offered = await tickAll(page)
+  expect(offered.filter((each) => /^serve/.test(each))).toHaveLength(2)
+  await expect(page.getByTestId('next')).toContainText('Everything is on the table')
+  await expect(page.getByTestId('connection')).toHaveText('All kept')
+  await page.goto(`/k/${kitchen}`)
+  await expect(page.getByTestId('cooked')).toContainText('Beef rib')
+})
 
 test('a meal: sides, gravy and roasts to the last plate, and the rest planned again on the way', async ({ page }) => {
   const kitchen = await newKitchen('meal')

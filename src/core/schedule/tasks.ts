@@ -96,6 +96,7 @@ export function roastTasks(roast: RoastOnClock): Task[] {
         because(kind === 'rest' ? 'common_practice' : 'model', {
           minutes: (to - from) / 60,
           ...(set_c === undefined ? {} : { set_c }),
+          ...(kind === 'change' && stages[index - 1]?.stage.cover !== stage.cover ? { cover_changes: 1 } : {}),
           ...(kind === 'finish' && stages.slice(index + 1).some((later) => later.stage.role === 'rest')
             ? { rests: 1 }
             : {}),

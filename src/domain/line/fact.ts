@@ -87,6 +87,8 @@ export type Fact =
       readonly kind: 'heat'
       readonly heat: SaidHeat
       readonly on?: SaidStage['on']
+      /** In a smoker: gently, and nothing over the coals at the end. */
+      readonly smoked?: true
       /** Three figures and no word of an oven. */
       readonly bare?: true
     }
@@ -129,6 +131,8 @@ export type Fact =
       readonly times?: number
       readonly every_min?: number
       readonly moments?: readonly SaidMoment[]
+      /** Wrapped tight, where a cover by itself lies loosely. */
+      readonly sealed?: true
       /** "Wrapped at 160": a reading, or an oven. */
       readonly bare?: true
       /** As it was said, where there is more to it than when. */

@@ -201,6 +201,7 @@ export function roastsOf(
         if (fact.on === 'fan') roast.oven = 'fan'
         if (fact.on === 'oven') roast.oven ??= 'still'
         if (fact.on === 'fire') roast.school ??= 'two-zone-fire'
+        if (fact.smoked) roast.smoked = true
         if (fact.on === 'bath') roast.school ??= 'water-bath'
         break
       }

@@ -25,6 +25,8 @@ export interface SaidRoast {
   readonly thaws?: 'water' | 'out'
   readonly oven?: 'still' | 'fan'
   readonly set_c?: number
+  /** In a smoker, or beside the coals to the end. */
+  readonly smoked?: true
   readonly school?: string
   readonly second_c?: number
   readonly second_min?: number

@@ -14,6 +14,35 @@ function cookedBy(line: string): object | string[] {
   )
 }
 
+describe('wrapped, bathed and smoked', () => {
+  it('a roast that is wrapped at a reading goes on in foil from there, and one without an oven is in foil all along', () => {
+    expect(cookedBy('brisket 5 kg 120 C wrapped at 74 C until 95 C')).toEqual([
+      'cook 120 core 74',
+      'cook 120 pull',
+      'rest counter time 20',
+    ])
+    const reading = readLine('brisket 5 kg 120 C wrapped at 74 C until 95 C', { now_s, timeZone: 'Europe/London' })
+    const { program } = planFromLine(reading.ok ? reading.value : (undefined as never), now_s)
+    expect('stages' in program && program.stages.map(({ cover }) => cover)).toEqual(['bare', 'foil', 'tent'])
+    expect(cookedBy('pork shoulder 3 kg wrapped in foil at 150')).toEqual(['cook 150 pull', 'rest counter time 20'])
+  })
+
+  it('hours in a bath are spent in it, and browned after it', () => {
+    expect(cookedBy('beef shoulder 2 kg sous vide 62 C 24 hours')).toEqual([
+      'cook 62 time 1440',
+      'cook counter time 10',
+      'cook 250 time 8',
+    ])
+  })
+
+  it('what is smoked, or falls apart, is not finished over the coals; a rib on the fire is', () => {
+    const last = (line: string) => [cookedBy(line)].flat().at(-1)
+    expect(last('turkey 5 kg smoked at 135 C')).toMatch(/^rest/)
+    expect(last('pork shoulder 4 kg on the barbecue at 120 C')).toMatch(/^rest/)
+    expect(cookedBy('beef rib 3 kg on the grill')).toEqual({ school: 'two-zone-fire' })
+  })
+})
+
 describe('one heat and then another', () => {
   it('hotter first is a hot start, for as long as is said or as usual', () => {
     for (const line of [

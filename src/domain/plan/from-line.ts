@@ -216,7 +216,9 @@ function staged(roast: SaidRoast, cut: Cut): ProgramPart {
 
 /** What is done to the main stretch of heat: its cover, its end, its tending. */
 function withCare(program: ProgramPart, roast: SaidRoast, cut: Cut): ProgramPart {
-  const { cover, pull_c, tender, tending } = roast
+  const { cover, pull_c, tender } = roast
+  const tending = roast.tending.filter((each) => wrapCore(each) === undefined)
+  const wrapped_c = roast.tending.map(wrapCore).find((core_c) => core_c !== undefined)
   const tended = tending.flatMap(tendedAs)
   // What comes off at the end was on before.
   const covered =
@@ -226,7 +228,7 @@ function withCare(program: ProgramPart, roast: SaidRoast, cut: Cut): ProgramPart
       : undefined)
   const foiled = covered !== undefined && covered !== 'bare'
   const tenderly = tender !== undefined && !('school' in program && findSchool(program.school)?.untilTender)
-  if (!foiled && pull_c === undefined && tended.length === 0 && !tenderly) return program
+  if (!foiled && pull_c === undefined && tended.length === 0 && !tenderly && wrapped_c === undefined) return program
   const stages =
     'stages' in program
       ? program.stages
@@ -244,22 +246,41 @@ function withCare(program: ProgramPart, roast: SaidRoast, cut: Cut): ProgramPart
         : { kind: 'core', core_c: heldNumber(pull_c) }
   return {
     ...('stages' in program ? program : {}),
-    stages: stages.map((stage, i) =>
-      i !== main
-        ? stage
-        : {
-            ...stage,
-            cover: foiled ? covered : stage.cover,
-            until: endOf(stage.until),
-            // What is said takes the place of what a school does of the same kind by itself.
-            tending: [...stage.tending.filter(({ act }) => !tended.some((each) => each.act === act)), ...tended].slice(
-              0,
-              MOST_TENDED,
-            ),
-          },
-    ),
+    stages: stages
+      .flatMap((stage, i) => {
+        if (i !== main) return [stage]
+        const cooked: StagePart = {
+          ...stage,
+          cover: foiled ? covered : stage.cover,
+          until: endOf(stage.until),
+          // What is said takes the place of what a school does of the same kind by itself.
+          tending: [...stage.tending.filter(({ act }) => !tended.some((each) => each.act === act)), ...tended].slice(
+            0,
+            MOST_TENDED,
+          ),
+        }
+        return wrapped_c === undefined ? [cooked] : wrappedAt(cooked, wrapped_c)
+      })
+      .slice(0, MOST_STAGES),
   }
 }
+
+/** The reading at which it was said to be wrapped tight, °C. */
+function wrapCore({ sealed, moments }: SaidRoast['tending'][number]): number | undefined {
+  const [moment] = moments ?? []
+  return sealed && moment && 'core' in moment ? heldNumber(moment.core.value) : undefined
+}
+
+/** One stretch of heat as two: bare to a reading, and on in foil. What is done by the hour goes on, wrapped or not. */
+const wrappedAt = (stage: StagePart, core_c: number): StagePart[] => [
+  { ...stage, until: { kind: 'core', core_c } },
+  {
+    ...stage,
+    cover: 'foil',
+    preheated: true,
+    tending: stage.tending.filter(({ act, every_min }) => act === 'coals' && every_min !== undefined),
+  },
+]
 
 /** What is kept warm at the end, as cook and hold does it. */
 function withHold(program: ProgramPart, { hold_c, hold_min }: SaidRoast, cut: Cut): ProgramPart {
@@ -326,6 +347,11 @@ export function programOfSaid(roast: SaidRoast, cut: Cut): ProgramPart {
     return withHold(withCare({ name: school.name, stages }, roast, cut), roast, cut)
   }
   const { second_c = roast.hold_c, second_min = roast.hold_min } = roast
+  // What is smoked, or cooked until it falls apart, has no hot finish over the coals.
+  if (school.id === 'two-zone-fire' && (roast.smoked || !school.suits(cut))) {
+    const stages = withRoles(writtenOut(school, roast, cut).filter(({ role }) => role !== 'finish'))
+    return withCare({ name: 'Beside the coals', stages }, roast, cut)
+  }
   // A school that is not made for this cut is cooked as it was asked for, stage by stage.
   if (!school.suits(cut)) return withCare({ name: school.name, stages: writtenOut(school, roast, cut) }, roast, cut)
   return withCare(

@@ -220,7 +220,13 @@ export const CARE: readonly Reader[] = [
     ([, value, unit]) => {
       const heat = heatOf(value, unit)
       return heat && isCore(heat)
-        ? { kind: 'tending', act: 'cover', moments: [{ core: heat }], ...(unit === undefined ? { bare: true } : {}) }
+        ? {
+            kind: 'tending',
+            act: 'cover',
+            sealed: true,
+            moments: [{ core: heat }],
+            ...(unit === undefined ? { bare: true } : {}),
+          }
         : undefined
     },
   ),

@@ -102,7 +102,7 @@ export const HEATS: readonly Reader[] = [
   // Smoked at 250: in a smoker
   reader(`smok(?:ed|ing|e)(?: it)?(?: low)?(?: at| over [a-z]+ at) ${HEAT}`, ([, value, unit, gas]) => {
     const heat = heatOf(value, unit, gas)
-    return isHeat(heat) ? { kind: 'heat', heat, on: 'fire' } : undefined
+    return isHeat(heat) ? { kind: 'heat', heat, on: 'fire', smoked: true } : undefined
   }),
   // Heat
   reader(
@@ -194,5 +194,5 @@ function heatFact(word: string, heat: SaidHeat | undefined): Fact | undefined {
           ? 'oven'
           : undefined
   if (on !== 'bath' && heat.value < 50) return undefined
-  return { kind: 'heat', heat, ...(on ? { on } : {}) }
+  return { kind: 'heat', heat, ...(on ? { on } : {}), ...(word.includes('smoker') ? { smoked: true } : {}) }
 }
