@@ -111,6 +111,12 @@ describe('the headless core', () => {
     expect(plan.asks[0]).toMatchObject({ code: 'what_is', words: 'flurbed' })
     expect(meal).toMatchObject({ kind: 'meal', document: { guests: 6 } })
     expect(nothing).toMatchObject({ kind: null, document: null })
+    // What was read is simulated as it stands, and is no meal.
+    const simulated = pheasant(['simulate'], JSON.stringify(plan.document))
+    expect(JSON.parse(simulated.out)).toMatchObject({ outcome: 'reached' })
+    const planned = pheasant(['plan'], JSON.stringify(plan.document))
+    expect(planned.code).toBe(2)
+    expect(planned.error).toContain('this is a plan of one roast')
     expect(pheasant(['read', '--zone', 'Nowhere/Else']).code).toBe(2)
   })
 

@@ -1,6 +1,6 @@
 import type { OvenKind } from '../heat/environment'
 import { settingOf } from '../program/stage'
-import { type Cut, isPoultry } from '../reference/cuts'
+import { type Cut, findCut, isPoultry } from '../reference/cuts'
 import { donenessScale, scaleOf } from '../reference/doneness'
 import { DANGER_ZONE_C, retailOvenLeast, STANDARDS, TEMPER_LIMIT_S } from '../reference/standards'
 import type { CookRun } from '../simulate/cook'
@@ -122,10 +122,11 @@ export function cautionsOf(
     cautions.push({ code: 'long_temper', minutes: temper_s / 60, limit_minutes: TEMPER_LIMIT_S / 60 })
   }
   if (bird) cautions.push({ code: 'raw_poultry' })
-  if (cut.doneness === 'ham')
+  // Cooked until it falls apart it is judged as tender meat, and was cooked before all the same.
+  if (findCut(cut.id)?.doneness === 'ham')
     cautions.push({
       code: 'cooked_before',
-      sealed_c: scale.minimum_c,
+      sealed_c: donenessScale('ham').minimum_c,
       opened_c: STANDARDS.reheatTo.value,
       raw_c: donenessScale('pork').minimum_c,
     })

@@ -150,4 +150,10 @@ describe('what is cooked until it is tender', () => {
     for (const cut of ['turkey', 'turkey-breast-bone-in', 'turkey-breast-boneless'])
       expect(judgedAs(cut)).toBe('poultry')
   })
+
+  it('was cooked before, if it was, and says so', () => {
+    const stages = [{ environment: { kind: 'oven', set_c: 150 }, until: { kind: 'tender', degree: 'falls_apart' } }]
+    const answer = ask({ roast: { cut: 'cooked-ham', mass_kg: 4 }, program: { stages }, members: 8 })
+    expect(answer.ok && answer.value.cautions.map(({ code }) => code)).toContain('cooked_before')
+  })
 })

@@ -1,4 +1,4 @@
-import type { z } from 'zod'
+import { z } from 'zod'
 import type { Plan } from '@/core/schedule/plan'
 import { type Accuracy, accuracy as accuracyOf } from '@/domain/accuracy/accuracy'
 import { cookFromMeal, cookFromPlan } from '@/domain/cook/begin'
@@ -10,8 +10,8 @@ import type { ScheduleAnswer } from '@/domain/meal/schedule-answer'
 import { makePlan } from '@/domain/plan/make-plan'
 import { type PlanSummary, summaryOf } from '@/domain/plan/summary'
 import { parseJson, parseWith } from '@/domain/problem/parse'
-import type { Outcome } from '@/domain/problem/problem'
-import { type PlanDocument, type SimulateAnswer, simulateDocument } from '@/domain/roast/roast-document'
+import { fail, type Outcome } from '@/domain/problem/problem'
+import { type PlanDocument, planDocument, type SimulateAnswer, simulateDocument } from '@/domain/roast/roast-document'
 import { simulate as simulateRoast } from '@/domain/roast/simulate'
 import { scheduleOf } from './schedule'
 import { type StoryAsked, type StoryTold, tellStory } from './story'
@@ -32,10 +32,36 @@ function fromText<Schema extends z.ZodType, Answer>(
   return document.ok ? work(document.value) : document
 }
 
-export const simulate = (text: string): Outcome<SimulateAnswer> => fromText(simulateDocument, text, simulateRoast)
+const ofOneRoast = z.object({ promise: z.string(), roast: z.unknown() })
+/** Of a plan what is simulated: all but its table, its days before and its notes. */
+const simulated = simulateDocument.pick({
+  roast: true,
+  oven: true,
+  program: true,
+  target: true,
+  altitude_m: true,
+  vulnerable: true,
+})
+
+/** Simulates a roast: by a document of its own, or by the plan that it stands in. */
+export function simulate(text: string): Outcome<SimulateAnswer> {
+  const json = parseJson(text)
+  if (!json.ok || !ofOneRoast.safeParse(json.value).success) return fromText(simulateDocument, text, simulateRoast)
+  const document = parseWith(planDocument, json.value)
+  return document.ok ? simulateRoast(simulateDocument.parse(simulated.strip().parse(document.value))) : document
+}
 export const estimate = (text: string): Outcome<EstimateAnswer> => fromText(estimateDocument, text, estimateFrom)
-export const schedule = async (text: string): Promise<Outcome<ScheduleAnswer>> =>
-  fromText(mealDocument, text, scheduleOf)
+export async function schedule(text: string): Promise<Outcome<ScheduleAnswer>> {
+  const json = parseJson(text)
+  if (json.ok && ofOneRoast.safeParse(json.value).success)
+    return fail({
+      code: 'malformed',
+      path: [],
+      detail:
+        'this is a plan of one roast: simulate and next take it; plan takes a meal, with kitchen, servings and roasts',
+    })
+  return fromText(mealDocument, text, scheduleOf)
+}
 
 interface Asked<Document> {
   readonly document: Document
