@@ -16,6 +16,12 @@ const roast = (change: object = {}, rest: object = {}) => ({
   ...rest,
 })
 
+const ask = (value: unknown) => {
+  const document = parseWith(simulateDocument, value)
+  if (!document.ok) throw new Error('document')
+  return simulate(document.value)
+}
+
 describe('bad input is named at its field', () => {
   it('a good roast has no problems', () => {
     expect(problemsOf(roast())).toEqual([])
@@ -90,12 +96,6 @@ describe('bad input is named at its field', () => {
 })
 
 describe('simulate', () => {
-  const ask = (value: unknown) => {
-    const document = parseWith(simulateDocument, value)
-    if (!document.ok) throw new Error('document')
-    return simulate(document.value)
-  }
-
   it('a stage program written out gives what the school of the same stages gives', () => {
     const bySchool = ask(roast({}, { program: { school: 'steady', set_c: 160, rest_min: 30 }, members: 8 }))
     const byStages = ask(
