@@ -75,8 +75,8 @@ export type Fact =
   | {
       readonly kind: 'pieces'
       readonly count: number
-      /** What was weighed is all of them. */
-      readonly ofAll?: true
+      /** What was weighed is all of them, or it is where no one of them is so heavy. */
+      readonly ofAll?: 'said' | 'perhaps'
     }
   | { readonly kind: 'thickness'; readonly mm: number }
   | { readonly kind: 'start'; readonly heat?: SaidHeat; readonly temper_min?: number }

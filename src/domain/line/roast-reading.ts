@@ -84,7 +84,7 @@ export function roastsOf(
   const notes: string[] = []
   const written: StagePart[] = []
   const otherWays: Meaning[] = []
-  let shared = false
+  let shared: 'said' | 'perhaps' | undefined
   const seen = new Map<Fact['kind'], Meaning>()
   let cold = false
   let rests = false
@@ -147,7 +147,7 @@ export function roastsOf(
         break
       case 'pieces':
         count = fact.count
-        shared = fact.ofAll === true
+        shared = fact.ofAll
         break
       case 'thickness':
         roast.thickness_mm = fact.mm
@@ -399,7 +399,8 @@ export function roastsOf(
       })),
     })
   }
-  if (shared && roast.mass_kg !== undefined) roast.mass_kg = tenth(roast.mass_kg / count)
+  if (roast.mass_kg !== undefined && (shared === 'said' || (shared && roast.mass_kg > known.mass_kg.most)))
+    roast.mass_kg = tenth(roast.mass_kg / count)
   if (roast.mass_kg === undefined && apiece_kg !== undefined) roast.mass_kg = apiece_kg
   if (roast.mass_kg === undefined) {
     const heads = guests === undefined ? undefined : guests / Math.max(1, roasts * count)

@@ -276,6 +276,14 @@ function countBehind(
   return many && ends ? { kind: 'pieces', count } : undefined
 }
 
+/** "130 C for 6 hours, from 11 am" is when it goes in; "served from 7 pm" is not. */
+function inFrom(words: readonly string[], at: number, context: MomentContext): Found | undefined {
+  if (words[at] !== 'from' || SERVED_FROM.test(words[at - 1] ?? '')) return undefined
+  const found = momentAt(['in', 'at', ...words.slice(at + 1, at + LONGEST_MOMENT)], context)
+  return found?.fact.kind === 'put_in' ? { ...found, count: found.count - 1 } : undefined
+}
+const SERVED_FROM = /^(?:serv|eat|open|carv|plate|guest|people|arriv|buffet|dinner|lunch|supper|table|ready)/
+
 /** "Eye of round 3 lb medium rare 6": an hour, where a weight is said, the number is the last word, and no other hour is. */
 function lastHour(
   tokens: readonly Token[],
@@ -397,6 +405,8 @@ export function readSentence(whole: string, context: LineContext): Sentence {
     const end = comma < 0 ? words.length : comma
     const moment = momentAt(words.slice(at, Math.min(end, at + LONGEST_MOMENT + 4)), context)
     if (moment && moment.count > (best?.count ?? 0)) best = moment
+    const from = inFrom(words, at, context)
+    if (from && from.count >= (best?.count ?? 0)) best = from
     const behind = countBehind(tokens, at, line, meanings.at(-1))
     const again = behind ? undefined : againAt(words.slice(at, at + LONGEST_MOMENT + 4), context)
     if (again && again.count > (best?.count ?? 0)) best = again

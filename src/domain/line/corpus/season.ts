@@ -142,4 +142,65 @@ export const SEASON: readonly (readonly [line: string, means: string])[] = [
     '1.6kg chicken | 2kg lamb-leg-bone-in | 1@11-24T13:00 1@11-24T19:00 ?cut',
   ],
   ['turkey 7pm friday and prime rib 6pm saturday', '?kg turkey | ?kg beef-rib-bone-in | ?twice @11-28T18:00'],
+  // Thirty more, written when those were mended and read once: twenty-five were as they should be or asked rightly
+  ['5lb chuck roast 300F braised 3 hours 6pm', '2.27kg [149/180] beef-shoulder foil | @11-24T18:00'],
+  ['Roast chicken for two, Sunday lunch at 1', '?kg chicken | @11-29T13:00 for2'],
+  [
+    'turkey 6.5 kg brined, 2h at 180 then foil off 40 min, 15:00 christmas',
+    '6.5kg [180/120] bare brine turkey | ?40 min @12-25T15:00',
+  ],
+  [
+    'beef topside 1.5kg 20 min at 220 then 160 till 54, lunch 1',
+    '1.5kg [160>54] [220/20] beef-round-or-rump | @11-24T13:00',
+  ],
+  ['whole pork loin 4 kg into two halves, one with garlic, 19:00', '2kg note pork-loin x2 | @11-24T19:00'],
+  ['10 lb ham, bone in, fully cooked, 325, eat at 5', '4.54kg cooked-ham oven163 | @11-24T17:00'],
+  ['bone-in pork rib roast 4 bones 6 lb 145F 7pm', '2.72kg =63 pork-rib-rack | @11-24T19:00'],
+  ['2.5 kg lamb shoulder, 130C for 6 hours, from 11am', '2.5kg [130/360] lamb-shoulder | in@11-24T11:00'],
+  ['Xmas: 7kg turkey, 3kg gammon, both for 2.30', '7kg turkey | 3kg smoked-ham | @12-25T14:30'],
+  ['Roast sirloin on the bone 3.5kg, rare, start 240 for 15, then 180', '3.5kg =rare [180] [240/15] beef-strip-loin |'],
+  [
+    'veal breast stuffed 3 kg 150 3 hours covered 7pm',
+    '3kg [150/180+foil] stuffed veal-loin | ?breast ?cut @11-24T19:00',
+  ],
+  ['3kg goose, 2pm; 1.5kg pork loin, same time', '3kg goose | 1.5kg pork-loin | @11-24T14:00'],
+  ['rib eye roll 5kg combi 90C to 52C core, 18:45', '5kg [90>52] beef-rib-boneless | ?combi ?roll @11-24T18:45'],
+  ['six ducks 2.4kg for a wedding at 6 pm, two ovens', '2.4kg duck x6 | ?two ovens @11-24T18:00'],
+  [
+    '120 covers, 24kg striploin, 8 pieces, med rare, 20:00',
+    '3kg =medium-rare beef-strip-loin x8 | @11-24T20:00 for120',
+  ],
+  ['poussins x 24, 19:15, convection 200', '?kg cornish-hen fan oven200 x24 | @11-24T19:15'],
+  [
+    'standing rib 9 lb 250F until 115F then 500F 10 minutes, guests at 6 dinner at 7',
+    '4.08kg [121>46] [260/10] beef-rib-bone-in | ?guests @11-24T19:00',
+  ],
+  [
+    'I want to slow roast a 2 kg pork shoulder tonight and eat it tomorrow at lunch',
+    '2kg low-and-long pork-shoulder | @11-25T13:00',
+  ],
+  [
+    'lamb rack french trimmed 8 bone, sear, 200C 12 min, rest 8, 8pm',
+    '?kg [200/12] lamb-rack note pan-first rest8 | @11-24T20:00',
+  ],
+  ['chateaubriand 600g med-rare 8pm', '0.6kg =medium-rare beef-tenderloin-half | @11-24T20:00'],
+  ['pork crown roast 12 ribs 5 kg stuffed 350F 4pm', '5kg oven177 pork-rib-rack stuffed | @11-24T16:00'],
+  ['sirloin tip roast 3lb 225F until 125F, 6pm', '1.36kg [107>52] beef-round-or-rump | @11-24T18:00'],
+  [
+    'turkey breast 3kg, sous vide 63C 4 hours, then 230 15 min, 1pm',
+    '3kg [*230/15] [bath63/240+bag] turkey-breast-bone-in | @11-24T13:00',
+  ],
+  ['whole lamb 18 kg on a spit, 6pm', '?meat ?whole lamb @11-24T18:00'],
+  ['half lamb shoulder 1.1kg 160 3h 7pm', '1.1kg [160/180] lamb-shoulder | ?half @11-24T19:00'],
+  [
+    'bone in gammon 5kg, soaked overnight, 180, glaze last 30 min, 1pm',
+    '5kg glaze@-30 oven180 smoked-ham | ?soaked @11-25T13:00',
+  ],
+  ['2x 3kg prime rib, one MR one medium, 7pm', '3kg beef-rib-bone-in x2 | @11-24T19:00 medium-rare:1 medium:1'],
+  [
+    'beef rib 3.2 kg, want end temp 56, oven fan 140, serve 19.15',
+    '3.2kg =56 beef-rib-bone-in fan oven140 | @11-24T19:15',
+  ],
+  ['hot oven 30 min then low 2h lamb leg 2.2kg 7pm', '2.2kg [hot/30] [low/120] lamb-leg-bone-in | @11-24T19:00'],
+  ['pork tenderloin 3 x 400g 7pm wrapped in bacon', '0.4kg note pork-tenderloin x3 | @11-24T19:00'],
 ]

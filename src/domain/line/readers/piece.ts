@@ -111,7 +111,14 @@ export const PIECE: readonly Reader[] = [
   reader(`(?:cut |divided |halved )?(?:in|into) (${N}) (?:pieces|joints|roasts|halves)`, ([, times = '']) => {
     const count = numberOf(times)
     return Number.isInteger(count) && count >= 2 && count <= MOST_PIECES
-      ? { kind: 'pieces', count, ofAll: true }
+      ? { kind: 'pieces', count, ofAll: 'said' }
+      : undefined
+  }),
+  // 24 kg of strip loin, 8 pieces
+  reader(`(${N}) (?:pieces|joints)(?! (?:of|at|each)(?: |$))`, ([, times = '']) => {
+    const count = numberOf(times)
+    return Number.isInteger(count) && count >= 2 && count <= MOST_PIECES
+      ? { kind: 'pieces', count, ofAll: 'perhaps' }
       : undefined
   }),
   // best end of lamb, two racks

@@ -97,12 +97,12 @@ export const STAGES: readonly Reader[] = [
   ),
   // 20 min hot then · six hours in a low oven: as hot, or as low, as it is usual
   reader(
-    `(?:first |for |start(?:ing)? )*(?:(${SPAN}) (?:in an? |at |on )*(?:very )?(hot|high|low|slow)(?: oven| heat)?|(?:in an? |at )?(?:very )?(hot|high|low|slow) (?:oven|heat)(?: for)? (${SPAN}))`,
-    ([, first, heat, oven, last]) =>
+    `(?:first |for |start(?:ing)? )*(?:(${SPAN}) (?:in an? |at |on )*(?:very )?(hot|high|low|slow)(?: oven| heat)?|(?:in an? |at )?(?:very )?(hot|high|low|slow) (?:oven|heat)(?: for)? (${SPAN})|then (?:on )?(hot|high|low|slow)(?: for)? (${SPAN}))`,
+    ([, first, heat, oven, last, then, long]) =>
       stage({
         on: 'oven',
-        usual: /hot|high/.test(heat ?? oven ?? '') ? 'hot' : 'low',
-        minutes: minutesOf(first ?? last ?? ''),
+        usual: /hot|high/.test(heat ?? oven ?? then ?? '') ? 'hot' : 'low',
+        minutes: minutesOf(first ?? last ?? long ?? ''),
       }),
   ),
   // the last half hour at 220
