@@ -142,6 +142,10 @@ test('two hours in one line: two servings, each cooked to its own', async ({ pag
   await expect(page.getByText(/18:00 ready/)).toBeVisible({ timeout: 30_000 })
   await expect(page.getByText(/20:30 ready/)).toBeVisible()
   const meal = new URL(page.url()).pathname
+  // A further roast goes to the hour that is said of it.
+  await page.getByLabel('Another roast').fill('pork loin 1.5 kg at 8:30')
+  await page.getByRole('button', { name: 'Add', exact: true }).click()
+  await expect(page.getByRole('button', { name: /^Pork loin.* in The oven, 1[89]:/ })).toBeVisible({ timeout: 30_000 })
   await saved(page)
   await page.goto(`${meal}/sheets`)
   const onTable = page.getByRole('article').locator('tr', { hasText: /On the table/ })
@@ -152,7 +156,7 @@ test('two hours in one line: two servings, each cooked to its own', async ({ pag
   await page.locator('[data-testid=board][data-ready=true]').waitFor()
   const rows = page.getByTestId('board-row')
   await expect(rows.filter({ hasText: 'on the table 18:00' })).toHaveCount(1)
-  await expect(rows.filter({ hasText: 'on the table 20:30' })).toHaveCount(1)
+  await expect(rows.filter({ hasText: 'on the table 20:30' })).toHaveCount(2)
   const offered = await tickAll(page)
   expect(offered.filter((each) => /^serve/.test(each))).toHaveLength(2)
   await expect(page.getByTestId('next')).toContainText('Everything is on the table')

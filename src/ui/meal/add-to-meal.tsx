@@ -2,37 +2,13 @@
 import { useId, useState } from 'react'
 import type { HouseItem } from '@/domain/house/house-item'
 import { NO_CUT, readLine } from '@/domain/line/reading'
-import { findSide } from '@/domain/line/sides'
+import { addSaid, freshId } from '@/domain/meal/add-said'
 import { USUAL_SIDES } from '@/domain/meal/from-words'
-import { type MealDocument, mealRoast, mealSide } from '@/domain/meal/meal-document'
-import { piecesOfSaid } from '@/domain/plan/from-line'
+import { type MealDocument, mealSide } from '@/domain/meal/meal-document'
 import type { Problem } from '@/domain/problem/problem'
-import { cutOf } from '@/domain/roast/resolve'
 import type { Units } from '@/words/units'
 import { lineContext } from '../line/context'
 import { ProblemList } from '../shell/problem-list'
-
-const freshId = (meal: MealDocument, word: string): string => {
-  const taken = new Set([...meal.roasts, ...meal.sides].map(({ id }) => id))
-  for (let i = 1; ; i++) if (!taken.has(`${word}-${i}`)) return `${word}-${i}`
-}
-
-/** Two of the same name cannot be told apart at the stove. */
-function freshTitle(meal: MealDocument, title: string): string {
-  const taken = new Set(meal.roasts.map((each) => each.title))
-  for (let i = 1; ; i++) {
-    const name = i === 1 ? title : `${title} ${i}`
-    if (!taken.has(name)) return name
-  }
-}
-
-/** Whom a further roast feeds: those whom no other does, or as many as it can. */
-function headsLeft(meal: MealDocument, roast: { readonly cut: string; readonly mass_kg: number }): number {
-  const cut = cutOf(roast)
-  const can = cut ? Math.max(1, Math.floor(roast.mass_kg / cut.perHead_kg)) : meal.guests
-  const fed = meal.roasts.reduce((sum, { heads }) => sum + heads, 0)
-  return Math.min(meal.guests, fed < meal.guests ? Math.min(can, meal.guests - fed) : can)
-}
 
 /** A roast as one typed line; sides by tap. */
 export function AddToMeal({
@@ -55,36 +31,22 @@ export function AddToMeal({
   const [line, setLine] = useState('')
   const [problems, setProblems] = useState<readonly Problem[]>([])
   const add = () => {
-    const read = readLine(line, lineContext(units, now_s, house))
+    const context = lineContext(units, now_s, house)
+    const read = readLine(line, context)
     if (!read.ok) return setProblems(read.problems)
-    const { roasts, sides, guests } = read.value
+    const { roasts, sides } = read.value
     if (roasts.length === 0 && sides.length === 0) return setProblems([NO_CUT])
-    const serving = document.servings[0]?.id
-    let meal = document
-    let key = ''
-    for (const said of roasts)
-      for (const piece of piecesOfSaid(said, read.value.ways, read.value.standards)) {
-        key = freshId(meal, said.cut)
-        const heads =
-          guests === undefined ? headsLeft(meal, piece.roast) : Math.round(guests / (roasts.length * said.count))
-        const title = freshTitle(meal, piece.title)
-        meal = { ...meal, roasts: [...meal.roasts, mealRoast.parse({ ...piece, title, id: key, serving, heads })] }
-      }
-    for (const { id: side } of sides) {
-      const known = findSide(side)
-      if (!known) continue
-      key = freshId(meal, 'side')
-      meal = { ...meal, sides: [...meal.sides, mealSide.parse({ ...known, id: key, serving })] }
-    }
+    const { meal, added } = addSaid(document, read.value, context.timeZone)
     change((last) => ({
       ...last,
       roasts: [...last.roasts, ...meal.roasts.slice(document.roasts.length)],
       sides: [...last.sides, ...meal.sides.slice(document.sides.length)],
+      servings: [...last.servings, ...meal.servings.slice(document.servings.length)],
       placed: null,
     }))
     setLine('')
     setProblems([])
-    onAdded(key)
+    onAdded(added)
   }
   return (
     <section className="rounded-2xl border border-line bg-sheet p-4">
