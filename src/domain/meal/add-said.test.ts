@@ -1,6 +1,7 @@
 import { describe, expect, it } from 'vitest'
 import { readLine } from '../line/reading'
 import { addSaid } from './add-said'
+import { makeMeal } from './make-meal'
 import { mealDocument } from './meal-document'
 
 const context = { now_s: Date.UTC(2026, 10, 24, 9) / 1000, timeZone: 'Europe/London' }
@@ -49,5 +50,15 @@ describe('a line that is added to a meal', () => {
   it('a day alone, or the name of a meal, is no hour', () => {
     for (const line of ['pork loin 2 kg sunday', 'pork loin 2 kg for lunch'])
       expect(withLine(line).servings, line).toHaveLength(1)
+  })
+
+  it('leaves no step for a serving whose last roast is left out again', () => {
+    const both = withLine('pork loin 1.5 kg at 20:30')
+    const left = { ...both, roasts: both.roasts.slice(0, 1) }
+    const serves = (meal: typeof MEAL) => {
+      const made = makeMeal(meal, undefined, 0)
+      return made.ok ? made.value.tasks.filter(({ kind }) => kind === 'serve').length : undefined
+    }
+    expect([serves(both), serves(left)]).toEqual([2, 1])
   })
 })

@@ -17,7 +17,7 @@ import type { Task } from '@/core/schedule/task'
 import { type Outcome, succeed } from '../problem/problem'
 import { cutOf } from '../roast/resolve'
 import { thawOf } from '../roast/thaw'
-import { awayOf, type MealDocument, type PlacedPart } from './meal-document'
+import { awayOf, type MealDocument, type PlacedPart, servingsLaid } from './meal-document'
 import { type ResolvedMeal, resolveMeal } from './meal-problem'
 
 /** An item of a meal on the clock, by the document's ids: plain data that can cross to a worker and back. */
@@ -154,13 +154,14 @@ function planOf(resolved: ResolvedMeal, answer: MealAnswer): MealPlan {
       owner: cook >= 0 ? cook : undefined,
     }
   })
-  const servings = document.servings.map(({ at }) => Date.parse(at) / 1000)
+  const laid = servingsLaid(document)
+  const servings = laid.map(({ at }) => Date.parse(at) / 1000)
   const roastEnds = items
     .filter(({ kind }) => kind === 'roast')
     .map(({ stays, dish_s }) => stays.at(-1)?.to_s ?? dish_s)
   const gravyAt_s =
     document.gravy && roastEnds.length > 0 ? Math.min(Math.max(...roastEnds), Math.min(...servings) - 1200) : undefined
-  const packs = document.servings.flatMap(({ at, away_min }) =>
+  const packs = laid.flatMap(({ at, away_min }) =>
     away_min > 0 ? [{ at_s: Date.parse(at) / 1000 - away_min * 60, away_s: away_min * 60 }] : [],
   )
   const tasks = mealTasks(problem, schedule.options, needs, gravyAt_s, servings, packs)

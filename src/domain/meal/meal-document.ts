@@ -166,6 +166,13 @@ export const mealDocument = z
 export type MealDocument = z.output<typeof mealDocument>
 export type MealDocumentInput = z.input<typeof mealDocument>
 
+/** The servings that something is eaten at: one whose last roast was left out or moved is no step of anybody's. */
+export function servingsLaid({ servings, roasts, sides }: Pick<MealDocument, 'servings' | 'roasts' | 'sides'>) {
+  const used = new Set([...roasts, ...sides].map(({ serving }) => serving))
+  const laid = servings.filter(({ id }) => used.has(id))
+  return laid.length > 0 ? laid : servings
+}
+
 /** What comes on the table then, by name. */
 export const servingsAt = ({ servings }: MealDocument, at_s: number): string =>
   servings
