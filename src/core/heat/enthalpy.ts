@@ -36,6 +36,8 @@ const BOILING_SPAN_K = 0.5
 /** The table ends so far past boiling, K: meat that has lost all its water is no roast. */
 const PAST_BOILING_K = 0.4
 const ROWS = 5120
+/** Apparent heat capacity where the table ends, J/kg·K: no heat raises it. */
+const AT_THE_END_J_PER_KG_K = 1e9
 const FINE_STEP_K = 0.025
 
 function build(composition: Composition, boiling_c: number): EnthalpyTable {
@@ -78,7 +80,8 @@ function build(composition: Composition, boiling_c: number): EnthalpyTable {
   for (let row = 0; row < ROWS; row++) {
     const next = Math.min(row, ROWS - 2)
     const rise = (table.temperature[next + 1] as number) - (table.temperature[next] as number)
-    table.heat[row] = 1 / (rise * table.perJoule)
+    // What has boiled dry stays at the hottest, whatever more it takes: its line must say so, or no step would settle.
+    table.heat[row] = row < ROWS - 2 ? 1 / (rise * table.perJoule) : AT_THE_END_J_PER_KG_K
   }
   return table
 }

@@ -214,6 +214,19 @@ describe('the wet surface', () => {
     expect(ratio).toBeGreaterThan(1.3)
     expect(ratio).toBeLessThan(2)
   })
+
+  it('what has boiled dry settles at once, and is neither hotter nor colder than its table', () => {
+    for (const step_s of [30, 300]) {
+      const body = dryBody(3, 8)
+      body.reset(20)
+      const steps = (50 * 3600) / step_s
+      for (let i = 0; i < steps; i++) body.step(step_s, bath(230, 40))
+      expect(body.core_c).toBeGreaterThan(99)
+      expect(body.core_c).toBeLessThan(101)
+      // By the slope of a table that has ended it took more than forty passes a step, and some four hundred long ones.
+      expect(body.iterations / steps).toBeLessThan(6)
+    }
+  })
 })
 
 describe('refused inputs', () => {

@@ -35,10 +35,10 @@ const STEFAN_BOLTZMANN = 5.670374e-8
 export const DEFAULT_SHELLS = 20
 /** No meat takes so much for a kelvin but where its water freezes or boils, J/kg·K. */
 const CORNER_J_PER_KG_K = 15_000
-/** A layer that ends farther from where it was moved to is moved again, K, so often, and then in halves of the step, s. */
+/** A layer that ends farther from where it was moved to is moved again, K, so often, and then in halves, so often. */
 const SETTLED_K = 1
 const MOST_PASSES = 8
-const SHORTEST_S = 1
+const MOST_HALVINGS = 3
 /** Numbers of a state beside those of its shells. */
 const SCALARS = 12
 
@@ -329,8 +329,8 @@ export class RoastKernel {
     this.giveWater(dt_s)
   }
 
-  /** A step of heat alone: what evaporates is counted, and leaves the layers it comes from with {@link giveWater}. */
-  solve(dt_s: number, around: Surroundings): void {
+  /** A step of heat alone: what evaporates is counted, and leaves its layers with {@link giveWater}; none is colder than its table. */
+  solve(dt_s: number, around: Surroundings, halvings = 0): void {
     const { shells, temperature, slope, conductivity, faceGeometry, upper, across, right, enthalpy, was } = this
     const massLeft = this.water.left
     const { parameters } = this
@@ -372,8 +372,8 @@ export class RoastKernel {
     was.set(enthalpy)
     // Once; where a layer comes to ice, out of it or to the boil, again about where it ends (Newton's method in enthalpy).
     for (let pass = 0, settled = false; !settled; pass++) {
-      if (pass === MOST_PASSES && dt_s > SHORTEST_S) {
-        this.inHalves(dt_s, around)
+      if (pass === MOST_PASSES && halvings < MOST_HALVINGS) {
+        this.inHalves(dt_s, around, halvings + 1)
         return
       }
       for (let i = 0; pass > 0 && i < shells; i++)
@@ -438,7 +438,7 @@ export class RoastKernel {
         enthalpy[i] = held
         // readTemperature written out: the call costs a third of the step.
         let x = held * perJoule
-        if (x < 0) x = 0
+        if (x < 0) enthalpy[i] = x = 0
         else if (x > top) x = top
         const row = x | 0
         const low = tableTemperature[row] as number
@@ -480,11 +480,11 @@ export class RoastKernel {
   }
 
   /** A step that would not settle, in two from where it began. */
-  private inHalves(dt_s: number, around: Surroundings): void {
+  private inHalves(dt_s: number, around: Surroundings, halvings: number): void {
     this.enthalpy.set(this.was)
     for (let i = 0; i < this.shells; i++) this.readTemperature(i)
-    this.solve(dt_s / 2, around)
-    this.solve(dt_s / 2, around)
+    this.solve(dt_s / 2, around, halvings)
+    this.solve(dt_s / 2, around, halvings)
   }
 
   /** Layers are as light in a step as in its middle, by what they gave in the last one: {@link giveWater} says what they did. */
