@@ -43,7 +43,7 @@ export function surroundings(stage: Stage, units: Units): string {
     case 'fire':
       return environment.set_c > 230
         ? 'over the coals'
-        : `beside the coals, lid on, ${temperature(environment.set_c, units)}`
+        : `beside the coals, lid on, ${temperature(environment.set_c, units)}${cover}`
     case 'pan':
       return `heavy pan, ${temperature(environment.set_c, units)}`
     case 'bath':
