@@ -73,7 +73,9 @@ describe('surroundings and programs', () => {
     expect(new Set(words).size).toBe(all.length)
     for (const each of words) expect(each).not.toMatch(NOTHING_LEFT)
     // Who wraps a brisket in a smoker is told to.
-    expect(surroundings(stage({ kind: 'fire', set_c: celsius(107) }, { cover: 'foil' }), metric)).toContain('under foil')
+    expect(surroundings(stage({ kind: 'fire', set_c: celsius(107) }, { cover: 'foil' }), metric)).toContain(
+      'under foil',
+    )
     expect(surroundings(stage({ kind: 'oven', heat: 'on', set_c: celsius(150) }, { cover: 'foil' }), imperial)).toBe(
       'oven at 302 °F, under foil',
     )
