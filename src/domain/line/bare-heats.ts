@@ -14,11 +14,9 @@ const MOST_CORE_C = 100
 const ovenHeat = ({ fact }: Meaning) =>
   fact.kind === 'heat' && fact.on !== 'bath' ? fact.heat : fact.kind === 'stage' ? fact.stage.heat : undefined
 
-type Wrap = Extract<Fact, { kind: 'tending' }>
 /** The reading at which it was said to be wrapped, where that may be an oven. */
-const wrapHeat = ({ kind, ...rest }: Fact) => {
-  const { bare, moments } = rest as Partial<Wrap>
-  const [only] = kind === 'tending' && bare ? (moments ?? []) : []
+function wrapHeat(fact: Fact) {
+  const only = fact.kind === 'tending' && fact.bare ? fact.moments?.[0] : undefined
   return only && 'core' in only ? only.core : undefined
 }
 

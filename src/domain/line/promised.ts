@@ -13,6 +13,10 @@ type Moment = Extract<Fact, { kind: 'moment' }>
 
 const isWeak = ({ weak }: Moment): boolean => weak !== undefined
 
+/** Whether a fact says an hour to eat at: no day alone, no name of a meal, no coming of guests. */
+export const isHour = (fact: Fact): fact is Moment | Extract<Fact, { kind: 'again' }> =>
+  fact.kind === 'again' || (fact.kind === 'moment' && fact.said !== 'day' && !isWeak(fact))
+
 /**
  * When they eat, s since 1970: the last that was said; a day and an hour said apart are one moment. Guests who arrive
  * at an hour eat then where no other is said, and a meal has its usual hour.
@@ -61,12 +65,7 @@ export function heldUntil(meanings: readonly Meaning[], line: string, context: M
 
 /** The first and the last hour that a line says to eat at, where they are not the same. */
 export function hoursApart(table: readonly Meaning[]): { readonly first: Meaning; readonly last: Meaning } | undefined {
-  const hours = table.flatMap((meaning) =>
-    meaning.fact.kind === 'again' ||
-    (meaning.fact.kind === 'moment' && meaning.fact.said !== 'day' && !isWeak(meaning.fact))
-      ? [{ meaning, at_s: meaning.fact.at_s }]
-      : [],
-  )
+  const hours = table.flatMap((meaning) => (isHour(meaning.fact) ? [{ meaning, at_s: meaning.fact.at_s }] : []))
   const [first, last] = [hours[0], hours.at(-1)]
   return first && last && first.at_s !== last.at_s ? { first: first.meaning, last: last.meaning } : undefined
 }

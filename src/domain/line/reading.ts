@@ -145,10 +145,10 @@ export function readLine(line: string, context: LineContext): Outcome<LineReadin
   const shown = taken.map((meaning): Meaning => {
     const { fact } = meaning
     if (fact.kind === 'serve' && fact.bare && !served) return { ...meaning, fact: { kind: 'heat', heat: fact.heat } }
-    // A day and an hour said apart are one moment, and shown as that.
     const own = seated?.hours.find((hour) => hour.meaning === meaning)
     if (own && (fact.kind === 'moment' || fact.kind === 'again'))
       return { ...meaning, fact: { ...fact, at_s: own.at_s } }
+    // A day and an hour said apart are one moment, and shown as that.
     const partly = fact.kind === 'moment' && promise_s !== undefined && isPartOf(fact, promise_s, context)
     return partly ? { ...meaning, fact: { ...fact, at_s: promise_s } } : meaning
   })

@@ -1,5 +1,5 @@
 import type { Meaning } from './fact'
-import { atHourOf } from './promised'
+import { atHourOf, isHour } from './promised'
 import { type Found, type MomentContext, momentAt } from './said-moment'
 import { NUMBER, numberOf } from './tokens'
 import { namesMeat, ownersOf } from './whose'
@@ -62,12 +62,10 @@ function hoursOf(meanings: readonly Meaning[], { timeZone }: MomentContext): Hou
   let day_s = (days.findLast(({ said }) => said === 'day') ?? days[0])?.at_s
   return meanings.flatMap((meaning): Hour[] => {
     const { fact } = meaning
-    if (fact.kind === 'again' || (fact.kind === 'moment' && fact.said !== 'day' && fact.weak === undefined)) {
-      const dated = fact.said === 'both'
-      if (dated) day_s = fact.at_s
-      return [{ at_s: dated || day_s === undefined ? fact.at_s : atHourOf(day_s, fact.at_s, timeZone), meaning }]
-    }
-    return []
+    if (!isHour(fact)) return []
+    const dated = fact.said === 'both'
+    if (dated) day_s = fact.at_s
+    return [{ at_s: dated || day_s === undefined ? fact.at_s : atHourOf(day_s, fact.at_s, timeZone), meaning }]
   })
 }
 

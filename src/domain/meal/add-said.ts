@@ -1,4 +1,4 @@
-import { atHourOf } from '../line/promised'
+import { atHourOf, isHour } from '../line/promised'
 import type { LineReading } from '../line/reading'
 import { findSide } from '../line/sides'
 import { piecesOfSaid } from '../plan/from-line'
@@ -34,20 +34,20 @@ function headsLeft(meal: MealDocument, roast: { readonly cut: string; readonly m
   return Math.min(meal.guests, fed < meal.guests ? Math.min(can, meal.guests - fed) : can)
 }
 
+/** A further serving of a meal, by what is its own. */
+export function furtherServing({ servings }: Pick<MealDocument, 'servings'>, at_s: number) {
+  const taken = new Set(servings.map(({ id }) => id))
+  let number = servings.length + 1
+  while (taken.has(`serving-${number}`)) number++
+  return { id: `serving-${number}`, title: `Serving ${number}`, at: new Date(at_s * 1000).toISOString() }
+}
+
 /** A meal with a serving at an hour of its day, and that serving: one that it has, or a further one. */
 function servingAt(meal: MealDocument, at_s: number): { readonly meal: MealDocument; readonly serving: string } {
   const [first] = meal.servings
   const same = meal.servings.find(({ at }) => Date.parse(at) / 1000 === at_s)
   if (same || !first || meal.servings.length >= MOST_SERVINGS) return { meal, serving: (same ?? first)?.id ?? '' }
-  const taken = new Set(meal.servings.map(({ id }) => id))
-  let number = meal.servings.length + 1
-  while (taken.has(`serving-${number}`)) number++
-  const serving = {
-    ...first,
-    id: `serving-${number}`,
-    title: `Serving ${number}`,
-    at: new Date(at_s * 1000).toISOString(),
-  }
+  const serving = { ...first, ...furtherServing(meal, at_s) }
   return { meal: { ...meal, servings: [...meal.servings, serving] }, serving: serving.id }
 }
 
@@ -58,11 +58,9 @@ function hoursSaid(
   timeZone: string,
 ): (piece: number) => number | undefined {
   const day_s = Date.parse(meal.servings[0]?.at ?? '') / 1000
-  const isHour = meanings.some(
-    ({ fact }) => fact.kind === 'again' || (fact.kind === 'moment' && fact.said !== 'day' && fact.weak === undefined),
-  )
+  const saysHour = meanings.some(({ fact }) => isHour(fact))
   return (piece) => {
-    const said_s = seatings?.find(({ pieces }) => pieces.includes(piece))?.at_s ?? (isHour ? promise_s : undefined)
+    const said_s = seatings?.find(({ pieces }) => pieces.includes(piece))?.at_s ?? (saysHour ? promise_s : undefined)
     return said_s === undefined || !Number.isFinite(day_s) ? undefined : atHourOf(day_s, said_s, timeZone)
   }
 }

@@ -3,11 +3,14 @@ import { readLine } from '../line/reading'
 import { planFromLine } from './from-line'
 
 const now_s = Date.UTC(2026, 10, 24, 9) / 1000
-/** How a line has its roast cooked: its school's settings, or each stretch of heat in its order. */
-function cookedBy(line: string): object | string[] {
+function programBy(line: string) {
   const reading = readLine(line, { now_s, timeZone: 'Europe/London' })
   if (!reading.ok) throw new Error(JSON.stringify(reading.problems))
-  const { program } = planFromLine(reading.value, now_s)
+  return planFromLine(reading.value, now_s).program
+}
+/** How a line has its roast cooked: its school's settings, or each stretch of heat in its order. */
+function cookedBy(line: string): object | string[] {
+  const program = programBy(line)
   if (!('stages' in program)) return program
   return program.stages.map(({ role, environment, until }) =>
     [role, 'set_c' in environment ? environment.set_c : environment.kind, ...Object.values(until)].join(' '),
@@ -21,8 +24,7 @@ describe('wrapped, bathed and smoked', () => {
       'cook 120 pull',
       'rest counter time 20',
     ])
-    const reading = readLine('brisket 5 kg 120 C wrapped at 74 C until 95 C', { now_s, timeZone: 'Europe/London' })
-    const { program } = planFromLine(reading.ok ? reading.value : (undefined as never), now_s)
+    const program = programBy('brisket 5 kg 120 C wrapped at 74 C until 95 C')
     expect('stages' in program && program.stages.map(({ cover }) => cover)).toEqual(['bare', 'foil', 'tent'])
     expect(cookedBy('pork shoulder 3 kg wrapped in foil at 150')).toEqual(['cook 150 pull', 'rest counter time 20'])
   })

@@ -1,5 +1,6 @@
 'use client'
 import { Trash2 } from 'lucide-react'
+import { furtherServing } from '@/domain/meal/add-said'
 import { type MealDocument, mealOven } from '@/domain/meal/meal-document'
 import type { Units } from '@/words/units'
 import { SaidChoice } from '../controls/said-choice'
@@ -141,15 +142,7 @@ export function KitchenPanel({
               const latest = Math.max(...last.servings.map(({ at }) => Date.parse(at)))
               return {
                 ...last,
-                servings: [
-                  ...last.servings,
-                  {
-                    id: `serving-${latest}`,
-                    title: `Serving ${last.servings.length + 1}`,
-                    at: new Date(latest + 30 * 60_000).toISOString(),
-                    away_min: 0,
-                  },
-                ],
+                servings: [...last.servings, { ...furtherServing(last, latest / 1000 + 30 * 60), away_min: 0 }],
               }
             })
           }

@@ -21,46 +21,40 @@ import { type StoryAsked, type StoryTold, tellStory } from './story'
  * The headless ones take the text of a document: reading it is part of the work.
  */
 
-function fromText<Schema extends z.ZodType, Answer>(
+function fromJson<Schema extends z.ZodType, Answer>(
   schema: Schema,
-  text: string,
+  json: Outcome<unknown>,
   work: (document: z.output<Schema>) => Answer,
 ) {
-  const json = parseJson(text)
   if (!json.ok) return json
   const document = parseWith(schema, json.value)
   return document.ok ? work(document.value) : document
 }
 
-const ofOneRoast = z.object({ promise: z.string(), roast: z.unknown() })
+const planLike = z.object({ promise: z.string(), roast: z.unknown() })
+/** Whether it is a plan of one roast, or is meant to be. */
+const isPlan = (json: Outcome<unknown>): boolean => json.ok && planLike.safeParse(json.value).success
+
 /** Of a plan what is simulated: all but its table, its days before and its notes. */
-const simulated = simulateDocument.pick({
-  roast: true,
-  oven: true,
-  program: true,
-  target: true,
-  altitude_m: true,
-  vulnerable: true,
-})
+const simulatePlan = ({ roast, oven, program, target, altitude_m, vulnerable }: PlanDocument) =>
+  simulateRoast(simulateDocument.parse({ roast, oven, program, target, altitude_m, vulnerable }))
 
 /** Simulates a roast: by a document of its own, or by the plan that it stands in. */
 export function simulate(text: string): Outcome<SimulateAnswer> {
   const json = parseJson(text)
-  if (!json.ok || !ofOneRoast.safeParse(json.value).success) return fromText(simulateDocument, text, simulateRoast)
-  const document = parseWith(planDocument, json.value)
-  return document.ok ? simulateRoast(simulateDocument.parse(simulated.strip().parse(document.value))) : document
+  return isPlan(json) ? fromJson(planDocument, json, simulatePlan) : fromJson(simulateDocument, json, simulateRoast)
 }
-export const estimate = (text: string): Outcome<EstimateAnswer> => fromText(estimateDocument, text, estimateFrom)
+export const estimate = (text: string): Outcome<EstimateAnswer> =>
+  fromJson(estimateDocument, parseJson(text), estimateFrom)
 export async function schedule(text: string): Promise<Outcome<ScheduleAnswer>> {
   const json = parseJson(text)
-  if (json.ok && ofOneRoast.safeParse(json.value).success)
-    return fail({
-      code: 'malformed',
-      path: [],
-      detail:
-        'this is a plan of one roast: simulate and next take it; plan takes a meal, with kitchen, servings and roasts',
-    })
-  return fromText(mealDocument, text, scheduleOf)
+  if (!isPlan(json)) return fromJson(mealDocument, json, scheduleOf)
+  return fail({
+    code: 'malformed',
+    path: [],
+    detail:
+      'this is a plan of one roast: simulate and next take it; plan takes a meal, with kitchen, servings and roasts',
+  })
 }
 
 interface Asked<Document> {

@@ -39,6 +39,17 @@ const HOW = 'upside|breast|at|for|on|to|with|under|until|low|slow|by|from|over|f
 /** So many bones two racks have. */
 const MOST_BONES = 16
 
+/** So many of what was named, where it can be so many. */
+function pieces(
+  times: string,
+  { least = 2, ofAll }: { readonly least?: number; readonly ofAll?: 'said' | 'perhaps' } = {},
+): Fact | undefined {
+  const count = numberOf(times)
+  return Number.isInteger(count) && count >= least && count <= MOST_PIECES
+    ? { kind: 'pieces', count, ...(ofAll ? { ofAll } : {}) }
+    : undefined
+}
+
 /** How much there is of it, how thick, how cold; how done it is wanted. */
 export const PIECE: readonly Reader[] = [
   // Weight
@@ -103,36 +114,17 @@ export const PIECE: readonly Reader[] = [
   ),
   reader(`(?:a )?brace`, () => ({ kind: 'pieces', count: 2 })),
   // rack 2x 8 ribs
-  reader(`(\\d+) x(?= \\d+ (?:ribs?|bones?)(?: |$))`, ([, times = '']) => {
-    const count = numberOf(times)
-    return count >= 1 && count <= MOST_PIECES ? { kind: 'pieces', count } : undefined
-  }),
+  reader(`(\\d+) x(?= \\d+ (?:ribs?|bones?)(?: |$))`, ([, times = '']) => pieces(times, { least: 1 })),
   // 12 kg of strip loin in 3 pieces: that is what all weigh
-  reader(`(?:cut |divided |halved )?(?:in|into) (${N}) (?:pieces|joints|roasts|halves)`, ([, times = '']) => {
-    const count = numberOf(times)
-    return Number.isInteger(count) && count >= 2 && count <= MOST_PIECES
-      ? { kind: 'pieces', count, ofAll: 'said' }
-      : undefined
-  }),
+  reader(`(?:cut |divided |halved )?(?:in|into) (${N}) (?:pieces|joints|roasts|halves)`, ([, times = '']) =>
+    pieces(times, { ofAll: 'said' }),
+  ),
   // 24 kg of strip loin, 8 pieces
-  reader(`(${N}) (?:pieces|joints)(?! (?:of|at|each)(?: |$))`, ([, times = '']) => {
-    const count = numberOf(times)
-    return Number.isInteger(count) && count >= 2 && count <= MOST_PIECES
-      ? { kind: 'pieces', count, ofAll: 'perhaps' }
-      : undefined
-  }),
+  reader(`(${N}) (?:pieces|joints)(?! (?:of|at|each)(?: |$))`, ([, times = '']) => pieces(times, { ofAll: 'perhaps' })),
   // best end of lamb, two racks
-  reader(`(${N}) racks(?! of(?: |$))`, ([, times = '']) => {
-    const count = numberOf(times)
-    return Number.isInteger(count) && count >= 2 && count <= MOST_PIECES ? { kind: 'pieces', count } : undefined
-  }),
+  reader(`(${N}) racks(?! of(?: |$))`, ([, times = '']) => pieces(times)),
   // poussins, four of them: how many of what was named
-  reader(`(${N}) of (?:them|those|these)`, ([, count = '']) => {
-    const pieces = numberOf(count)
-    return Number.isInteger(pieces) && pieces >= 2 && pieces <= MOST_PIECES
-      ? { kind: 'pieces', count: pieces }
-      : undefined
-  }),
+  reader(`(${N}) of (?:them|those|these)`, ([, times = '']) => pieces(times)),
   // Size
   reader(
     `(?:thickness |about )?(${N}) (mm|millimetres?|millimeters?|cm|centimetres?|centimeters?|in|inch|inches|")(?: (?:thick|deep|through|across|high|tall|in diameter))`,
