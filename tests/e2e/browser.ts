@@ -56,6 +56,20 @@ export async function openBoard(page: Page, address: string): Promise<void> {
   await page.locator('[data-testid=board][data-ready=true]').waitFor()
 }
 
+/**
+ * A reading typed on the board. What comes in the moment it is pressed (an alarm, another next step) may move the button
+ * from under the finger: it is pressed until the board has answered, by taking it or by asking.
+ */
+export async function readByHand(page: Page, value: string): Promise<void> {
+  const typed = page.getByLabel(/Reading of/)
+  await typed.fill(value)
+  await expect(async () => {
+    await page.getByRole('button', { name: 'Read', exact: true }).click()
+    const asked = await page.getByTestId('doubt').isVisible()
+    expect(asked ? '' : await typed.inputValue()).toBe('')
+  }).toPass({ timeout: 20_000 })
+}
+
 /** A kitchen of a test's own: what other tests left lying about is not in its lists. */
 export async function newKitchen(name: string): Promise<string> {
   const slug = `${name}-${Date.now().toString(36)}`

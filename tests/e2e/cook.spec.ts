@@ -5,7 +5,7 @@ import { join } from 'node:path'
 import AxeBuilder from '@axe-core/playwright'
 import type { APIRequestContext, Page } from '@playwright/test'
 import type { StationFault, StationOrders } from '../../src/stand-ins/probe-station/station'
-import { expect, MACHINE, openBoard, planByLine, saved, test } from './browser'
+import { expect, MACHINE, openBoard, planByLine, readByHand, saved, test } from './browser'
 
 /** Each origin has a day of its own: two rehearsals of one evening in one kitchen would see each other's stations. */
 const DAY = { machine: 'tomorrow', tablet: 'saturday' } as const
@@ -109,8 +109,7 @@ test('with the network gone the board counts and takes entries; back again each 
   if (keeps) await expect(page.locator('html')).toHaveAttribute('data-board-kept', 'yes')
   await context.setOffline(true)
   await page.getByRole('button', { name: 'Door', exact: true }).click()
-  await page.getByLabel(/Reading of/).fill('31')
-  await page.getByRole('button', { name: 'Read', exact: true }).click()
+  await readByHand(page, '31')
   await expect(page.getByTestId('connection')).toContainText(WAITING)
   await expect(page.getByTestId('core')).toHaveText('31 °C')
   // A countdown of hours changes by the minute; the clock behind it goes on by the second.

@@ -1,6 +1,6 @@
 import type { Page } from '@playwright/test'
 import { fridayEvening } from '../../src/stand-ins/demo/meals'
-import { deskReady, expect, newKitchen, openBoard, planByLine, saved, test, typeLine } from './browser'
+import { deskReady, expect, newKitchen, openBoard, planByLine, readByHand, saved, test, typeLine } from './browser'
 
 /**
  * One plan, alive: what is cooked is the plan, step by step; every page says the same minute; what is moved on
@@ -292,19 +292,27 @@ test('a reading that cannot be is asked about before it counts, and a number in 
   const kitchen = await newKitchen('asked')
   await begin(page, kitchen, 'pork loin 1.8 kg, rosy, oven 160, eat 15:00')
   await page.getByRole('button', { name: 'It is in' }).click()
-  const type = async (value: string) => {
-    await page.getByLabel(/Reading of/).fill(value)
-    await page.getByRole('button', { name: 'Read', exact: true }).click()
+  const stands = async () => {
+    const [row, read] = await Promise.all([
+      page.getByTestId('board-row').boundingBox(),
+      page.getByRole('button', { name: 'Read', exact: true }).boundingBox(),
+    ])
+    return [(read?.x ?? 0) - (row?.x ?? 0), (read?.y ?? 0) - (row?.y ?? 0)].map(Math.round)
   }
-  await type('24')
+  const before = await stands()
+  await readByHand(page, '24')
   await expect(page.getByTestId('core')).toHaveText('24 °C')
-  await type('265')
+  // What was reckoned from it, and what is asked, move nothing that is pressed.
+  await expect(page.getByTestId('arrival')).toBeVisible()
+  expect(await stands()).toEqual(before)
+  await readByHand(page, '265')
+  expect(await stands()).toEqual(before)
   const doubt = page.getByTestId('doubt')
   await expect(doubt).toContainText('265 °C?')
   await expect(page.getByTestId('core')).toHaveText('24 °C')
   await doubt.getByRole('button', { name: '26.5 °C' }).click()
   await expect(page.getByTestId('core')).toHaveText('27 °C')
-  await type('82')
+  await readByHand(page, '82')
   await page
     .getByTestId('doubt')
     .getByRole('button', { name: /82 °F: 28 °C/ })

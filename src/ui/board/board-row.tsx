@@ -99,8 +99,41 @@ export function BoardRow({ board, forecast, peak, units, cook, run, compact = fa
           <span className="text-soft">Remember:</span> {item.notes}
         </p>
       )}
+      {/* What is pressed stands over what comes and goes: a forecast that arrives moves no button from under a finger. */}
+      <div className="mt-3 flex flex-wrap gap-2">
+        {!compact && main}
+        {state === 'resting' && (
+          <button type="button" className={button} onClick={() => put('in')}>
+            Back in
+          </button>
+        )}
+        {state === 'in' &&
+          STEPS.map(([kind, words]) => (
+            <button key={kind} type="button" className={button} onClick={() => put(kind)}>
+              {words}
+            </button>
+          ))}
+        {state === 'in' && set_c !== undefined && (
+          <>
+            <button type="button" className={button} onClick={() => setOven(set_c - 10)}>
+              Oven −{fahrenheit ? '20 °F' : '10'}
+            </button>
+            <button type="button" className={button} onClick={() => setOven(set_c + 10)}>
+              Oven +{fahrenheit ? '20 °F' : '10'}
+            </button>
+          </>
+        )}
+        {(state === 'in' || state === 'resting' || state === 'finishing') && (
+          <HandReading
+            board={board}
+            now_s={now_s}
+            units={units}
+            put={(value_c, point) => put('reading', { value_c, point })}
+          />
+        )}
+      </div>
       {forecast && arrives && state === 'in' && pull_c !== undefined && (
-        <p className="mt-1 text-base text-soft" data-testid="risk">
+        <p className="mt-2 text-base text-soft" data-testid="risk">
           Pulled there it peaks at {temperature(estimate.peak_c.p50, units)} ({temperature(estimate.peak_c.p10, units)}{' '}
           to {temperature(estimate.peak_c.p90, units)}); a degree later is about a degree more.
           {forecast.safety && (
@@ -195,38 +228,6 @@ export function BoardRow({ board, forecast, peak, units, cook, run, compact = fa
           take={take}
         />
       )}
-      <div className="mt-3 flex flex-wrap gap-2">
-        {!compact && main}
-        {state === 'resting' && (
-          <button type="button" className={button} onClick={() => put('in')}>
-            Back in
-          </button>
-        )}
-        {state === 'in' &&
-          STEPS.map(([kind, words]) => (
-            <button key={kind} type="button" className={button} onClick={() => put(kind)}>
-              {words}
-            </button>
-          ))}
-        {state === 'in' && set_c !== undefined && (
-          <>
-            <button type="button" className={button} onClick={() => setOven(set_c - 10)}>
-              Oven −{fahrenheit ? '20 °F' : '10'}
-            </button>
-            <button type="button" className={button} onClick={() => setOven(set_c + 10)}>
-              Oven +{fahrenheit ? '20 °F' : '10'}
-            </button>
-          </>
-        )}
-        {(state === 'in' || state === 'resting' || state === 'finishing') && (
-          <HandReading
-            board={board}
-            now_s={now_s}
-            units={units}
-            put={(value_c, point) => put('reading', { value_c, point })}
-          />
-        )}
-      </div>
       {state !== 'served' && state !== 'given_up' && (
         <>
           <Mishaps
@@ -295,6 +296,12 @@ export function BoardRow({ board, forecast, peak, units, cook, run, compact = fa
         {stuck && (
           <p className="text-2xl font-semibold text-russet" data-testid="no-arrival">
             does not get there as it is set
+          </p>
+        )}
+        {state === 'in' && pull_c !== undefined && !stuck && !said && (
+          <p>
+            <span className="block text-base text-soft">Arrives</span>
+            <span className="text-3xl font-semibold">—</span>
           </p>
         )}
         {said && (

@@ -7,7 +7,10 @@ import { pointName } from '@/words/cook-words'
 import { temperature, type Units } from '@/words/units'
 import { typedDegrees } from '../controls/typed-degrees'
 
-/** A reading by hand, of whichever point: one that cannot be is asked about before it counts. */
+/**
+ * A reading by hand, of whichever point: one that cannot be is asked about before it counts. Laid among the buttons
+ * of its row; the question takes a line of its own under them, so that nothing pressed moves.
+ */
 export function HandReading({
   board,
   now_s,
@@ -34,7 +37,7 @@ export function HandReading({
   }
   const named = own === 'core' ? item.title : `${pointName(own)}, ${item.title}`
   return (
-    <div className="min-w-0">
+    <>
       <form
         className="flex flex-wrap items-center gap-2"
         onSubmit={(event) => {
@@ -94,7 +97,7 @@ export function HandReading({
       {doubt && (
         <div
           role="alert"
-          className="mt-2 rounded-lg border-l-4 border-copper bg-copper-ground px-3 py-2 text-lg"
+          className="basis-full rounded-lg border-l-4 border-copper bg-copper-ground px-3 py-2 text-lg"
           data-testid="doubt"
         >
           <p>
@@ -128,6 +131,6 @@ export function HandReading({
           </div>
         </div>
       )}
-    </div>
+    </>
   )
 }
