@@ -17,7 +17,7 @@ import { scaleOf, withScale } from './scale'
 import { seatedOf } from './seatings'
 import { type LineContext, readSentence } from './sentence'
 import { LONGEST_LINE } from './tokens'
-import { byRoast, isSaidCloser, OF_TABLE } from './whose'
+import { byRoast, isInPastry, isSaidCloser, OF_TABLE } from './whose'
 
 export type { Ask, Choice, HeatedStage, LineReading, SaidRoast } from './said-roast'
 
@@ -37,7 +37,7 @@ export function readLine(line: string, context: LineContext): Outcome<LineReadin
   const sentence = readSentence(line, context)
   const { unknown } = sentence
   const said = sentence.meanings
-    .filter((meaning, i, all) => !isSaidCloser(meaning, all.slice(i + 1), line))
+    .filter((_, i, all) => !isSaidCloser(all, i, line) && !isInPastry(all, i, line))
     .flatMap((meaning, _, all) => wishOfAll(meaning, all))
   const meanings = heldUntil(toldApart(said, line, context.reads), line, context)
   const asks: Ask[] = []
@@ -86,9 +86,8 @@ export function readLine(line: string, context: LineContext): Outcome<LineReadin
     roasts.map(({ count }) => count),
     context,
   )
-  // Several roasts, several hours, and it is not plain of what.
-  const several = roasts.length > 1 || roasts.some(({ count }) => count > 1)
-  const hours = several && !seated ? hoursApart(table) : undefined
+  // Several hours, and it is not plain of what.
+  const hours = seated ? undefined : hoursApart(table)
   if (hours)
     asks.push({
       code: 'said_twice',

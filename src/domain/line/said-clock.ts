@@ -206,6 +206,15 @@ const hourOfDay: Rule = (tokens, at) => {
     : undefined
 }
 
+/** 18 Uhr, 19.30 Uhr */
+const germanHour: Rule = (tokens, at) => {
+  const said = /^(\d{1,2})(?:[:.](\d{2}))?$/.exec(textAt(tokens, at))
+  if (textAt(tokens, at + 1) !== 'uhr' || !said) return undefined
+  const [hour, minute] = [Number(said[1]), Number(said[2] ?? 0)]
+  if (hour > 23 || minute > 59) return undefined
+  return { count: 2, text: clockText((hour > 12 ? hour * 60 : eatenAt(hour)) + minute) }
+}
+
 /** around 7, 7ish */
 const roughly: Rule = (tokens, at) => {
   const part = textAt(tokens, at)
@@ -303,6 +312,7 @@ const ordinalOf: Rule = (tokens, at) => {
 }
 
 const RULES: readonly Rule[] = [
+  germanHour,
   range,
   atTable,
   beforeOrAfter,

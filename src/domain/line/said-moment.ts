@@ -54,7 +54,7 @@ const MEALS: readonly (readonly [RegExp, number])[] = [
 const USUAL_HOUR = 19
 
 const LEADS_TABLE =
-  /^(?:(?:to be )?(?:on the table|ready|done(?= by| at| for)|plates?(?: up)?|sit(?:ting)? down|eat(?:ing|en)?|serv(?:e|ed|ing)|carved?|(?:goes |go )?(?:on )?the table|dinner|lunch|supper)(?: is| for| by| at| on)*) /
+  /^(?:(?:to be )?(?:on the table|ready|done(?= by| at| for)|plate[sd]?(?: up)?|s(?:it(?:ting)?|at) down|(?:mains?|main course)(?= for| by| at)|(?:on )?the pass|pick(?:ed)?(?:[ -]?up)|collect(?:ed|ion|ing)?|deliver(?:ed|y|ing)?|eat(?:ing|en)?|serv(?:e|ed|ing)|carv(?:ed?|ing)|(?:goes |go )?(?:on )?the table|dinner|lunch|supper)(?: is| for| by| at| on)*) /
 
 /** From now on: in 3 hours. */
 const WITHIN = new RegExp(
@@ -126,7 +126,7 @@ function pastOclock(words: readonly string[], count: number): number {
 
 /** When the guests come: guests arrive at 6, everyone is here by 7. */
 const ARRIVES =
-  /^(?:(?:guests?|people|family|friends|company) (?=(?:from|by|around|about) )|(?:(?:the |my |our |all )*(?:guests?|people|family|friends|company|everyone|everybody|visitors|they) )?(?:(?:will|are|is|be) )*(?:arriv(?:e|es|ing)|com(?:e|es|ing)(?: over| round)?|here|due|expected|get(?:ting)? here|over) )(?=at |by |around |about |for |from |on |tomorrow |today |\+|\d)/
+  /^(?:(?:guests?|people|family|friends|company) (?=(?:at|from|by|around|about) )|(?:(?:the |my |our |all )*(?:guests?|people|family|friends|company|everyone|everybody|visitors|they) )?(?:(?:will|are|is|be) )*(?:arriv(?:e|es|ing)|com(?:e|es|ing)(?: over| round)?|here|due|expected|get(?:ting)? here|over) |(?:(?:pre dinner )?drinks|nibbles|canapes|aperitifs?|starters?|first course|soup|speeches|toasts?|doors(?: open)?) )(?=at |by |around |about |for |from |on |tomorrow |today |\+|\d)/
 
 function arrivalAt(words: readonly string[], context: MomentContext): Found | undefined {
   const lead = `${words.slice(0, LONGEST_MOMENT).join(' ')} `.match(ARRIVES)
@@ -139,9 +139,30 @@ function arrivalAt(words: readonly string[], context: MomentContext): Found | un
     : undefined
 }
 
+/** "6:30 for 7", "7 for half past seven": when they come, and when they sit down. */
+const COME_FOR =
+  /^(?:(?:dinner|lunch|supper|eat|at|on|guests?|arrive) )*(\d{1,2})(?:[:.](\d{2}))?(?: ?[ap]m)? for (?=(\d{1,2})(?:[:.](\d{2}))?(?: |[ap]m))/
+const MOST_APART_MIN = 75
+
+function comeFor(words: readonly string[], context: MomentContext): Found | undefined {
+  const said = COME_FOR.exec(`${words.slice(0, LONGEST_MOMENT).join(' ')} `)
+  if (!said || (said[2] === undefined && said[4] === undefined)) return undefined
+  const [from_min, to_min] = [minutesInto(said[1], said[2]), minutesInto(said[3], said[4])]
+  const apart_min = (to_min - from_min + 720) % 720
+  if (apart_min < 10 || apart_min > MOST_APART_MIN) return undefined
+  const skipped = said[0].trim().split(' ').length
+  const found = momentAt(['eat', ...words.slice(skipped)], context)
+  return found?.fact.kind === 'moment' && found.count > 1
+    ? { count: skipped + found.count - 1, fact: found.fact }
+    : undefined
+}
+/** Minutes into half a day. */
+const minutesInto = (hour = '', minute = '0') => (Number(hour) % 12) * 60 + Number(minute)
+
 /** A moment at the head of some words, with holidays, meals and "in 3 hours". */
 export function momentAt(said: readonly string[], { now_s, timeZone }: MomentContext): Found | undefined {
-  const goesIn = putInAt(said, { now_s, timeZone }) ?? arrivalAt(said, { now_s, timeZone })
+  const goesIn =
+    putInAt(said, { now_s, timeZone }) ?? arrivalAt(said, { now_s, timeZone }) ?? comeFor(said, { now_s, timeZone })
   if (goesIn) return goesIn
   const measured = beforeMeasures(said)
   const words = beforeTable(measured)

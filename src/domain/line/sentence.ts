@@ -4,8 +4,10 @@ import type { HouseItem } from '../house/house-item'
 import type { Span } from '../problem/problem'
 import { cutsNamed, EMPTY, isWholeBird, NAME_WORDS, noRoastAt, singular } from './cut-names'
 import type { Meaning } from './fact'
+import { middles } from './middles'
 import { DAY_WORDS, LONGEST_MOMENT, WEEKDAYS } from './moment'
 import { type DateOrder, numericDate } from './numeric-date'
+import { ORDINARY } from './ordinary'
 import { READERS } from './readers'
 import { MASS_UNIT } from './readers/grammar'
 import { clocks } from './said-clock'
@@ -33,7 +35,7 @@ export interface LineContext extends MomentContext {
 /** Words that carry no meaning of their own here. */
 const FILLER = new Set([
   ...EMPTY,
-  ..."and with then plus also please is are it its we i want wanted would like have having got need to cook cooking make making do doing for at in into by from that this there be will can each all them us me you so but or as nice about roughly around approximately centre center middle thermometer wedding birthday feast celebration cut dinner lunch supper tea meal eat eating people oven heat meat degrees deg served serve x just really very quite bit once after before until till up down day evening night afternoon morning weekend party family table off hot warm cold per service banquet buffet method bring hungry finished how long what time when should could put hi hello hey thanks thank get let plan planning say approx assisted we'd we'll caterer catering same no later than latest i've i'm we're i'd it's they he she my our your does did take takes took go goes going start started arrive arrives now temp temperature says said kitchen tonight's today's one both each every other weight target setting lowest sometime ish final if bought needs event site seating sitting first second mum mom dad uncle aunt auntie".split(
+  ..."and with then plus also please is are it its we i want wanted would like have having got need to cook cooking make making do doing for at in into by from that this there be will can each all them us me you so but or as nice about roughly around approximately centre center middle thermometer wedding birthday feast celebration cut dinner lunch supper tea meal eat eating people oven heat meat degrees deg served serve x just really very quite bit once after before until till up down day evening night afternoon morning weekend party family table off hot warm cold per service banquet buffet method bring hungry finished how long what time when should could put hi hello hey thanks thank get let plan planning say approx assisted we'd we'll caterer catering same no later than latest i've i'm we're i'd it's they he she my our your does did take takes took go goes going start started arrive arrives now temp temperature says said kitchen tonight's today's one both each every other weight target setting lowest sometime ish final if bought needs event site seating sitting first second mum mom dad uncle aunt auntie rather reach even ever seem though thus together needed main mains course booked must many keep manage this team staff crew kids children slab w um loosely au jus".split(
     ' ',
   ),
   '+',
@@ -63,26 +65,14 @@ const SHORT: ReadonlyMap<string, string> = new Map([
   ['porc', 'pork'],
   ['o/n', 'overnight'],
   ['til', 'until'],
+  ...['dinner', 'lunch', 'supper'].map((meal) => [`${meal}'s`, meal] as const),
   ...[...WEEKDAYS, 'tomorrow', 'christmas', 'thanksgiving', 'easter'].map((day) => [`${day}'s`, day] as const),
   ...['tonite', '2nite', 'tnite'].map((word) => [word, 'tonight'] as const),
 ])
 /** Words of their own, however near to one of ours: a suckling is no duckling. */
 const NOT_OURS: ReadonlySet<string> = new Set([
-  'suckling',
-  'sucking',
-  'quail',
-  'quails',
-  'rabbit',
-  'hare',
-  'boar',
-  'goat',
-  'kid',
-  'oxtail',
-  'tongue',
-  'clock',
-  'fifteen',
-  'fifty',
-  'altitude',
+  ...ORDINARY,
+  ...'suckling sucking quail quails rabbit hare boar goat kid oxtail tongue clock fifteen fifty altitude'.split(' '),
 ])
 /** Spellings are looked up once: the same words come again with every key. */
 const mended = new Map<string, string | undefined>()
@@ -244,8 +234,14 @@ function closerName(
 ): readonly [number, readonly string[], number] | undefined {
   const place = meanings.findLastIndex(({ fact }) => fact.kind === 'cut')
   const named = meanings[place]?.fact
-  if (named?.kind !== 'cut' || named.ids.length < 2) return undefined
-  const species = findCut(named.ids[0] ?? '')?.species ?? ''
+  if (named?.kind !== 'cut') return undefined
+  const [own = ''] = named.ids
+  const species = findCut(own)?.species ?? ''
+  if (named.ids.length < 2) {
+    // "Pulled pork for 12, 4 kg shoulder": said again.
+    const again = cutsNamed([species, words[at] ?? ''], 0)
+    return again?.count === 2 && again.ids.includes(own) ? [place, named.ids, named.count] : undefined
+  }
   // Only of meat that was named as nothing but meat.
   if (cutsNamed([species], 0)?.ids !== named.ids) return undefined
   const found = cutsNamed([words[at] ?? '', species], 0)
@@ -304,6 +300,9 @@ const isBoned = (fact: Found['fact']): boolean => fact.kind === 'cut' && fact.bo
 const isHourSaid = (fact: Found['fact']): boolean =>
   fact.kind === 'put_in' || fact.kind === 'again' || (fact.kind === 'moment' && fact.said !== 'day')
 
+const isClock = (tokens: readonly Token[], at: number): boolean =>
+  /^\d{1,2}[:.]\d{2}$/.test(tokens[at]?.text ?? '') || /^[ap]m$/.test(tokens[at + 1]?.text ?? '')
+
 /** Between these a core is sliced, °C. */
 const CORE_ALONE = /^(?:4[5-9]|[56]\d|7[0-5])$/
 /**
@@ -321,7 +320,14 @@ function loneNumber(
   const enclosed = line[from - 1] === '(' && line[to] === ')'
   if (enclosed && before.at(-1)?.fact.kind === 'cut' && /^\d+$/.test(text) && value >= 1 && value <= MOST_PIECES)
     return { kind: 'pieces', count: value }
-  const alone = parted && (tokens[at + 1]?.parted ?? true)
+  // "Venison loin 800 g 54 8pm": between what it weighs and an hour.
+  const last = before.at(-1)
+  const isBird = before.some(({ fact }) => fact.kind === 'cut' && findCut(fact.ids[0] ?? '')?.bone === 'bird')
+  const afterWeight = !isBird && last?.fact.kind === 'mass' && line.slice(last.to, from).trim() === ''
+  const next = tokens[at + 1]
+  const alone =
+    (parted && (next?.parted ?? true)) ||
+    (afterWeight && (next === undefined || next.parted || isClock(tokens, at + 1)))
   const isCore = alone && CORE_ALONE.test(text) && !before.some(({ fact }) => /^(?:serve|pull)$/.test(fact.kind))
   return isCore ? { kind: 'serve', heat: { value, unit: undefined }, bare: true } : undefined
 }
@@ -358,15 +364,13 @@ export function readSentence(whole: string, context: LineContext): Sentence {
   const line = whole.replace(QUOTED, (text) => ' '.repeat(text.length))
   const names = namesOf(context.house ?? [])
   const owned = new Set(names.flatMap(({ words }) => words))
-  const tokens = clocks(
-    tokensOf(line).map((token): Token => {
-      const date = numericDate(token.text, context)
-      if (date !== undefined) return { ...token, text: date }
-      const text = owned.has(token.text) ? undefined : spelling(token.text)
-      return text === undefined ? token : { ...token, text, was: token.text }
-    }),
-    line,
-  )
+  const spelt = tokensOf(line).map((token): Token => {
+    const date = numericDate(token.text, context)
+    if (date !== undefined) return { ...token, text: date }
+    const text = owned.has(token.text) ? undefined : spelling(token.text)
+    return text === undefined ? token : { ...token, text, was: token.text }
+  })
+  const tokens = clocks(middles(spelt, line), line)
   const words = tokens.map(({ text }) => text)
   const joined = words.join(' ')
   const starts: number[] = []
@@ -464,8 +468,9 @@ export function readSentence(whole: string, context: LineContext): Sentence {
     const { to } = tokens[at + Math.max(0, none - 1)] as Token
     if (none > 0 || !FILLER.has(token.text)) {
       const last = unknown.at(-1)
-      const from = last && /^\s*$/.test(line.slice(last.to, token.from)) ? last.from : token.from
-      if (from !== token.from) unknown.pop()
+      const besides = last !== undefined && /^\s*$/.test(line.slice(last.to, token.from))
+      const from = besides ? last.from : token.from
+      if (besides) unknown.pop()
       unknown.push({ text: line.slice(from, to), from, to })
     }
     at += Math.max(1, none)

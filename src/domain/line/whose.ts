@@ -22,20 +22,44 @@ export const OF_TABLE: ReadonlySet<Fact['kind']> = new Set([
 export const namesMeat = (fact: Fact): boolean =>
   fact.kind === 'cut' || (fact.kind === 'house' && fact.item.kind === 'cut')
 
+/** What stands between two roasts, and not within the names of one. */
+const ANOTHER = /[,;+&]|\b(?:and|plus|with|also|then)\b/i
+
 /**
- * "beef 2.2 kg topside", "rump cap picanha": the first word is said closer, or over again, by the next, and is no roast
- * of its own.
+ * "beef 2.2 kg topside", "rump cap 1.4 kg (picanha)": the first word is said closer, or over again, by the next, and is
+ * no roast of its own.
  */
-export function isSaidCloser({ fact, from, to }: Meaning, after: readonly Meaning[], line: string): boolean {
+export function isSaidCloser(all: readonly Meaning[], at: number, line: string): boolean {
+  const { fact, from, to } = all[at] as Meaning
   if (fact.kind !== 'cut' || fact.count > 1) return false
-  const next = after.find((meaning) => meaning.fact.kind === 'cut')
+  const place = all.findIndex((meaning, i) => i > at && meaning.fact.kind === 'cut')
+  const next = all[place]
   if (next?.fact.kind !== 'cut' || next.fact.count > 1) return false
   const [own, other] = [fact.ids[0] ?? '', next.fact.ids[0] ?? '']
   // "Pot roast, silverside": how it is cooked.
-  const isHow = /^pot\b/i.test(line.slice(from, to))
-  if (fact.ids.length < 2 && !isHow)
-    return after[0] === next && own === other && (!next.parted || line.slice(to, next.from).includes('('))
+  const name = line.slice(from, to)
+  const isHow = /^pot\b/i.test(name)
+  // What goes round it is asked about by its name.
+  if (/wellington/i.test(name)) return false
+  if (fact.ids.length < 2 && !isHow) {
+    const between = line.slice(to, next.from)
+    if (own !== other) return false
+    if (place === at + 1) return !next.parted || between.includes('(')
+    // A joint has one weight: with two of them there are two.
+    return !ANOTHER.test(between) && all.filter(({ fact: { kind } }) => kind === 'mass').length === 1
+  }
   return !next.parted && findCut(other)?.species === findCut(own)?.species
+}
+
+/** "Beef wellington, 1 kg fillet": what is in it. */
+export function isInPastry(all: readonly Meaning[], at: number, line: string): boolean {
+  const { fact, from } = all[at] as Meaning
+  const before = all.slice(0, at).findLast((meaning) => meaning.fact.kind === 'cut')
+  if (fact.kind !== 'cut' || fact.count > 1 || before?.fact.kind !== 'cut' || before.fact.count > 1) return false
+  const isSame = fact.ids[0] === before.fact.ids[0]
+  return (
+    isSame && /wellington/i.test(line.slice(before.from, before.to)) && !/\band\b/i.test(line.slice(before.to, from))
+  )
 }
 
 /** Whose each fact is, by the roast's place: a cut's own are those beside it, up to where the next one begins. */

@@ -96,7 +96,7 @@ export const PIECE: readonly Reader[] = [
   }),
   // 2 x 1.5 kg · two 1.6 kg chickens · 2 pieces of 500 g each
   reader(
-    `(?:(\\d+) x|(${COUNT_WORD})|(${N}) (?:pieces?|joints?|lots|of them)(?: of| at)?) (${DIGITS}) ${MASS_UNIT}(?: each| apiece| a piece)?`,
+    `(?:(\\d+) x|(${COUNT_WORD})|(${N}) (?:pieces?|pcs?|joints?|lots|of them)(?: of| at)?) (${DIGITS}) ${MASS_UNIT}(?: each| apiece| a piece)?`,
     ([, times, word, pieces, value = '', unit = '']) => {
       const count = numberOf(times ?? word ?? pieces ?? '')
       return Number.isInteger(count) && count >= 1 && count <= MOST_PIECES
@@ -120,10 +120,14 @@ export const PIECE: readonly Reader[] = [
     pieces(times, { ofAll: 'said' }),
   ),
   // 24 kg of strip loin, 8 pieces
-  reader(`(${N}) (?:pieces|joints)(?! (?:of|at|each)(?: |$))`, ([, times = '']) => pieces(times, { ofAll: 'perhaps' })),
+  reader(`(${N}) (?:pieces|pcs?|joints)(?! (?:of|at|each)(?: |$))`, ([, times = '']) =>
+    pieces(times, { ofAll: 'perhaps' }),
+  ),
   // best end of lamb, two racks
   reader(`(${N}) racks(?! of(?: |$))`, ([, times = '']) => pieces(times)),
   // poussins, four of them: how many of what was named
+  // "Poussin, 4 off"
+  reader(`(\\d{1,2}) off(?! (?:the|for|at|after|when)(?: |$))`, ([, times = '']) => pieces(times)),
   reader(`(${N}) of (?:them|those|these)`, ([, times = '']) => pieces(times)),
   // Size
   reader(

@@ -1,0 +1,43 @@
+import type { Token } from './tokens'
+
+/** Numbers said as "from so much to so much", made the one in the middle. */
+
+const DASHED = /^\s*[-\u2013\u2014]\s*$/
+const LASTS = /^(?:min|mins|minutes?|h|hours?|hrs?)$/
+const SO_HOT = /^(?:c|f|degrees?|deg)$/
+/** "5 to 40 minutes" says no length, "20-90 C" no heat. */
+const MOST_TIMES = 3
+const MOST_DEGREES = 30
+/** "17-19h" are hours of the day, h. */
+const LONGEST_H = 16
+
+/** What the range at a place comes to, with the tokens that it takes. */
+function middleAt(tokens: readonly Token[], at: number, line: string): { count: number; text: string } | undefined {
+  const first = tokens[at] as Token
+  const joiner = tokens[at + 1]
+  const dashed = DASHED.test(line.slice(first.to, joiner?.from))
+  if (!dashed && !/^(?:to|or)$/.test(joiner?.text ?? '')) return undefined
+  const second = at + (dashed ? 1 : 2)
+  const unit = tokens[second + 1]?.text ?? ''
+  const [least, most] = [Number(first.text), Number(tokens[second]?.text)]
+  if (!(least > 0 && most > least)) return undefined
+  const lasts = LASTS.test(unit) && most <= MOST_TIMES * least && !(unit.startsWith('h') && most > LONGEST_H)
+  // "120 to 54 C" is how far.
+  const hot = dashed && SO_HOT.test(unit) && most - least <= MOST_DEGREES
+  return lasts || hot ? { count: second + 1 - at, text: String((least + most) / 2) } : undefined
+}
+
+/**
+ * "10-15 minutes", "3 to 4 hours", "54-56 C": the middle of it, as one number where the range stood.
+ * @param line the line they stand in, for what stands between two words
+ */
+export function middles(tokens: readonly Token[], line: string): Token[] {
+  const made: Token[] = []
+  for (let at = 0; at < tokens.length; ) {
+    const token = tokens[at] as Token
+    const found = middleAt(tokens, at, line)
+    made.push(found ? { ...token, text: found.text, to: (tokens[at + found.count - 1] as Token).to } : token)
+    at += found?.count ?? 1
+  }
+  return made
+}
