@@ -14,6 +14,7 @@ describe('so much to so much', () => {
     ['3 to 4 hours at 100', '3.5 hours at 100'],
     ['250 for 10 or 15 minutes', '250 for 12.5 minutes'],
     ['core 54-56C', 'core 55 c'],
+    ['half a dozen ducks', '6 ducks'],
     ['oven 120 – 130 °C', 'oven 125 c'],
   ])('is the middle of it: %s', (line, wanted) => {
     expect(read(line)).toBe(wanted)

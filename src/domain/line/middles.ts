@@ -27,15 +27,19 @@ function middleAt(tokens: readonly Token[], at: number, line: string): { count: 
   return lasts || hot ? { count: second + 1 - at, text: String((least + most) / 2) } : undefined
 }
 
+/** "Half a dozen": no dozen. */
+const halfDozen = (tokens: readonly Token[], at: number) =>
+  ['half', 'a', 'dozen'].every((word, i) => tokens[at + i]?.text === word) ? { count: 3, text: '6' } : undefined
+
 /**
- * "10-15 minutes", "3 to 4 hours", "54-56 C": the middle of it, as one number where the range stood.
+ * "10-15 minutes", "3 to 4 hours", "54-56 C": the middle of it, as one number where the range stood; "half a dozen" is six.
  * @param line the line they stand in, for what stands between two words
  */
 export function middles(tokens: readonly Token[], line: string): Token[] {
   const made: Token[] = []
   for (let at = 0; at < tokens.length; ) {
     const token = tokens[at] as Token
-    const found = middleAt(tokens, at, line)
+    const found = middleAt(tokens, at, line) ?? halfDozen(tokens, at)
     made.push(found ? { ...token, text: found.text, to: (tokens[at + found.count - 1] as Token).to } : token)
     at += found?.count ?? 1
   }

@@ -24,6 +24,9 @@ const MONTHS = [
   'november',
   'december',
 ]
+const startsWith = (names: readonly string[], word: string | undefined): number =>
+  word && /^[a-z]{3,}$/.test(word) ? names.findIndex((name) => name.startsWith(word)) : -1
+
 const LEADS = new Set([
   'eat',
   'serve',
@@ -38,6 +41,17 @@ const LEADS = new Set([
   'for',
   'by',
 ])
+
+/**
+ * Whether a word names a month, whole or short.
+ * @example isMonth('sept') // true
+ */
+export const isMonth = (word: string): boolean => monthNumber(word) > 0
+/**
+ * Which month a word names, from 1; 0 where it names none.
+ * @example monthNumber('sept') // 9
+ */
+export const monthNumber = (word: string): number => startsWith(MONTHS, word) + 1
 
 /** Words of days, months and hours: what a misspelt one may have been. */
 export const DAY_WORDS: readonly string[] = [
@@ -65,9 +79,6 @@ const A_WEEK_ON = /^([a-z]+)(?:\+7)?$/
  */
 export const isDay = (word: string): boolean =>
   NEAR_DAYS.has(word) || SHORT_DAYS.has(word) || DAYS_ON.test(word) || WEEKDAYS.includes(word.replace(/\+7$/, ''))
-
-const startsWith = (names: readonly string[], word: string | undefined) =>
-  word && /^[a-z]{3,}$/.test(word) ? names.findIndex((name) => name.startsWith(word)) : -1
 
 /**
  * A clock time: 19:00, 7pm, 7.30pm, noon; undefined when it is none. A bare hour needs am or pm or a lead word.

@@ -1,3 +1,4 @@
+import { isMonth, monthNumber } from './moment'
 import { numberOf, type Token } from './tokens'
 
 /** Hours and dates as they are said in words: each made one word that a moment is read from. */
@@ -311,7 +312,42 @@ const ordinalOf: Rule = (tokens, at) => {
   return the + of > 0 ? { count: 1 + the + of, text: day } : undefined
 }
 
+/** "Saturday 5 December", "sat, dec 5th", "Saturday the 5th": the date says which day it is. */
+const weekdayOfDate: Rule = (tokens, at) => {
+  if (!DAY_NAME.test(textAt(tokens, at))) return undefined
+  const the = textAt(tokens, at + 1) === 'the' ? 1 : 0
+  const place = at + 1 + the
+  const [said, next] = [textAt(tokens, place), textAt(tokens, place + 1)]
+  const of = next === 'of' ? 1 : 0
+  const day = DAY_OF_MONTH.test(said) && isMonth(textAt(tokens, place + 1 + of))
+  const month = isMonth(said) && DAY_OF_MONTH.test(next) && !MEASURED.test(textAt(tokens, place + 2))
+  if (day || (the > 0 && ORDINAL.test(said) && of === 0)) return { count: 2 + the + of, text: said }
+  return month ? { count: 2 + the, text: said } : undefined
+}
+/** "5 December 2026", "Saturday, December 5th, 2026": as dates are written, 2026-12-05. */
+const datedWithYear: Rule = (tokens, at) => {
+  const from = at + (DAY_NAME.test(textAt(tokens, at)) ? 1 : 0)
+  const start = from + (textAt(tokens, from) === 'the' ? 1 : 0)
+  const [first, second] = [textAt(tokens, start), textAt(tokens, start + 1)]
+  const of = second === 'of' ? 1 : 0
+  const [day, month] = isMonth(first) ? [second, first] : [first, textAt(tokens, start + 1 + of)]
+  const end = start + 2 + (isMonth(first) ? 0 : of)
+  const year = textAt(tokens, end)
+  if (!DAY_OF_MONTH.test(day) || !isMonth(month) || !YEAR.test(year)) return undefined
+  const date = new Date(Date.UTC(Number(year), monthNumber(month) - 1, Number.parseInt(day, 10)))
+  // There is no 31 February.
+  return date.getUTCMonth() === monthNumber(month) - 1
+    ? { count: end + 1 - at, text: date.toISOString().slice(0, 10) }
+    : undefined
+}
+/** 2030 and the tens after it are hours of the evening. */
+const YEAR = /^20[2-9][1-46-9]$/
+const DAY_NAME = /^(?:mon|tues?|wed(?:nes)?|thu(?:rs?)?|fri|sat(?:ur)?|sun)(?:day)?$/
+const DAY_OF_MONTH = /^(?:[1-9]|[12]\d|3[01])(?:st|nd|rd|th)?$/
+
 const RULES: readonly Rule[] = [
+  datedWithYear,
+  weekdayOfDate,
   germanHour,
   range,
   atTable,

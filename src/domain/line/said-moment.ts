@@ -54,7 +54,7 @@ const MEALS: readonly (readonly [RegExp, number])[] = [
 const USUAL_HOUR = 19
 
 const LEADS_TABLE =
-  /^(?:(?:to be )?(?:on the table|ready|done(?= by| at| for)|plate[sd]?(?: up)?|s(?:it(?:ting)?|at) down|(?:mains?|main course)(?= for| by| at)|(?:on )?the pass|pick(?:ed)?(?:[ -]?up)|collect(?:ed|ion|ing)?|deliver(?:ed|y|ing)?|eat(?:ing|en)?|serv(?:e|ed|ing)|carv(?:ed?|ing)|(?:goes |go )?(?:on )?the table|dinner|lunch|supper)(?: is| for| by| at| on)*) /
+  /^(?:(?:to be )?(?:on the table|ready|done(?= by| at| for| around| about| \d)|plate[sd]?(?: up)?|s(?:it(?:ting)?|at) down|(?:mains?|main course)(?= for| by| at)|(?:on )?the pass|pick(?:ed)?(?:[ -]?up)|collect(?:ed|ion|ing)?|deliver(?:ed|y|ing)?|eat(?:ing|en)?|serv(?:e|ed|ing)|carv(?:ed?|ing)|(?:goes |go )?(?:on )?the table|dinner|lunch|supper)(?: is| for| by| at| on)*) /
 
 /** From now on: in 3 hours. */
 const WITHIN = new RegExp(
@@ -225,7 +225,7 @@ export function momentAt(said: readonly string[], { now_s, timeZone }: MomentCon
     return { count: skipped + more + 2, fact: { kind: 'moment', at_s: date.at_s, said: 'day' } }
   // A day without an hour, or a meal without one.
   const day = bare[0]
-  if (day && isDay(day)) {
+  if (day && (isDay(day) || /^\d{4}-\d{2}-\d{2}$/.test(day))) {
     const start = skipped + more + 1
     return dayOnly(day, words.slice(start), start, { now_s, timeZone }, text)
   }

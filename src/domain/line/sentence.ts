@@ -65,6 +65,9 @@ const SHORT: ReadonlyMap<string, string> = new Map([
   ['porc', 'pork'],
   ['o/n', 'overnight'],
   ['til', 'until'],
+  ["o'", 'of'],
+  ['pls', 'please'],
+  ['plz', 'please'],
   ...['dinner', 'lunch', 'supper'].map((meal) => [`${meal}'s`, meal] as const),
   ...[...WEEKDAYS, 'tomorrow', 'christmas', 'thanksgiving', 'easter'].map((day) => [`${day}'s`, day] as const),
   ...['tonite', '2nite', 'tnite'].map((word) => [word, 'tonight'] as const),
@@ -186,7 +189,7 @@ function ofNamedBird(fact: Found['fact'], named: Found['fact']): Found['fact'] {
 
 /** What may stand between how many and of what. */
 const ADJECTIVES = new Set(
-  'frozen thawed defrosted stuffed unstuffed boneless boned bone in rolled butterflied spatchcocked spatchcock trussed tied untrussed salted unsalted brined marinated dry wet aged crown smoked glazed buttered'.split(
+  'half frozen thawed defrosted stuffed unstuffed boneless boned bone in rolled butterflied spatchcocked spatchcock trussed tied untrussed salted unsalted brined marinated dry wet aged crown smoked glazed buttered'.split(
     ' ',
   ),
 )

@@ -149,7 +149,7 @@ export const LINES: readonly (readonly [line: string, means: string])[] = [
   ['pork shoulder 3kg falling apart', 'pork-shoulder 3kg =pull-apart |'],
   ['lamb shoulder 2kg, fall off the bone', 'lamb-shoulder 2kg =pull-apart |'],
   ['pulled pork 3 kg', 'pork-shoulder 3kg |'],
-  ['chicken 1.6kg cooked through', 'chicken 1.6kg =done |'],
+  ['chicken 1.6kg cooked through', 'chicken 1.6kg =cooked-through |'],
   // Heat
   ['chicken 1.8 kg oven 190', 'chicken 1.8kg oven190 |'],
   ['chicken 1.8 kg at 190', 'chicken 1.8kg oven190 |'],

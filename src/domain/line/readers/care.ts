@@ -141,7 +141,7 @@ export const CARE: readonly Reader[] = [
   reader(`(?:rolled|rolled and tied|tied and rolled)`, () => ({ kind: 'traits', traits: { rolled: true } })),
   reader(`(?:butterflied|butterfly|opened flat|opened out)`, () => ({ kind: 'traits', traits: { butterflied: true } })),
   reader(
-    `half(?: an?)?(?= (?:shoulder|ham|gammon|smoked|cured|cooked|spiral|leg|fresh|tenderloin|fillet|beef|a|pork|of))`,
+    `(?:half|1/2)(?: an?)?(?= (?:shoulder|ham|gammon|smoked|cured|cooked|spiral|leg|fresh|tenderloin|fillet|beef|a|pork|of))`,
     () => ({
       kind: 'traits',
       traits: { half: true },
@@ -295,6 +295,12 @@ export const CARE: readonly Reader[] = [
     kind: 'frozen',
     thaws: 'out',
   })),
+  reader(
+    '(?:(?:still )?(?:needs?|to be|has to|must) )?(?:thaw|thawing|defrost|defrosting)(?: (?:it )?(?:needed|first))?',
+    () => ({
+      kind: 'frozen',
+    }),
+  ),
   reader('(?:fully )?(?:thawed|defrosted)(?: already| out)?', () => ({ kind: 'filler' })),
   reader(`with (?:an? )?(?:good |nice |crisp |thick |dark |golden )*crust`, (_, text) => ({ kind: 'note', text })),
   reader(`(?:nice and |very |extra |really )?(?:crisp|crispy|crusty|crunchy)(?: outside| crust)?`, (_, text) => ({

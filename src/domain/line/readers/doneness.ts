@@ -25,7 +25,6 @@ const DEGREES: Readonly<Record<string, string>> = {
   'a point': 'medium rare',
   'bien cuit': 'well done',
   'fully cooked': 'done',
-  'cooked through': 'done',
   'fall apart': 'pull apart',
   'falls apart': 'pull apart',
   'falling apart': 'pull apart',

@@ -31,6 +31,11 @@ export const TABLE: readonly Reader[] = [
     `(?:we are|we're|we will be|we'll be|there(?:'s| are| will be)|there's) (${N})(?: of us| in all| altogether| at table)?(?! (?:${MASS_UNIT.slice(1, -1)}|min|minutes?|h|hours?|of))`,
     ([, count = '']) => (NOBODY.has(count) ? undefined : guests(numberOf(count))),
   ),
+  // about 15 or so people
+  reader(
+    `(?:for )?(?:about |around |roughly |some )*(${N}) (?:or so|odd|plus) (?:hungry )?${PEOPLE}`,
+    ([, count = '']) => (NOBODY.has(count) ? undefined : guests(numberOf(count))),
+  ),
   // 6 for dinner
   reader(`(${N})(?= for (?:dinner|lunch|supper|sunday|christmas))`, ([, count = '']) =>
     NOBODY.has(count) ? undefined : guests(numberOf(count)),
