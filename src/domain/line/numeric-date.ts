@@ -12,18 +12,22 @@ const SHARES = new Set([2, 3, 4, 8])
  * A day said in numbers, as yyyy-MM-dd: in the order of the kitchen, or the only way round it can be; the next such
  * day where no year is said. Undefined where it is no day.
  *
+ * @param closed a point stands after it, and a space
  * @example numericDate('25/12', { now_s: 0, timeZone: 'UTC', dateOrder: 'dmy' }) // '1970-12-25'
  */
 export function numericDate(
   text: string,
   { now_s, timeZone, dateOrder = 'dmy' }: { now_s: number; timeZone: string; dateOrder?: DateOrder | undefined },
+  closed = false,
 ): string | undefined {
   const found = text.match(DATE)
   if (!found) return undefined
   const [first, second] = [Number(found[1]), Number(found[2])]
   const slashed = text.includes('/')
-  // With a point between them and no year they are an hour or a decimal.
-  if (found[3] === undefined && (!slashed || (first < second && SHARES.has(second)))) return undefined
+  // With a point between them and no year they are an hour or a decimal, unless no day has so many hours or another
+  // point follows: "29.11", "1.12.".
+  const pointed = closed || (first > 24 && /^(?:0[1-9]|1[0-2])$/.test(found[2] ?? ''))
+  if (found[3] === undefined && !(slashed ? first >= second || !SHARES.has(second) : pointed)) return undefined
   const inOrder = dateOrder === 'dmy' ? [first, second] : [second, first]
   const [day, month] = (inOrder[1] as number) <= 12 ? inOrder : [inOrder[1], inOrder[0]]
   const now = new TZDate(now_s * 1000, timeZone)

@@ -207,10 +207,12 @@ const hourOfDay: Rule = (tokens, at) => {
     : undefined
 }
 
-/** 18 Uhr, 19.30 Uhr */
+/** 18 Uhr, 19.30 Uhr, 19:30 h */
 const germanHour: Rule = (tokens, at) => {
   const said = /^(\d{1,2})(?:[:.](\d{2}))?$/.exec(textAt(tokens, at))
-  if (textAt(tokens, at + 1) !== 'uhr' || !said) return undefined
+  const unit = textAt(tokens, at + 1)
+  if (!said || !(unit === 'uhr' || (/^(?:h|hrs?|hours)$/.test(unit) && textAt(tokens, at).includes(':'))))
+    return undefined
   const [hour, minute] = [Number(said[1]), Number(said[2] ?? 0)]
   if (hour > 23 || minute > 59) return undefined
   return { count: 2, text: clockText((hour > 12 ? hour * 60 : eatenAt(hour)) + minute) }
@@ -365,6 +367,10 @@ const RULES: readonly Rule[] = [
   ordinalOf,
 ]
 
+/** "Eight o'clock in the morning": an hour of the evening is not meant. */
+const beforeNoon = (text: string): string =>
+  text.replace(/^(1[2-9]|2[0-3]):(\d{2})$/, (_, hour: string, minute: string) => `${Number(hour) - 12}:${minute}`)
+
 /**
  * Hours said in words: half past seven, quarter to eight, seven o'clock. Roasts are eaten after noon.
  * @param line the line they stand in, for what stands between two words
@@ -383,8 +389,14 @@ export function clocks(tokens: readonly Token[], line: string): Token[] {
       at++
       continue
     }
-    made.push({ ...token, text: found.text, to: (tokens[at + found.count - 1] as Token).to })
-    at += found.count
+    const after = at + found.count
+    const dawn = ['in', 'the', 'morning'].every((word, i) => textAt(tokens, after + i) === word)
+    made.push({
+      ...token,
+      text: dawn ? beforeNoon(found.text) : found.text,
+      to: (tokens[after - 1] as Token).to,
+    })
+    at = after
   }
   return made
 }

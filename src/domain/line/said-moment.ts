@@ -35,6 +35,7 @@ const HOLIDAYS: readonly (readonly [RegExp, (year: number) => readonly [number, 
   [/^(?:christmas|xmas)(?: day)?/, () => [12, 25]],
   [/^(?:boxing day|(?:st|saint) stephen'?s(?: day)?)/, () => [12, 26]],
   [/^(?:new year'?s eve|hogmanay)/, () => [12, 31]],
+  [/^nye/, () => [12, 31]],
   [/^new year'?s(?: day)?/, () => [1, 1]],
   [/^burns'? (?:night|supper)/, () => [1, 25]],
   [/^valentine'?s(?: day)?/, () => [2, 14]],
@@ -43,7 +44,10 @@ const HOLIDAYS: readonly (readonly [RegExp, (year: number) => readonly [number, 
   [/^good friday/, fromEaster(-2)],
   [/^easter monday/, fromEaster(1)],
   [/^easter(?: sunday| day)?/, fromEaster(0)],
-  [/^thanksgiving(?: day)?/, (year) => [11, 22 + ((11 - new Date(Date.UTC(year, 10, 1)).getUTCDay()) % 7)]],
+  [
+    /^(?:thanksgiving(?: day)?|turkey day)/,
+    (year) => [11, 22 + ((11 - new Date(Date.UTC(year, 10, 1)).getUTCDay()) % 7)],
+  ],
 ]
 /** When a meal is eaten where only its name is said (common practice), the hour. */
 const MEALS: readonly (readonly [RegExp, number])[] = [
@@ -58,10 +62,10 @@ const LEADS_TABLE =
 
 /** From now on: in 3 hours. */
 const WITHIN = new RegExp(
-  `^(?:ready |eat |served? )?in (${NUMBER} (?:hours?|hrs?|h)(?: ${NUMBER} (?:min|minutes))?|half an hour|${NUMBER} (?:minutes|mins?))(?: |$)`,
+  `^(?:ready |eat |served? )?(?:with)?in (${NUMBER} (?:hours?|hrs?|h)(?: and a (?:half|quarter)|(?: and)? ${NUMBER} (?:min|minutes))?|half an hour|${NUMBER} (?:minutes|mins?))(?: |$)`,
 )
 const HOLIDAY_BEGINS =
-  /^(?:christmas|xmas|boxing|new|good|easter|thanksgiving|st|saint|hogmanay|burns'?|valentine'?s|independence)$/
+  /^(?:christmas|xmas|boxing|new|good|easter|thanksgiving|st|saint|hogmanay|burns'?|valentine'?s|independence|nye|turkey)$/
 
 const isoDay = (day: TZDate): string => format(day, 'yyyy-MM-dd')
 
@@ -262,6 +266,7 @@ function beforeTable(words: readonly string[]): readonly string[] {
   )
   return end < 0 ? words : words.slice(0, end)
 }
+const BEFORE_NOON = /^in the morning(?: |$)/
 const AFTER_NOON = /^(?:in the (?:evening|afternoon)|at night|tonight)/
 
 /** "at 7" is seven in the evening: roasts are not eaten at dawn unless somebody says so. */
@@ -270,6 +275,8 @@ const evening = (words: readonly string[]): string[] =>
     const clock = /^(\d{1,2})(?:[:.](\d{2}))?$/.exec(word)
     if (clock && Number(clock[1]) < 12 && AFTER_NOON.test(words.slice(i + 1, i + 4).join(' ')))
       return `${Number(clock[1]) + 12}:${clock[2] ?? '00'}`
+    const dawn = BEFORE_NOON.test(words.slice(i + 1, i + 4).join(' '))
+    if (clock && dawn && Number(clock[1]) <= 12) return `${Number(clock[1]) % 12}:${clock[2] ?? '00'}`
     const later = afternoon(word, words[i + 1])
     if (later !== word) return later
     return /^(?:[1-9]|10)$/.test(word) &&

@@ -355,6 +355,8 @@ function houseAt(names: ReturnType<typeof namesOf>, words: readonly string[], at
   return best
 }
 
+/** After "1.12." an hour comes: it ends no sentence, and is no weight. */
+const CLOSED = /^\.,?\s+(?:um\s+|at\s+)?\d{1,2}(?::\d{2}|\s*uhr)/i
 /** Reads a line word by word. Every word is either part of a meaning, or filler, or unknown; nothing stops at it. */
 export function readSentence(whole: string, context: LineContext): Sentence {
   const quoted: Meaning[] = [...whole.matchAll(QUOTED)].map((found) => ({
@@ -368,7 +370,7 @@ export function readSentence(whole: string, context: LineContext): Sentence {
   const names = namesOf(context.house ?? [])
   const owned = new Set(names.flatMap(({ words }) => words))
   const spelt = tokensOf(line).map((token): Token => {
-    const date = numericDate(token.text, context)
+    const date = numericDate(token.text, context, CLOSED.test(line.slice(token.to, token.to + 16)))
     if (date !== undefined) return { ...token, text: date }
     const text = owned.has(token.text) ? undefined : spelling(token.text)
     return text === undefined ? token : { ...token, text, was: token.text }

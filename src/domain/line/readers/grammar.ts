@@ -69,10 +69,10 @@ const WORDED_MIN: ReadonlyMap<string, number> = new Map([
 export function minutesOf(text: string): number {
   const worded = WORDED_MIN.get(text)
   if (worded !== undefined) return worded
-  const hours = text.match(new RegExp(`^(${N}) ${HOUR}(?:(?: and)? (${N})(?: ${MIN})?)?$`))
-  if (hours) return numberOf(hours[1] as string) * 60 + (hours[2] ? numberOf(hours[2]) : 0)
   const part = text.match(new RegExp(`^(${N}) ${HOUR} and a (half|quarter)$`))
   if (part) return (numberOf(part[1] as string) + (part[2] === 'half' ? 0.5 : 0.25)) * 60
+  const hours = text.match(new RegExp(`^(${N}) ${HOUR}(?:(?: and)? (${N})(?: ${MIN})?)?$`))
+  if (hours) return numberOf(hours[1] as string) * 60 + (hours[2] ? numberOf(hours[2]) : 0)
   const minutes = text.match(new RegExp(`^(${N})(?: ${MIN})?$`))
   return minutes ? numberOf(minutes[1] as string) : Number.NaN
 }
