@@ -323,7 +323,9 @@ const weekdayOfDate: Rule = (tokens, at) => {
   const of = next === 'of' ? 1 : 0
   const day = DAY_OF_MONTH.test(said) && isMonth(textAt(tokens, place + 1 + of))
   const month = isMonth(said) && DAY_OF_MONTH.test(next) && !MEASURED.test(textAt(tokens, place + 2))
-  if (day || (the > 0 && ORDINAL.test(said) && of === 0)) return { count: 2 + the + of, text: said }
+  // As an ordinal, for "for 26" may be so many that eat.
+  const ordinal = ORDINAL.test(said) ? said : `${said}th`
+  if (day || (the > 0 && ORDINAL.test(said) && of === 0)) return { count: 2 + the + of, text: ordinal }
   return month ? { count: 2 + the, text: said } : undefined
 }
 /** "5 December 2026", "Saturday, December 5th, 2026": as dates are written, 2026-12-05. */

@@ -290,4 +290,22 @@ export const SEASON: readonly (readonly [line: string, means: string])[] = [
   ['rib 3 kg at 8 in the morning', '3kg beef-rib-bone-in | @11-25T08:00'],
   ["rib 3 kg at eight o'clock in the morning", '3kg beef-rib-bone-in | @11-25T08:00'],
   ['chicken 1.8. at 7', '?kg chicken | @11-24T19:00'],
+  [
+    'turkey 5.6 kg for Thursday 26 November, 3.30 for 4, fan oven, 8 adults 3 kids',
+    '5.6kg fan turkey | @11-26T16:00 for11',
+  ],
+  ['rib 3 kg for 26 november 7pm', '3kg beef-rib-bone-in | @11-26T19:00'],
+  ['rib 3 kg for 8 27 november 7pm', '3kg beef-rib-bone-in | @11-27T19:00 for8'],
+  ['prime rib 6lb, want to eat at 6, football starts 7', '2.72kg beef-rib-bone-in | ?football starts 7 @11-24T18:00'],
+  ['rib 3kg starts at 4 C, 7pm', '3kg beef-rib-bone-in start4 | @11-24T19:00'],
+  ['rib 3kg start 4, 7pm', '3kg beef-rib-bone-in start4 | @11-24T19:00'],
+  [
+    'rib of beef 3.1kg booked for 7.45 Friday, low oven 95, finish hot',
+    '3.1kg beef-rib-bone-in finish-hot oven95 | @11-27T19:45',
+  ],
+  ['goose 4.8 kg, Boxing Day, 2-2.30pm', '4.8kg goose | @12-26T14:15'],
+  ['Saturday Dec 5: prime rib 5.2 kg for 14, mains 7:30pm', '5.2kg beef-rib-bone-in | @12-05T19:30 for14'],
+  ['wedding 5th June 2027, 90 people, lamb legs, 4pm', '?kg lamb-leg-bone-in | @06-05T16:00 for90'],
+  ['roast turkey crown 2.6kg, delivered at 11, eat half past two', '2.6kg turkey-breast-bone-in | ?twice @11-24T14:30'],
+  ['chicken 1.7kg at 200 for 75-80 min, tea at 5:30', '1.7kg [200/77.5] chicken | @11-24T17:30'],
 ]

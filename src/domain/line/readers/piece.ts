@@ -222,7 +222,7 @@ export const PIECE: readonly Reader[] = [
     temper_min: 0,
   })),
   reader(
-    `(?:from|starts?(?: at)?|starting(?: at)?|start at|(?:start(?:s|ing)? |meat )(?:temp(?:erature)?|is)(?: is| at| of)?|(?:straight )?(?:from|out of) (?:the )?fridge(?: at)?|fridge(?: at)?) ${TEMP}(?! (?:am|pm|o'?clock|${MASS_UNIT.slice(1, -1)})(?: |$))`,
+    `(?:from|start(?: at)?|starts(?: at)?(?= [\\d.]+ (?:c|f|degrees?|deg)(?: |$))|starting(?: at)?|start at|(?:start(?:s|ing)? |meat )(?:temp(?:erature)?|is)(?: is| at| of)?|(?:straight )?(?:from|out of) (?:the )?fridge(?: at)?|fridge(?: at)?) ${TEMP}(?! (?:am|pm|o'?clock|${MASS_UNIT.slice(1, -1)})(?: |$))`,
     ([, value, unit]) => {
       const heat = heatOf(value, unit)
       return heat && heat.value <= 75 ? { kind: 'start', heat } : undefined

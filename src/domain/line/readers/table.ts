@@ -23,7 +23,7 @@ export const TABLE: readonly Reader[] = [
     ([, adults = '', children = '']) => guests(numberOf(adults) + numberOf(children)),
   ),
   reader(
-    `(?:for |feeds |feeding |serves |serving |there are |we are |we will be |dinner for |lunch for |supper for |party of )(${N})(?: (?:hungry )?${PEOPLE})?(?! (?:kg|g|lb|lbs|h|hours?|min|minutes?))`,
+    `(?:for |feeds |feeding |serves |serving |there are |we are |we will be |dinner for |lunch for |supper for |party of )(${N})(?: (?:hungry )?${PEOPLE})?(?! (?:kg|g|lb|lbs|h|hours?|min|minutes?|(?:jan|feb|mar|apr|may|jun|jul|aug|sep|oct|nov|dec)[a-z]*(?: |$)))`,
     ([, count = '']) => (NOBODY.has(count) ? undefined : guests(numberOf(count))),
   ),
   // we're five
