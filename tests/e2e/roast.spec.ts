@@ -79,6 +79,17 @@ test('what a line means stands below it word by word, what it leaves open is a t
   await page.getByRole('button', { name: 'Plan it' }).click()
   await expect(page).toHaveURL(/\/k\/cottage\/meals\//)
   await expect(page.getByText('Roast potatoes').first()).toBeVisible()
+  // Two hours of one roast: one of them is meant, on the day that was said.
+  await typeLine(page, 'rib of beef 3 kg for Grace, saturday 5 december, 6pm or 7pm')
+  await expect(understood).toContainText('on the table Sat 5 Dec 18:00')
+  await expect(understood.locator('[data-unknown]')).toContainText('Grace')
+  await ask('said_twice').getByRole('button', { name: '6pm', exact: true }).click()
+  await expect(ask('said_twice')).toHaveCount(0)
+  await page.getByRole('button', { name: 'Plan it' }).click()
+  await deskReady(page)
+  await page.getByRole('link', { name: 'Run sheet' }).click()
+  await expect(page.getByRole('article')).toContainText('18:00')
+  await expect(page.getByRole('article')).toContainText('5 Dec')
   // Nothing to cook: nothing is planned, and what was typed stays.
   const entry = await typeLine(page, 'eat 19:00')
   await page.getByRole('button', { name: 'Plan it' }).click()

@@ -1,3 +1,5 @@
+import { TZDate } from '@date-fns/tz'
+import { format } from 'date-fns'
 import { pullsApart } from '@/core/program/schools'
 import { findCut } from '@/core/reference/cuts'
 import { standardsOf } from '../house/standards'
@@ -8,7 +10,8 @@ import { toldApart } from './bare-heats'
 import { NAME_WORDS, nameInLine } from './cut-names'
 import type { Meaning } from './fact'
 import { leadHours } from './lead'
-import { heldUntil, hoursApart, isPartOf, promiseOf } from './promised'
+import { ORDINARY } from './ordinary'
+import { atHourOf, heldUntil, hoursApart, isPartOf, promiseOf } from './promised'
 import { isPulled } from './readers/doneness'
 import { roastsOf } from './roast-reading'
 import { kitchenOf } from './said-kitchen'
@@ -49,7 +52,7 @@ export function readLine(line: string, context: LineContext): Outcome<LineReadin
   const added = (words: string) => `${line.trim().replace(/[,;.]$/, '')}, ${words}`
 
   for (const { from, to, text } of unknown.slice(0, 6)) {
-    const near = nearestOf(text, NAME_WORDS, 2)
+    const near = ORDINARY.has(text.toLowerCase()) ? [] : nearestOf(text, NAME_WORDS, 2)
     asks.push({
       code: 'what_is',
       at: { from, to },
@@ -94,8 +97,8 @@ export function readLine(line: string, context: LineContext): Outcome<LineReadin
       at: { from: hours.first.from, to: hours.first.to },
       what: 'moment',
       options: [
-        { says: 'the first', line: replaced(hours.last, '') },
-        { says: 'the last', line: replaced(hours.first, '') },
+        { says: spelt(hours.first), line: replaced(hours.last, '') },
+        { says: spelt(hours.last), line: replaced(hours.first, dayOf(hours, context)) },
       ],
     })
   // One heat said last is the heat of all that have none of their own.
@@ -141,12 +144,16 @@ export function readLine(line: string, context: LineContext): Outcome<LineReadin
   const served = all.some(({ serve_c }) => serve_c !== undefined)
   // A meal's usual hour is not said where another is taken.
   const taken = meanings.filter(({ fact }) => fact.kind !== 'moment' || fact.weak !== 'meal' || fact.at_s === promise_s)
+  const isDated = table.some(({ fact }) => fact.kind === 'moment' && fact.said !== 'clock')
   const shown = taken.map((meaning): Meaning => {
     const { fact } = meaning
     if (fact.kind === 'serve' && fact.bare && !served) return { ...meaning, fact: { kind: 'heat', heat: fact.heat } }
     const own = seated?.hours.find((hour) => hour.meaning === meaning)
     if (own && (fact.kind === 'moment' || fact.kind === 'again'))
       return { ...meaning, fact: { ...fact, at_s: own.at_s } }
+    // An hour that is not taken is of the same day.
+    if (fact.kind === 'moment' && fact.said === 'clock' && hours && promise_s !== undefined && isDated)
+      return { ...meaning, fact: { ...fact, at_s: atHourOf(promise_s, fact.at_s, context.timeZone) } }
     // A day and an hour said apart are one moment, and shown as that.
     const partly = fact.kind === 'moment' && promise_s !== undefined && isPartOf(fact, promise_s, context)
     return partly ? { ...meaning, fact: { ...fact, at_s: promise_s } } : meaning
@@ -168,6 +175,13 @@ export function readLine(line: string, context: LineContext): Outcome<LineReadin
     ...(put_in_s === undefined ? {} : { put_in_s }),
     asks,
   })
+}
+
+/** The day that goes with the first of two hours, where the last has none of its own. */
+function dayOf({ first, last }: NonNullable<ReturnType<typeof hoursApart>>, { timeZone }: LineContext): string {
+  if (first.fact.kind !== 'moment' || first.fact.said !== 'both') return ''
+  if (last.fact.kind !== 'moment' || last.fact.said !== 'clock') return ''
+  return format(new TZDate(first.fact.at_s * 1000, timeZone), 'EEEE d MMMM').toLowerCase()
 }
 
 /** Whether a roast has a heat of its own, by a setting, a school or stages. */

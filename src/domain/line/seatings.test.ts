@@ -67,4 +67,25 @@ describe('several hours in one line', () => {
     const reading = readLine('3 chickens 1.6 kg, one at 6 and one at 7', zone)
     expect(reading.ok && reading.value.asks.some(({ code }) => code === 'said_twice')).toBe(true)
   })
+
+  it.each([
+    'rib 3 kg saturday 6pm or 7pm',
+    'rib 3 kg saturday 5 december, 6:30 for 7, kids eat at 5',
+    'turkey 5 kg 6pm, 7pm',
+    'rib 3 kg on friday, dinner at 7, or 8pm',
+  ])('of one roast are asked about, and each answer keeps the day: %s', (line) => {
+    const hoursOf = (text: string) => {
+      const reading = readLine(text, zone)
+      if (!reading.ok) throw new Error(text)
+      const { meanings, asks, promise_s } = reading.value
+      const hours = meanings.flatMap(({ fact }) => (fact.kind === 'moment' && fact.said !== 'day' ? [fact.at_s] : []))
+      return { hours, promise_s, ask: asks.find(({ code }) => code === 'said_twice') }
+    }
+    const { hours, promise_s, ask } = hoursOf(line)
+    expect(ask?.options).toHaveLength(2)
+    expect(promise_s).toBe(hours.at(-1))
+    const answered = ask?.options.map((option) => hoursOf(option.line)) ?? []
+    expect(answered.map((answer) => answer.promise_s)).toEqual([hours[0], hours.at(-1)])
+    for (const answer of answered) expect(answer.ask).toBeUndefined()
+  })
 })
