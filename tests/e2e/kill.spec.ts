@@ -64,7 +64,7 @@ async function posted(request: APIRequestContext, path: string, data: object): P
 test('killing the application and the database in mid-cook loses no acknowledged entry and no acknowledged reading', async ({
   request,
 }) => {
-  test.setTimeout(180_000)
+  test.setTimeout(300_000)
   await data.start()
   prepareDatabase(data.ownerUrl('pheasant'), { demo: true })
   let server = await serve()
@@ -101,17 +101,21 @@ test('killing the application and the database in mid-cook loses no acknowledged
       }
     })()
     const wait = (ms: number) => new Promise((done) => setTimeout(done, ms))
-    await wait(1500)
+    // So many, however long this machine takes for them.
+    const more = async (count: number) => {
+      const before = acknowledged.length
+      await expect.poll(() => acknowledged.length, { timeout: 60_000 }).toBeGreaterThanOrEqual(before + count)
+    }
+    await more(20)
     killServer(server)
     await wait(400)
     server = await serve()
-    await wait(1500)
+    await more(20)
     const pid = Number(readFileSync(join(data.files, 'postmaster.pid'), 'utf8').split('\n')[0])
     spawnSync('kill', ['-9', String(pid)])
     await wait(800)
     await data.start()
-    const before = acknowledged.length
-    await expect.poll(() => acknowledged.length, { timeout: 60_000 }).toBeGreaterThan(before + 20)
+    await more(20)
     going = false
     await writer
     const ask = () => request.get(`${address}/api/k/cottage/cooks/${cook.id}`)
@@ -122,7 +126,6 @@ test('killing the application and the database in mid-cook loses no acknowledged
     const kept = state.entries.map(({ entry }: { entry: { id: string } }) => entry.id)
     expect(new Set(kept).size).toBe(kept.length)
     expect(acknowledged.filter((id) => !kept.includes(id))).toEqual([])
-    expect(acknowledged.length).toBeGreaterThan(30)
     const count = spawnSync(
       'node',
       [
