@@ -382,7 +382,10 @@ export function roastsOf(
   if (
     word !== undefined &&
     !scale.degrees.some(
-      ({ id, words }) => id === word || words.includes(word) || words.includes(word.replaceAll('-', ' ')),
+      ({ id, words }) =>
+        // "Prime rib done" is ready, and not well done; a plan that says so is taken at its word.
+        !(word === 'done' && id === 'well-done') &&
+        (id === word || words.includes(word) || words.includes(word.replaceAll('-', ' '))),
     )
   ) {
     const meaning = seen.get('doneness') as Meaning

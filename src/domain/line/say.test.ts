@@ -8,7 +8,7 @@ import { TENDER_ENDS } from '@/core/reference/tenderness'
 import { documentFromLine } from '../meal/from-line'
 import { PLAIN_KITCHEN } from '../meal/meal-problem'
 import { tenth } from '../quantity/round'
-import { cutAsCooked } from '../roast/resolve'
+import { cutAsCooked, resolveRoast } from '../roast/resolve'
 import {
   HANDLINGS,
   type PlanDocument,
@@ -188,6 +188,32 @@ describe('a plan read back as a line', () => {
       const again = readLine(sayPlan(plan.document, 'Europe/London').line, { now_s: NOW, timeZone: 'Europe/London' })
       expect(performance.now() - from).toBeLessThan(LIMIT_MS * 10)
       expect(again.ok && documentFromLine(again.value, NOW, PLAIN_KITCHEN)).toEqual(plan)
+    }
+  })
+
+  it.each([
+    ['beef rib 3 kg cooked through, 7pm', 'well-done'],
+    ['pork loin 2 kg cooked through, 7pm', 'well-done'],
+    ['chicken 1.6 kg cooked through, 7pm', 'done'],
+    ['duck 2 kg cooked through, 7pm', 'done'],
+  ])('cooked through is a degree of any meat: %s', (line, id) => {
+    const read = readLine(line, { now_s: NOW, timeZone: 'UTC' })
+    const made = read.ok ? documentFromLine(read.value, NOW, PLAIN_KITCHEN) : undefined
+    if (made?.kind !== 'plan') throw new Error(line)
+    const resolved = resolveRoast(made.document)
+    const asId = resolveRoast({ ...made.document, target: { doneness: id } })
+    expect(resolved.ok && resolved.value.target).toEqual(asId.ok && asId.value.target)
+  })
+
+  it('a plan that says done of beef or pork keeps it, and is read back as well done', () => {
+    for (const line of ['beef rib 3 kg well done, 7pm', 'pork loin 2 kg well done, 7pm']) {
+      const read = readLine(line, { now_s: NOW, timeZone: 'UTC' })
+      const made = read.ok ? documentFromLine(read.value, NOW, PLAIN_KITCHEN) : undefined
+      if (made?.kind !== 'plan') throw new Error(line)
+      const older = { ...made.document, target: { doneness: 'done' } }
+      const [one, other] = [resolveRoast(older), resolveRoast(made.document)]
+      expect(one.ok && one.value.target).toEqual(other.ok && other.value.target)
+      expect(sayPlan(older, 'UTC').line).toContain('well done')
     }
   })
 })

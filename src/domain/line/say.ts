@@ -1,5 +1,6 @@
 import { TZDate } from '@date-fns/tz'
 import { findCut, isCured } from '@/core/reference/cuts'
+import { scaleOf } from '@/core/reference/doneness'
 import type { TenderEnd } from '@/core/reference/tenderness'
 import type { PlanDocument, StagePart } from '../roast/roast-document'
 import { isHeight, MOST_OFFSET } from './readers/heat'
@@ -20,6 +21,14 @@ const PREPARED = {
   acid_marinade: 'acid marinade',
 } as const
 const SURFACES = { plain: 'plain surface', buttered: 'buttered surface', dry_salted: 'salted surface' } as const
+
+/** "Done" is "well done" in full of what is not simply done: a line that says it alone says no degree. */
+function donenessWords(doneness: string, cut: string): string {
+  const known = findCut(cut)
+  const wellDone = known && scaleOf(known).degrees.find(({ id }) => id === 'well-done')
+  const full = doneness === 'done' && wellDone?.words.includes('done') ? 'well-done' : doneness
+  return full.replaceAll('-', ' ')
+}
 
 /** How tender, as a line says it. */
 export const TENDER_WORDS: Readonly<Record<TenderEnd, string>> = {
@@ -155,7 +164,7 @@ export function sayPlan(document: PlanDocument, timeZone: string): SaidPlan {
       ? ''
       : 'serve_c' in target
         ? `serve at ${target.serve_c} c`
-        : target.doneness.replaceAll('-', ' '),
+        : donenessWords(target.doneness, roast.cut),
     document.guests === null ? '' : `for ${document.guests} people`,
     ...Object.entries(wishes).map(([word, count]) => `${count} want ${word.replaceAll('-', ' ')}`),
     document.vulnerable ? 'vulnerable guest' : '',
