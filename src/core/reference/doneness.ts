@@ -46,7 +46,7 @@ export const DONENESS_SCALES: readonly DonenessScale[] = [
         id: 'well-done',
         serve_c: 71,
         from_c: 69,
-        words: ['well-done', 'well done', 'well', 'done', 'cooked-through', 'cooked through'],
+        words: ['well-done', 'well done', 'well', 'done', 'cooked through'],
         source: trade,
       },
     ],
@@ -70,7 +70,7 @@ export const DONENESS_SCALES: readonly DonenessScale[] = [
         id: 'well-done',
         serve_c: 72,
         from_c: 70,
-        words: ['well-done', 'well done', 'well', 'done', 'cooked-through', 'cooked through'],
+        words: ['well-done', 'well done', 'well', 'done', 'cooked through'],
         source: trade,
       },
     ],
@@ -87,7 +87,7 @@ export const DONENESS_SCALES: readonly DonenessScale[] = [
         id: 'warmed-through',
         serve_c: 60,
         from_c: 58,
-        words: ['warmed-through', 'warmed through', 'warm', 'done', 'heated', 'cooked-through', 'cooked through'],
+        words: ['warmed-through', 'warmed through', 'warm', 'done', 'heated', 'cooked through'],
         source: trade,
       },
       { id: 'hot', serve_c: 66, from_c: 64, words: ['hot', 'hot through'], source: trade },
@@ -107,7 +107,7 @@ export const DONENESS_SCALES: readonly DonenessScale[] = [
         id: 'done',
         serve_c: 74,
         from_c: 73,
-        words: ['done', 'cooked', 'cooked-through', 'cooked through', 'juicy', 'medium'],
+        words: ['done', 'cooked', 'cooked through', 'juicy', 'medium'],
         source: trade,
       },
       { id: 'well-done', serve_c: 80, from_c: 78, words: ['well-done', 'well done', 'well'], source: trade },
@@ -132,7 +132,7 @@ export const DONENESS_SCALES: readonly DonenessScale[] = [
         id: 'done',
         serve_c: 74,
         from_c: 70,
-        words: ['done', 'cooked', 'cooked-through', 'cooked through', 'well', 'well-done', 'well done'],
+        words: ['done', 'cooked', 'cooked through', 'well', 'well-done', 'well done'],
         source: trade,
       },
     ],
@@ -148,7 +148,7 @@ export const DONENESS_SCALES: readonly DonenessScale[] = [
         id: 'sliceable',
         serve_c: 74,
         from_c: 68,
-        words: ['sliceable', 'done', 'cooked-through', 'cooked through', 'well-done', 'well done', 'well'],
+        words: ['sliceable', 'done', 'cooked through', 'well-done', 'well done', 'well'],
         source: trade,
       },
       {
@@ -184,6 +184,13 @@ export function scaleOf(cut: {
     })),
   }
 }
+
+/**
+ * The degree of a scale that a word names, by its id or by one of its words, hyphens or spaces between.
+ * @example degreeNamed(donenessScale('red'), 'cooked-through')?.id // 'well-done'
+ */
+export const degreeNamed = ({ degrees }: DonenessScale, word: string): DonenessDegree | undefined =>
+  degrees.find(({ id, words }) => id === word || words.includes(word) || words.includes(word.replaceAll('-', ' ')))
 
 /**
  * Where a degree's band of meat lies, °C: a kitchen serves it somewhere in there, and never below what is promised of

@@ -1,6 +1,6 @@
 import { HEAT_PARAMETERS } from '@/core/heat/parameters'
 import { bodiesOf } from '@/core/heat/piece'
-import { scaleOf } from '@/core/reference/doneness'
+import { degreeNamed, scaleOf } from '@/core/reference/doneness'
 import { restSeconds } from '@/core/roast/rest'
 import { AHEAD_KINDS } from '@/core/schedule/task'
 import type { MealPlan } from '../meal/make-meal'
@@ -66,9 +66,7 @@ export function cookFromMeal(meal: MealDocument, plan: MealPlan, now_s: number, 
     const scale = scaleOf(cut)
     const word = roast.target && 'doneness' in roast.target ? roast.target.doneness : cut.usualDoneness
     const serve_c =
-      roast.target && 'serve_c' in roast.target
-        ? roast.target.serve_c
-        : (scale.degrees.find(({ id, words }) => id === word || words.includes(word))?.serve_c ?? 60)
+      roast.target && 'serve_c' in roast.target ? roast.target.serve_c : (degreeNamed(scale, word)?.serve_c ?? 60)
     const oven = meal.kitchen.ovens.find(({ id }) => id === placed.stays[0]?.source)
     const { kind = 'still' as const, offset_k = 0 } = oven ?? {}
     return [

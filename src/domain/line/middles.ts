@@ -1,8 +1,7 @@
-import type { Token } from './tokens'
+import { DASHED, madeOne, type Rule, type Token } from './tokens'
 
 /** Numbers said as "from so much to so much", made the one in the middle. */
 
-const DASHED = /^\s*[-\u2013\u2014]\s*$/
 const LASTS = /^(?:min|mins|minutes?|h|hours?|hrs?)$/
 const SO_HOT = /^(?:c|f|degrees?|deg)$/
 /** "5 to 40 minutes" says no length, "20-90 C" no heat. */
@@ -12,7 +11,7 @@ const MOST_DEGREES = 30
 const LONGEST_H = 16
 
 /** What the range at a place comes to, with the tokens that it takes. */
-function middleAt(tokens: readonly Token[], at: number, line: string): { count: number; text: string } | undefined {
+const middle: Rule = (tokens, at, line) => {
   const first = tokens[at] as Token
   const joiner = tokens[at + 1]
   const dashed = DASHED.test(line.slice(first.to, joiner?.from))
@@ -28,20 +27,11 @@ function middleAt(tokens: readonly Token[], at: number, line: string): { count: 
 }
 
 /** "Half a dozen": no dozen. */
-const halfDozen = (tokens: readonly Token[], at: number) =>
+const halfDozen: Rule = (tokens, at) =>
   ['half', 'a', 'dozen'].every((word, i) => tokens[at + i]?.text === word) ? { count: 3, text: '6' } : undefined
 
 /**
  * "10-15 minutes", "3 to 4 hours", "54-56 C": the middle of it, as one number where the range stood; "half a dozen" is six.
  * @param line the line they stand in, for what stands between two words
  */
-export function middles(tokens: readonly Token[], line: string): Token[] {
-  const made: Token[] = []
-  for (let at = 0; at < tokens.length; ) {
-    const token = tokens[at] as Token
-    const found = middleAt(tokens, at, line) ?? halfDozen(tokens, at)
-    made.push(found ? { ...token, text: found.text, to: (tokens[at + found.count - 1] as Token).to } : token)
-    at += found?.count ?? 1
-  }
-  return made
-}
+export const middles = (tokens: readonly Token[], line: string): Token[] => madeOne(tokens, line, [middle, halfDozen])

@@ -70,15 +70,20 @@ const SHORT_DAYS: ReadonlySet<string> = new Set('mon tue tues wed thu thur thurs
 const NEAR_DAYS = new Set(['today', 'tonight', 'tomorrow'])
 /** So many days from today, as "in two days" is written once it is read. */
 const DAYS_ON = /^\+(\d{1,2})d$/
+const ISO_DAY = /^(\d{4})-(\d{2})-(\d{2})$/
 /** A weekday, or the one a week after it. */
 const A_WEEK_ON = /^([a-z]+)(?:\+7)?$/
 
 /**
- * Whether a word names a day by itself: tomorrow, friday, in two days.
+ * Whether a word names a day by itself: tomorrow, friday, in two days, a date.
  * @example isDay('friday+7') // true
  */
 export const isDay = (word: string): boolean =>
-  NEAR_DAYS.has(word) || SHORT_DAYS.has(word) || DAYS_ON.test(word) || WEEKDAYS.includes(word.replace(/\+7$/, ''))
+  NEAR_DAYS.has(word) ||
+  SHORT_DAYS.has(word) ||
+  DAYS_ON.test(word) ||
+  ISO_DAY.test(word) ||
+  WEEKDAYS.includes(word.replace(/\+7$/, ''))
 
 /**
  * A clock time: 19:00, 7pm, 7.30pm, noon; undefined when it is none. A bare hour needs am or pm or a lead word.
@@ -145,7 +150,7 @@ export function readMoment(
     if (words[at] === 'on' && words.length > at + 1) at++
   }
   const word = words[at]
-  const iso = word?.match(/^(\d{4})-(\d{2})-(\d{2})$/)
+  const iso = word?.match(ISO_DAY)
   const weekday = startsWith(WEEKDAYS, word?.match(A_WEEK_ON)?.[1])
   const daysOn = word?.match(DAYS_ON)
   const dayNumber = word?.match(/^(\d{1,2})(?:st|nd|rd|th)?\.?$/)

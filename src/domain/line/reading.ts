@@ -11,13 +11,13 @@ import { NAME_WORDS, nameInLine } from './cut-names'
 import type { Meaning } from './fact'
 import { leadHours } from './lead'
 import { ORDINARY } from './ordinary'
-import { atHourOf, heldUntil, hoursApart, isPartOf, promiseOf } from './promised'
+import { heldUntil, hoursApart, isPartOf, promiseOf } from './promised'
 import { isPulled } from './readers/doneness'
 import { roastsOf } from './roast-reading'
 import { kitchenOf } from './said-kitchen'
 import { type Ask, isMeal, type LineReading, type SaidRoast } from './said-roast'
 import { scaleOf, withScale } from './scale'
-import { seatedOf } from './seatings'
+import { hoursOf, seatedOf } from './seatings'
 import { type LineContext, readSentence } from './sentence'
 import { LONGEST_LINE } from './tokens'
 import { byRoast, isInPastry, isSaidCloser, OF_TABLE } from './whose'
@@ -144,16 +144,14 @@ export function readLine(line: string, context: LineContext): Outcome<LineReadin
   const served = all.some(({ serve_c }) => serve_c !== undefined)
   // A meal's usual hour is not said where another is taken.
   const taken = meanings.filter(({ fact }) => fact.kind !== 'moment' || fact.weak !== 'meal' || fact.at_s === promise_s)
-  const isDated = table.some(({ fact }) => fact.kind === 'moment' && fact.said !== 'clock')
+  // Of several hours each is shown on its day, whether it is taken or not.
+  const shownHours = seated?.hours ?? (hours ? hoursOf(meanings, context) : [])
   const shown = taken.map((meaning): Meaning => {
     const { fact } = meaning
     if (fact.kind === 'serve' && fact.bare && !served) return { ...meaning, fact: { kind: 'heat', heat: fact.heat } }
-    const own = seated?.hours.find((hour) => hour.meaning === meaning)
+    const own = shownHours.find((hour) => hour.meaning === meaning)
     if (own && (fact.kind === 'moment' || fact.kind === 'again'))
       return { ...meaning, fact: { ...fact, at_s: own.at_s } }
-    // An hour that is not taken is of the same day.
-    if (fact.kind === 'moment' && fact.said === 'clock' && hours && promise_s !== undefined && isDated)
-      return { ...meaning, fact: { ...fact, at_s: atHourOf(promise_s, fact.at_s, context.timeZone) } }
     // A day and an hour said apart are one moment, and shown as that.
     const partly = fact.kind === 'moment' && promise_s !== undefined && isPartOf(fact, promise_s, context)
     return partly ? { ...meaning, fact: { ...fact, at_s: promise_s } } : meaning

@@ -1,6 +1,6 @@
 import { findSchool, pullsApart } from '@/core/program/schools'
 import { findCut, isPoultry } from '@/core/reference/cuts'
-import { donenessScale } from '@/core/reference/doneness'
+import { degreeNamed, donenessScale } from '@/core/reference/doneness'
 import type { HouseStandards } from '../house/standards'
 import type { Span } from '../problem/problem'
 import { tenth } from '../quantity/round'
@@ -11,7 +11,7 @@ import { isPulled } from './readers/doneness'
 import type { Ask, HeatedStage, SaidRoast } from './said-roast'
 import type { Role } from './scale'
 import { weightTaken } from './weight-taken'
-import { namesMeat } from './whose'
+import { IN_PASTRY, namesMeat } from './whose'
 
 /** A dial is not set below this, °C. */
 const LEAST_HEAT_C = 55
@@ -331,7 +331,7 @@ export function roastsOf(
   for (const meaning of otherWays) leftOut(meaning, { not_of: cut })
   if (crown && isBird) leftOut(crown, { not_of: cut })
   if (made && !isHam(cut)) leftOut(made, { not_of: cut })
-  if (/wellington/i.test(spelt(named))) {
+  if (IN_PASTRY.test(spelt(named))) {
     const options = [{ says: nameInLine(cut), line: replaced(named, nameInLine(cut)) }]
     leftOut(named, { not_of: cut, words: 'wellington', options })
   }
@@ -379,15 +379,9 @@ export function roastsOf(
     roast.tender ??= 'falls_apart'
   }
   const word = roast.doneness
-  if (
-    word !== undefined &&
-    !scale.degrees.some(
-      ({ id, words }) =>
-        // "Prime rib done" is ready, and not well done; a plan that says so is taken at its word.
-        !(word === 'done' && id === 'well-done') &&
-        (id === word || words.includes(word) || words.includes(word.replaceAll('-', ' '))),
-    )
-  ) {
+  const degree = word === undefined ? undefined : degreeNamed(scale, word)
+  // "Prime rib done" is ready, and not well done; a plan that says so is taken at its word.
+  if (word !== undefined && (degree === undefined || (word === 'done' && degree.id === 'well-done'))) {
     const meaning = seen.get('doneness') as Meaning
     delete roast.doneness
     // A word of another meat: a bird is not rosy, beef not pull-apart.

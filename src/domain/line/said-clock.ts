@@ -1,5 +1,5 @@
 import { isMonth, monthNumber } from './moment'
-import { numberOf, type Token } from './tokens'
+import { DASHED, type Made, madeOne, numberOf, type Rule, type Token } from './tokens'
 
 /** Hours and dates as they are said in words: each made one word that a moment is read from. */
 
@@ -35,14 +35,6 @@ const eatenAt = (hour12: number) => (hour12 < 11 ? hour12 + 12 : hour12) * 60
 /** Such an hour and so many minutes before or after it. */
 const clockOf = (hour12: number, minutes = 0) => clockText(eatenAt(hour12) + minutes)
 export const isHour12 = (value: number) => Number.isInteger(value) && value >= 1 && value <= 12
-
-/** Words that are one, and the one that stands for them. */
-interface Made {
-  readonly count: number
-  readonly text: string
-}
-/** What some words from a place on say; undefined where they say something else. */
-type Rule = (tokens: readonly Token[], at: number, line: string) => Made | undefined
 
 const textAt = (tokens: readonly Token[], at: number) => tokens[at]?.text ?? ''
 /** Nothing follows that an hour could be so many of. */
@@ -208,7 +200,7 @@ const hourOfDay: Rule = (tokens, at) => {
 }
 
 /** 18 Uhr, 19.30 Uhr, 19:30 h */
-const germanHour: Rule = (tokens, at) => {
+const hourWithUnit: Rule = (tokens, at) => {
   const said = /^(\d{1,2})(?:[:.](\d{2}))?$/.exec(textAt(tokens, at))
   const unit = textAt(tokens, at + 1)
   if (!said || !(unit === 'uhr' || (/^(?:h|hrs?|hours)$/.test(unit) && textAt(tokens, at).includes(':'))))
@@ -255,7 +247,6 @@ function hourAt(tokens: readonly Token[], at: number): SaidHour | undefined {
   return { count: half ? 2 : 1, hour, minute, half, plain: half !== undefined || clock?.[2] !== undefined }
 }
 /** Between two numbers: from the one to the other. */
-const DASHED = /^\s*[-\u2013\u2014]\s*$/
 /** No table is told to be ready within a longer time, minutes. */
 const LONGEST_RANGE_MIN = 180
 /** between 6 and 7, from 6 to 7, 6-7pm, 6:00-6:30: the middle of it, which is in time for all of it. */
@@ -316,7 +307,7 @@ const ordinalOf: Rule = (tokens, at) => {
 
 /** "Saturday 5 December", "sat, dec 5th", "Saturday the 5th": the date says which day it is. */
 const weekdayOfDate: Rule = (tokens, at) => {
-  if (!DAY_NAME.test(textAt(tokens, at))) return undefined
+  if (!WEEKDAY.test(textAt(tokens, at))) return undefined
   const the = textAt(tokens, at + 1) === 'the' ? 1 : 0
   const place = at + 1 + the
   const [said, next] = [textAt(tokens, place), textAt(tokens, place + 1)]
@@ -330,7 +321,7 @@ const weekdayOfDate: Rule = (tokens, at) => {
 }
 /** "5 December 2026", "Saturday, December 5th, 2026": as dates are written, 2026-12-05. */
 const datedWithYear: Rule = (tokens, at) => {
-  const from = at + (DAY_NAME.test(textAt(tokens, at)) ? 1 : 0)
+  const from = at + (WEEKDAY.test(textAt(tokens, at)) ? 1 : 0)
   const start = from + (textAt(tokens, from) === 'the' ? 1 : 0)
   const [first, second] = [textAt(tokens, start), textAt(tokens, start + 1)]
   const of = second === 'of' ? 1 : 0
@@ -346,13 +337,12 @@ const datedWithYear: Rule = (tokens, at) => {
 }
 /** 2030 and the tens after it are hours of the evening. */
 const YEAR = /^20[2-9][1-46-9]$/
-const DAY_NAME = /^(?:mon|tues?|wed(?:nes)?|thu(?:rs?)?|fri|sat(?:ur)?|sun)(?:day)?$/
 const DAY_OF_MONTH = /^(?:[1-9]|[12]\d|3[01])(?:st|nd|rd|th)?$/
 
 const RULES: readonly Rule[] = [
   datedWithYear,
   weekdayOfDate,
-  germanHour,
+  hourWithUnit,
   range,
   atTable,
   beforeOrAfter,
@@ -372,33 +362,17 @@ const RULES: readonly Rule[] = [
 /** "Eight o'clock in the morning": an hour of the evening is not meant. */
 const beforeNoon = (text: string): string =>
   text.replace(/^(1[2-9]|2[0-3]):(\d{2})$/, (_, hour: string, minute: string) => `${Number(hour) - 12}:${minute}`)
+const IN_THE_MORNING = RULES.map(
+  (rule): Rule =>
+    (tokens, at, line) => {
+      const found = rule(tokens, at, line)
+      const dawn = found && ['in', 'the', 'morning'].every((word, i) => textAt(tokens, at + found.count + i) === word)
+      return dawn ? { ...found, text: beforeNoon(found.text) } : found
+    },
+)
 
 /**
  * Hours said in words: half past seven, quarter to eight, seven o'clock. Roasts are eaten after noon.
  * @param line the line they stand in, for what stands between two words
  */
-export function clocks(tokens: readonly Token[], line: string): Token[] {
-  const made: Token[] = []
-  for (let at = 0; at < tokens.length; ) {
-    const token = tokens[at] as Token
-    let found: Made | undefined
-    for (const rule of RULES) {
-      found = rule(tokens, at, line)
-      if (found) break
-    }
-    if (!found) {
-      made.push(token)
-      at++
-      continue
-    }
-    const after = at + found.count
-    const dawn = ['in', 'the', 'morning'].every((word, i) => textAt(tokens, after + i) === word)
-    made.push({
-      ...token,
-      text: dawn ? beforeNoon(found.text) : found.text,
-      to: (tokens[after - 1] as Token).to,
-    })
-    at = after
-  }
-  return made
-}
+export const clocks = (tokens: readonly Token[], line: string): Token[] => madeOne(tokens, line, IN_THE_MORNING)

@@ -34,8 +34,7 @@ const HOLIDAYS: readonly (readonly [RegExp, (year: number) => readonly [number, 
   [/^(?:christmas|xmas) eve/, () => [12, 24]],
   [/^(?:christmas|xmas)(?: day)?/, () => [12, 25]],
   [/^(?:boxing day|(?:st|saint) stephen'?s(?: day)?)/, () => [12, 26]],
-  [/^(?:new year'?s eve|hogmanay)/, () => [12, 31]],
-  [/^nye/, () => [12, 31]],
+  [/^(?:new year'?s eve|hogmanay|nye)/, () => [12, 31]],
   [/^new year'?s(?: day)?/, () => [1, 1]],
   [/^burns'? (?:night|supper)/, () => [1, 25]],
   [/^valentine'?s(?: day)?/, () => [2, 14]],
@@ -137,9 +136,15 @@ function arrivalAt(words: readonly string[], context: MomentContext): Found | un
   if (!lead) return undefined
   let skipped = lead[0].trim().split(' ').length
   while (/^(?:from|by|at|around|about)$/.test(words[skipped] ?? '')) skipped++
+  const found = hourAfter(words, skipped, context)
+  return found && { count: found.count, fact: { ...found.fact, weak: 'arrival' } }
+}
+
+/** The hour that comes after so many words, with the number of words up to its end. */
+function hourAfter(words: readonly string[], skipped: number, context: MomentContext) {
   const found = momentAt(['eat', ...words.slice(skipped)], context)
   return found?.fact.kind === 'moment' && found.count > 1
-    ? { count: skipped + found.count - 1, fact: { ...found.fact, weak: 'arrival' } }
+    ? { count: skipped + found.count - 1, fact: found.fact }
     : undefined
 }
 
@@ -154,11 +159,7 @@ function comeFor(words: readonly string[], context: MomentContext): Found | unde
   const [from_min, to_min] = [minutesInto(said[1], said[2]), minutesInto(said[3], said[4])]
   const apart_min = (to_min - from_min + 720) % 720
   if (apart_min < 10 || apart_min > MOST_APART_MIN) return undefined
-  const skipped = said[0].trim().split(' ').length
-  const found = momentAt(['eat', ...words.slice(skipped)], context)
-  return found?.fact.kind === 'moment' && found.count > 1
-    ? { count: skipped + found.count - 1, fact: found.fact }
-    : undefined
+  return hourAfter(words, said[0].trim().split(' ').length, context)
 }
 /** Minutes into half a day. */
 const minutesInto = (hour = '', minute = '0') => (Number(hour) % 12) * 60 + Number(minute)
@@ -229,7 +230,7 @@ export function momentAt(said: readonly string[], { now_s, timeZone }: MomentCon
     return { count: skipped + more + 2, fact: { kind: 'moment', at_s: date.at_s, said: 'day' } }
   // A day without an hour, or a meal without one.
   const day = bare[0]
-  if (day && (isDay(day) || /^\d{4}-\d{2}-\d{2}$/.test(day))) {
+  if (day && isDay(day)) {
     const start = skipped + more + 1
     return dayOnly(day, words.slice(start), start, { now_s, timeZone }, text)
   }

@@ -1,6 +1,6 @@
 import { TZDate } from '@date-fns/tz'
 import { findCut, isCured } from '@/core/reference/cuts'
-import { scaleOf } from '@/core/reference/doneness'
+import { degreeNamed, scaleOf } from '@/core/reference/doneness'
 import type { TenderEnd } from '@/core/reference/tenderness'
 import type { PlanDocument, StagePart } from '../roast/roast-document'
 import { isHeight, MOST_OFFSET } from './readers/heat'
@@ -25,9 +25,8 @@ const SURFACES = { plain: 'plain surface', buttered: 'buttered surface', dry_sal
 /** "Done" is "well done" in full of what is not simply done: a line that says it alone says no degree. */
 function donenessWords(doneness: string, cut: string): string {
   const known = findCut(cut)
-  const wellDone = known && scaleOf(known).degrees.find(({ id }) => id === 'well-done')
-  const full = doneness === 'done' && wellDone?.words.includes('done') ? 'well-done' : doneness
-  return full.replaceAll('-', ' ')
+  const named = known && doneness === 'done' ? degreeNamed(scaleOf(known), doneness)?.id : undefined
+  return (named === 'well-done' ? named : doneness).replaceAll('-', ' ')
 }
 
 /** How tender, as a line says it. */

@@ -55,7 +55,7 @@ export interface Hour {
 }
 
 /** Every hour of a line, in its order, on the day that was last said before it, or else the first that is said. */
-function hoursOf(meanings: readonly Meaning[], { timeZone }: MomentContext): Hour[] {
+export function hoursOf(meanings: readonly Meaning[], { timeZone }: MomentContext): Hour[] {
   const days = meanings.flatMap(({ fact }) =>
     (fact.kind === 'moment' || fact.kind === 'again') && fact.said !== 'clock' ? [fact] : [],
   )

@@ -78,6 +78,36 @@ function spanOrClock(hours: string, minutes: string, at: Omit<Token, 'text'>): T
   return said.map((text, i) => ({ ...at, text, parted: i === 0 && at.parted }))
 }
 
+/** Words that are one, and the one that stands for them. */
+export interface Made {
+  readonly count: number
+  readonly text: string
+}
+/** What some words from a place on say; undefined where they say something else. */
+export type Rule = (tokens: readonly Token[], at: number, line: string) => Made | undefined
+
+/** Between two tokens nothing but a dash stands. */
+export const DASHED = /^\s*[-\u2013\u2014]\s*$/
+
+/**
+ * Words made one by the first rule that knows them, each where its first one stood; the others stay as they are.
+ * @param line the line they stand in, for what stands between two words
+ */
+export function madeOne(tokens: readonly Token[], line: string, rules: readonly Rule[]): Token[] {
+  const made: Token[] = []
+  for (let at = 0; at < tokens.length; ) {
+    const token = tokens[at] as Token
+    let found: Made | undefined
+    for (const rule of rules) {
+      found = rule(tokens, at, line)
+      if (found) break
+    }
+    made.push(found ? { ...token, text: found.text, to: (tokens[at + found.count - 1] as Token).to } : token)
+    at += found?.count ?? 1
+  }
+  return made
+}
+
 const NUMBER_WORDS: Readonly<Record<string, number>> = {
   a: 1,
   an: 1,

@@ -22,6 +22,8 @@ export const OF_TABLE: ReadonlySet<Fact['kind']> = new Set([
 export const namesMeat = (fact: Fact): boolean =>
   fact.kind === 'cut' || (fact.kind === 'house' && fact.item.kind === 'cut')
 
+/** A name that says what goes round the meat. */
+export const IN_PASTRY = /wellington/i
 /** What stands between two roasts, and not within the names of one. */
 const ANOTHER = /[,;+&]|\b(?:and|plus|with|also|then)\b/i
 
@@ -40,7 +42,7 @@ export function isSaidCloser(all: readonly Meaning[], at: number, line: string):
   const name = line.slice(from, to)
   const isHow = /^pot\b/i.test(name)
   // What goes round it is asked about by its name.
-  if (/wellington/i.test(name)) return false
+  if (IN_PASTRY.test(name)) return false
   if (fact.ids.length < 2 && !isHow) {
     const between = line.slice(to, next.from)
     if (own !== other) return false
@@ -57,9 +59,7 @@ export function isInPastry(all: readonly Meaning[], at: number, line: string): b
   const before = all.slice(0, at).findLast((meaning) => meaning.fact.kind === 'cut')
   if (fact.kind !== 'cut' || fact.count > 1 || before?.fact.kind !== 'cut' || before.fact.count > 1) return false
   const isSame = fact.ids[0] === before.fact.ids[0]
-  return (
-    isSame && /wellington/i.test(line.slice(before.from, before.to)) && !/\band\b/i.test(line.slice(before.to, from))
-  )
+  return isSame && IN_PASTRY.test(line.slice(before.from, before.to)) && !/\band\b/i.test(line.slice(before.to, from))
 }
 
 /** Whose each fact is, by the roast's place: a cut's own are those beside it, up to where the next one begins. */

@@ -4,7 +4,7 @@ import { greatestThickness, type PieceSize, usualThickness } from '@/core/heat/p
 import { findSchool, programOf, SCHOOLS, type School, type SchoolSettings, settingsOf } from '@/core/program/schools'
 import type { Program } from '@/core/program/stage'
 import { CUTS, type Cut, findCut, isPoultry } from '@/core/reference/cuts'
-import { scaleOf } from '@/core/reference/doneness'
+import { degreeNamed, scaleOf } from '@/core/reference/doneness'
 import { type CutStandards, houseCut, standardCut } from '@/core/reference/house-cut'
 import { TEMPER_LIMIT_S } from '@/core/reference/standards'
 import { type Metres, metres } from '@/core/units'
@@ -325,7 +325,7 @@ export function resolveRoast(
       return { kind: 'serve', serve_c: wanted.serve_c }
     }
     const word = wanted.doneness.toLowerCase()
-    const degree = scale.degrees.find(({ id, words }) => id === word || words.includes(word))
+    const degree = degreeNamed(scale, word)
     const promised = scale.degrees.filter(({ serve_c }) => serve_c >= (scale.pullFloor_c ?? 0))
     if (degree && promised.includes(degree)) return { kind: 'serve', serve_c: degree.serve_c }
     into.push({

@@ -298,19 +298,15 @@ export function BoardRow({ board, forecast, peak, units, cook, run, compact = fa
             does not get there as it is set
           </p>
         )}
-        {state === 'in' && pull_c !== undefined && !stuck && !said && (
-          <p>
+        {(said || (state === 'in' && pull_c !== undefined && !stuck)) && (
+          <p data-testid={said && 'arrival'}>
             <span className="block text-base text-soft">Arrives</span>
-            <span className="text-3xl font-semibold">—</span>
-          </p>
-        )}
-        {said && (
-          <p data-testid="arrival">
-            <span className="block text-base text-soft">Arrives</span>
-            <span className="text-3xl font-semibold">{clock(said.p50, units)}</span>{' '}
-            <span className="text-lg text-soft">
-              {clock(said.p10, units)} to {clock(said.p90, units)}
-            </span>
+            <span className="text-3xl font-semibold">{said ? clock(said.p50, units) : '—'}</span>{' '}
+            {said && (
+              <span className="text-lg text-soft">
+                {clock(said.p10, units)} to {clock(said.p90, units)}
+              </span>
+            )}
           </p>
         )}
         {forecast && arrives && state === 'in' && (

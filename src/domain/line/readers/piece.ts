@@ -125,8 +125,7 @@ export const PIECE: readonly Reader[] = [
   ),
   // best end of lamb, two racks
   reader(`(${N}) racks(?! of(?: |$))`, ([, times = '']) => pieces(times)),
-  // poussins, four of them: how many of what was named
-  // "Poussin, 4 off"
+  // poussins, 4 off; poussins, four of them: how many of what was named
   reader(`(\\d{1,2}) off(?! (?:the|for|at|after|when)(?: |$))`, ([, times = '']) => pieces(times)),
   reader(`(${N}) of (?:them|those|these)`, ([, times = '']) => pieces(times)),
   // Size
@@ -222,7 +221,7 @@ export const PIECE: readonly Reader[] = [
     temper_min: 0,
   })),
   reader(
-    `(?:from|start(?: at)?|starts(?: at)?(?= [\\d.]+ (?:c|f|degrees?|deg)(?: |$))|starting(?: at)?|start at|(?:start(?:s|ing)? |meat )(?:temp(?:erature)?|is)(?: is| at| of)?|(?:straight )?(?:from|out of) (?:the )?fridge(?: at)?|fridge(?: at)?) ${TEMP}(?! (?:am|pm|o'?clock|${MASS_UNIT.slice(1, -1)})(?: |$))`,
+    `(?:from|start(?: at)?|starts(?: at)?(?= [\\d.]+ (?:c|f|degrees?|deg)(?: |$))|starting(?: at)?|(?:start(?:s|ing)? |meat )(?:temp(?:erature)?|is)(?: is| at| of)?|(?:straight )?(?:from|out of) (?:the )?fridge(?: at)?|fridge(?: at)?) ${TEMP}(?! (?:am|pm|o'?clock|${MASS_UNIT.slice(1, -1)})(?: |$))`,
     ([, value, unit]) => {
       const heat = heatOf(value, unit)
       return heat && heat.value <= 75 ? { kind: 'start', heat } : undefined

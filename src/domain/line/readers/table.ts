@@ -1,4 +1,5 @@
 import type { Fact } from '../fact'
+import { MONTH } from '../said-clock'
 import { SIDES } from '../sides'
 import { numberOf } from '../tokens'
 import { DIGITS, listed, MASS_UNIT, minutesOf, N, type Reader, reader, SPAN } from './grammar'
@@ -23,7 +24,7 @@ export const TABLE: readonly Reader[] = [
     ([, adults = '', children = '']) => guests(numberOf(adults) + numberOf(children)),
   ),
   reader(
-    `(?:for |feeds |feeding |serves |serving |there are |we are |we will be |dinner for |lunch for |supper for |party of )(${N})(?: (?:hungry )?${PEOPLE})?(?! (?:kg|g|lb|lbs|h|hours?|min|minutes?|(?:jan|feb|mar|apr|may|jun|jul|aug|sep|oct|nov|dec)[a-z]*(?: |$)))`,
+    `(?:for |feeds |feeding |serves |serving |there are |we are |we will be |dinner for |lunch for |supper for |party of )(${N})(?: (?:hungry )?${PEOPLE})?(?! (?:kg|g|lb|lbs|h|hours?|min|minutes?|${MONTH.source.slice(1)}[a-z]*(?: |$)))`,
     ([, count = '']) => (NOBODY.has(count) ? undefined : guests(numberOf(count))),
   ),
   // we're five
