@@ -1,6 +1,7 @@
 import { DANGER_ZONE_C, STANDARDS } from '@/core/reference/standards'
 import type { ItemState } from '@/domain/cook/board'
 import type { CookEntry } from '@/domain/cook/cook-document'
+import { ENDINGS, type Ending } from '@/domain/cook/entry/kind'
 import type { Advice, PeakWatch, Way } from '@/domain/cook/forecast'
 import type { OddReading } from '@/domain/cook/odd'
 import { clock, duration, rise, temperature, type Units } from './units'
@@ -36,6 +37,7 @@ export const ENTRY_WORDS: Readonly<Record<CookEntry['kind'], string>> = {
   oven: 'oven set',
   promise: 'promise moved',
   pull_at: 'pull reading',
+  ending: 'end changed',
   calibrate: 'calibrated',
   done: 'done',
   skipped: 'left out',
@@ -45,6 +47,17 @@ export const ENTRY_WORDS: Readonly<Record<CookEntry['kind'], string>> = {
   arrival: 'foreseen',
   heard: 'alarm heard',
   undo: 'undone',
+}
+
+const ENDING_WORDS: Readonly<Record<Ending, string>> = {
+  short_rest: 'ten minutes of rest',
+  pan_finish: 'its hot finish in the pan',
+  hold: 'held hot in the cabinet until its table',
+}
+/** What an entry says in its text, in words: of an end, how it was decided. */
+export function entryText({ kind, text }: Pick<CookEntry, 'kind' | 'text'>): string | null {
+  const end = kind === 'ending' ? ENDINGS.find((each) => each === text) : undefined
+  return end ? ENDING_WORDS[end] : text
 }
 
 /** What was seen, and what to do. */

@@ -322,6 +322,17 @@ describe('odd readings are named, not averaged in', () => {
       ),
     ).toEqual(['moved'])
     expect(codes(probe(12, 80, climbing), 90)).toEqual(['lost'])
+    // One that speaks every five or ten minutes is not lost between its words, but after some of its own pauses.
+    const seldom = (every: number) => probe(12, 80, climbing).filter((_, i) => i % every === 0)
+    for (const every of [5, 10]) {
+      const last = Math.max(...seldom(every).map(({ at_s }) => at_s))
+      for (const minutes of [every - 1, every + 1, 2 * every])
+        expect(codes(seldom(every), (last - T0) / 60 + minutes)).toEqual([])
+      expect(codes(seldom(every), (last - T0) / 60 + 3 * every)).toEqual(['lost'])
+    }
+    // Of its first word nobody knows when the next is due.
+    expect(codes(probe(12, 13, climbing), 20)).toEqual([])
+    expect(codes(probe(12, 13, climbing), 24)).toEqual(['lost'])
     const air = entry('assign', 11, { device: 'd', channel: 1, point: 'air' })
     expect(
       codes(

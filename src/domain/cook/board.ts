@@ -1,9 +1,10 @@
 import type { Stage } from '@/core/program/stage'
 import type { CookDocument, CookEntry, CookItem, ProbeReading } from './cook-document'
+import { type EndsNow, endingsOf } from './ending'
 import { foldLog, promisedAt, standing } from './entry/fold'
 import { type Arrival, type CookLog, freshItem, hasEnded, type ItemState, probeKey, type Series } from './entry/kind'
 import { secondsOf } from './entry/time'
-import { coldOf, impossibleOf, isBelieved, type OddReading, oddOf, withSwaps } from './odd'
+import { coldOf, impossibleOf, isBelieved, lostAfter, type OddReading, oddOf, withSwaps } from './odd'
 import { afterPulls, openSteps, planSteps, type Run, type RunStep } from './run'
 import { RANK, SAME_S } from './run/course'
 import type { CookStep } from './step'
@@ -22,6 +23,8 @@ export interface BoardItem {
   readonly promise_s: number
   /** Reading to pull at, °C: the plan's, or one set by hand. */
   readonly pull_c: number | undefined
+  /** How it was decided that it ends otherwise than planned. */
+  readonly endings: readonly EndsNow[]
   /** Where it is: the plan's oven, or the one it was carried to. */
   readonly oven_name: string
   /** Oven settings since it went in, by time. */
@@ -91,6 +94,7 @@ export function boardOf(
 ): BoardItem[] {
   const entries = standing(allEntries)
   const log = foldLog(document, entries)
+  const steps = planSteps(document)
   const items = document.items.map((planned): BoardItem => {
     const own = log.items.get(planned.id) ?? freshItem()
     const item = own.spooned_s === undefined ? planned : unstuffed(planned)
@@ -135,7 +139,8 @@ export function boardOf(
     const probed = [...stuck, ...byHand]
     const newest_s = Math.max(...probed.map(({ series }) => series.at(-1)?.at_s ?? Number.NEGATIVE_INFINITY))
     const silent = ({ series, probe }: Probed) =>
-      (series.at(-1)?.at_s ?? Number.NEGATIVE_INFINITY) < newest_s - (probe ? SILENT_S : HAND_SILENT_S)
+      (series.at(-1)?.at_s ?? Number.NEGATIVE_INFINITY) <
+      newest_s - (probe ? Math.max(SILENT_S, lostAfter(series)) : HAND_SILENT_S)
     // The lowest that can be believed is the core; one that has fallen silent decides nothing while another speaks.
     const deciding = probed
       .filter((each) => each.series.length > 0 && !silent(each))
@@ -165,6 +170,7 @@ export function boardOf(
       away: own.away,
       promise_s: promisedAt(item, log),
       pull_c: own.pull_c ?? item.pull_c ?? undefined,
+      endings: endingsOf(steps, item.id, log),
       oven_name: own.oven_name ?? item.oven_name,
       settings: own.settings,
       readings,

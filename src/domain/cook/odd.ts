@@ -17,8 +17,24 @@ export type OddReading =
   | { readonly code: 'core_falling'; readonly at_s: number; readonly drop_k: number; readonly minutes: number }
   | { readonly code: 'oven_falling'; readonly at_s: number; readonly air_c: number; readonly set_c: number }
 
-/** A probe that has said nothing for so long is lost, s. */
-const LOST_S = 180
+/**
+ * A probe is lost that has said nothing for so long, s: some of its own pauses, where it speaks more seldom than most;
+ * after its first word nobody knows those yet.
+ */
+const LOST = { least_s: 180, pauses: 2.5, of: 6, most_s: 2400, unknown_s: 660 } as const
+
+/**
+ * How long a probe that has spoken so may say nothing before it is lost, s.
+ * @example lostAfter([0, 60, 120, 180].map((at_s) => ({ at_s, value_c: 20 }))) // 180
+ * @example lostAfter([0, 300, 600, 900].map((at_s) => ({ at_s, value_c: 20 }))) // 750
+ */
+export function lostAfter(series: Series): number {
+  const recent = series.slice(-LOST.of - 1)
+  const pauses = recent.slice(1).map(({ at_s }, i) => at_s - (recent[i]?.at_s ?? at_s))
+  const usual_s = pauses.toSorted((a, b) => a - b)[Math.floor(pauses.length / 2)]
+  if (usual_s === undefined) return LOST.unknown_s
+  return Math.min(LOST.most_s, Math.max(LOST.least_s, LOST.pauses * usual_s))
+}
 const JUMP_K = 6
 const JUMP_SPAN_S = 120
 const JUMP_WINDOW_S = 90
@@ -88,7 +104,7 @@ export function coldOf(
   const since_s = Math.max(in_s ?? now_s, ...away.map(({ to_s }) => to_s))
   const odd: OddReading[] = []
   const now = air.at(-1)
-  if (now && now_s - now.at_s < LOST_S) {
+  if (now && now_s - now.at_s < lostAfter(air)) {
     const long = air.filter(({ at_s }) => at_s > now.at_s - COLD_AIR.span_s)
     const spans = now.at_s - (long[0]?.at_s ?? now.at_s) > COLD_AIR.span_s / 2
     const cold = long.every(({ value_c }) => value_c < set_c - COLD_AIR.under_k)
@@ -97,7 +113,8 @@ export function coldOf(
   }
   const latest = readings.at(-1)
   const before = latest && readings.findLast(({ at_s }) => at_s <= latest.at_s - FALLS.span_s)
-  if (odd.length > 0 || !latest || !before || latest.at_s <= looked_s || now_s - latest.at_s > LOST_S) return odd
+  if (odd.length > 0 || !latest || !before || latest.at_s <= looked_s || now_s - latest.at_s > lostAfter(readings))
+    return odd
   const settled = before.at_s - since_s > FALLS.settled_s && jumpsOf(readings.slice(-60)).length === 0
   const hot = set_c > latest.value_c + FALLS.under_k
   if (settled && hot && before.value_c - latest.value_c >= FALLS.drop_k)
@@ -118,7 +135,7 @@ export function oddOf(
 ): OddReading[] {
   const odd: OddReading[] = []
   const latest = readings.at(-1)
-  if (watched && latest && now_s - latest.at_s > LOST_S)
+  if (watched && latest && now_s - latest.at_s > lostAfter(readings))
     odd.push({ code: 'lost', at_s: latest.at_s, minutes: Math.round((now_s - latest.at_s) / 60) })
   const jump = jumpsOf(readings).at(-1)
   // Its first reading is one that no roast has so soon: the probe hangs elsewhere, in another roast may be.
@@ -144,7 +161,7 @@ export function oddOf(
     }
   }
   const now = air.at(-1)
-  if (now && now_s - now.at_s < LOST_S) {
+  if (now && now_s - now.at_s < lostAfter(air)) {
     const recent = air.filter(({ at_s }) => at_s > now.at_s - 240)
     const high = Math.max(...recent.map(({ value_c }) => value_c))
     if (high - now.value_c > 22) odd.push({ code: 'door_open', at_s: now.at_s, drop_k: high - now.value_c })

@@ -57,6 +57,16 @@ describe('what is entered when somebody decides', () => {
               ),
             ).toEqual([])
             break
+          case 'short_rest':
+          case 'pan_finish':
+          case 'hold': {
+            expect(decided).toEqual([{ kind: 'ending', item: board.item.id, text: way.code }])
+            // The board reckons with it: its table comes when the way said, and it is not offered again.
+            const then = forecastOf(after, now_s + 2, 7, [], 64)
+            expect(then?.tried.map(({ code }) => code)).not.toContain(way.code)
+            expect(Math.abs((then?.plate_s ?? Number.NaN) - way.plate_s), `${name}: ${way.code}`).toBeLessThan(300)
+            break
+          }
           default:
             expect(
               decided.map(({ kind, text }) => [kind, typeof text]),

@@ -7,12 +7,9 @@ import type { Run } from './run'
 /** What is entered of a roast when somebody decides about it: the one home of that for the board and for `next`. */
 export type Decided = Pick<CookEntry, 'kind'> & Partial<Pick<CookEntry, 'item' | 'value_c' | 'text' | 'of'>>
 
-/** Ways out that change what is done later, not what is set now: they are written down. */
+/** Ways out that change nothing a board reckons with: they are written down. */
 const NOTED: Readonly<Partial<Record<Way['code'], string>>> = {
   leave_it: 'left as it is',
-  hold: 'hold in the cabinet after the pull',
-  short_rest: 'rest ten minutes only',
-  pan_finish: 'finish in the pan',
   thin_end_first: 'carve the thin end first',
 }
 
@@ -71,6 +68,10 @@ export function wayTaken(way: Way, board: BoardItem, items: readonly BoardItem[]
     case 'later_promise':
     case 'earlier_promise':
       return promiseMoved(way.promise_s ?? way.plate_s, board, items)
+    case 'short_rest':
+    case 'pan_finish':
+    case 'hold':
+      return [{ kind: 'ending', item: item.id, text: way.code }]
     default:
       return [{ kind: 'note', item: item.id, text: NOTED[way.code] ?? null }]
   }

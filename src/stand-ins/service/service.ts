@@ -1,4 +1,3 @@
-import { STANDARDS } from '@/core/reference/standards'
 import type { CookDocument } from '@/domain/cook/cook-document'
 import { type NextAnswer, nextDocument, nextOf } from '@/domain/cook/next-document'
 import { tenth } from '@/domain/quantity/round'
@@ -87,14 +86,12 @@ class OneRoast {
   inside = false
   begun = false
   delayed: boolean
-  short = false
   calls_c = Number.POSITIVE_INFINITY
   dies_s = Number.POSITIVE_INFINITY
   read_s = 0
   hand_s = Number.NEGATIVE_INFINITY
   took_s = Number.NEGATIVE_INFINITY
   looked_s = Number.NEGATIVE_INFINITY
-  rests_s = Number.POSITIVE_INFINITY
   outAt_s: number | undefined
   waitsUntil_s = 0
   backs = 0
@@ -217,7 +214,6 @@ export function service(
   const enter = (more: Omit<Entered, 'at'>) => entries.push({ ...more, at: iso(now_s) })
   const out = (one: OneRoast) => {
     one.inside = false
-    one.rests_s = now_s
     one.told.piece.put(undefined)
   }
   const into = (one: OneRoast, heat: KitchenHeat, set_c?: number | null) => {
@@ -315,8 +311,6 @@ export function service(
       enter({ kind: 'pull_at', item: one.item, value_c: best.pull_c })
       return now_s + TICK_S
     }
-    // Said while it is in, done once it rests.
-    if (best) one.short = best.code === 'short_rest'
     if (best && best.code !== 'leave_it' && now_s - one.took_s > TAKEN_AGAIN_S) {
       one.took_s = now_s
       if (best.code === 'other_heat') {
@@ -336,10 +330,11 @@ export function service(
         one.heat?.set(best.set_c ?? undefined)
         return now_s + TICK_S
       }
-      if (best.code === 'skip_finish') {
+      // What is given up at the end is entered, and the board goes by it.
+      if (best.code === 'short_rest' || best.code === 'skip_finish') {
         one.taken++
-        for (const { step, kind, item } of actions)
-          if (step !== null && kind === 'finish' && item === one.item) enter({ kind: 'skipped', item, step })
+        for (const decided of best.enter) enter(decided)
+        return now_s + TICK_S
       }
     }
     return undefined
@@ -369,7 +364,6 @@ export function service(
     const soonest = steps.find((action) => {
       const one = oneOf(action)
       const at_s = Date.parse(action.at) / 1000
-      if (one && action.kind === 'carve' && one.short && now_s >= one.rests_s + STANDARDS.shortRest.value) return true
       // Late with it: nothing that comes after is done before it.
       if (one && now_s < one.waitsUntil_s && action.kind !== 'heat_up') return false
       return at_s <= now_s + TICK_S

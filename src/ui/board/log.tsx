@@ -4,7 +4,7 @@ import type { BoardItem } from '@/domain/cook/board'
 import type { CookDocument, CookEntry } from '@/domain/cook/cook-document'
 import { standing } from '@/domain/cook/entry/fold'
 import { planSteps } from '@/domain/cook/run'
-import { ENTRY_WORDS } from '@/words/cook-words'
+import { ENTRY_WORDS, entryText } from '@/words/cook-words'
 import { stepTitle } from '@/words/steps'
 import { clock, temperature, type Units } from '@/words/units'
 import { type CsvReading, readCsv } from './read-csv'
@@ -72,7 +72,7 @@ export function Log({
               {(entry.kind === 'promise' || entry.kind === 'shifted') &&
                 entry.text &&
                 ` to ${clock(Date.parse(entry.text) / 1000, units)}`}
-              {entry.kind !== 'promise' && entry.kind !== 'shifted' && entry.text && `: ${entry.text}`}
+              {entry.kind !== 'promise' && entry.kind !== 'shifted' && entry.text && `: ${entryText(entry)}`}
             </span>
             <span className="text-soft">{entry.by}</span>
           </li>

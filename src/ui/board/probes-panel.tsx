@@ -3,13 +3,16 @@ import { useState } from 'react'
 import { boilingPoint, pressureAtAltitude } from '@/core/heat/vapour'
 import type { BoardItem } from '@/domain/cook/board'
 import { NOWHERE } from '@/domain/cook/entry/assign'
+import { lostAfter } from '@/domain/cook/odd'
 import { pointName } from '@/words/cook-words'
 import { duration, temperature, type Units } from '@/words/units'
 import { Stations } from './stations'
 import { type LiveCook, OTHER_EVENING_S } from './use-cook'
 
-/** Longer without a word a channel is silent, s. */
-const SILENT_S = 180
+/** What a channel said while it was in a roast, as far as that is known: how often it speaks. */
+const saidBy = (items: readonly BoardItem[], device: string, channel: number) =>
+  items.flatMap(({ points }) => points).find(({ probe }) => probe?.device === device && probe.channel === channel)
+    ?.readings ?? []
 
 /** Every channel of every station: where it is, what it says, and whether it still says anything. */
 export function ProbesPanel({
@@ -73,7 +76,7 @@ export function ProbesPanel({
       <ul className="flex flex-wrap gap-2">
         {channels.map(({ device, channel, value_c, at_s }) => {
           const owner = ownerOf(device, channel)
-          const silent = now_s - at_s > SILENT_S
+          const silent = now_s - at_s > lostAfter(saidBy(items, device, channel))
           const name = `${several ? `${names.get(device) ?? 'station'} ` : ''}${channel + 1}`
           const place = (point: string) =>
             point === 'air' ? `air around ${item.title}` : `${pointName(point)} of ${item.title}`

@@ -6,6 +6,7 @@ import { forecastOf } from '../forecast'
 import { isOver } from '../run'
 import { ENTRY_KINDS, kindOf } from '.'
 import { foldLog } from './fold'
+import { ENDINGS } from './kind'
 
 const T0 = Date.UTC(2026, 10, 25, 12) / 1000
 const iso = (minute: number) => new Date((T0 + minute * 60) * 1000).toISOString()
@@ -104,6 +105,7 @@ describe('the log as a fold', () => {
             point: pick(['core', 'air']),
             text: iso(200 + Math.floor(random() * 100)),
             of: kind === 'undo' ? pick(log).id : pick(['step 1', 'step 2']),
+            ...(kind === 'ending' ? { text: pick(ENDINGS) } : {}),
             ...(kind === 'ate' ? { point: 'plate', text: pick(['under', 'over']) } : {}),
           }),
         )

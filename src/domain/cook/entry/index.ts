@@ -6,6 +6,7 @@ import { calibrate } from './calibrate'
 import { carve } from './carve'
 import { cover } from './cover'
 import { done } from './done'
+import { ending } from './ending'
 import { finish } from './finish'
 import { giveUp } from './give-up'
 import { glaze } from './glaze'
@@ -49,6 +50,7 @@ const KINDS = {
   oven: setOven,
   promise,
   pull_at: pullAt,
+  ending,
   calibrate,
   done,
   skipped: skip,

@@ -13,6 +13,10 @@ export type ItemState = 'waiting' | 'in' | 'resting' | 'finishing' | 'carving' |
  */
 export const hasEnded = (state: ItemState): boolean => state === 'served' || state === 'given_up'
 
+/** Ends otherwise than planned, decided while a roast is in: ten minutes of rest, a pan for its hot finish, kept hot until its table. */
+export const ENDINGS = ['short_rest', 'pan_finish', 'hold'] as const
+export type Ending = (typeof ENDINGS)[number]
+
 /** When a pull is foreseen, cook time, s, and when that was said. */
 export interface Arrival {
   readonly at_s: number
@@ -40,6 +44,8 @@ export interface ItemLog {
   away: { from_s: number; to_s: number }[]
   promise_s: number | undefined
   pull_c: number | undefined
+  /** How its end was decided to go otherwise than planned. */
+  endings: Set<Ending>
   oven_name: string | undefined
   settings: { at_s: number; set_c: number }[]
   hand: { at_s: number; value_c: number; point: string }[]
@@ -93,6 +99,7 @@ export const freshItem = (): ItemLog => ({
   away: [],
   promise_s: undefined,
   pull_c: undefined,
+  endings: new Set(),
   oven_name: undefined,
   settings: [],
   hand: [],

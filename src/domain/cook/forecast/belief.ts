@@ -12,6 +12,7 @@ import type { StageChange } from '@/core/simulate/stepper'
 import { questionOf } from '../../roast/question'
 import type { BoardItem, Series } from '../board'
 import type { CookItem } from '../cook-document'
+import { endedAs } from '../ending'
 import { kindOf } from '../entry'
 import { secondsOf } from '../entry/time'
 import { jumpsOf } from '../odd'
@@ -118,10 +119,12 @@ export function setupOf(board: BoardItem, now_s: number, seed: number, members: 
   const { question } = asked.value
   const prepared = prepareRoast(question)
   const points = prepared.bodies.map(({ point }) => point)
-  const least_s = restSeconds(question.program)
+  const ended = endedAs(question.program, board.endings)
+  const shortest_s = board.endings.includes('short_rest') ? STANDARDS.shortRest.value : Number.POSITIVE_INFINITY
+  const least_s = Math.min(restSeconds(ended), shortest_s)
   const planned_s = item.rest_min === null ? least_s : Math.max(least_s, item.rest_min * 60)
-  const has = restStageIndex(question.program) >= 0
-  const program = withRest(question.program, planned_s)
+  const has = restStageIndex(ended) >= 0
+  const program = withRest(ended, planned_s)
   // Between a gentle roast and its hot finish it may wait, tented, longer than a rest before the knife.
   const finishes = program.stages.some(({ role }, i) => role === 'finish' && i > restStageIndex(program))
   const bodyOf = (point: string) => Math.max(0, points.indexOf(point as PointId))
@@ -164,7 +167,8 @@ export function setupOf(board: BoardItem, now_s: number, seed: number, members: 
       least_s,
       planned_s: has ? planned_s : least_s,
       most_s: has
-        ? Math.max(finishes ? STANDARDS.finishWaits.value : question.piece.cut.rest_min.most * 60, planned_s)
+        ? Math.max(finishes ? STANDARDS.finishWaits.value : question.piece.cut.rest_min.most * 60, planned_s) +
+          (board.endings.includes('hold') ? STANDARDS.longestHold.value : 0)
         : least_s,
     },
   }

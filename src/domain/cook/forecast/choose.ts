@@ -1,4 +1,5 @@
 import { verdictOf } from '@/core/doneness/wanted'
+import { donenessScale } from '@/core/reference/doneness'
 import { DANGER_ZONE_C } from '@/core/reference/standards'
 import { leastOven } from '@/core/safety/cautions'
 import { SURE } from '@/core/safety/least'
@@ -105,6 +106,8 @@ const WEIGHT = {
   underPerK: 3,
   /** Less done where less is not safe. */
   unsafePerK: 20,
+  /** What was to fall apart and does not is another dish. */
+  tough: 60,
   /** A chance of harm, whole: so much is waited to be rid of it. */
   unsafe: 60,
   paler: 4,
@@ -114,7 +117,19 @@ const WEIGHT = {
   slowOven: 3,
 } as const
 
-function harm(advice: Advice, cost: Cost, floor_c: number | undefined): number {
+/** Wanted so done that a tough cut falls apart, and carved before it does, by its scale. */
+function isTough({ peak_c }: Advice, { board, setup }: Pick<Belief, 'board' | 'setup'>): boolean {
+  const last = donenessScale(setup.piece.cut.doneness).degrees.at(-1)
+  return (
+    setup.piece.cut.doneness === 'tender' &&
+    last !== undefined &&
+    board.item.serve_c >= last.from_c &&
+    peak_c < last.from_c
+  )
+}
+
+function harm(advice: Advice, cost: Cost, belief: Pick<Belief, 'board' | 'setup' | 'floor_c'>): number {
+  const { floor_c } = belief
   if (advice.never) return Number.POSITIVE_INFINITY
   const late = Math.max(0, cost.late_s - UNNOTICED_S) / 60
   const standing = Math.max(0, -cost.late_s - ON_TIME_S) / 60
@@ -126,6 +141,7 @@ function harm(advice: Advice, cost: Cost, floor_c: number | undefined): number {
     standing * WEIGHT.standingPerMin +
     (told === 0 ? 0 : WEIGHT.telling + Math.abs(told) * (told > 0 ? WEIGHT.toldLaterPerMin : WEIGHT.toldSoonerPerMin)) +
     off * (cost.off_k > 0 ? WEIGHT.overPerK : under) +
+    (isTough(advice, belief) ? WEIGHT.tough : 0) +
     (advice.safe === undefined ? 0 : Math.max(0, SURE - advice.safe) * WEIGHT.unsafe) +
     (cost.crust === 'paler' ? WEIGHT.paler : 0) +
     cost.effort * WEIGHT.effort +
@@ -148,7 +164,7 @@ const whyOf = ({ late_s, told_s, off_k }: Cost): Way['why'] => {
 export function chooseWays(found: readonly Advice[], belief: Pick<Belief, 'board' | 'setup' | 'floor_c'>): Way[] {
   const weighed = found
     .map((advice) => ({ advice, cost: costOf(advice, belief) }))
-    .map((each) => ({ ...each, harm: harm(each.advice, each.cost, belief.floor_c) }))
+    .map((each) => ({ ...each, harm: harm(each.advice, each.cost, belief) }))
     .sort((a, b) => a.harm - b.harm || a.cost.effort - b.cost.effort)
   const families = new Set<string>()
   const distinct = weighed.filter(({ advice: { code } }) => {

@@ -1,11 +1,12 @@
 import { spreadOf } from '@/core/estimate/ensemble'
 import { type Estimate, type EstimateSetup, foresee, type Known, nowMarked, pastsOf } from '@/core/estimate/estimate'
-import { type Program, pullStageIndex, pullsAtReading, type Stage, settingOf } from '@/core/program/stage'
+import { type Program, pullsAtReading, settingOf } from '@/core/program/stage'
 import { STANDARDS } from '@/core/reference/standards'
 import { withRest } from '@/core/roast/rest'
 import { SURE } from '@/core/safety/least'
-import { celsius, minutes, seconds } from '@/core/units'
+import { celsius, minutes } from '@/core/units'
 import { type BoardItem, backSince } from '../board'
+import { withoutFinish, withPanFinish } from '../ending'
 import { BACK_IN_S } from '../run/course'
 import type { Advice } from './advice'
 import { type Belief, beliefOf, isDead, MEMBERS } from './belief'
@@ -16,8 +17,6 @@ import { isSound } from './sound'
 export const WORTH_SAYING_S = 300
 /** An oven must be this much hotter to be worth carrying hot tins across the kitchen, K. */
 const SWAP_LEAST_K = 15
-/** A heavy pan does on all sides what the hottest oven does, in about this time, s (common practice). */
-const PAN_FINISH = { set_c: 230, s: 5 * 60 } as const
 const OVEN_STEPS_K = { late: [20, 40], early: [-15, -30] } as const
 const OVEN_C = { least: 80, still: 250, fan: 230 } as const
 /** Below this the inside is raw: nobody pulls it now, °C. */
@@ -182,24 +181,10 @@ function shorterEnds(ways: Ways, belief: Belief, main: Estimate): Advice[] {
   const shortest = withRest(program, Math.min(rest.least_s, STANDARDS.shortRest.value))
   if (rest.least_s > STANDARDS.shortRest.value) found.push(ways.withEnd('short_rest', shortest))
   const least = withRest(program, rest.least_s)
-  const finish = least.stages.findIndex(
-    ({ role, until }, i) => i > pullStageIndex(program) && role === 'finish' && until.kind === 'time',
-  )
-  const stage = least.stages[finish]
-  if (stage?.until.kind === 'time') {
-    found.push(ways.withEnd('skip_finish', { ...least, stages: least.stages.filter((_, i) => i !== finish) }))
-    if (stage.environment.kind !== 'pan' && stage.until.duration_s > PAN_FINISH.s) {
-      const pan: Stage = {
-        ...stage,
-        environment: { kind: 'pan', set_c: celsius(PAN_FINISH.set_c) },
-        until: { kind: 'time', duration_s: seconds(PAN_FINISH.s) },
-        tending: [],
-      }
-      found.push(
-        ways.withEnd('pan_finish', { ...least, stages: least.stages.map((each, i) => (i === finish ? pan : each)) }),
-      )
-    }
-  }
+  const bare = withoutFinish(least)
+  if (bare) found.push(ways.withEnd('skip_finish', bare))
+  const panned = withPanFinish(least)
+  if (panned) found.push(ways.withEnd('pan_finish', panned))
   if (board.item.roast.thin_end !== null)
     found.push({
       code: 'thin_end_first',

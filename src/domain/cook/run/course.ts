@@ -1,6 +1,7 @@
 import { STANDARDS } from '@/core/reference/standards'
 import { carveSeconds } from '@/core/schedule/carving'
 import type { CookItem } from '../cook-document'
+import { type EndsNow, PAN_FINISH } from '../ending'
 import { promisedAt } from '../entry/fold'
 import type { Arrival, CookLog, ItemLog, ItemState } from '../entry/kind'
 import { secondsOf } from '../entry/time'
@@ -42,8 +43,8 @@ export interface Milestones {
 /** When a step was planned, s. */
 export const at = (step: CookStep): number => secondsOf(step.at)
 
-/** The milestones of a roast, from its steps. */
-export function milestonesOf(item: CookItem, steps: readonly CookStep[]): Milestones {
+/** The milestones of a roast, from its steps but a finish that was left out; one in the pan begins so much later. */
+export function milestonesOf(item: CookItem, steps: readonly CookStep[], endings: readonly EndsNow[] = []): Milestones {
   const in_s = secondsOf(item.put_in)
   const carve_s = secondsOf(item.carve)
   const pull = steps.findLast(({ kind }) => kind === 'pull')
@@ -55,7 +56,9 @@ export function milestonesOf(item: CookItem, steps: readonly CookStep[]): Milest
   return {
     in_s,
     pull_s,
-    next_s: finish ? at(finish) : carve_s,
+    next_s: finish
+      ? Math.max(at(finish), endings.includes('pan_finish') ? carve_s - PAN_FINISH.s : Number.NEGATIVE_INFINITY)
+      : carve_s,
     carve_s,
     promise_s: secondsOf(item.promise),
     finish,
@@ -96,6 +99,8 @@ const STUCK_S = 3600
 export interface RoastCourse {
   readonly in_s: number
   readonly pull_s: number
+  /** The least rest after its pull, s. */
+  readonly rest_s: number
   readonly finish_s: number
   readonly carve_s: number
   readonly plate_s: number
@@ -128,7 +133,11 @@ export function courseOf(item: CookItem, plan: Milestones, own: ItemLog, log: Co
   // Not out yet is out no sooner than now.
   const out_s = own.out_s ?? Math.max(pulled, waits || own.state === 'in' ? now_s : pulled)
   const gap_s = plan.next_s - plan.pull_s
-  const least_s = Math.min(gap_s, (item.rest_least_min ?? item.rest_min ?? gap_s / 60) * 60)
+  const least_s = Math.min(
+    gap_s,
+    (item.rest_least_min ?? item.rest_min ?? gap_s / 60) * 60,
+    own.endings.has('short_rest') ? STANDARDS.shortRest.value : Number.POSITIVE_INFINITY,
+  )
   const tail_s = plan.promise_s - plan.next_s
   const carving_s = plan.promise_s - plan.carve_s
   // Carved early in the plan it waits for its table; late, it need not.
@@ -145,6 +154,7 @@ export function courseOf(item: CookItem, plan: Milestones, own: ItemLog, log: Co
   return {
     in_s: putIn,
     pull_s: pulled,
+    rest_s: least_s,
     finish_s,
     carve_s:
       own.carve_s ?? Math.max(plate_s - carving_s, Math.min(finish_s + plan.carve_s - plan.next_s, plate_s - quick_s)),

@@ -1,6 +1,7 @@
 import type { TendingAct } from '@/core/program/stage'
 import { AHEAD_KINDS } from '@/core/schedule/task'
 import type { CookDocument, CookEntry } from '../cook-document'
+import { endingsOf, inPan, isLeftOut, PAN_FINISH } from '../ending'
 import { foldLog } from '../entry/fold'
 import { type CookLog, freshItem, hasEnded, type ItemState, type Shift } from '../entry/kind'
 import { secondsOf } from '../entry/time'
@@ -13,12 +14,13 @@ import {
   milestonesOf,
   passedBy,
   RANK,
+  type RoastCourse,
   rankOf,
   SAME_S,
   timeOf,
   type When,
 } from './course'
-import { planSteps, stuffingSteps } from './steps'
+import { holdSteps, isDecidedHold, isHold, planSteps, stuffingSteps } from './steps'
 
 export { planSteps } from './steps'
 
@@ -77,20 +79,22 @@ export const runOf = (document: CookDocument, entries: readonly CookEntry[], now
 
 /** The same, of a log that is folded already. */
 export function runOfLog(document: CookDocument, log: CookLog, now_s: number): Run {
-  const steps = [...planSteps(document), ...stuffingSteps(document, log)]
+  const steps = [...planSteps(document), ...stuffingSteps(document, log), ...holdSteps(document, log)]
   const origin_s = secondsOf(document.clock.origin)
   const ticked = tickedOf(steps, log)
   const roasts = new Map(
     document.items.map((item) => {
       const own = log.items.get(item.id) ?? freshItem()
+      const endings = endingsOf(steps, item.id, log)
       const plan = milestonesOf(
         item,
-        steps.filter((step) => step.item === item.id),
+        steps.filter((step) => step.item === item.id && !isLeftOut(step, log)),
+        endings,
       )
       const shifted = steps.find((step) => step.item === item.id && step.kind === 'put_in' && log.shifted.has(step.id))
       const begins = own.in_s ?? (shifted && log.shifted.get(shifted.id)?.at_s)
       const course = courseOf(item, plan, begins === undefined ? own : { ...own, in_s: begins }, log, now_s)
-      return [item.id, { own, plan, course }] as const
+      return [item.id, { own, plan, course, panned: endings.includes('pan_finish') }] as const
     }),
   )
   const sides = new Map(
@@ -170,15 +174,16 @@ export function runOfLog(document: CookDocument, log: CookLog, now_s: number): R
     const roast = step.item === null ? undefined : roasts.get(step.item)
     const side = step.item === null ? undefined : sides.get(step.item)
     if (roast) {
-      const { plan, own, course } = roast
-      // It rests by itself: said when it came out, and not again.
-      const rests = step.kind === 'rest' && own.out_s !== undefined && now_s - own.out_s > RESTS_S
+      const { plan, own, course, panned } = roast
+      // It rests by itself: said when it came out, and not again. Into a cabinet somebody puts it.
+      const rests = step.kind === 'rest' && !isHold(step) && own.out_s !== undefined && now_s - own.out_s > RESTS_S
       const passed = rests || RANK[own.state] > rankOf(step, plan)
       const happened = passed ? happenedAt(step, plan, own) : undefined
       if (happened !== undefined && !ticked.has(step.id)) ticked.set(step.id, happened)
       // Back in, it is to be pulled again: a milestone is done as long as its roast is past it, however often it was ticked.
       if (!passed && isMilestone(step, plan)) ticked.delete(step.id)
-      put(step, passed, timeOf(step, plan, course), 0, passedBy(step, plan, own) ?? now_s)
+      const when = decidedAt(step, course, panned) ?? timeOf(step, plan, course)
+      put(panned ? inPan(step) : step, passed, when, 0, passedBy(step, plan, own) ?? now_s)
     } else if (side) {
       const place = side.steps.indexOf(step)
       const after = side.began !== undefined && place > side.steps.indexOf(side.began)
@@ -214,6 +219,14 @@ export function runOfLog(document: CookDocument, log: CookLog, now_s: number): R
     const user = use && found.get(use.id)
     if (user) {
       const moved = user.state === 'done' ? 0 : user.at_s - user.planned_s
+      const itsRoast = use.item === null ? undefined : roasts.get(use.item)
+      if (itsRoast?.panned && use.kind === 'finish') {
+        put(inPan({ ...step, stage: use.stage }), user.state !== 'open', {
+          at_s: user.at_s - PAN_FINISH.heats_s,
+          window: undefined,
+        })
+        continue
+      }
       // What was moved to another setting or heat is heated for there.
       const elsewhere = user.step.set_c !== use.set_c || user.step.source?.id !== use.source?.id
       const heated = elsewhere ? { ...step, set_c: user.step.set_c, source: user.step.source } : step
@@ -251,6 +264,14 @@ export function runOfLog(document: CookDocument, log: CookLog, now_s: number): R
     ],
   }
 }
+
+/** When what came of a decided end is: into the cabinet after the least rest, a pan heated for a finish in it. */
+const decidedAt = (step: CookStep, course: RoastCourse, panned: boolean): When | undefined =>
+  isDecidedHold(step)
+    ? { at_s: course.pull_s + course.rest_s, window: undefined }
+    : panned && step.kind === 'heat_up' && step.stage?.role === 'finish'
+      ? { at_s: course.finish_s - PAN_FINISH.heats_s, window: undefined }
+      : undefined
 
 /** A step as it is done on another heat, or at another setting, than was planned. */
 const atSource = (

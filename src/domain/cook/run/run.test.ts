@@ -11,6 +11,7 @@ import { type CookDocument, type CookEntry, cookEntry } from '../cook-document'
 import { ENTRY_KINDS } from '../entry'
 import { arrivalText } from '../entry/arrival'
 import { foldLog } from '../entry/fold'
+import { ENDINGS } from '../entry/kind'
 import { howItWent } from '../how-it-went'
 import { entriesOf, isOver, openSteps, type Run, type RunStep, runOf } from '.'
 
@@ -54,8 +55,11 @@ const at = (document: CookDocument, kind: string) =>
   Date.parse(document.steps.find((step) => step.kind === kind)?.at ?? '') / 1000
 
 /** Does every step when it is due, and answers what was offered. */
-function cooked(document: CookDocument): { readonly offered: string[]; readonly entries: CookEntry[] } {
-  const entries: CookEntry[] = []
+function cooked(
+  document: CookDocument,
+  told: readonly CookEntry[] = [],
+): { readonly offered: string[]; readonly entries: CookEntry[] } {
+  const entries: CookEntry[] = [...told]
   const offered: string[] = []
   let now_s = NOW
   for (let turn = 0; turn < 600; turn++) {
@@ -114,6 +118,64 @@ describe('the board’s steps are the plan’s', () => {
     expect(asked.length).toBeGreaterThanOrEqual(wanted.length)
     expect(wanted.slice(place)).toEqual([])
     expect(isOver(document, entries, NOW + 86_400)).toBe(true)
+  })
+
+  const told = (text: string) => entry('ending', NOW + 60, { text })
+  const timesOf = (document: CookDocument, entries: CookEntry[], now_s = NOW + 120) => {
+    const run = runOf(document, entries, now_s)
+    const step = (kind: string) => run.steps.findLast((each) => each.step.kind === kind)
+    return { step, plate_s: run.items[0]?.plate_s ?? Number.NaN }
+  }
+  /** Out an hour late. */
+  const lateOut = (document: CookDocument) => {
+    const out_s = at(document, 'pull') + 3600
+    return { out_s, log: [entry('in', at(document, 'put_in')), entry('out', out_s)] }
+  }
+
+  it('a rest of ten minutes, decided, brings knife and table forward where it is out late', () => {
+    const document = cookOf({})
+    const { out_s, log } = lateOut(document)
+    const before = timesOf(document, log, out_s + 30)
+    const after = timesOf(document, [...log, told('short_rest')], out_s + 30)
+    expect(after.plate_s).toBeLessThan(before.plate_s - 120)
+    expect((after.step('carve')?.at_s ?? 0) - out_s).toBeCloseTo(600, -1)
+    expect(after.plate_s).toBeGreaterThan(after.step('carve')?.at_s ?? 0)
+  })
+
+  it('a hot finish that is left out is waited for no longer', () => {
+    const document = cookOf({ program: { school: 'reverse-sear' } })
+    const finish = document.steps.find(({ kind }) => kind === 'finish')
+    const { out_s, log } = lateOut(document)
+    const before = timesOf(document, log, out_s + 30)
+    const after = timesOf(document, [...log, entry('skipped', out_s, { of: finish?.id ?? '' })], out_s + 30)
+    expect(before.plate_s - after.plate_s).toBeGreaterThan(300)
+    expect(after.step('finish')?.state).toBe('skipped')
+    expect(after.step('carve')?.at_s ?? 0).toBeLessThan((before.step('carve')?.at_s ?? 0) - 300)
+  })
+
+  it('a finish in the pan is a step in the pan, five minutes before the knife, and the pan is heated for it', () => {
+    const document = cookOf({ program: { school: 'reverse-sear' } })
+    const { step } = timesOf(document, [told('pan_finish')])
+    expect(step('finish')?.step.stage?.environment).toEqual({ kind: 'pan', set_c: 230 })
+    expect((step('carve')?.at_s ?? 0) - (step('finish')?.at_s ?? 0)).toBeCloseTo(300, -1)
+    expect(step('heat_up')?.step.stage?.environment.kind).toBe('pan')
+    expect((step('finish')?.at_s ?? 0) - (step('heat_up')?.at_s ?? 0)).toBeCloseTo(600, -1)
+    expect(step('heat_up')?.at_s).toBeGreaterThan(at(document, 'pull'))
+  })
+
+  it('held, it goes into the cabinet after its rest, and on its table when that was promised', () => {
+    const document = cookOf({})
+    const pull_s = at(document, 'pull') - 3600
+    const log = [entry('in', at(document, 'put_in')), told('hold'), entry('out', pull_s)]
+    const { step, plate_s } = timesOf(document, log, pull_s + 600)
+    expect(step('rest')?.step.stage?.environment.kind).toBe('cabinet')
+    expect(step('rest')?.state).toBe('open')
+    expect(step('rest')?.at_s).toBeGreaterThan(pull_s + 300)
+    expect(step('rest')?.at_s).toBeLessThan(step('carve')?.at_s ?? 0)
+    expect(plate_s * 1000).toBe(Date.parse(document.items[0]?.promise ?? ''))
+    const { offered } = cooked(document, [told('hold')])
+    expect(offered.filter((kind) => kind === 'rest')).toHaveLength(2)
+    expect(isOver(document, cooked(document, [told('hold')]).entries, NOW + 86_400)).toBe(true)
   })
 
   it('an oven is not turned up over a roast that was to be out of it and is not yet', () => {
@@ -340,17 +402,19 @@ describe('whatever is entered, in whatever order', () => {
       const document = documents[round % documents.length] as CookDocument
       const items = [...document.items, ...document.sides].map(({ id }) => id)
       const pick = <T>(of: readonly T[]): T => of[Math.floor(random() * of.length)] as T
-      const entries = Array.from({ length: Math.floor(random() * 14) }, () =>
-        entry(pick(ENTRY_KINDS.filter((kind) => kind !== 'undo' && kind !== 'ate')), NOW + random() * 40_000, {
+      const entries = Array.from({ length: Math.floor(random() * 14) }, () => {
+        const kind = pick(ENTRY_KINDS.filter((each) => each !== 'undo' && each !== 'ate'))
+        const said = [iso(NOW + random() * 40_000), 'x', arrivalText(0, { p10: NOW, p50: NOW + 60, p90: NOW + 120 })]
+        return entry(kind, NOW + random() * 40_000, {
           item: pick(items),
           of: random() < 0.5 ? pick(['pull 1', ...document.steps.map(({ id }) => id)]) : 'nothing',
           value_c: 40,
           point: 'core',
           device: 'd',
           channel: 0,
-          text: pick([iso(NOW + random() * 40_000), 'x', arrivalText(0, { p10: NOW, p50: NOW + 60, p90: NOW + 120 })]),
-        }),
-      )
+          text: pick(kind === 'ending' ? ENDINGS : said),
+        })
+      })
       const now_s = NOW + random() * 45_000
       const run = runOf(document, entries, now_s)
       expect(run.steps.every(({ at_s }) => Number.isFinite(at_s))).toBe(true)

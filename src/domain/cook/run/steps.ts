@@ -65,6 +65,33 @@ export const stuffingSteps = (document: CookDocument, log: CookLog): CookStep[] 
     return [step('put_in', spooned_s + 120), step('pull', spooned_s + 120 + STUFFING_S)]
   })
 
+/** Kept hot until its table, it goes from its rest into the cabinet. */
+export const holdSteps = (document: CookDocument, log: CookLog): CookStep[] =>
+  document.items.flatMap(({ id, carve }, i) =>
+    log.items.get(id)?.endings.has('hold')
+      ? [
+          {
+            ...plainStep('rest', carve, id, i),
+            id: `${HOLD}${i + 1}`,
+            set_c: STANDARDS.cabinet.value,
+            stage: {
+              role: 'rest',
+              environment: { kind: 'cabinet', set_c: STANDARDS.cabinet.value },
+              cover: 'tent',
+              preheated: true,
+              position: null,
+            },
+            basis: 'common_practice',
+          },
+        ]
+      : [],
+  )
+const HOLD = 'hold '
+/** Whether a step is such a one, decided on the way. */
+export const isDecidedHold = ({ id }: CookStep): boolean => id.startsWith(HOLD)
+/** Whether a step puts a roast into a cabinet, planned or decided. */
+export const isHold = ({ kind, stage }: CookStep): boolean => kind === 'rest' && stage?.environment.kind === 'cabinet'
+
 /** The steps of a cook's plan, whatever release began it. */
 export const planSteps = (document: CookDocument): readonly CookStep[] =>
   document.steps.length > 0 ? document.steps : plainSteps(document)

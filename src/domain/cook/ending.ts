@@ -1,0 +1,66 @@
+import { type Program, pullStageIndex, type Stage } from '@/core/program/stage'
+import { celsius, seconds } from '@/core/units'
+import type { CookLog, Ending } from './entry/kind'
+import type { CookStep } from './step'
+
+/** The end of a cook, decided otherwise than planned while it is in: its program, and its steps. */
+
+/** How a roast now ends; without its hot finish where the step was left out. */
+export type EndsNow = Ending | 'no_finish'
+
+/** A heavy pan does on all sides what the hottest oven does, in about this time, and is hot in so long, s (common practice). */
+export const PAN_FINISH = { set_c: 230, s: 5 * 60, heats_s: 10 * 60 } as const
+
+/** The hot finish after the pull, by the clock; −1 where there is none. */
+const finishIndex = (program: Program): number =>
+  program.stages.findIndex(
+    ({ role, until }, i) => i > pullStageIndex(program) && role === 'finish' && until.kind === 'time',
+  )
+
+/** The same without its hot finish; undefined where it has none. */
+export function withoutFinish(program: Program): Program | undefined {
+  const index = finishIndex(program)
+  return index < 0 ? undefined : { ...program, stages: program.stages.filter((_, i) => i !== index) }
+}
+
+/** The same with its hot finish in a pan; undefined where it has none, or a pan is no shorter. */
+export function withPanFinish(program: Program): Program | undefined {
+  const index = finishIndex(program)
+  const stage = program.stages[index]
+  if (stage?.until.kind !== 'time' || stage.environment.kind === 'pan' || stage.until.duration_s <= PAN_FINISH.s)
+    return undefined
+  const pan: Stage = {
+    ...stage,
+    environment: { kind: 'pan', set_c: celsius(PAN_FINISH.set_c) },
+    until: { kind: 'time', duration_s: seconds(PAN_FINISH.s) },
+    tending: [],
+  }
+  return { ...program, stages: program.stages.map((each, i) => (i === index ? pan : each)) }
+}
+
+/** A program as it was decided that it ends. */
+export function endedAs(program: Program, endings: readonly EndsNow[]): Program {
+  if (endings.includes('no_finish')) return withoutFinish(program) ?? program
+  return (endings.includes('pan_finish') ? withPanFinish(program) : undefined) ?? program
+}
+
+/** How the end of a roast was decided, its finish among it that was left out. */
+export const endingsOf = (steps: readonly CookStep[], item: string, log: CookLog): readonly EndsNow[] => [
+  ...(log.items.get(item)?.endings ?? []),
+  ...(steps.some((step) => isLeftOut(step, log) && step.item === item) ? ['no_finish' as const] : []),
+]
+
+/** A hot finish that was left out: its roast goes from its rest to the knife. */
+export const isLeftOut = ({ kind, id }: CookStep, log: CookLog): boolean => kind === 'finish' && log.skipped.has(id)
+
+/** A step of a hot finish, as it is done in a pan. */
+export function inPan(step: CookStep): CookStep {
+  if (step.stage?.role !== 'finish' || (step.kind !== 'finish' && step.kind !== 'heat_up')) return step
+  return {
+    ...step,
+    source: null,
+    set_c: PAN_FINISH.set_c,
+    stage: { ...step.stage, environment: { kind: 'pan', set_c: PAN_FINISH.set_c }, preheated: true },
+    numbers: { ...step.numbers, minutes: (step.kind === 'finish' ? PAN_FINISH.s : PAN_FINISH.heats_s) / 60 },
+  }
+}
