@@ -107,3 +107,45 @@ test('carved at its promise it falls short, left to rest it does not: one tap mo
   await expect(peak).toContainText('as wanted')
   await expect(move).toHaveCount(0)
 })
+
+const scene = (named: string): Told => {
+  const found = SITUATIONS.find(({ name }) => name === named)
+  if (!found) throw new Error(`no situation ${named}`)
+  return found.told
+}
+
+test('a rest of ten minutes, tapped, is reckoned with: on time, offered no longer, and the knife ten minutes after the pull', async ({
+  page,
+  request,
+}) => {
+  const kitchen = await newKitchen('short-rest')
+  const row = await openScene(page, request, kitchen, 'short rest', scene('guests half an hour early, rib half-way'))
+  await expect(row.getByTestId('late')).toContainText('late')
+  const way = row.locator('[data-way=short_rest]')
+  await expect(way).toContainText('Rest only ten minutes')
+  if (process.env.PICTURES) await page.screenshot({ path: `${process.env.PICTURES}/short-before.png` })
+  await way.click()
+  await expect(way).toHaveCount(0)
+  await expect(row.getByTestId('late')).toContainText('on time')
+  await expect(page.getByTestId('log')).toContainText('end changed: ten minutes of rest')
+  if (process.env.PICTURES) await page.screenshot({ path: `${process.env.PICTURES}/short-after.png`, fullPage: true })
+})
+
+test('held hot, tapped, it is on time, and into the cabinet is a step after its rest', async ({ page, request }) => {
+  const kitchen = await newKitchen('held')
+  const row = await openScene(page, request, kitchen, 'held', scene('guests 45 min late, rib half-way'))
+  await expect(row.getByTestId('late')).toContainText('early')
+  const way = row.locator('[data-way=hold]')
+  await way.click()
+  await expect(way).toHaveCount(0)
+  await expect(row.getByTestId('late')).toContainText('on time')
+  const run = page.getByTestId('run')
+  const step = run.getByText(/^Hold in the warm cabinet at 60 °C/)
+  await expect(step).toHaveCount(1)
+  if (process.env.PICTURES) await page.screenshot({ path: `${process.env.PICTURES}/held.png`, fullPage: true })
+  await row.getByRole('button', { name: 'It is out' }).click()
+  await expect(page.getByTestId('next')).toContainText('Rest')
+  await page.getByTestId('next').getByRole('button', { name: 'Done', exact: true }).click()
+  await expect(page.getByTestId('next')).toContainText('Hold in the warm cabinet')
+  await expect(page.getByTestId('next')).toContainText('Keep it above')
+})

@@ -23,11 +23,12 @@ export function withoutFinish(program: Program): Program | undefined {
   return index < 0 ? undefined : { ...program, stages: program.stages.filter((_, i) => i !== index) }
 }
 
-/** The same with its hot finish in a pan; undefined where it has none, or a pan is no shorter. */
+/** The same with its hot finish in a pan; undefined where it has none, is over a fire, or a pan is no shorter. */
 export function withPanFinish(program: Program): Program | undefined {
   const index = finishIndex(program)
   const stage = program.stages[index]
-  if (stage?.until.kind !== 'time' || stage.environment.kind === 'pan' || stage.until.duration_s <= PAN_FINISH.s)
+  const kind = stage?.environment.kind
+  if (stage?.until.kind !== 'time' || kind === 'pan' || kind === 'fire' || stage.until.duration_s <= PAN_FINISH.s)
     return undefined
   const pan: Stage = {
     ...stage,
@@ -53,12 +54,11 @@ export const endingsOf = (steps: readonly CookStep[], item: string, log: CookLog
 /** A hot finish that was left out: its roast goes from its rest to the knife. */
 export const isLeftOut = ({ kind, id }: CookStep, log: CookLog): boolean => kind === 'finish' && log.skipped.has(id)
 
-/** A step of a hot finish, as it is done in a pan. */
+/** A step of a hot finish, as it is done in a pan; which heat it was planned for stays said. */
 export function inPan(step: CookStep): CookStep {
   if (step.stage?.role !== 'finish' || (step.kind !== 'finish' && step.kind !== 'heat_up')) return step
   return {
     ...step,
-    source: null,
     set_c: PAN_FINISH.set_c,
     stage: { ...step.stage, environment: { kind: 'pan', set_c: PAN_FINISH.set_c }, preheated: true },
     numbers: { ...step.numbers, minutes: (step.kind === 'finish' ? PAN_FINISH.s : PAN_FINISH.heats_s) / 60 },

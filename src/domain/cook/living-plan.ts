@@ -1,8 +1,9 @@
 import type { Task } from '@/core/schedule/task'
-import { epochSeconds } from '@/core/units'
+import { celsius, epochSeconds } from '@/core/units'
 import type { MealPlan } from '../meal/make-meal'
 import type { CookDocument } from './cook-document'
 import type { Run, RunStep } from './run'
+import type { CookStep } from './step'
 
 /** A plan while it is cooked: its tasks at the times they now have. */
 
@@ -14,9 +15,17 @@ export interface LivingCook {
   readonly next: RunStep | undefined
 }
 
+/** A finish that was decided to be in a pan is in a pan on every page. */
+function decidedHeat({ stage, because }: Task, { stage: now, set_c, numbers }: CookStep): Partial<Task> {
+  if (!stage || now?.environment.kind !== 'pan' || stage.environment.kind === 'pan' || set_c === null) return {}
+  const environment = { kind: 'pan', set_c: celsius(set_c) } as const
+  return { set_c, stage: { ...stage, environment, tending: [] }, because: { ...because, numbers } }
+}
+
 /** A task of one roast as it now stands. */
-const moved = (task: Task, { at_s, window, state }: RunStep): Task => ({
+const moved = (task: Task, { at_s, window, state, step }: RunStep): Task => ({
   ...task,
+  ...decidedHeat(task, step),
   at: epochSeconds(at_s),
   window: window && state === 'open' ? { from: epochSeconds(window.from_s), to: epochSeconds(window.to_s) } : undefined,
 })

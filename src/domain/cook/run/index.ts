@@ -166,7 +166,8 @@ export function runOfLog(document: CookDocument, log: CookLog, now_s: number): R
     found.set(step.id, {
       step: elsewhere ? atSource(step, moved, sources) : step,
       state,
-      planned_s: at(step),
+      // What came up on the way was not planned for another time.
+      planned_s: isDecidedHold(step) ? stands.at_s : at(step),
       ...stands,
     })
   }
