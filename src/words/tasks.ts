@@ -260,6 +260,8 @@ export function taskWhy(task: Task, units: Units): string {
         return `By then it has had the time and heat that turn its tough parts to gelatine, by one law for all cuts. It reads about ${temperature(n.pull_c ?? 0, units)}; another would be there sooner or later at the same reading.`
       return `It climbs ${rise(n.rise_k ?? 0, units)} after it leaves the heat and peaks ${Math.round(n.peak_after_min ?? 0)} minutes later at ${temperature((n.pull_c ?? 0) + (n.rise_k ?? 0), units)}. You asked for ${temperature(n.serve_c ?? 0, units)}. Found by simulating this roast, not by a rule.`
     case 'rest':
+      if (task.stage?.environment.kind === 'cabinet')
+        return `${duration((n.minutes ?? 0) * 60)}: held hot until it is wanted, so that it may be done sooner.`
       return `${duration((n.minutes ?? 0) * 60)}: the least rest for this cut, and the slack that takes up the doubt in the oven.`
     case 'carve':
       return `${minutes} minutes for the knife, by the size of the piece.`

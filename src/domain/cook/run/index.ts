@@ -22,7 +22,7 @@ import {
 } from './course'
 import { holdSteps, isDecidedHold, isHold, planSteps, stuffingSteps } from './steps'
 
-export { planSteps } from './steps'
+export { isDecidedHold, planSteps } from './steps'
 
 /**
  * The living plan: every step of a cook with where it stands and when it is, from what was planned, what
