@@ -252,6 +252,8 @@ export function askWords(ask: Ask, units: Units): string {
         ? `When do they eat? Taken as ${hoursSaid(ask.taken_h)} from now.`
         : `When do they eat? Several things cannot all be counted from when one goes in. Taken as ${hoursSaid(ask.taken_h)} after ${clock(ask.put_in_s, units)}.`
     case 'said_twice':
+      if (ask.meals)
+        return 'Two hours that are no one meal: type a line for each. Here the last is taken for all of it.'
       return ask.what === 'moment'
         ? 'Two hours: the last is taken for all of it.'
         : `Two of it: the first ${SAID_TWICE[ask.what] ?? 'one'} is taken.`

@@ -17,7 +17,7 @@ import { roastsOf } from './roast-reading'
 import { kitchenOf } from './said-kitchen'
 import { type Ask, isMeal, type LineReading, type SaidRoast } from './said-roast'
 import { scaleOf, withScale } from './scale'
-import { hoursOf, seatedOf } from './seatings'
+import { areTwoMeals, hoursOf, seatedOf } from './seatings'
 import { type LineContext, readSentence } from './sentence'
 import { LONGEST_LINE } from './tokens'
 import { byRoast, isInPastry, isSaidCloser, OF_TABLE } from './whose'
@@ -96,6 +96,7 @@ export function readLine(line: string, context: LineContext): Outcome<LineReadin
       code: 'said_twice',
       at: { from: hours.first.from, to: hours.first.to },
       what: 'moment',
+      ...(areTwoMeals(hoursOf(meanings, context)) ? { meals: true as const } : {}),
       options: [
         { says: spelt(hours.first), line: replaced(hours.last, '') },
         { says: spelt(hours.last), line: replaced(hours.first, dayOf(hours, context)) },

@@ -246,10 +246,14 @@ function hourAt(tokens: readonly Token[], at: number): SaidHour | undefined {
   const minute = Number(clock?.[2] ?? 0)
   return { count: half ? 2 : 1, hour, minute, half, plain: half !== undefined || clock?.[2] !== undefined }
 }
-/** Between two numbers: from the one to the other. */
-/** No table is told to be ready within a longer time, minutes. */
+/** No table is told to be ready within a longer time, minutes; a service, a buffet goes on longer. */
 const LONGEST_RANGE_MIN = 180
-/** between 6 and 7, from 6 to 7, 6-7pm, 6:00-6:30: the middle of it, which is in time for all of it. */
+const LONGEST_SERVICE_MIN = 480
+/** Within such a time they sit down together; over a longer one the first are there when it begins, minutes. */
+const ONE_TABLE_MIN = 60
+/** Goes on from one hour to another. */
+const SERVICE = /^(?:service|services|serving|served|buffet|carvery|house|open|doors|party|reception)$/
+/** between 6 and 7, 6-7pm, 6:00-6:30: the middle of it, in time for all of it; service 12-3, from 12 until 2:30: when it begins. */
 const range: Rule = (tokens, at, line) => {
   const lead = textAt(tokens, at)
   const led = lead === 'between' || lead === 'from'
@@ -260,7 +264,7 @@ const range: Rule = (tokens, at, line) => {
   const joiner = tokens[from + first.count]
   if (!joiner) return undefined
   const dashed = DASHED.test(line.slice(last.to, joiner.from))
-  const worded = lead === 'between' ? joiner.text === 'and' : /^(?:to|till|until)$/.test(joiner.text)
+  const worded = lead === 'between' ? joiner.text === 'and' : /^(?:to|till?|until)$/.test(joiner.text)
   if (!dashed && !worded) return undefined
   const to = from + first.count + (dashed ? 0 : 1)
   const second = hourAt(tokens, to)
@@ -269,9 +273,11 @@ const range: Rule = (tokens, at, line) => {
   if (MEASURED.test(textAt(tokens, end)) || textAt(tokens, end) === 'h') return undefined
   const plain = first.plain || second.plain
   const before = textAt(tokens, at - 1)
+  const service = SERVICE.test(before)
   // "from 6 to 7" may be degrees of a core, and "6-7" people or kilograms; "for 8-10" is a table.
-  const isTime = lead === 'between' || plain || (LEADS_HOUR.test(before) && before !== 'for')
-  if (!isTime || (lead === 'from' && !endsAt(tokens, end))) return undefined
+  const isTime = lead === 'between' || plain || service || (LEADS_HOUR.test(before) && before !== 'for')
+  const ends = endsAt(tokens, end) || (service && textAt(tokens, end) === 'on')
+  if (!isTime || (lead === 'from' && !ends)) return undefined
   if (!dashed && !led && !plain && FIGURES.has(first.hour)) return undefined
   const half = second.half ?? first.half
   const at_min = ({ hour, minute, half: own = half }: SaidHour) =>
@@ -279,8 +285,10 @@ const range: Rule = (tokens, at, line) => {
   const [opens, closes] = [at_min(first), at_min(second)]
   // 11 to 1 pm begins before noon.
   const opened = opens > closes && first.half === undefined ? opens - 12 * 60 : opens
-  if (opened < 0 || closes <= opened || closes - opened > LONGEST_RANGE_MIN) return undefined
-  return { count: end - at, text: clockText(Math.round((opened + closes) / 10) * 5) }
+  const long_min = closes - opened
+  if (opened < 0 || long_min <= 0 || long_min > (service ? LONGEST_SERVICE_MIN : LONGEST_RANGE_MIN)) return undefined
+  const eaten_min = service || long_min > ONE_TABLE_MIN ? opened : Math.round((opened + closes) / 10) * 5
+  return { count: end - at, text: clockText(eaten_min) }
 }
 
 /** "for 8-10", "serves 8-10": as many as there may be. */

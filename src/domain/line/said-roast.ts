@@ -79,7 +79,14 @@ export type Ask =
       readonly put_in_s?: number
       readonly options: readonly Choice[]
     }
-  | { readonly code: 'said_twice'; readonly at: Span; readonly what: Fact['kind']; readonly options: readonly Choice[] }
+  | {
+      readonly code: 'said_twice'
+      readonly at: Span
+      readonly what: Fact['kind']
+      /** Two hours that are of two meals: on two days, or from morning to night. */
+      readonly meals?: true
+      readonly options: readonly Choice[]
+    }
   | {
       readonly code: 'not_a_word_for_it'
       readonly at: Span

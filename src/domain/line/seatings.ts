@@ -59,14 +59,22 @@ export function hoursOf(meanings: readonly Meaning[], { timeZone }: MomentContex
   const days = meanings.flatMap(({ fact }) =>
     (fact.kind === 'moment' || fact.kind === 'again') && fact.said !== 'clock' ? [fact] : [],
   )
-  let day_s = (days.findLast(({ said }) => said === 'day') ?? days[0])?.at_s
+  let day_s = (days.find(({ said }) => said === 'day') ?? days[0])?.at_s
   return meanings.flatMap((meaning): Hour[] => {
     const { fact } = meaning
+    // "Friday pork at 7, Saturday lamb at 1": each day is of the hours after it.
+    if (fact.kind === 'moment' && fact.said === 'day') day_s = fact.at_s
     if (!isHour(fact)) return []
     const dated = fact.said === 'both'
     if (dated) day_s = fact.at_s
     return [{ at_s: dated || day_s === undefined ? fact.at_s : atHourOf(day_s, fact.at_s, timeZone), meaning }]
   })
+}
+
+/** A lunch and a dinner are one day's work, two days are two meals. */
+export function areTwoMeals(hours: readonly Pick<Hour, 'at_s'>[]): boolean {
+  const all = hours.map(({ at_s }) => at_s)
+  return Math.max(...all) - Math.min(...all) > LONGEST_DAY_S
 }
 
 /** What a line with several hours comes to. */
@@ -105,8 +113,7 @@ export function seatedOf(
         : inTurn(hours, count)
   if (!times) return undefined
   const seats = [...new Set(times)].sort((a, b) => a - b)
-  // A lunch and a dinner are one day's work, two days are two meals.
-  if (seats.length < 2 || (seats.at(-1) ?? 0) - (seats[0] ?? 0) > LONGEST_DAY_S) return undefined
+  if (seats.length < 2 || areTwoMeals(seats.map((at_s) => ({ at_s })))) return undefined
   return {
     seatings: seats.map((at_s) => ({ at_s, pieces: times.flatMap((time, i) => (time === at_s ? [i] : [])) })),
     hours,

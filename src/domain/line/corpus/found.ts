@@ -40,10 +40,10 @@ export const FOUND: readonly (readonly [line: string, means: string])[] = [
   ['pork loin 2kg 730pm', 'pork-loin 2kg | @11-24T19:30'],
   ['pork loin 2kg ten to 8', 'pork-loin 2kg | @11-24T19:50'],
   ['pork loin 2kg at twenty past seven', 'pork-loin 2kg | @11-24T19:20'],
-  // Hours of a range are its middle; other ways to say one
+  // Of an hour the middle, of longer its beginning: the first are there then; other ways to say one
   ['turkey 5kg between 6 and 7', 'turkey 5kg | @11-24T18:30'],
   ['rib 2.5kg 6-6:30 pm', 'beef-rib-bone-in 2.5kg | @11-24T18:15'],
-  ['rib 3kg sunday 11-1pm', 'beef-rib-bone-in 3kg | @11-29T12:00'],
+  ['rib 3kg sunday 11-1pm', 'beef-rib-bone-in 3kg | @11-29T11:00'],
   ['leg of lamb 2kg half eight', 'lamb-leg-bone-in 2kg | @11-24T20:30'],
   ['rib 3kg medium rare 20h', 'beef-rib-bone-in 3kg =medium-rare | @11-24T20:00'],
   ['brisket 5kg 110C 14h', 'beef-brisket 5kg [110/840] |'],
