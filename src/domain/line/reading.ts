@@ -11,6 +11,7 @@ import { NAME_WORDS, nameInLine } from './cut-names'
 import type { Meaning } from './fact'
 import { leadHours } from './lead'
 import { ORDINARY } from './ordinary'
+import { piecesApart } from './pieces-apart'
 import { heldUntil, hoursApart, isPartOf, promiseOf } from './promised'
 import { isPulled } from './readers/doneness'
 import { roastsOf } from './roast-reading'
@@ -69,8 +70,10 @@ export function readLine(line: string, context: LineContext): Outcome<LineReadin
     (found, { fact }) => (fact.kind === 'guests' ? (found ?? 0) + fact.guests : found),
     undefined,
   )
+  const { groups, wished } = piecesApart(byRoast(meanings), table, guests)
   const wishes: Record<string, number> = {}
-  for (const { fact } of table) if (fact.kind === 'wish') wishes[fact.word] = (wishes[fact.word] ?? 0) + fact.count
+  for (const { fact } of table)
+    if (fact.kind === 'wish' && !wished) wishes[fact.word] = (wishes[fact.word] ?? 0) + fact.count
   const said_s = promiseOf(table, context)
   const goesIn = table.map(({ fact }) => fact).findLast((fact) => fact.kind === 'put_in')
   const put_in_s = said_s === undefined && goesIn ? goesIn.at_s : undefined
@@ -78,17 +81,15 @@ export function readLine(line: string, context: LineContext): Outcome<LineReadin
   const batched = table.map(({ fact }) => fact).find((fact) => fact.kind === 'batches')
   const away = table.map(({ fact }) => fact).find((fact) => fact.kind === 'away')
 
-  const groups = byRoast(meanings)
   const apiece = meanings.map(({ fact }) => fact).findLast((fact) => fact.kind === 'mass' && fact.apiece)
   const apiece_kg = apiece?.kind === 'mass' ? apiece.kg : undefined
   const roasts = groups.flatMap((group) =>
     roastsOf(group, { toCelsius, guests, roasts: groups.length, apiece_kg, standards, asks, replaced, spelt, added }),
   )
-  const seated = seatedOf(
-    meanings,
-    roasts.map(({ count }) => count),
-    context,
-  )
+  // Pieces of one cut that were told apart are eaten in their turn.
+  const alone = byRoast(meanings).length === 1 && roasts.length > 1
+  const counts = roasts.map(({ count }) => count)
+  const seated = seatedOf(meanings, alone ? [counts.reduce((sum, count) => sum + count, 0)] : counts, context)
   // Several hours, and it is not plain of what.
   const hours = seated ? undefined : hoursApart(table)
   if (hours)
@@ -105,7 +106,8 @@ export function readLine(line: string, context: LineContext): Outcome<LineReadin
   // One heat said last is the heat of all that have none of their own.
   const shared = roasts.at(-1)
   const promise_s = seated?.seatings[0]?.at_s ?? said_s
-  const counted = seated ? roasts.map((roast, i) => ({ ...roast, count: seated.counts[i] ?? roast.count })) : roasts
+  const counted =
+    seated && !alone ? roasts.map((roast, i) => ({ ...roast, count: seated.counts[i] ?? roast.count })) : roasts
   const heated =
     roasts.length > 1 && shared?.set_c !== undefined && shared.stages.length === 0
       ? counted.map((roast) =>

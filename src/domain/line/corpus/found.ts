@@ -90,7 +90,10 @@ export const FOUND: readonly (readonly [line: string, means: string])[] = [
   ['pork shoulder overnight at 110C, ready by noon', '?kg oven110 pork-shoulder | @11-25T12:00'],
   ['duck 2.3kg crisp at 8pm', '2.3kg duck note | @11-24T20:00'],
   ['a 6 pound chicken for seven o clock', '2.72kg chicken | @11-24T19:00'],
-  ['two rib roasts 3kg each, one medium one rare, at 7pm', '3kg beef-rib-bone-in x2 | @11-24T19:00 medium:1 rare:1'],
+  [
+    'two rib roasts 3kg each, one medium one rare, at 7pm',
+    '3kg =medium beef-rib-bone-in | 3kg =rare beef-rib-bone-in | @11-24T19:00',
+  ],
   ['rib of beef 3kg from fridge 4C, thickness 12 cm, serve at 7', '120mm 3kg beef-rib-bone-in start4 | @11-24T19:00'],
   ['3kg rib 54C core 7pm sear at end 250', '3kg =54 [*250] beef-rib-bone-in | @11-24T19:00'],
   [
@@ -293,14 +296,14 @@ export const FOUND: readonly (readonly [line: string, means: string])[] = [
     'christmas dinner for 10: turkey 6kg, ham 4kg, both for 3pm',
     '6kg turkey | 4kg smoked-ham | ?cut @12-25T15:00 for10',
   ],
-  ['2 turkeys, one 5kg one 7kg, thanksgiving 4pm', '5kg turkey x2 | ?twice @11-26T16:00'],
+  ['2 turkeys, one 5kg one 7kg, thanksgiving 4pm', '5kg turkey | 7kg turkey | @11-26T16:00'],
   [
     'turkey 5kg with stuffing on the side, sprouts, parsnips, gravy; 2pm xmas day',
     '5kg turkey | +parsnips +sprouts +stuffing @12-25T14:00',
   ],
   [
     'two legs of lamb, one pink one well done, 2kg each, sunday at 1',
-    '2kg lamb-leg-bone-in x2 | @11-29T13:00 pink:1 well-done:1',
+    '2kg =pink lamb-leg-bone-in | 2kg =well-done lamb-leg-bone-in | @11-29T13:00',
   ],
   ['capon 3 kg, duck 2.2 kg, same oven, 19:30', '3kg capon | 2.2kg duck | @11-24T19:30'],
   [

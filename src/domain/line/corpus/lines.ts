@@ -404,7 +404,7 @@ export const LINES: readonly (readonly [line: string, means: string])[] = [
   ['pork tenderloin 2 pieces 500g each 220C', '0.5kg oven220 pork-tenderloin x2 | '],
   [
     '2 legs of lamb 2.2 and 2.5 kg, one rare one medium, 19:30',
-    '2.2kg lamb-leg-bone-in | 2.5kg lamb-leg-bone-in | @11-24T19:30 medium:1 rare:1',
+    '2.2kg =rare lamb-leg-bone-in | 2.5kg =medium lamb-leg-bone-in | @11-24T19:30',
   ],
   ['two turkeys 5kg and 7kg for 2pm', '5kg turkey | 7kg turkey | @11-24T14:00'],
   ['côte de bœuf 1.4kg', '1.4kg beef-rib-bone-in | '],

@@ -308,13 +308,30 @@ export const SEASON: readonly (readonly [line: string, means: string])[] = [
   ['wedding 5th June 2027, 90 people, lamb legs, 4pm', '?kg lamb-leg-bone-in | @06-05T16:00 for90'],
   ['roast turkey crown 2.6kg, delivered at 11, eat half past two', '2.6kg turkey-breast-bone-in | ?twice @11-24T14:30'],
   ['chicken 1.7kg at 200 for 75-80 min, tea at 5:30', '1.7kg [200/77.5] chicken | @11-24T17:30'],
+  // Pieces told one by one
+  [
+    'two prime ribs, one 3kg medium rare one 2kg well done, both for 7pm',
+    '3kg =medium-rare beef-rib-bone-in | 2kg =well-done beef-rib-bone-in | @11-24T19:00',
+  ],
+  ['two chickens, one 1.5kg and the other 2kg, 6pm', '1.5kg chicken | 2kg chicken | @11-24T18:00'],
+  [
+    '3 prime ribs: 3kg, 3.5kg, 4kg, medium rare, saturday 7pm',
+    '3kg =medium-rare beef-rib-bone-in | 3.5kg =medium-rare beef-rib-bone-in | 4kg =medium-rare beef-rib-bone-in | @11-28T19:00',
+  ],
+  [
+    'two legs of lamb 2kg and 2.5kg, one pink one well done, 160, 7pm',
+    '2kg =pink oven160 lamb-leg-bone-in | 2.5kg =well-done oven160 lamb-leg-bone-in | @11-24T19:00',
+  ],
+  ['rib 3kg, one rare one medium, for 2, 7pm', '3kg beef-rib-bone-in | @11-24T19:00 for2 medium:1 rare:1'],
+  ['lamb leg 2 kg for a table of 6, saturday 4pm', '2kg lamb-leg-bone-in | @11-28T16:00 for6'],
+  ['rib 8 kg, a wedding of 30, 7pm', '8kg beef-rib-bone-in | @11-24T19:00 for30'],
   // A service, a buffet is ready when it begins
   ['whole sirloin 6 kg, medium rare, service 12 til 3', '6kg =medium-rare beef-strip-loin | @11-24T12:00'],
   ['whole sirloin 6 kg, medium rare, service 12-3', '6kg =medium-rare beef-strip-loin | @11-24T12:00'],
   ['lamb leg 2kg, lunch service from 12 until 2:30', '2kg lamb-leg-bone-in | @11-24T12:00'],
   ['rib 3kg, buffet 7 to 9', '3kg beef-rib-bone-in | @11-24T19:00'],
   ['rib 3kg served from 12 to 2 on sunday', '3kg beef-rib-bone-in | @11-29T12:00'],
-  ['carvery 12-4 sunday, 2 ribs 4kg each', '2x4kg beef-rib-bone-in | @11-29T12:00'],
+  ['carvery 12-4 sunday, 2 ribs 4kg each', '4kg beef-rib-bone-in x2 | @11-29T12:00'],
   ['rib 3kg, eat between 7 and 8', '3kg beef-rib-bone-in | @11-24T19:30'],
   ['rib 3kg, dinner 7-7:30', '3kg beef-rib-bone-in | @11-24T19:15'],
   // Two days are two meals: asked, and no hour of the one on the other's day
@@ -325,6 +342,6 @@ export const SEASON: readonly (readonly [line: string, means: string])[] = [
   ['christmas eve: goose 5 kg, 8pm; christmas day: turkey 6kg, 2pm', '5kg goose | 6kg turkey | ?twice @12-25T14:00'],
   [
     'roast beef 1.8 kilo topside well done for nan, 12:30 sunday',
-    '1.8kg =well-done beef-round-or-rump | @11-29T12:30 vulnerable',
+    '1.8kg =well-done beef-round-or-rump | @11-29T12:30 care',
   ],
 ]

@@ -1,0 +1,75 @@
+import type { Fact, Meaning } from './fact'
+import { namesMeat } from './whose'
+
+/** Pieces of one cut that are said one by one: "two ribs, one 3 kg medium rare, one 2 kg well done". */
+
+/** No more are told apart in words. */
+const MOST_APART = 12
+
+type Doneness = Extract<Fact, { kind: 'doneness' }>
+
+/** Groups of meanings, one a roast, and whether what was said of guests is said of pieces. */
+export interface Apart {
+  readonly groups: readonly (readonly Meaning[])[]
+  readonly wished: boolean
+}
+
+/** A weight of one piece. */
+const isOwnMass = ({ fact }: Meaning): boolean =>
+  fact.kind === 'mass' && !fact.each && !fact.apiece && fact.kgs === undefined && (fact.count ?? 1) === 1
+
+/** "2 kg and 2.5 kg", said of so many pieces, as a weight of each. */
+function inOne([said, ...more]: readonly Meaning[], count: number): Meaning[] | undefined {
+  const kgs = said?.fact.kind === 'mass' && more.length === 0 ? said.fact.kgs : undefined
+  return said && kgs?.length === count ? kgs.map((kg) => ({ ...said, fact: { kind: 'mass', kg } })) : undefined
+}
+
+/** How done each of so many pieces is, by "one rare, one medium" of a table that is no table of so many; else undefined. */
+function doneByWishes(wishes: readonly Meaning[], count: number, guests: number | undefined): Meaning[] | undefined {
+  const each = wishes.flatMap((meaning): Meaning[] => {
+    const { fact } = meaning
+    if (fact.kind !== 'wish' || fact.count > MOST_APART) return []
+    const done: Doneness = { kind: 'doneness', word: fact.word }
+    return Array.from({ length: fact.count }, () => ({ ...meaning, fact: done }))
+  })
+  return each.length === count && guests !== count ? each : undefined
+}
+
+/**
+ * The meanings of each roast, a cut of several pieces told apart where each has a weight, or a doneness, of its own;
+ * what is said once is said of all.
+ *
+ * @param groups the meanings beside each cut
+ * @param guests how many eat, where that is said: as many as there are pieces, each is a guest's
+ */
+export function piecesApart(
+  groups: readonly (readonly Meaning[])[],
+  table: readonly Meaning[],
+  guests: number | undefined,
+): Apart {
+  const wishes = groups.length === 1 ? table.filter(({ fact }) => fact.kind === 'wish') : []
+  let wished = false
+  const apart = groups.flatMap((group): (readonly Meaning[])[] => {
+    const named = group.find(({ fact }) => namesMeat(fact))
+    const cut = named?.fact
+    if (!named || cut?.kind !== 'cut' || cut.count < 2 || cut.count > MOST_APART) return [group]
+    const { count } = cut
+    const all = group.filter(({ fact }) => fact.kind === 'mass')
+    const masses = all.length === count && all.every(isOwnMass) ? all : inOne(all, count)
+    if (all.length > 1 && !masses) return [group]
+    const said = group.filter(({ fact }) => fact.kind === 'doneness')
+    const byWishes = said.length === 0 ? doneByWishes(wishes, count, guests) : undefined
+    const dones = said.length === count ? said : byWishes
+    if (!masses && !dones) return [group]
+    wished ||= byWishes !== undefined
+    const own = new Set<Meaning>([named, ...(masses ? all : []), ...(dones ?? [])])
+    const shared = group.filter((meaning) => !own.has(meaning))
+    return Array.from({ length: count }, (_, i): Meaning[] => [
+      { ...named, fact: { ...cut, count: 1 } },
+      ...(masses ? [masses[i] as Meaning] : []),
+      ...(dones ? [dones[i] as Meaning] : []),
+      ...shared,
+    ])
+  })
+  return { groups: apart, wished }
+}
