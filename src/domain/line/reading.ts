@@ -53,7 +53,9 @@ export function readLine(line: string, context: LineContext): Outcome<LineReadin
   const added = (words: string) => `${line.trim().replace(/[,;.]$/, '')}, ${words}`
 
   for (const { from, to, text } of unknown.slice(0, 6)) {
-    const near = ORDINARY.has(text.toLowerCase()) ? [] : nearestOf(text, NAME_WORDS, 2)
+    const near = ORDINARY.has(text.toLowerCase())
+      ? []
+      : nearestOf(text, NAME_WORDS, 2).filter((word) => word !== text.toLowerCase())
     asks.push({
       code: 'what_is',
       at: { from, to },

@@ -170,3 +170,25 @@ describe('what a line says besides', () => {
     expect(planned('oven is 15 too hot, rib 3 kg at 160').oven.offset_k).toBe(15)
   })
 })
+
+describe('a hot stretch and nothing after it', () => {
+  it.each([
+    'pork rib rack 2.5kg start 240 for 20, 7pm',
+    'pork rib rack 2.5kg first 20 min at 240, 7pm',
+    'pork rib rack 2.5kg blast at 240 for 20, 7pm',
+    'pork rib rack 2.5kg hot start 240 for 20, 7pm',
+    'pork rib rack 2.5kg 240 for 20 then 160, 7pm',
+  ])('is a start where no middle can be warm by then: %s', (line) => {
+    expect(cookedBy(line)).toEqual({ school: 'hot-start', set_c: 160, hot_c: 240, hot_min: 20 })
+  })
+
+  it.each([
+    ['pork tenderloin 500g 20 min at 220, 7pm', 'cook 220 time 20'],
+    ['rack of lamb 700g 220 for 20 min 7pm', 'cook 220 time 20'],
+    ['beef tenderloin 1.2kg 230 for 20 min rare 7pm', 'cook 230 time 20'],
+    ['chicken 1.6kg 220 for 60 min 7pm', 'cook 220 time 60'],
+    ['rib 3kg 150 for 20 min 7pm', 'cook 150 time 20'],
+  ])('is all of it where it can be, or is no hot one: %s', (line, first) => {
+    expect(cookedBy(line)).toEqual([first, expect.stringMatching(/^rest/)])
+  })
+})

@@ -1,3 +1,5 @@
+import { HEAT_PARAMETERS } from '@/core/heat/parameters'
+import { usualThickness } from '@/core/heat/piece'
 import { findSchool, programOf, pullsApart, type School, settingsOf } from '@/core/program/schools'
 import { type Cut, findCut, isCured } from '@/core/reference/cuts'
 import { cutByStandards, type HouseStandards, schoolByStandards, standardsFor } from '../house/standards'
@@ -94,6 +96,23 @@ function withOvenOff(cooks: readonly HeatedStage[], roast: SaidRoast, cut: Cut):
   return all.map((stage, i) => (isEndless(stage) && all[i + 1]?.on === 'off' ? { ...stage, minutes: hot } : stage))
 }
 
+/**
+ * No middle has begun to warm by so small a share of the time that heat takes to cross a piece, r²/a with a thermal
+ * diffusivity of meat of 0.13 mm²/s (handbooks, from memory); a hot oven, °C.
+ */
+const START = { share: 0.1, diffusivity_m2_per_s: 1.3e-7, least_c: 200 } as const
+
+/** "Start 240 for 20", and nothing after it: over before its middle is warm, it is the start of a roast and no roast. */
+function onlyStarts([first, ...more]: readonly HeatedStage[], { mass_kg, thickness_mm }: SaidRoast, cut: Cut): boolean {
+  if (!first || more.length > 0 || (first.on !== 'oven' && first.on !== 'fan')) return false
+  if (first.minutes === undefined || first.core_c !== undefined || (first.set_c ?? 0) < START.least_c) return false
+  const thick_m =
+    thickness_mm === undefined
+      ? usualThickness(cut, mass_kg ?? cut.mass_kg.usual, HEAT_PARAMETERS)
+      : thickness_mm / 1000
+  return first.minutes * 60 < (START.share * (thick_m / 2) ** 2) / START.diffusivity_m2_per_s
+}
+
 /** Stretches of heat in the order they are cooked in, with a rest where one belongs. */
 function staged(roast: SaidRoast, cut: Cut): ProgramPart {
   const said = roast.stages.map((stage) =>
@@ -134,7 +153,9 @@ function staged(roast: SaidRoast, cut: Cut): ProgramPart {
   // A start that is over by the clock goes on at the heat that was said, or at the usual one.
   const goesOn =
     !open &&
-    (cooks.length === 0 || (roast.set_c !== undefined && cooks.every(({ on }) => on !== 'off' && on !== 'cold')))
+    (cooks.length === 0 ||
+      onlyStarts(cooks, roast, cut) ||
+      (roast.set_c !== undefined && cooks.every(({ on }) => on !== 'off' && on !== 'cold')))
   // Breast down for the first hour: then the other way up, at the heat that was said.
   const turned = !open && cooks.at(-1)?.breastDown ? cooks.at(-1)?.set_c : undefined
   const main: HeatedStage[] =
