@@ -91,7 +91,7 @@ function holidayAt(
 
 /** When it goes in, not when it is eaten: put in at 3 pm, goes in at 15:00, start at 8 am, in the oven by noon. */
 const PUT_IN =
-  /^(?:(?:i |we )?(?:can |will |must |have to )?(?:put(?:ting)?(?: it)?(?: in(?:to)?(?: the)?(?: oven)?)?|(?:it )?(?:goes|going|go) in(?: the oven)?|in(?:to)? the oven|in(?= (?:at|by) )|oven on|start(?:s|ing|ed)?(?: cooking| roasting| it)*|begin(?:s|ning)?(?: cooking| roasting)*)) (?=at |by |from |around |about |on |tomorrow |today |\d)(?:around |about |from )*/
+  /^(?:(?:i |we )?(?:can |will |must |have to )?(?:put(?:ting)?(?: it)?(?: in(?:to)?(?: the)?(?: oven)?)?|(?:it )?(?:goes|going|go) in(?: the oven)?|in(?:to)? the oven|in(?= (?:at|by|now) )|oven on|start(?:s|ing|ed)?(?: cooking| roasting| it)*|begin(?:s|ning)?(?: cooking| roasting)*)) (?=at |by |from |around |about |on |tomorrow |today |now |in (?:an? |half |\d)|\d)(?:around |about |from )*/
 /** A clock that no day of a cook begins at: half past two is in the afternoon. */
 const BEFORE_DAWN = 7
 
@@ -100,6 +100,8 @@ function putInAt(words: readonly string[], context: MomentContext): Found | unde
   if (!lead) return undefined
   const skipped = lead[0].trim().split(' ').length
   const rest = words.slice(skipped, skipped + LONGEST_MOMENT)
+  const soon = rest[0] === 'now' ? { count: 1, at_s: Math.ceil(context.now_s / 60) * 60 } : withinAt(rest, context)
+  if (soon) return { count: skipped + soon.count, fact: { kind: 'put_in', at_s: soon.at_s } }
   // "in the oven at 10": no oven is that cold.
   const hour = rest[0] === 'at' || rest[0] === 'by' ? 1 : 0
   // "Goes in at 10" too; but "put in 2 chickens" is no hour.
@@ -164,6 +166,13 @@ function comeFor(words: readonly string[], context: MomentContext): Found | unde
 /** Minutes into half a day. */
 const minutesInto = (hour = '', minute = '0') => (Number(hour) % 12) * 60 + Number(minute)
 
+/** "In 3 hours", from now, with the number of words up to its end. */
+function withinAt(words: readonly string[], { now_s }: MomentContext): { count: number; at_s: number } | undefined {
+  const within = words.slice(0, LONGEST_MOMENT).join(' ').match(WITHIN)
+  const at_s = within ? Math.ceil((now_s + minutesOf(within[1] as string) * 60) / 60) * 60 : Number.NaN
+  return within && Number.isFinite(at_s) ? { count: within[0].trim().split(' ').length, at_s } : undefined
+}
+
 /** A moment at the head of some words, with holidays, meals and "in 3 hours". */
 export function momentAt(said: readonly string[], { now_s, timeZone }: MomentContext): Found | undefined {
   const goesIn =
@@ -175,13 +184,8 @@ export function momentAt(said: readonly string[], { now_s, timeZone }: MomentCon
   if (words.length < 2 && words !== measured && !isDay(words[0] ?? '') && !holidayAt(words, { now_s, timeZone }))
     return undefined
   const text = words.slice(0, LONGEST_MOMENT).join(' ')
-  const within = said.slice(0, LONGEST_MOMENT).join(' ').match(WITHIN)
-  if (within) {
-    const at_s = Math.ceil((now_s + minutesOf(within[1] as string) * 60) / 60) * 60
-    return Number.isFinite(at_s)
-      ? { count: within[0].trim().split(' ').length, fact: { kind: 'moment', at_s, said: 'both' } }
-      : undefined
-  }
+  const within = withinAt(said, { now_s, timeZone })
+  if (within) return { count: within.count, fact: { kind: 'moment', at_s: within.at_s, said: 'both' } }
   const lead = text.match(LEADS_TABLE)
   const skipped = lead ? lead[0].trim().split(' ').length : 0
   let rest = words.slice(skipped)

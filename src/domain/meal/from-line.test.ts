@@ -141,6 +141,25 @@ describe('what a line stands for', () => {
     expect(Math.abs(late_s)).toBeLessThanOrEqual(30)
   })
 
+  it.each([
+    ['2 kg chicken going in now at 190', 0],
+    ['chicken 2 kg in the oven now', 0],
+    ['chicken 2 kg into the oven in 10 minutes', 10],
+    ['chicken 2 kg goes in in half an hour', 30],
+  ])('%s: so soon it goes in, and nobody eats then', (line, minutes) => {
+    const read = readLine(line, { now_s: NOW, timeZone: 'UTC' })
+    expect(read.ok && [read.value.put_in_s, read.value.promise_s]).toEqual([NOW + 60 * minutes, undefined])
+  })
+
+  it('what went in already is remembered, and when they eat is asked', () => {
+    for (const line of ['6 kg turkey went in at 8:30am at 165', 'turkey 6 kg in the oven since 8:30']) {
+      const read = readLine(line, { now_s: NOW, timeZone: 'UTC' })
+      expect(read.ok && [read.value.put_in_s, read.value.promise_s], line).toEqual([undefined, undefined])
+      expect(read.ok && read.value.asks.map(({ code }) => code), line).toEqual(['what_time'])
+      expect(planOf(line).notes, line).toContain('8:30')
+    }
+  })
+
   it('of several roasts it is asked when they are eaten, whenever they go in', () => {
     const read = readLine('turkey 5 kg and a chicken 1.6 kg, in at noon', { now_s: NOW, timeZone: 'UTC' })
     expect(read.ok && read.value.asks.map(({ code }) => code)).toEqual(['what_time'])

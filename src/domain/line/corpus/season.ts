@@ -308,6 +308,9 @@ export const SEASON: readonly (readonly [line: string, means: string])[] = [
   ['wedding 5th June 2027, 90 people, lamb legs, 4pm', '?kg lamb-leg-bone-in | @06-05T16:00 for90'],
   ['roast turkey crown 2.6kg, delivered at 11, eat half past two', '2.6kg turkey-breast-bone-in | ?twice @11-24T14:30'],
   ['chicken 1.7kg at 200 for 75-80 min, tea at 5:30', '1.7kg [200/77.5] chicken | @11-24T17:30'],
+  // It is in, or goes in soon
+  ['6kg turkey went in at 8:30am at 165', '6kg turkey oven165 note |'],
+  ['6kg turkey in the oven since 8:30 at 165', '6kg turkey oven165 note |'],
   // Pieces told one by one
   [
     'two prime ribs, one 3kg medium rare one 2kg well done, both for 7pm',

@@ -270,6 +270,11 @@ export const CARE: readonly Reader[] = [
     `${COAT} (?:wrapped|draped|covered|barded)|(?:wrapped|draped|covered|barded) (?:in|with) ${COAT}|(?:barded|bacon on top)`,
     (_, text) => ({ kind: 'note', text }),
   ),
+  // It is in already: when they eat is asked, and the board hears when it went in
+  reader(
+    `(?:(?:it )?(?:went|is|was put|has been|have been|been) in(?:to)?(?: the)?(?: oven)? (?:at|since|from)|in(?: the oven)? since) \\d{1,2}(?:[:.]\\d{2})?(?: [ap]m)?`,
+    (_, text) => ({ kind: 'note', text }),
+  ),
   reader(`(?:on|over) (?:a |the |its )?(?:wire )?rack`, (_, text) => ({ kind: 'note', text })),
   reader(
     `(?:(?:cooked |roasted )?upside down )?(?:in|on) (?:a |the |my )?(?:cast iron|heavy|big|roasting|sheet|large)(?: iron)? (?:pan|skillet|tin|tray|dish)|(?:cooked |roasted )?upside down`,
