@@ -18,6 +18,8 @@ const LEAST_HEAT_C = 55
 
 /** What follows a bath is its crust from here on, °C. */
 const AFTER_BATH_C = 150
+/** No bath is hotter, °C. */
+const BOILS_C = 100
 
 /** Facts of which a roast has one. */
 const ONCE: ReadonlySet<Fact['kind']> = new Set(['mass', 'thickness', 'doneness', 'serve', 'pull'])
@@ -196,7 +198,13 @@ export function roastsOf(
         break
       case 'heat': {
         const set_c = toCelsius(fact.heat, 'oven')
-        if (set_c < (fact.on === 'bath' ? 40 : LEAST_HEAT_C)) break
+        if (set_c < (fact.on === 'bath' ? 40 : LEAST_HEAT_C)) {
+          // "Then 120 in the oven to 52": no oven is so cool, the core is.
+          const open = stages.at(-1)
+          if (fact.on === 'oven' && open?.on === 'oven' && open.core_c === undefined && open.minutes === undefined)
+            stages.splice(-1, 1, { ...open, core_c: toCelsius(fact.heat, 'core') })
+          break
+        }
         roast.set_c = set_c
         if (fact.on === 'fan') roast.oven = 'fan'
         if (fact.on === 'oven') roast.oven ??= 'still'
@@ -289,6 +297,14 @@ export function roastsOf(
         else if (fact.item.kind === 'program') roast.houseProgram = fact.item
         break
     }
+  }
+  // "Sous vide 12 hours at 58": no oven is meant.
+  const [bathed] = stages
+  const lying = roast.school === 'water-bath' && stages.length === 1 && bathed?.on === 'oven' ? bathed : undefined
+  if (lying?.minutes !== undefined && lying.core_c === undefined && (lying.set_c ?? BOILS_C) < BOILS_C) {
+    roast.set_c = lying.set_c as number
+    span ??= { meaning: seen.get('stage') ?? named, minutes: lying.minutes }
+    stages.length = 0
   }
   // "425 F, 80 minutes": so long in the one heat that is said. Where there is none, or several, nobody knows of what.
   const slow = roast.school === 'low-and-long'

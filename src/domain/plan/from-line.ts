@@ -103,7 +103,12 @@ function withOvenOff(cooks: readonly HeatedStage[], roast: SaidRoast, cut: Cut):
 const START = { share: 0.1, diffusivity_m2_per_s: 1.3e-7, least_c: 200 } as const
 
 /** "Start 240 for 20", and nothing after it: over before its middle is warm, it is the start of a roast and no roast. */
-function onlyStarts([first, ...more]: readonly HeatedStage[], { mass_kg, thickness_mm }: SaidRoast, cut: Cut): boolean {
+function onlyStarts(
+  [first, ...more]: readonly HeatedStage[],
+  { mass_kg, thickness_mm, school = 'hot-start' }: SaidRoast,
+  cut: Cut,
+): boolean {
+  if (school !== 'hot-start') return false
   if (!first || more.length > 0 || (first.on !== 'oven' && first.on !== 'fan')) return false
   if (first.minutes === undefined || first.core_c !== undefined || (first.set_c ?? 0) < START.least_c) return false
   const thick_m =

@@ -311,6 +311,12 @@ export const SEASON: readonly (readonly [line: string, means: string])[] = [
   // It is in, or goes in soon
   ['6kg turkey went in at 8:30am at 165', '6kg turkey oven165 note |'],
   ['6kg turkey in the oven since 8:30 at 165', '6kg turkey oven165 note |'],
+  [
+    '4 kg rib 58C sous vide 12h then 10 min 250, 8pm sat',
+    '4kg =58 [bath58/720+bag] [*250/10] beef-rib-bone-in | @11-28T20:00',
+  ],
+  ['4 kg rib sous vide 12 hours at 58, 8pm sat', '4kg [bath58/720+bag] [*] beef-rib-bone-in | @11-28T20:00'],
+  ['venison loin 900g pan then 120 oven to 52, 8pm', '0.9kg [120>52] pan-first venison-loin | @11-24T20:00'],
   // Pieces told one by one
   [
     'two prime ribs, one 3kg medium rare one 2kg well done, both for 7pm',

@@ -16,7 +16,7 @@ const SCHOOL_WORDS: Readonly<Record<string, string>> = {
   'cold-start': 'cold start(?: off reheat)?|cold oven start',
   'reverse-sear': 'reverse sear(?:ed|ing)?',
   'pan-first':
-    '(?:pan )?sear(?:ed)?(?: (?:it )?first| in (?:an? |the )?(?:pan|cast iron(?: pan| skillet)?|skillet)(?: first)?)|pan sear(?:ed)?|brown(?:ed)?(?: (?:it )?first| in (?:a|the) pan(?: first)?)|pan (?:first|roast(?:ed)?|fr(?:y|ied)|brown(?:ed)?)|sear(?:ed)?(?: it)?(?: (?:hard|well|quickly))?(?: (?:all over|all round|on all sides|on every side))?',
+    '(?:(?:in|hot|first|an?|the) )*pan(?= then )|(?:pan )?sear(?:ed)?(?: (?:it )?first| in (?:an? |the )?(?:pan|cast iron(?: pan| skillet)?|skillet)(?: first)?)|pan sear(?:ed)?|brown(?:ed)?(?: (?:it )?first| in (?:a|the) pan(?: first)?)|pan (?:first|roast(?:ed)?|fr(?:y|ied)|brown(?:ed)?)|sear(?:ed)?(?: it)?(?: (?:hard|well|quickly))?(?: (?:all over|all round|on all sides|on every side))?',
   'two-zone-fire':
     'two zone(?: fire)?|(?:on|over) (?:the |a )?(?:grill|barbecue|bbq|coals|charcoal|fire|embers)|grill(?:ed)?|barbecued?|bbq|indirect(?: on the (?:grill|bbq|barbecue))?|on the kettle',
   'water-bath': 'water bath(?: then hot)?|sous vide|in (?:a|the) bath',
@@ -106,7 +106,7 @@ export const HEATS: readonly Reader[] = [
   }),
   // Heat
   reader(
-    `(?:in (?:an? |the )?|with (?:an? |the )?)?(?:(?:low|hot|moderate|slow|cool) )?(oven|fan|fan oven|convection|convection oven|fire|grill|coals|smoker|barbecue|bbq|bath|water bath|sous vide|at|roast(?:ed)? at|cook(?:ed)? at|(?:start|starting|begin|beginning)(?: it)? at|heat|oven on)(?: on| set)?(?: at| to)? ${TEMP}(?: (fan|convection|oven))?`,
+    `(?:in (?:an? |the )?|with (?:an? |the )?)?(?:(?:low|hot|moderate|slow|cool) )?(oven|fan|fan oven|convection|convection oven|fire|grill|coals|smoker|barbecue|bbq|bath|water bath|sous vide|at|roast(?:ed)? at|cook(?:ed)? at|(?:start|starting|begin|beginning)(?: it)? at|heat|oven on)(?: on| set)?(?: at| to)? ${TEMP}(?! (?:h|hrs?|hours?|mins?|minutes?)(?: |$))(?: (fan|convection|oven))?`,
     ([, word = '', value, unit, after]) =>
       heatFact(after === 'oven' || after === undefined ? word : after, heatOf(value, unit)),
   ),
