@@ -16,8 +16,8 @@ export const ORDINARY: ReadonlySet<string> = new Set(
   rock role ross safe save seal sean seek seem sell series servers shake shaw shed shelf shoot shot show size
   skill slightly slits snow song sort soup sour speak spicy spoon sport spot staff star starter state steamer
   stephen stop store stuart stuck tail talk tallow tanned team tend their though thus timer toast toasts
-  together tough toward town training tree turner vote waiter wake wales walter ward warmer whatever whopping
-  whose wish word world wright write yard yeah
+  together tough toward town training tree turner vote waiter wake wales walter ward warmer west whatever
+  whopping whose wish word world wright write yard yeah
 `
     .trim()
     .split(/\s+/),

@@ -7,7 +7,7 @@ import { DIGITS, listed, MASS_UNIT, minutesOf, N, type Reader, reader, SPAN } fr
 /** Who eats, and what goes beside it. */
 
 const EATER =
-  '(?:pregnant(?: (?:woman|guest|lady|sister|daughter|wife))?|expecting|toddlers?|bab(?:y|ies)|infants?|small children|small child|young children|young child|children under (?:five|5)|elderly(?: (?:guests?|people|parents?|aunts?))?|frail|over (?:70|80|seventy|eighty)|immune(?: compromised| suppressed)?|immunocompromised|on chemo|vulnerable(?: guests?)?|grandma|granny|gran|nan|nanna|nana|grandad|grandpa|grandfather|grandmother|grandparents)'
+  '(?:pregnant(?: (?:woman|guest|lady|sister|daughter|wife))?|expecting|toddlers?|bab(?:y|ies)|infants?|small children|small child|young children|young child|children under (?:five|5)|elderly(?: (?:guests?|people|parents?|aunts?))?|frail|over (?:70|80|seventy|eighty)|immune(?: compromised| suppressed)?|immunocompromised|on chemo|vulnerable(?: guests?)?|grandma|granny|gran|nan|nana|grandad|grandpa|grandfather|grandmother|grandparents)'
 const PEOPLE =
   '(?:people|persons?|guests?|heads?|covers?|diners?|eaters?|adults?|of us|pax|ppl|folks|friends|mouths|men|women|lads|ladies|teenagers)'
 
