@@ -1,7 +1,7 @@
 import { DANGER_ZONE_C, STANDARDS } from '@/core/reference/standards'
 import type { ItemState } from '@/domain/cook/board'
 import type { CookEntry } from '@/domain/cook/cook-document'
-import { ENDINGS, type Ending } from '@/domain/cook/entry/kind'
+import { type Ending, endingNamed } from '@/domain/cook/entry/kind'
 import type { Advice, PeakWatch, Way } from '@/domain/cook/forecast'
 import type { OddReading } from '@/domain/cook/odd'
 import { clock, duration, rise, temperature, type Units } from './units'
@@ -56,7 +56,7 @@ const ENDING_WORDS: Readonly<Record<Ending, string>> = {
 }
 /** What an entry says in its text, in words: of an end, how it was decided. */
 export function entryText({ kind, text }: Pick<CookEntry, 'kind' | 'text'>): string | null {
-  const end = kind === 'ending' ? ENDINGS.find((each) => each === text) : undefined
+  const end = kind === 'ending' ? endingNamed(text) : undefined
   return end ? ENDING_WORDS[end] : text
 }
 

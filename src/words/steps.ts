@@ -1,41 +1,19 @@
-import type { Stage } from '@/core/program/stage'
 import type { Task } from '@/core/schedule/task'
-import { celsius, epochSeconds, minutes } from '@/core/units'
+import { epochSeconds } from '@/core/units'
 import type { CookDocument } from '@/domain/cook/cook-document'
-import type { CookStep } from '@/domain/cook/step'
+import { type CookStep, stageOfStep } from '@/domain/cook/step'
 import { cutOf } from '@/domain/roast/resolve'
 import { type TaskScene, taskHelp, taskTitle } from './tasks'
 import type { Units } from './units'
 
 /** The steps of a cook in words: the same as its plan's tasks. */
 
-function stageOf({ stage }: CookStep): Stage | undefined {
-  if (!stage) return undefined
-  const { environment } = stage
-  return {
-    role: stage.role,
-    cover: stage.cover,
-    preheated: stage.preheated,
-    ...(stage.position ? { position: stage.position } : {}),
-    environment:
-      environment.kind === 'oven'
-        ? environment.set_c === null
-          ? { kind: 'oven', heat: 'off' }
-          : { kind: 'oven', heat: 'on', set_c: celsius(environment.set_c) }
-        : 'set_c' in environment
-          ? { kind: environment.kind, set_c: celsius(environment.set_c) }
-          : environment,
-    until: { kind: 'time', duration_s: minutes(0) },
-    tending: [],
-  }
-}
-
 const taskOf = (step: CookStep, pull_c: number | undefined): Task => ({
   kind: step.kind,
   at: epochSeconds(Date.parse(step.at) / 1000),
   hands_s: step.hands_s,
   because: { basis: step.basis, numbers: step.numbers },
-  stage: stageOf(step),
+  stage: stageOfStep(step),
   act: step.act ?? undefined,
   set_c: step.set_c ?? undefined,
   pull_c: pull_c ?? step.pull_c ?? undefined,

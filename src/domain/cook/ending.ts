@@ -1,4 +1,5 @@
 import { type Program, pullStageIndex, type Stage } from '@/core/program/stage'
+import { STANDARDS } from '@/core/reference/standards'
 import { celsius, seconds } from '@/core/units'
 import type { CookLog, Ending } from './entry/kind'
 import type { CookStep } from './step'
@@ -38,6 +39,10 @@ export function withPanFinish(program: Program): Program | undefined {
   }
   return { ...program, stages: program.stages.map((each, i) => (i === index ? pan : each)) }
 }
+
+/** The least rest as it was decided, s. @param least_s as it is planned */
+export const leastRest = (least_s: number, endings: readonly EndsNow[]): number =>
+  endings.includes('short_rest') ? Math.min(least_s, STANDARDS.shortRest.value) : least_s
 
 /** A program as it was decided that it ends. */
 export function endedAs(program: Program, endings: readonly EndsNow[]): Program {

@@ -1,10 +1,10 @@
 import { STANDARDS } from '@/core/reference/standards'
 import type { Task } from '@/core/schedule/task'
-import { celsius, epochSeconds, seconds } from '@/core/units'
+import { celsius, epochSeconds } from '@/core/units'
 import type { MealPlan } from '../meal/make-meal'
 import type { CookDocument } from './cook-document'
 import { isDecidedHold, type Run, type RunStep } from './run'
-import type { CookStep } from './step'
+import { type CookStep, stageOfStep } from './step'
 
 /** A plan while it is cooked: its tasks at the times they now have. */
 
@@ -17,10 +17,11 @@ export interface LivingCook {
 }
 
 /** A finish that was decided to be in a pan is in a pan on every page. */
-function decidedHeat({ stage, because }: Task, { stage: now, set_c, numbers }: CookStep): Partial<Task> {
-  if (!stage || now?.environment.kind !== 'pan' || stage.environment.kind === 'pan' || set_c === null) return {}
-  const environment = { kind: 'pan', set_c: celsius(set_c) } as const
-  return { set_c, stage: { ...stage, environment, tending: [] }, because: { ...because, numbers } }
+function decidedHeat({ stage, because }: Task, step: CookStep): Partial<Task> {
+  const environment = stageOfStep(step)?.environment
+  if (!stage || environment?.kind !== 'pan' || stage.environment.kind === 'pan') return {}
+  const { set_c, numbers } = step
+  return { set_c: set_c ?? undefined, stage: { ...stage, environment, tending: [] }, because: { ...because, numbers } }
 }
 
 /** A task of one roast as it now stands. */
@@ -40,14 +41,7 @@ function decidedHold({ step, at_s }: RunStep, { items }: Run, item: number | und
     at: epochSeconds(at_s),
     hands_s: step.hands_s,
     set_c,
-    stage: {
-      role: 'rest',
-      environment: { kind: 'cabinet', set_c },
-      cover: 'tent',
-      preheated: true,
-      until: { kind: 'time', duration_s: seconds(Math.max(0, until_s - at_s)) },
-      tending: [],
-    },
+    stage: stageOfStep(step),
     because: { basis: step.basis, numbers: { minutes: Math.max(0, until_s - at_s) / 60 } },
     ...(item === undefined || item < 0 ? {} : { item }),
   }

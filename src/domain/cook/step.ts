@@ -1,6 +1,7 @@
 import { z } from 'zod'
-import { TENDING_ACTS } from '@/core/program/stage'
+import { type Stage, TENDING_ACTS } from '@/core/program/stage'
 import { TASK_KINDS, type Task } from '@/core/schedule/task'
+import { celsius, minutes } from '@/core/units'
 import { environmentPart } from '../roast/roast-document'
 import { stagesOf } from '../roast/stages'
 import { finite, ident, instant, text } from '../schema/scalars'
@@ -83,3 +84,25 @@ export const stepsOf = (tasks: readonly Task[], sceneOf: (task: Task) => StepSce
       ...sceneOf(task),
     }
   })
+
+/** The stage that begins with a step, as far as it is said: its end is not. */
+export function stageOfStep({ stage }: CookStep): Stage | undefined {
+  if (!stage) return undefined
+  const { environment } = stage
+  return {
+    role: stage.role,
+    cover: stage.cover,
+    preheated: stage.preheated,
+    ...(stage.position ? { position: stage.position } : {}),
+    environment:
+      environment.kind === 'oven'
+        ? environment.set_c === null
+          ? { kind: 'oven', heat: 'off' }
+          : { kind: 'oven', heat: 'on', set_c: celsius(environment.set_c) }
+        : 'set_c' in environment
+          ? { kind: environment.kind, set_c: celsius(environment.set_c) }
+          : environment,
+    until: { kind: 'time', duration_s: minutes(0) },
+    tending: [],
+  }
+}

@@ -72,7 +72,8 @@ export function readLine(line: string, context: LineContext): Outcome<LineReadin
     (found, { fact }) => (fact.kind === 'guests' ? (found ?? 0) + fact.guests : found),
     undefined,
   )
-  const { groups, wished } = piecesApart(byRoast(meanings), table, guests)
+  const named = byRoast(meanings)
+  const { groups, wished } = piecesApart(named, table, guests)
   const wishes: Record<string, number> = {}
   for (const { fact } of table)
     if (fact.kind === 'wish' && !wished) wishes[fact.word] = (wishes[fact.word] ?? 0) + fact.count
@@ -89,17 +90,18 @@ export function readLine(line: string, context: LineContext): Outcome<LineReadin
     roastsOf(group, { toCelsius, guests, roasts: groups.length, apiece_kg, standards, asks, replaced, spelt, added }),
   )
   // Pieces of one cut that were told apart are eaten in their turn.
-  const alone = byRoast(meanings).length === 1 && roasts.length > 1
+  const alone = named.length === 1 && roasts.length > 1
   const counts = roasts.map(({ count }) => count)
   const seated = seatedOf(meanings, alone ? [counts.reduce((sum, count) => sum + count, 0)] : counts, context)
   // Several hours, and it is not plain of what.
   const hours = seated ? undefined : hoursApart(table)
+  const saidHours = seated?.hours ?? (hours ? hoursOf(meanings, context) : [])
   if (hours)
     asks.push({
       code: 'said_twice',
       at: { from: hours.first.from, to: hours.first.to },
       what: 'moment',
-      ...(areTwoMeals(hoursOf(meanings, context)) ? { meals: true as const } : {}),
+      ...(areTwoMeals(saidHours.map(({ at_s }) => at_s)) ? { meals: true as const } : {}),
       options: [
         { says: spelt(hours.first), line: replaced(hours.last, '') },
         { says: spelt(hours.last), line: replaced(hours.first, dayOf(hours, context)) },
@@ -149,12 +151,11 @@ export function readLine(line: string, context: LineContext): Outcome<LineReadin
   const served = all.some(({ serve_c }) => serve_c !== undefined)
   // A meal's usual hour is not said where another is taken.
   const taken = meanings.filter(({ fact }) => fact.kind !== 'moment' || fact.weak !== 'meal' || fact.at_s === promise_s)
-  // Of several hours each is shown on its day, whether it is taken or not.
-  const shownHours = seated?.hours ?? (hours ? hoursOf(meanings, context) : [])
   const shown = taken.map((meaning): Meaning => {
     const { fact } = meaning
     if (fact.kind === 'serve' && fact.bare && !served) return { ...meaning, fact: { kind: 'heat', heat: fact.heat } }
-    const own = shownHours.find((hour) => hour.meaning === meaning)
+    // Of several hours each is shown on its day, whether it is taken or not.
+    const own = saidHours.find((hour) => hour.meaning === meaning)
     if (own && (fact.kind === 'moment' || fact.kind === 'again'))
       return { ...meaning, fact: { ...fact, at_s: own.at_s } }
     // A day and an hour said apart are one moment, and shown as that.

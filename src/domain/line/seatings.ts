@@ -72,10 +72,8 @@ export function hoursOf(meanings: readonly Meaning[], { timeZone }: MomentContex
 }
 
 /** A lunch and a dinner are one day's work, two days are two meals. */
-export function areTwoMeals(hours: readonly Pick<Hour, 'at_s'>[]): boolean {
-  const all = hours.map(({ at_s }) => at_s)
-  return Math.max(...all) - Math.min(...all) > LONGEST_DAY_S
-}
+export const areTwoMeals = (times: readonly number[]): boolean =>
+  Math.max(...times) - Math.min(...times) > LONGEST_DAY_S
 
 /** What a line with several hours comes to. */
 export interface Seated {
@@ -113,7 +111,7 @@ export function seatedOf(
         : inTurn(hours, count)
   if (!times) return undefined
   const seats = [...new Set(times)].sort((a, b) => a - b)
-  if (seats.length < 2 || areTwoMeals(seats.map((at_s) => ({ at_s })))) return undefined
+  if (seats.length < 2 || areTwoMeals(seats)) return undefined
   return {
     seatings: seats.map((at_s) => ({ at_s, pieces: times.flatMap((time, i) => (time === at_s ? [i] : [])) })),
     hours,

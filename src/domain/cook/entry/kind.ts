@@ -16,6 +16,11 @@ export const hasEnded = (state: ItemState): boolean => state === 'served' || sta
 /** Ends otherwise than planned, decided while a roast is in: ten minutes of rest, a pan for its hot finish, kept hot until its table. */
 export const ENDINGS = ['short_rest', 'pan_finish', 'hold'] as const
 export type Ending = (typeof ENDINGS)[number]
+/**
+ * The ending that an entry's text names.
+ * @example endingNamed('hold') // 'hold'
+ */
+export const endingNamed = (text: string | null): Ending | undefined => ENDINGS.find((each) => each === text)
 
 /** When a pull is foreseen, cook time, s, and when that was said. */
 export interface Arrival {

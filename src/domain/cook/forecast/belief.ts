@@ -12,7 +12,7 @@ import type { StageChange } from '@/core/simulate/stepper'
 import { questionOf } from '../../roast/question'
 import type { BoardItem, Series } from '../board'
 import type { CookItem } from '../cook-document'
-import { endedAs } from '../ending'
+import { endedAs, leastRest } from '../ending'
 import { kindOf } from '../entry'
 import { secondsOf } from '../entry/time'
 import { jumpsOf } from '../odd'
@@ -120,8 +120,7 @@ export function setupOf(board: BoardItem, now_s: number, seed: number, members: 
   const prepared = prepareRoast(question)
   const points = prepared.bodies.map(({ point }) => point)
   const ended = endedAs(question.program, board.endings)
-  const shortest_s = board.endings.includes('short_rest') ? STANDARDS.shortRest.value : Number.POSITIVE_INFINITY
-  const least_s = Math.min(restSeconds(ended), shortest_s)
+  const least_s = leastRest(restSeconds(ended), board.endings)
   const planned_s = item.rest_min === null ? least_s : Math.max(least_s, item.rest_min * 60)
   const has = restStageIndex(ended) >= 0
   const program = withRest(ended, planned_s)

@@ -1,7 +1,7 @@
 import { STANDARDS } from '@/core/reference/standards'
 import { carveSeconds } from '@/core/schedule/carving'
 import type { CookItem } from '../cook-document'
-import { type EndsNow, PAN_FINISH } from '../ending'
+import { type EndsNow, leastRest, PAN_FINISH } from '../ending'
 import { promisedAt } from '../entry/fold'
 import type { Arrival, CookLog, ItemLog, ItemState } from '../entry/kind'
 import { secondsOf } from '../entry/time'
@@ -44,7 +44,7 @@ export interface Milestones {
 export const at = (step: CookStep): number => secondsOf(step.at)
 
 /** The milestones of a roast, from its steps but a finish that was left out; one in the pan begins so much later. */
-export function milestonesOf(item: CookItem, steps: readonly CookStep[], endings: readonly EndsNow[] = []): Milestones {
+export function milestonesOf(item: CookItem, steps: readonly CookStep[], endings: readonly EndsNow[]): Milestones {
   const in_s = secondsOf(item.put_in)
   const carve_s = secondsOf(item.carve)
   const pull = steps.findLast(({ kind }) => kind === 'pull')
@@ -135,8 +135,7 @@ export function courseOf(item: CookItem, plan: Milestones, own: ItemLog, log: Co
   const gap_s = plan.next_s - plan.pull_s
   const least_s = Math.min(
     gap_s,
-    (item.rest_least_min ?? item.rest_min ?? gap_s / 60) * 60,
-    own.endings.has('short_rest') ? STANDARDS.shortRest.value : Number.POSITIVE_INFINITY,
+    leastRest((item.rest_least_min ?? item.rest_min ?? gap_s / 60) * 60, [...own.endings]),
   )
   const tail_s = plan.promise_s - plan.next_s
   const carving_s = plan.promise_s - plan.carve_s
