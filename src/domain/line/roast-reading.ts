@@ -16,6 +16,17 @@ import { IN_PASTRY, namesMeat } from './whose'
 /** A dial is not set below this, °C. */
 const LEAST_HEAT_C = 55
 
+/** What falls apart, and is said to take so long and nothing of its heat, is cooked low, minutes. */
+const LONG_MIN = 180
+/** The longer it is in, the lower (common practice): from so many minutes on, at so many °C. */
+const LOWER: readonly (readonly [number, number])[] = [
+  [600, 105],
+  [360, 120],
+]
+const lowFor = (minutes: number): Pick<HeatedStage, 'set_c' | 'usual'> => {
+  const set_c = LOWER.find(([from]) => minutes >= from)?.[1]
+  return set_c === undefined ? { usual: 'low' } : { set_c }
+}
 /** What follows a bath is its crust from here on, °C. */
 const AFTER_BATH_C = 150
 /** No bath is hotter, °C. */
@@ -79,6 +90,7 @@ export function roastsOf(
   const traits: CutTraits = {}
   /** Traits that are known of some cuts only. */
   let crown: Meaning | undefined
+  let halved: Meaning | undefined
   let made: Meaning | undefined
   const roast: { -readonly [Key in keyof SaidRoast]?: SaidRoast[Key] } = {}
   const stages: HeatedStage[] = []
@@ -131,6 +143,7 @@ export function roastsOf(
         )
         if (fact.handling) roast.handling = fact.handling
         if (fact.traits.crown) crown = meaning
+        if (fact.traits.half) halved = meaning
         if (fact.traits.cured || fact.traits.cooked) made = meaning
         break
       case 'bones':
@@ -307,7 +320,9 @@ export function roastsOf(
     stages.length = 0
   }
   // "425 F, 80 minutes": so long in the one heat that is said. Where there is none, or several, nobody knows of what.
-  const slow = roast.school === 'low-and-long'
+  const joint = findCut(ids[0] ?? '')
+  const isLong = span !== undefined && span.minutes >= LONG_MIN && joint !== undefined && pullsApart(joint)
+  const slow = roast.school === 'low-and-long' || (isLong && roast.school === undefined && roast.set_c === undefined)
   const bath_c = roast.school === 'water-bath' && stages.length === 0 ? (roast.set_c ?? roast.serve_c) : undefined
   if (span && bath_c !== undefined) {
     // "Sous vide 58 C for 12 hours": so long in it, and browned after it as that school is.
@@ -315,10 +330,10 @@ export function roastsOf(
     stages.push({ on: 'oven', set_c: roast.second_c, minutes: roast.second_min, finish: true })
     delete roast.set_c
     delete roast.school
-  } else if (span && stages.length === 0 && (roast.school === undefined ? roast.set_c !== undefined : slow)) {
+  } else if (span && stages.length === 0 && (roast.school === undefined ? slow || roast.set_c !== undefined : slow)) {
     stages.push({
       on: 'oven',
-      ...(roast.set_c === undefined ? { usual: 'low' } : { set_c: roast.set_c }),
+      ...(roast.set_c === undefined ? lowFor(span.minutes) : { set_c: roast.set_c }),
       minutes: span.minutes,
     })
     delete roast.set_c
@@ -346,6 +361,7 @@ export function roastsOf(
   // a crust of pastry.
   for (const meaning of otherWays) leftOut(meaning, { not_of: cut })
   if (crown && isBird) leftOut(crown, { not_of: cut })
+  if (halved && isBird) leftOut(halved, { not_of: cut })
   if (made && !isHam(cut)) leftOut(made, { not_of: cut })
   if (IN_PASTRY.test(spelt(named))) {
     const options = [{ says: nameInLine(cut), line: replaced(named, nameInLine(cut)) }]

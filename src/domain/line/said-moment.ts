@@ -207,7 +207,8 @@ export function momentAt(said: readonly string[], { now_s, timeZone }: MomentCon
   }
   // "on the table", "ready by": whatever follows is led.
   if (skipped > 0) rest = ['eat', ...rest]
-  else if (more > 0 && !['at', 'by', 'on', 'for'].includes(rest[0] ?? '')) rest = bare
+  // "On 5 December at 7": the number after "on" is a day.
+  else if (more > 0 && (isDated(bare) || !['at', 'by', 'on', 'for'].includes(rest[0] ?? ''))) rest = bare
   const bareHours = evening(rest)
   const found = readMoment(bareHours.slice(0, LONGEST_MOMENT), { now_s, timeZone })
   if (found) {
@@ -245,6 +246,10 @@ export function momentAt(said: readonly string[], { now_s, timeZone }: MomentCon
   }
   return mealAt(said, { now_s, timeZone })
 }
+
+/** "5 dec": a day of a month at the head of some words. */
+const isDated = ([day = '', month = '']: readonly string[]): boolean =>
+  /^\d{1,2}(?:st|nd|rd|th)?$/.test(day) && MONTH.test(month)
 
 /** A meal by its name alone: today's, or tomorrow's. */
 function mealAt(words: readonly string[], context: MomentContext): Found | undefined {

@@ -7,6 +7,7 @@ import type { Meaning } from './fact'
 import { middles } from './middles'
 import { DAY_WORDS, LONGEST_MOMENT, WEEKDAYS } from './moment'
 import { type DateOrder, numericDate } from './numeric-date'
+import { oneHeat } from './one-heat'
 import { ORDINARY } from './ordinary'
 import { READERS } from './readers'
 import { MASS_UNIT } from './readers/grammar'
@@ -65,6 +66,7 @@ const SHORT: ReadonlyMap<string, string> = new Map([
   ['porc', 'pork'],
   ['o/n', 'overnight'],
   ['til', 'until'],
+  ['n', 'and'],
   ["o'", 'of'],
   ['pls', 'please'],
   ['plz', 'please'],
@@ -375,7 +377,7 @@ export function readSentence(whole: string, context: LineContext): Sentence {
     const text = owned.has(token.text) ? undefined : spelling(token.text)
     return text === undefined ? token : { ...token, text, was: token.text }
   })
-  const tokens = clocks(middles(spelt, line), line)
+  const tokens = clocks(middles(oneHeat(spelt, line), line), line)
   const words = tokens.map(({ text }) => text)
   const joined = words.join(' ')
   const starts: number[] = []

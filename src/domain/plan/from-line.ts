@@ -41,6 +41,10 @@ function usualHeat(said: 'hot' | 'low', cut: Cut): number {
   return said === 'hot' ? hot_c : (findSchool('low-and-long') as School).usual(cut).set_c
 }
 
+/** Coals are laid on so often, minutes (common practice). */
+const COALS_MIN = 60
+const COALS = { act: 'coals', at_min: COALS_MIN, every_min: COALS_MIN } as const
+
 function stageOf(stage: HeatedStage, fallback_c: number): StagePart {
   const { on, minutes, core_c, cover, breastDown } = stage
   const set_c = heldNumber(stage.set_c ?? (on === 'pan' ? PAN_C : fallback_c))
@@ -61,7 +65,8 @@ function stageOf(stage: HeatedStage, fallback_c: number): StagePart {
         : minutes !== undefined
           ? { kind: 'time', minutes: heldNumber(minutes) }
           : { kind: 'pull' },
-    tending: [],
+    // A fire that lasts wants coals.
+    tending: on === 'fire' && (minutes ?? Number.POSITIVE_INFINITY) > COALS_MIN ? [COALS] : [],
   }
 }
 
@@ -73,6 +78,15 @@ const restPart = (minutes: number): StagePart => ({
   until: { kind: 'time', minutes: heldNumber(minutes) },
   tending: [],
 })
+
+/** A stretch of an oven as one of a fire. */
+const overCoals = (stage: HeatedStage): HeatedStage =>
+  stage.on === 'oven' || stage.on === 'fan' ? { ...stage, on: 'fire' } : stage
+/** How hot and how long a fire finishes a cut. */
+function fireFinish(cut: Cut) {
+  const { hot_c, hot_min } = (findSchool('two-zone-fire') as School).usual(cut)
+  return { set_c: hot_c, minutes: hot_min }
+}
 
 /** A school's own way written out, for what no school's settings can say. */
 function writtenOut(school: School, roast: SaidRoast, cut: Cut): StagePart[] {
@@ -125,7 +139,9 @@ function staged(roast: SaidRoast, cut: Cut): ProgramPart {
   )
   const fallback_c = roast.set_c ?? steadySet(cut)
   const panned = said.filter(({ on, finish }) => on === 'pan' && !finish)
-  const rest = said.filter((stage) => !panned.includes(stage))
+  // "On the barbecue, 135 to 50": what was said as an oven is its fire.
+  const onFire = roast.school === 'two-zone-fire' || said.some(({ on }) => on === 'fire')
+  const rest = said.filter((stage) => !panned.includes(stage)).map((stage) => (onFire ? overCoals(stage) : stage))
   // Seared first, said without how long.
   const pans: HeatedStage[] =
     panned.length === 0 && roast.school === 'pan-first'
@@ -164,12 +180,13 @@ function staged(roast: SaidRoast, cut: Cut): ProgramPart {
   // Breast down for the first hour: then the other way up, at the heat that was said.
   const turned = !open && cooks.at(-1)?.breastDown ? cooks.at(-1)?.set_c : undefined
   const main: HeatedStage[] =
-    goesOn || turned !== undefined ? [...cooks, { on: 'oven', set_c: turned ?? fallback_c }] : cooks
+    goesOn || turned !== undefined ? [...cooks, { on: onFire ? 'fire' : 'oven', set_c: turned ?? fallback_c }] : cooks
   const reverse = roast.school === 'reverse-sear' || finishes.length > 0
   const searing = findSchool(main.some(({ on }) => on === 'bath') ? 'water-bath' : 'reverse-sear') as School
   const rest_min = roast.rest_min ?? (reverse ? searing.usual(cut).rest_min : cut.rest_min.least)
   // A reverse sear ends hot, whether that was said or not.
-  if (roast.school === 'reverse-sear' && finishes.length === 0) finishes.push({ on: 'oven', finish: true })
+  if (roast.school === 'reverse-sear' && finishes.length === 0)
+    finishes.push({ on: onFire ? 'fire' : 'oven', finish: true })
   const [first, second, third] = [...pans, ...main]
   const plain = (stage: HeatedStage | undefined) =>
     stage !== undefined && stage.core_c === undefined && !stage.cover && !stage.breastDown
@@ -179,6 +196,7 @@ function staged(roast: SaidRoast, cut: Cut): ProgramPart {
   }
   const rested = roast.rest_min === undefined ? {} : { rest_min: heldNumber(roast.rest_min) }
   const simple =
+    !onFire &&
     plain(first) &&
     plain(second) &&
     !third &&
@@ -208,6 +226,7 @@ function staged(roast: SaidRoast, cut: Cut): ProgramPart {
       ...rested,
     }
   if (
+    !onFire &&
     plain(first) &&
     !second &&
     first?.minutes === undefined &&
@@ -233,7 +252,7 @@ function staged(roast: SaidRoast, cut: Cut): ProgramPart {
       ...stages,
       ...(wantsRest ? [restPart(rest_min)] : []),
       ...finishes.map((stage) => {
-        const { set_c, minutes } = stage.on === 'pan' ? PAN_FINISH : FINISH
+        const { set_c, minutes } = stage.on === 'pan' ? PAN_FINISH : onFire ? fireFinish(cut) : FINISH
         return stageOf({ ...stage, set_c: stage.set_c ?? set_c, minutes: stage.minutes ?? minutes }, fallback_c)
       }),
     ]).slice(0, MOST_STAGES),

@@ -141,7 +141,7 @@ export const CARE: readonly Reader[] = [
   reader(`(?:rolled|rolled and tied|tied and rolled)`, () => ({ kind: 'traits', traits: { rolled: true } })),
   reader(`(?:butterflied|butterfly|opened flat|opened out)`, () => ({ kind: 'traits', traits: { butterflied: true } })),
   reader(
-    `(?:half|1/2)(?: an?)?(?= (?:shoulder|ham|gammon|smoked|cured|cooked|spiral|leg|fresh|tenderloin|fillet|beef|a|pork|of))`,
+    `(?:half|1/2)(?: an?)?(?= (?:shoulder|ham|gammon|smoked|cured|cooked|spiral|leg|fresh|tenderloin|fillet|beef|a|pork|of|turkey|goose|chicken|duck|bird))`,
     () => ({
       kind: 'traits',
       traits: { half: true },
@@ -149,7 +149,7 @@ export const CARE: readonly Reader[] = [
   ),
   reader(`(?:smoked|cured|cook before eating)(?! paprika)`, () => ({ kind: 'traits', traits: { cured: true } })),
   reader(
-    `(?:(?:it is |its )?(?:fully|already|ready|pre) ?cooked|precooked|canned|tinned|ready to (?:eat|heat|serve)|spiral(?: cut| sliced)?|(?:re ?)?(?:heat|warm)(?:ed|ing)? (?:up|through)(?: (?:an?|the|my|our))?)`,
+    `(?:(?:it is |its )?(?:fully|already|ready|pre) ?cooked|precooked|canned|tinned|ready to (?:eat|heat|serve)|spiral(?: cut| sliced)?|reheat(?:ed|ing)?|(?:re ?)?(?:heat|warm)(?:ed|ing)? (?:up|through)(?: (?:an?|the|my|our))?)`,
     () => ({ kind: 'traits', traits: { cooked: true } }),
   ),
   reader(`(?:raw|uncooked)`, () => ({ kind: 'traits', traits: { raw: true } })),
@@ -275,6 +275,10 @@ export const CARE: readonly Reader[] = [
     `(?:(?:it )?(?:went|is|was put|has been|have been|been) in(?:to)?(?: the)?(?: oven)? (?:at|since|from)|in(?: the oven)? since) \\d{1,2}(?:[:.]\\d{2})?(?: [ap]m)?`,
     (_, text) => ({ kind: 'note', text }),
   ),
+  reader(`soak(?:ed|ing)?(?: (?:it|first|overnight|in (?:cold )?(?:water|milk)|(?:for )?${SPAN}))*`, (_, text) => ({
+    kind: 'note',
+    text,
+  })),
   reader(`(?:on|over) (?:a |the |its )?(?:wire )?rack`, (_, text) => ({ kind: 'note', text })),
   reader(
     `(?:(?:cooked |roasted )?upside down )?(?:in|on) (?:a |the |my )?(?:cast iron|heavy|big|roasting|sheet|large)(?: iron)? (?:pan|skillet|tin|tray|dish)|(?:cooked |roasted )?upside down`,

@@ -116,6 +116,9 @@ export const coverOf = (text: string | undefined): SaidStage['cover'] =>
 
 export const POINT =
   '(?:thigh|breast|core|middle|centre|center|thickest part|thickest|leg|inside|stuffing|deepest part)'
+/** "Until it reads", "till the middle hits": before what it comes out at. */
+export const READS =
+  '(?:it|the (?:core|middle|centre|center|inside|probe|thermometer|meat|joint|roast|(?:core |internal )?temp(?:erature)?)|its (?:core|middle|centre|center|temp(?:erature)?)) (?:hits|reads|reaches|is(?: at)?|gets to|gets up to|comes to|shows|says|registers)'
 export const LEAD =
   '(?:then|first|starting|starts?|start|begin|begins|beginning|roast|blast|blasted|cook|followed by|after that|next|and|go|high|hot|low|cooked|roasted|down|turn|turned|turning|reduce|reduced|reducing|lower|lowered|drop|dropped|dropping|dial|dialled|it|the|in|into|an?|fan|convection|oven|at|to|with|temperature|heat)'
 /** Of these words some say that another heat came before. */

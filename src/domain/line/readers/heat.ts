@@ -1,7 +1,8 @@
 import { SCHOOLS } from '@/core/program/schools'
 import { inchesToMetres } from '@/core/units'
 import type { Fact, SaidHeat, SaidStage } from '../fact'
-import { COVER, DIGITS, GAS, HEAT, heatOf, isHeat, minutesOf, type Reader, reader, SPAN, TEMP } from './grammar'
+import { numberOf } from '../tokens'
+import { COVER, DIGITS, GAS, HEAT, heatOf, isHeat, minutesOf, N, type Reader, reader, SPAN, TEMP } from './grammar'
 
 /** Settings of heats, and schools by their names. */
 
@@ -41,6 +42,9 @@ const LOWEST_M = 100
  */
 export const isHeight = (m: number): boolean => Number.isInteger(m) && m >= LOWEST_M && m <= HIGHEST_M
 
+/** No fire is kept so low, and no oven is set "to" less, in either scale. */
+const LEAST_FIRE = 97
+const LEAST_TO = 70
 /** Cooler than this a number with its degree is how cold the meat is, °C. */
 const MEAT_MOST_C = 30
 
@@ -106,19 +110,32 @@ export const HEATS: readonly Reader[] = [
   }),
   // Heat
   reader(
-    `(?:in (?:an? |the )?|with (?:an? |the )?)?(?:(?:low|hot|moderate|slow|cool) )?(oven|fan|fan oven|convection|convection oven|fire|grill|coals|smoker|barbecue|bbq|bath|water bath|sous vide|at|roast(?:ed)? at|cook(?:ed)? at|(?:start|starting|begin|beginning)(?: it)? at|heat|oven on)(?: on| set)?(?: at| to)? ${TEMP}(?! (?:h|hrs?|hours?|mins?|minutes?)(?: |$))(?: (fan|convection|oven))?`,
-    ([, word = '', value, unit, after]) =>
-      heatFact(after === 'oven' || after === undefined ? word : after, heatOf(value, unit)),
+    `(?:in (?:an? |the )?|with (?:an? |the )?)?(?:(?:low|hot|moderate|slow|cool) )?(oven|fan|fan oven|convection|convection oven|hot air|hot air oven|fire|grill|coals|smoker|barbecue|bbq|bath|water bath|sous vide|at|roast(?:ed)? at|cook(?:ed)? at|(?:start|starting|begin|beginning)(?: it)? at|heat|oven on)(?: on| set)?(?: at| to)? ${TEMP}(?! (?:h|hrs?|hours?|mins?|minutes?)(?: |$))(?: (fan|convection|oven))?`,
+    ([, word = '', value, unit, after], text) => {
+      const fact = heatFact(after === 'oven' || after === undefined ? word : after, heatOf(value, unit))
+      // "On the barbecue to 62": that is a core.
+      const core = fact?.kind === 'heat' && fact.on !== 'bath' && / to [\d.]+(?: |$)/.test(text)
+      return core && fact.heat.value < (fact.on === 'fire' ? LEAST_FIRE : LEAST_TO) ? undefined : fact
+    },
   ),
   reader(
-    `(?:(?:start(?:s|ing)?|begin(?:s|ning)?)(?: it)? )?(?:at |in an? |in the )?${TEMP} (oven(?! off)|fan|fan oven|convection|convection oven|fire|grill|smoker|barbecue|bbq|bath|water bath)`,
+    `(?:(?:start(?:s|ing)?|begin(?:s|ning)?)(?: it)? )?(?:at |in an? |in the )?${TEMP} (oven(?! off)|fan(?! off)|fan oven|convection|convection oven|fire|grill|smoker|barbecue|bbq|bath|water bath)`,
     ([, value, unit, word = '']) => heatFact(word, heatOf(value, unit)),
   ),
   reader('(?:no|without(?: an?)?|not) (?:pan )?(?:sear(?:ed|ing)?|brown(?:ed|ing)?)|unseared', () => ({
     kind: 'filler',
   })),
   reader(`(?:oven |at |on )?${GAS}`, ([, gas]) => heatFact('oven', heatOf(undefined, undefined, gas))),
-  reader(`(?:in an? |in the |my )?(?:fan|convection|fan assisted)(?: oven)?`, () => ({ kind: 'oven', oven: 'fan' })),
+  // "No fan" is a still oven
+  reader(
+    '(?:with |and )?(?:(?:no|not|without(?: the| an?)?) (?:fan|convection)(?: oven)?|(?:the )?(?:fan|convection) (?:switched )?off)',
+    () => ({ kind: 'oven', oven: 'still' }),
+  ),
+  // How many ovens there are is the kitchen's
+  reader('(?:with |in |just |only |i have |we have )*(?:a |an |the |my |our )?(?:single|one) oven(?: only)?', () => ({
+    kind: 'filler',
+  })),
+  reader(`(?:in an? |in the |my )?(?:fan|convection|fan assisted|hot air)(?: oven)?`, () => ({ kind: 'oven', oven: 'fan' })),
   reader(`(?:in an? |in the |my )?(?:still|conventional|static|ordinary|top and bottom heat) oven`, () => ({
     kind: 'oven',
     oven: 'still',
@@ -131,6 +148,8 @@ export const HEATS: readonly Reader[] = [
   ),
 ]
 
+/** What is called by its hours is cooked at least so long, h. */
+const LONG_H = 3
 /** After a number of degrees, or of cups, these make it no heat: 2 c stock, a 5 C rise, 3 C below. */
 const ASIDE =
   'of|stock|broth|wine|water|cider|beer|juice|rise|carry|carryover|climb|early|earlier|late|later|below|under|over|above|lower|higher|more|less|hotter|colder|cooler|short|shy'
@@ -146,9 +165,15 @@ export const BARE: readonly Reader[] = [
       ...(before || after || alone ? { slow: true as const } : {}),
     }),
   ),
+  // a seven hour leg of lamb: so long, and low
+  reader(
+    `(?:an? )?(${N}) (?:hour|hr)(?= (?:(?:slow|braised|roast|roasted|pulled|cooked|low) )*(?:leg|shoulder|lamb|pork|beef|brisket|belly|gigot|mutton|chuck|ham|short|goat|hogget|veal)(?: |$))`,
+    ([, hours = '']) =>
+      numberOf(hours) >= LONG_H ? { kind: 'span', minutes: 60 * numberOf(hours), slow: true } : undefined,
+  ),
   // A time that is all there is between two commas, or up to what comes then
   reader(
-    `(?:for |about |around |it takes |takes )*(${SPAN})(?: in all| total| altogether| in the oven)?(?:$|(?= (?:${COVER}$|(?:and )?then |(?:in (?:a |the )?)?(?:water )?bath |\\d{1,2}(?::\\d{2}| [ap]m)(?: |$))))`,
+    `(?:for |about |around |it takes |takes )*(${SPAN})(?: in all| total| altogether| in the oven)?(?:$|(?= (?:${COVER}$|(?:and )?then |for \\d+ |(?:in (?:a |the )?)?(?:water )?bath |\\d{1,2}(?::\\d{2}| [ap]m)(?: |$))))`,
     ([, span = '']) => ({
       kind: 'span',
       minutes: minutesOf(span),
@@ -188,7 +213,7 @@ function heatFact(word: string, heat: SaidHeat | undefined): Fact | undefined {
     ? 'bath'
     : /fire|grill|coals|smoker|barbecue|bbq/.test(word)
       ? 'fire'
-      : /fan|convection/.test(word)
+      : /fan|convection|hot air/.test(word)
         ? 'fan'
         : /oven/.test(word)
           ? 'oven'

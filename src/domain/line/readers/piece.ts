@@ -13,6 +13,7 @@ import {
   minutesOf,
   N,
   POINT,
+  READS,
   type Reader,
   reader,
   SPAN,
@@ -142,7 +143,7 @@ export const PIECE: readonly Reader[] = [
   ),
   // Reading and doneness
   reader(
-    `(?:pull(?:ed)?(?: temp(?:erature)?)?|take it out|out|remove|removed|(?:pull(?:ed)?|take(?: it)?(?: out)?|remove|removed|out)(?: it)? (?:from|of) (?:the )?oven|(?:probe|alarm|thermometer)(?: set| goes off| reads)?)(?: it)?(?: at| when| to| for)? ${TEMP}(?: in (?:the |its )?(${POINT}))?|(?:to|until|till) (?:a core of )?${TEMP} in (?:the |its )?(${POINT})|(?<!in )(?<!at )${TEMP} (?:in (?:the |its )?)?(thigh|breast)(?! (?:side|up|down|only|meat)(?: |$))|(?:at )?${TEMP} (?:when (?:it (?:comes|is taken) )?out|(?:at|when) (?:the )?pull(?:ed)?|pull)(?! (?:at|to|when|temp|temperature|it|for|\\d)(?: |$))|(?:core|internal|inside)(?: temp(?:erature)?)?(?: of| is)? ${TEMP} (?:when pulled|at the pull)|(?:the )?(thigh|breast)(?: (?:to|at|reads?|reading|until))? ${TEMP}(?! (?:min|minutes?|h|hours?|g|kg|lb))`,
+    `(?:pull(?:ed)?(?: temp(?:erature)?)?|take it out|out|remove|removed|(?:pull(?:ed)?|take(?: it)?(?: out)?|remove|removed|out)(?: it)? (?:from|of) (?:the )?oven|(?:probe|alarm|thermometer)(?: set| goes off| reads)?)(?: it)?(?: at| when(?: ${READS})?| once(?: ${READS})?| to| for)? ${TEMP}(?: in (?:the |its )?(${POINT}))?|(?:to|until|till) (?:a core of )?${TEMP} in (?:the |its )?(${POINT})|(?:cook(?:ed)? |roast(?:ed)? )?(?:until|till) ${READS} ${TEMP}|(?<!in )(?<!at )${TEMP} (?:in (?:the |its )?)?(thigh|breast)(?! (?:side|up|down|only|meat)(?: |$))|(?:at )?${TEMP} (?:when (?:it (?:comes|is taken) )?out|(?:at|when) (?:the )?pull(?:ed)?|pull)(?! (?:at|to|when|temp|temperature|it|for|\\d)(?: |$))|(?:core|internal|inside)(?: temp(?:erature)?)?(?: of| is)? ${TEMP} (?:when pulled|at the pull)|(?:the )?(thigh|breast)(?: (?:to|at|reads?|reading|until))? ${TEMP}(?! (?:min|minutes?|h|hours?|g|kg|lb))`,
     ([
       ,
       a,
@@ -151,6 +152,8 @@ export const PIECE: readonly Reader[] = [
       b,
       bUnit,
       bPoint,
+      f,
+      fUnit,
       e,
       eUnit,
       ePoint,
@@ -162,7 +165,7 @@ export const PIECE: readonly Reader[] = [
       d,
       dUnit,
     ]) => {
-      const [c, cUnit] = [pulled ?? core, pulledUnit ?? coreUnit]
+      const [c, cUnit] = [f ?? pulled ?? core, fUnit ?? pulledUnit ?? coreUnit]
       const heat = heatOf(a ?? b ?? c ?? d ?? e, aUnit ?? bUnit ?? cUnit ?? dUnit ?? eUnit)
       const point = aPoint ?? bPoint ?? dPoint ?? ePoint
       // "Breast 2 kg" is no reading.
@@ -176,7 +179,7 @@ export const PIECE: readonly Reader[] = [
     },
   ),
   reader(
-    `(?:(?:to|until|till|serve|served|serve at|served at|core of|core to|middle at|(?:core|inside|internal|final|finish(?:ed)?|target|end|serving|eating)(?: core| internal)?(?: temp(?:erature)?)?(?: of| is| at)?|done at|eaten at) )${TEMP}(?: core| internal| inside| in the (?:middle|centre|center))?|(?:at )?(${DIGITS})(?: (c|f|degrees c|degrees f|degrees|deg))? (?:core|final|target|finish(?:ed)?|internal|inside|in the (?:middle|centre|center))(?: temp(?:erature)?)?(?! (?:of |at |to )?\\d+(?:\\.\\d+)?(?! (?:(?:c |f |degrees )?oven|min|mins|minutes?|h|hrs?|hours?|kgs?|g|lbs?|people|guests|am|pm)(?: |$))(?: |$))`,
+    `(?:(?:to|until|till|serve|served|serve at|served at|core of|core to|middle at|(?:centre|center|middle)(?= \\d{2}(?: |$))|(?:core|inside|internal|final|finish(?:ed)?|target|end|serving|eating)(?: core| internal)?(?: temp(?:erature)?)?(?: of| is| at)?|done at|eaten at) )${TEMP}(?: core| internal| inside| in the (?:middle|centre|center))?|(?:at )?(${DIGITS})(?: (c|f|degrees c|degrees f|degrees|deg))? (?:core|final|target|finish(?:ed)?|internal|inside|(?:in|at) the (?:middle|centre|center|core))(?: temp(?:erature)?)?(?! (?:of |at |to )?\\d+(?:\\.\\d+)?(?! (?:(?:c |f |degrees )?oven|min|mins|minutes?|h|hrs?|hours?|kgs?|g|lbs?|people|guests|am|pm)(?: |$))(?: |$))`,
     ([, a, aUnit, b, bUnit]) => {
       const heat = heatOf(a ?? b, aUnit ?? bUnit)
       return heat && heat.value >= 40 && heat.value <= (heat.unit === 'c' ? 100 : 212)
@@ -202,7 +205,7 @@ export const PIECE: readonly Reader[] = [
   })),
   // rare for two
   reader(
-    `(${DEGREE}) for (${N})(?: of (?:them|us))?(?! (?:${MASS_UNIT.slice(1, -1)}|am|pm|oclock|o'clock|sharp|min|mins|minutes?|h|hrs?|hours?)(?: |$))`,
+    `(${DEGREE}) for (${N})(?: of (?:them|us)| (?:people|guests|persons|covers|heads|adults))?(?! (?:${MASS_UNIT.slice(1, -1)}|am|pm|oclock|o'clock|sharp|min|mins|minutes?|h|hrs?|hours?)(?: |$))`,
     ([, word = '', count = '']) => {
       const eaters = numberOf(count)
       return Number.isInteger(eaters) && eaters >= 1 && eaters <= 60 && count !== 'a' && count !== 'an'

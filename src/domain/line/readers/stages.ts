@@ -21,6 +21,7 @@ import {
   minutesOf,
   N,
   POINT,
+  READS,
   type Reader,
   reader,
   SPAN,
@@ -50,6 +51,11 @@ function finishOf(
 /** A number alone is no core from here on. */
 const LEAST_BARE = 100
 const LEAST_BARE_F = 210
+/** On a fire, and beside its coals. */
+const FIRE =
+  '(?:(?:(?:on|over|in) )?(?:(?:the|a|an|my|our) )?(?:indirect(?:ly)? (?:on |over )?(?:the |a )?)?(?:fire|grill|smoker|barbecue|bbq|coals|kettle(?: grill)?)(?: indirect(?:ly)?)?|smok(?:ed|ing|e)(?: it)?(?: low)?|indirect(?:ly)?(?: heat)?)'
+/** And over them. */
+const DIRECT = ' direct(?:ly)?(?: heat)?| over(?: the)?(?: hot| direct)? (?:coals|fire|embers|heat)'
 /** After a number these make it something else than minutes. */
 const TIMED = 'people|guests|kg|g|lb|c|f|degrees|am|pm'
 
@@ -138,12 +144,12 @@ export const STAGES: readonly Reader[] = [
   ),
   // then 175 · down to 160 covered · then 175 to 76 in the thigh · turned down to 160 after 20 min
   reader(
-    `(?:(?:and )?then|down to|after that|followed by|(?:reduced?|reducing|lower(?:ed)?|turn(?:ed)?|drop(?:ped)?|dial(?:led)?)(?: it| the oven| the heat)?(?: down)?(?: to)?)(?: at| to| in| an?| the| oven| roast| down| straight| gentle)* ${HEAT}(?: (${COVER}))?(?: (?:to the end|until (?:it is )?done|till done|to finish))?(?: (?:to|until|till) ${TEMP}(?: in (?:the |its )?(${POINT}))?)?(?: after (?:the first )?(${SPAN}))?`,
-    ([, value, unit, gas, cover, core, coreUnit, , before]) => {
+    `(?:(?:and )?then|down to|after that|followed by|(?:reduced?|reducing|lower(?:ed)?|turn(?:ed)?|drop(?:ped)?|dial(?:led)?)(?: it| the oven| the heat)?(?: down)?(?: to)?)(?: at| to| in| an?| the| oven| roast| down| straight| gentle)* ${HEAT}(?: oven| (fan|convection)(?: oven)?)?(?: (${COVER}))?(?: (?:to the end|until (?:it is )?done|till done|to finish))?(?: (?:to|until|till) ${TEMP}(?: in (?:the |its )?(${POINT}))?)?(?: after (?:the first )?(${SPAN}))?`,
+    ([, value, unit, gas, fan, cover, core, coreUnit, , before]) => {
       const heat = heatOf(value, unit, gas)
       return isHeat(heat)
         ? stage({
-            on: 'oven',
+            on: fan ? 'fan' : 'oven',
             heat,
             cover: coverOf(cover),
             core: heatOf(core, coreUnit),
@@ -172,14 +178,14 @@ export const STAGES: readonly Reader[] = [
         : undefined
     },
   ),
-  // low 120 to 52 · 120 to 52 · 110 c until 50 c
+  // low 120 to 52 · 110 c until 50 c · smoked at 107 to 46
   reader(
-    `(?:(?:low|gentle|slow|oven|at|roast|roasted|cooked|cook) )*${TEMP}(?: (fan|convection)(?: oven)?| oven)? (?:to|until|till) (?:a core of )?${TEMP}(?: in (?:the |its )?(?:${POINT}))?(?: core| inside)?`,
-    ([, value, unit, fan, core, coreUnit]) => {
+    `(?:(?:low|gentle|slow|oven|at|roast|roasted|cooked|cook) )*(${FIRE} )?(?:at )?${TEMP}(?: (fan|convection)(?: oven)?| oven)?(?: indirect)? (?:to|until|till) (?:a core of |${READS} )?${TEMP}(?: in (?:the |its )?(?:${POINT}))?(?: core| inside| internal)?`,
+    ([, fire, value, unit, fan, core, coreUnit]) => {
       const heat = heatOf(value, unit)
       const to = heatOf(core, coreUnit)
       return isHeat(heat) && to && to.value < heat.value && to.value >= 40
-        ? stage({ on: fan ? 'fan' : 'oven', heat, core: to })
+        ? stage({ on: fire ? 'fire' : fan ? 'fan' : 'oven', heat, core: to })
         : undefined
     },
   ),
@@ -249,7 +255,7 @@ export const STAGES: readonly Reader[] = [
     ([, span]) => stage({ on: 'pan', minutes: span === undefined ? undefined : minutesOf(span), finish: true }),
   ),
   reader(
-    `(?:then |and )?(?:(?:a )?hot finish|finish(?:ed)?(?: hot| off)?|(?:final |last )?(?:sear|blast)|(?<=then )grill(?:ed)?|crisp(?:ed)?(?: up)?|crackle)(?: it)?(?: at| in an?| in the| on| oven| hot| oven at)*(?: (?!${SPAN})${HEAT}(?! (?:am|pm)))?(?: for)?(?: (${SPAN}|(?<! at )${N}(?! (?:kg|g|lb|people|guests|mm|cm|am|pm))))?`,
+    `(?:then |and )?(?:(?:a )?hot finish|finish(?:ed)?(?: hot| off)?|(?:final |last |direct )?(?:sear|blast)|(?<=then )grill(?:ed)?|crisp(?:ed)?(?: up)?|crackle)(?: it)?(?: at| in an?| in the| on(?: the)? hot side| on(?: the| a)?(?: hot)? grill| on| oven| hot| oven at|${DIRECT})*(?: (?!${SPAN})${HEAT}(?! (?:am|pm)))?(?: for)?(?: (${SPAN}|(?<! at )${N}(?! (?:kg|g|lb|people|guests|mm|cm|am|pm))))?`,
     ([, value, unit, gas, span], text) => {
       // One number alone after "hot finish" is minutes, or a heat where it can only be one.
       const only = span === undefined && value !== undefined && unit === undefined && Number(value) < 60
@@ -257,7 +263,7 @@ export const STAGES: readonly Reader[] = [
       if (only && / at \S+$/.test(text)) return undefined
       const heat = only ? undefined : heatOf(value, unit, gas)
       const minutes = only ? Number(value) : span === undefined ? undefined : minutesOf(span)
-      if (heat === undefined && minutes === undefined && !/hot finish|^(?:then|and) /.test(text)) return undefined
+      if (heat === undefined && minutes === undefined && !/hot finish|direct|^(?:then|and) /.test(text)) return undefined
       if (heat !== undefined && !isHeat(heat, 120)) return undefined
       const sear = heat === undefined && /^sear /.test(text) ? { sear: true as const } : {}
       return stage({ on: 'oven', heat, minutes, finish: true, ...sear })

@@ -25,7 +25,7 @@ export const TABLE: readonly Reader[] = [
     ([, adults = '', children = '']) => guests(numberOf(adults) + numberOf(children)),
   ),
   reader(
-    `(?:for |feeds |feeding |serves |serving |there are |we are |we will be |dinner for |lunch for |supper for |(?:party|group|table|crowd|wedding|family|crew) of (?:about |around |some )?)(${N})(?: (?:hungry )?${PEOPLE})?(?! (?:kg|g|lb|lbs|h|hours?|min|minutes?|${MONTH.source.slice(1)}[a-z]*(?: |$)))`,
+    `(?:for |feeds |feeding |serves |serving |there are |we are |we will be |dinner for |lunch for |supper for |(?:party|group|table|crowd|wedding|family|crew|banquet|function|event|gathering|reunion|room|room full) of (?:about |around |some )?)(${N})(?: (?:hungry )?${PEOPLE})?(?! (?:kg|g|lb|lbs|h|hours?|min|minutes?|${MONTH.source.slice(1)}[a-z]*(?: |$)))`,
     ([, count = '']) => (NOBODY.has(count) ? undefined : guests(numberOf(count))),
   ),
   // we're five
