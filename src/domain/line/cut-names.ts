@@ -266,7 +266,7 @@ const isPartOf = (ids: readonly string[], [part = '', next = '']: readonly strin
 
 /** Meat that is braised, boiled or fried: no roast is planned of it, least of all of what stands in its name. */
 const NO_ROAST =
-  /^(?:(?:beef )?short ribs?|ribs (?:\d+|one|two|three|four) racks?|(?:beef |pork |bbq )?(?:spare|baby back|back|country style) ?ribs|(?:lamb |pork |veal |beef )?shanks?(?! (?:end|half|portion|on|off|in)(?: |$))|(?:corned|salt|minced|ground|chipped) beef|(?:beef|ox|pig|pork|veal) ?(?:cheeks?|tails?|tongues?|liver|kidneys?|heart)|oxtail|osso ?buco|whole (?:lamb|pig|hog|goat|calf)|(?:beef|pork|lamb|veal|venison) (?:mince|steaks?(?! (?:roast|joint))|chops|cutlets|sausages?|burgers?|stew|curry|meatballs))(?= |$)/
+  /^(?:(?:beef )?short ribs?|ribs (?:\d+|one|two|three|four) racks?|(?:beef |pork |bbq )?(?:spare|baby back|back|country style) ?ribs|(?:lamb |pork |veal |beef )?shanks?(?! (?:end|half|portion|on|off|in)(?: |$))|(?:corned|salt|minced|ground|chipped) beef|(?:beef|ox|pig|pork|veal) ?(?:cheeks?|tails?|tongues?|liver|kidneys?|heart)|oxtail|osso ?buco|whole (?:lamb|pig|hog|goat|calf)(?! (?:leg|shoulder|rack|loin|saddle|neck|breast|rump|haunch|belly)s?(?: |$))|(?:beef|pork|lamb|veal|venison) (?:mince|steaks?(?! (?:roast|joint))|chops|cutlets|sausages?|burgers?|stew|curry|meatballs))(?= |$)/
 /**
  * Whether some words are meat that is not roasted.
  * @example isNoRoast('beef short ribs') // true
@@ -293,9 +293,21 @@ export function cutsNamed(
     // A pot is no meat, a pot roast is.
     if (named.includes('pot') && !/^roasts?$/.test(words[at + count] ?? '') && !named.includes('roast')) continue
     const ids = BY_KEY.get(keyOf(named))
-    if (ids) return isPartOf(ids, words.slice(at + count)) ? undefined : { count, ids }
+    if (!ids) continue
+    if (isPartOf(ids, words.slice(at + count))) return undefined
+    const meat = meatAfter(words, at + count)
+    // "Rolled rib of beef" is one name; "rump of veal" is no rump that we know.
+    return meat === undefined || meat === findCut(ids[0] as string)?.species
+      ? { count: count + (meat === undefined ? 0 : 2), ids }
+      : undefined
   }
   return undefined
+}
+
+/** "Of beef" at a place: the animal that it names, where a name of several cuts is all that it is. */
+function meatAfter(words: readonly string[], at: number): string | undefined {
+  const ids = words[at] === 'of' ? BY_KEY.get(singular(words[at + 1] ?? '')) : undefined
+  return ids && ids.length > 1 && !isWholeBird(ids[0] as string) ? findCut(ids[0] as string)?.species : undefined
 }
 
 /** What was done to a cut, or how much of it there is, as far as it makes another cut of it. */

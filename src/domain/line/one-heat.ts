@@ -70,10 +70,11 @@ function isBeside(tokens: readonly Token[], end: number, line: string): boolean 
  * names one kind of oven only stays as it is.
  *
  * @param line the line they stand in, for what stands between two words
- * @example oneHeat(tokensOf('180C/160C fan/gas 4'), '180C/160C fan/gas 4').map(({ text }) => text) // ['160', 'c', 'fan']
  */
 export function oneHeat(tokens: readonly Token[], line: string): Token[] {
-  const parted = tokens.flatMap((token, i) => (FAN.test(tokens[i + 1]?.text ?? '') ? halves(token) : undefined) ?? [token])
+  const parted = tokens.flatMap(
+    (token, i) => (FAN.test(tokens[i + 1]?.text ?? '') ? halves(token) : undefined) ?? [token],
+  )
   const said: Token[] = []
   for (let at = 0; at < parted.length; ) {
     const heats: Heat[] = []

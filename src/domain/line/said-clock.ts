@@ -117,7 +117,7 @@ const MINUTE_WORDS: readonly (readonly [string, number])[] = [
 const hourAndMinutes: Rule = (tokens, at) => {
   const part = textAt(tokens, at)
   const worded = /^[a-z]+$/.test(part)
-  if (['a', 'an', 'half', 'quarter', 'couple', 'brace', 'dozen'].includes(part)) return undefined
+  if (['a', 'an', 'half', 'quarter', 'couple', 'pair', 'brace', 'dozen'].includes(part)) return undefined
   const hour = numberOf(part)
   const next = textAt(tokens, at + 1)
   if (!isHour12(hour)) {

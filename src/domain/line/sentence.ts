@@ -36,7 +36,7 @@ export interface LineContext extends MomentContext {
 /** Words that carry no meaning of their own here. */
 const FILLER = new Set([
   ...EMPTY,
-  ..."and with then plus also please is are it its we i want wanted would like have having got need to cook cooking make making do doing for at in into by from that this there be will can each all them us me you so but or as nice about roughly around approximately centre center middle thermometer wedding birthday feast celebration cut dinner lunch supper tea meal eat eating people oven heat meat degrees deg served serve x just really very quite bit once after before until till up down day evening night afternoon morning weekend party family table off hot warm cold per service banquet buffet carvery method bring hungry finished how long what time when should could put hi hello hey thanks thank get let plan planning say approx assisted we'd we'll caterer catering same no later than latest i've i'm we're i'd it's they he she my our your does did take takes took go goes going start started arrive arrives now temp temperature says said kitchen tonight's today's one both every other weight target setting lowest sometime ish final if bought needs event site seating sitting first second mum mom dad uncle aunt auntie rather reach even ever seem though thus together needed main mains course booked must many keep manage team staff crew kids children slab w um loosely au jus".split(
+  ..."and with then plus also please is are it its we i want wanted would like have having got need to cook cooking make making do doing for at in into by from that this there be will can each all them us me you so but or as nice about roughly around approximately centre center middle thermometer wedding birthday feast celebration cut dinner lunch supper tea meal eat eating people oven heat meat degrees deg served serve x just really very quite bit once after before until till up down day evening night afternoon morning weekend party family table off hot warm cold per service banquet buffet kettle kamado pellet ceramic direct rub prick pricked help carvery method bring hungry finished how long what time when should could put hi hello hey thanks thank get let plan planning say approx assisted we'd we'll caterer catering same no later than latest i've i'm we're i'd it's they he she my our your does did take takes took go goes going start started arrive arrives now temp temperature says said kitchen tonight's today's one both every other weight target setting lowest sometime ish final if bought needs event site seating sitting first second mum mom dad uncle aunt auntie rather reach even ever seem though thus together needed main mains course booked must many keep manage team staff crew kids children slab w um loosely au jus".split(
     ' ',
   ),
   '+',
@@ -67,6 +67,11 @@ const SHORT: ReadonlyMap<string, string> = new Map([
   ['o/n', 'overnight'],
   ['til', 'until'],
   ['n', 'and'],
+  ['ea', 'each'],
+  ['w', 'with'],
+  ['int', 'internal'],
+  ['int', 'internal'],
+  ...["low'n'slow", 'low-n-slow'].map((way) => [way, 'slow'] as const),
   ["o'", 'of'],
   ['pls', 'please'],
   ['plz', 'please'],
@@ -172,14 +177,16 @@ function cutAt(words: readonly string[], at: number, boned: boolean, apart = fal
 }
 
 /** "Lamb rump": a piece that we know of another animal only is no second roast. */
-function isOfAnother(before: Meaning | undefined, fact: Found['fact'], { from }: Token, line: string): boolean {
+function isOfAnother(before: Meaning | undefined, fact: Found['fact'], { from, text }: Token, line: string): boolean {
   if (before?.fact.kind !== 'cut' || fact.kind !== 'cut' || before.fact.ids.length < 2) return false
   const named = findCut(fact.ids[0] ?? '')
   // Beef, lamb and pork, and whole birds, are meat of their own.
   if (fact.ids.length > 1 || named?.bone === 'bird') return false
   const between = line.slice(before.to, from).trim().split(/\s+/)
   const beside = between.every((word) => word === '' || EMPTY.has(word.toLowerCase()))
-  return beside && fact.count === 1 && findCut(before.fact.ids[0] ?? '')?.species !== named?.species
+  return (
+    beside && (fact.count === 1 || !PIECES.test(text)) && findCut(before.fact.ids[0] ?? '')?.species !== named?.species
+  )
 }
 
 /** "Partridges, four birds": how many there are; "turkey 6 kg, the bird in at nine": the one that was named. */

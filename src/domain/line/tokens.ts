@@ -114,6 +114,7 @@ const NUMBER_WORDS: Readonly<Record<string, number>> = {
   one: 1,
   two: 2,
   couple: 2,
+  pair: 2,
   brace: 2,
   three: 3,
   four: 4,

@@ -233,10 +233,7 @@ export const FOUND: readonly (readonly [line: string, means: string])[] = [
     '7 bone prime rib 18 pounds, 200F all night, sear at 500F, serve noon Sunday',
     '8.16kg [*260] beef-rib-bone-in oven93 | @11-29T12:00',
   ],
-  [
-    'whole goose 5.2kg, prick skin, 150 for three hours, 220 last 20 min',
-    '5.2kg [150/180] [220/20] goose note | ?prick',
-  ],
+  ['whole goose 5.2kg, prick skin, 150 for three hours, 220 last 20 min', '5.2kg [150/180] [220/20] goose note |'],
   [
     'capon 3kg stuffed with chestnut stuffing, 180 degrees, 2 pm on the 26th',
     '3kg capon oven180 stuffed | @11-26T14:00',
@@ -386,7 +383,7 @@ export const FOUND: readonly (readonly [line: string, means: string])[] = [
   ['beef joint 1.5kg 25 minutes per 500g plus 25 minutes at 180', '1.5kg beef-rib-bone-in note oven180 | ?cut'],
   ['leg of lamb 2.7 kg, marinated overnight in yogurt, medium', '2.7kg =medium acid lamb-leg-bone-in note |'],
   ['duck 2.5kg, score the breast, 45 min per kg at 180', '2.5kg duck note note oven180 | ?breast'],
-  ['brisket 4 kg smoker 110 until 95, tomorrow 6pm', '4kg =95 beef-brisket oven110 two-zone-fire | @11-25T18:00'],
+  ['brisket 4 kg smoker 110 until 95, tomorrow 6pm', '4kg [fire110>95] beef-brisket | @11-25T18:00'],
   ["a goose on st stephen's day at 2, 4.8 kg", '4.8kg goose | @12-26T14:00'],
   [
     'ribeye roast 5 lb, bring to room temperature for 2 hours, 500F for 5 min per lb, then off',

@@ -11,7 +11,7 @@ export const SEASON: readonly (readonly [line: string, means: string])[] = [
   ],
   [
     'pork butt 9lb smoker 225 to 195 wrapped in foil at 160 5pm',
-    '4.08kg =91 cover@>71 oven107 pork-shoulder two-zone-fire | @11-24T17:00',
+    '4.08kg [fire107>91] cover@>71 pork-shoulder | @11-24T17:00',
   ],
   ['pork shoulder 3kg wrapped in foil at 150, 7pm', '3kg foil oven150 pork-shoulder | @11-24T19:00'],
   ['pork shoulder 3kg wrapped in foil at 150 for 5h 7pm', '3kg [150/300+foil] pork-shoulder | @11-24T19:00'],
@@ -74,7 +74,7 @@ export const SEASON: readonly (readonly [line: string, means: string])[] = [
   ['ham shank half 4kg 2pm', '4kg smoked-ham | ?cut ?shank half @11-24T14:00'],
   ['clay pot chicken 1.8kg 7pm', '1.8kg chicken | ?clay pot @11-24T19:00'],
   ['elk loin 3 lb medium rare 6pm', '1.36kg =medium-rare venison-loin | @11-24T18:00'],
-  ['goat shoulder 2kg slow 6h 7pm', '2kg [low/360] lamb-shoulder low-and-long | @11-24T19:00'],
+  ['goat shoulder 2kg slow 6h 7pm', '2kg [120/360] lamb-shoulder low-and-long | @11-24T19:00'],
   ['kid leg roast 1.8kg medium 7pm', '1.8kg =medium lamb-leg-bone-in | @11-24T19:00'],
   ['lamb shoulder from the fridge 1.8kg 140 for 5h 1900', '1.8kg [140/300] bench0 lamb-shoulder start5 | @11-24T19:00'],
   ['10# bone-in pork butt 225 o/n, noon sat', '4.54kg oven107 pork-shoulder | @11-28T12:00'],
@@ -194,7 +194,7 @@ export const SEASON: readonly (readonly [line: string, means: string])[] = [
   ['half lamb shoulder 1.1kg 160 3h 7pm', '1.1kg [160/180] lamb-shoulder | ?half @11-24T19:00'],
   [
     'bone in gammon 5kg, soaked overnight, 180, glaze last 30 min, 1pm',
-    '5kg glaze@-30 oven180 smoked-ham | ?soaked @11-25T13:00',
+    '5kg glaze@-30 note oven180 smoked-ham | @11-25T13:00',
   ],
   ['2x 3kg prime rib, one MR one medium, 7pm', '3kg beef-rib-bone-in x2 | @11-24T19:00 medium-rare:1 medium:1'],
   [

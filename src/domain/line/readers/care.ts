@@ -189,7 +189,7 @@ export const CARE: readonly Reader[] = [
     }),
   ),
   reader(
-    `(?:remove|take off|lift off|take away|lose)(?: the)? (?:foil|lid|cover)(?: (?:for |in |at )?(?:${MOMENT}))?|(?:foil|lid|cover) (?:off|removed) (?:for |in |at )?(?:${MOMENT}|(?:the )?(?:last|end|final)(?: (?:${SPAN}|hour|half hour|bit|stretch))?)|(?:then )?uncover(?:ed)? (?:for )?${MOMENT}`,
+    `(?:remove|take off|lift off|take away|lose)(?: the)? (?:foil|lid|cover)(?: (?:for |in |at )?(?:${MOMENT}))?|(?:foil|lid|cover) (?:off|removed) (?:for |in |at )?(?:${MOMENT}|(?:the )?(?:last|end|final)(?: (?:${SPAN}|hour|half hour|bit|stretch))?)|(?:then )?uncover(?:ed)? (?:for )?${MOMENT}|(?:remove|removed|removing|take(?:n)? off|off|taking (?:it )?off)(?: it)? for (?:the )?(?:last|final) (?:${SPAN}|hour|half hour)`,
     (_, text) => ({ kind: 'tending', act: 'uncover', moments: lastOf(text) }),
   ),
   // foil for the first two hours, then off
@@ -275,7 +275,7 @@ export const CARE: readonly Reader[] = [
     `(?:(?:it )?(?:went|is|was put|has been|have been|been) in(?:to)?(?: the)?(?: oven)? (?:at|since|from)|in(?: the oven)? since) \\d{1,2}(?:[:.]\\d{2})?(?: [ap]m)?`,
     (_, text) => ({ kind: 'note', text }),
   ),
-  reader(`soak(?:ed|ing)?(?: (?:it|first|overnight|in (?:cold )?(?:water|milk)|(?:for )?${SPAN}))*`, (_, text) => ({
+  reader(`soak(?:ed|ing)?(?: (?:it|first|in (?:cold )?(?:water|milk)|(?:for )?${SPAN}))*`, (_, text) => ({
     kind: 'note',
     text,
   })),

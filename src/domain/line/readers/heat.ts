@@ -78,6 +78,14 @@ export const HEATS: readonly Reader[] = [
   reader('(?:in the oven |cooked |cooking |roast(?:ed)? )?(?:overnight|through the night|all night)', () => ({
     kind: 'overnight',
   })),
+  // overnight at 60
+  reader(
+    `(?<=(?:overnight|all night|the night) )(?:at |in an? oven at |oven (?:at )?)${HEAT}`,
+    ([, value, unit, gas]) => {
+      const heat = heatOf(value, unit, gas)
+      return isHeat(heat, 55) ? { kind: 'heat', heat, on: 'oven' } : undefined
+    },
+  ),
   reader('(?:in |from |into )?(?:an? |the )?cold oven|start(?:ing|ed)? cold', () => ({ kind: 'cold_oven' })),
   reader(`(?:oven )?(?:set|turned|switched)(?: on)?(?: to| at| on) ${HEAT}`, ([, value, unit, gas]) => {
     const heat = heatOf(value, unit, gas)
@@ -100,7 +108,7 @@ export const HEATS: readonly Reader[] = [
   ),
   // What is cooked otherwise: said, and not planned
   reader(
-    `(?:(?:in|on|by) (?:an? |the |my )?)?(?:deep fr(?:y|ied|yer)|air ?fr(?:y|ied|yer)|pressure cook(?:er|ed)|slow cooker|crock ?pot|microwaved?|rotisserie(?:d)?|spit(?: roast(?:ed)?)?|poached|steam(?:ed)?|boil(?:ed|ing)?)(?:(?: for)? ${SPAN})?(?: (?:and )?then roast(?:ed)?)?`,
+    `(?:(?:in|on|by) (?:an? |the |my )?)?(?:deep fr(?:y|ied|yer)|air ?fr(?:y|ied|yer)|pressure cook(?:er|ed)|slow cooker|crock ?pot|microwaved?|rotisserie(?:d)?|spit(?: roast(?:ed)?)?|poached|simmer(?:ed|ing)?|steam(?:ed)?|boil(?:ed|ing)?)(?:(?: for)? ${SPAN})?(?: (?:and )?then roast(?:ed)?)?`,
     () => ({ kind: 'another_way' }),
   ),
   // Smoked at 250: in a smoker
@@ -135,7 +143,10 @@ export const HEATS: readonly Reader[] = [
   reader('(?:with |in |just |only |i have |we have )*(?:a |an |the |my |our )?(?:single|one) oven(?: only)?', () => ({
     kind: 'filler',
   })),
-  reader(`(?:in an? |in the |my )?(?:fan|convection|fan assisted|hot air)(?: oven)?`, () => ({ kind: 'oven', oven: 'fan' })),
+  reader(`(?:in an? |in the |my )?(?:fan|convection|fan assisted|hot air)(?: oven)?`, () => ({
+    kind: 'oven',
+    oven: 'fan',
+  })),
   reader(`(?:in an? |in the |my )?(?:still|conventional|static|ordinary|top and bottom heat) oven`, () => ({
     kind: 'oven',
     oven: 'still',

@@ -64,7 +64,7 @@ const TIMED = 'people|guests|kg|g|lb|c|f|degrees|am|pm'
 export const STAGES: readonly Reader[] = [
   // 230 for 20 min · then 175 covered for 2 h to 76 in the thigh
   reader(
-    `(?:(?:and |then )?(${COVER}) )?((?:${LEAD} )*)${HEAT}(?: oven| (fan|convection)(?: oven)?)?(?: (${COVER}))?(?: (breast down))?(?: for (?:the )?(?:first )?(${MINUTES})| (?:the )?(?:first )?(${SPAN}))(?: (${COVER}))?(?: (breast down))?(?: (?:to|until|till) ${TEMP}(?: in (?:the |its )?(${POINT}))?)?`,
+    `(?:(?:and |then )?(${COVER}) )?((?:${LEAD} )*)${HEAT}(?: oven| (fan|convection)(?: oven)?)?(?: (${COVER}))?(?: (breast down))?(?: for (?:the )?(?:first )?(${MINUTES})| (?:x )?(?:the )?(?:first )?(${SPAN}))(?: (${COVER}))?(?: (breast down))?(?: (?:to|until|till) ${TEMP}(?: in (?:the |its )?(${POINT}))?)?`,
     ([, over, lead = '', value, unit, gas, fan, cover, down, said, bare, cover2, down2, core, coreUnit]) => {
       const span = said ?? bare ?? ''
       const heat = heatOf(value, unit, gas)
@@ -220,19 +220,24 @@ export const STAGES: readonly Reader[] = [
   ),
   // 260 for 11 min a kilo
   reader(
-    `((?:${LEAD} )*)${HEAT}(?: oven)?(?: for)? (${N}) ${MIN} ${A_WEIGHT}(?: (?:plus|and|\\+) (?:another |an extra )?(\\d+)(?: ${MIN})?(?: over| extra)?(?! (?:${TIMED})(?: |$)))?`,
-    ([, lead = '', value, unit, gas, minutes = '', each, weight = '', more]) => {
+    `((?:${LEAD} )*)${HEAT}(?: oven| (fan|convection)(?: oven)?)?(?: for)? (${N}) ${MIN} ${A_WEIGHT}(?: (?:plus|and|\\+) (?:another |an extra )?(\\d+)(?: ${MIN})?(?: over| extra)?(?! (?:${TIMED})(?: |$)))?`,
+    ([, lead = '', value, unit, gas, fan, minutes = '', each, weight = '', more]) => {
       const heat = heatOf(value, unit, gas)
       if (!isHeat(heat)) return undefined
       const per_kg_min = numberOf(minutes) / massOf(each ?? '1', weight)
       return per_kg_min > 0 && per_kg_min <= MOST_PER_KG_MIN
-        ? stage({ on: ovenOf(lead), heat, per_kg_min, minutes: more === undefined ? undefined : Number(more) })
+        ? stage({
+            on: fan ? 'fan' : ovenOf(lead),
+            heat,
+            per_kg_min,
+            minutes: more === undefined ? undefined : Number(more),
+          })
         : undefined
     },
   ),
   // then sear for 6 min at 270
   reader(
-    `(?:then |and )?(?:final |last )?(?:sear(?:ed)?|blast|crisp(?:ed)?(?: up)?|finish(?:ed)?)(?: it)?(?: for)? (${SPAN})(?: at| in an? oven at)? ${HEAT}`,
+    `(?:then |and )?(?:final |last )?(?:sear(?:ed)?|blast|crisp(?:ed)?(?: up)?|finish(?:ed)?)(?: it)?(?: for)? (${SPAN}|\\d{1,2}(?= at ))(?: at| in an? oven at)? ${HEAT}`,
     ([, span = '', ...heat]) => finishOf(span, heat),
   ),
   // sear at the end, 270 for 6 min
@@ -244,14 +249,17 @@ export const STAGES: readonly Reader[] = [
       return stage({ on: 'oven', heat, minutes: span === undefined ? undefined : minutesOf(span), finish: true })
     },
   ),
-  // under the grill for 5 minutes: as hot as an oven gets
+  // under the grill for 5 minutes, broil 5 min: as hot as an oven gets
+  reader(`(?:then |and )*broil(?:ed)?(?: it)?(?: on high)?(?: for)? (${SPAN})`, ([, span = '']) =>
+    stage({ on: 'oven', minutes: minutesOf(span), finish: true }),
+  ),
   reader(
     `(?:then |and |finish(?:ed)? |crisp(?:ed)? (?:up )?|brown(?:ed)? )*under (?:the |a )?(?:hot )?(?:grill|broiler)(?: for)?(?: (${SPAN}))?`,
     ([, span]) => stage({ on: 'oven', minutes: span === undefined ? undefined : minutesOf(span), finish: true }),
   ),
   // then sear in a hot pan for 4 min
   reader(
-    `(?:(?:and )?then|to finish|finish(?:ed)?|at the end)(?: quickly| briefly)? (?:by )?(?:a )?(?:sear(?:ed|ing)?|brown(?:ed|ing)?|fry|fried)?(?: it)?(?: quickly| briefly| hard)? ?(?:in|on) (?:a |the )?(?:(?:very |smoking )?hot |heavy )*(?:pan|skillet|frying pan|hob)(?: for)?(?: (${SPAN}))?`,
+    `(?:(?:and )?then|to finish|finish(?:ed)?|at the end)(?: quickly| briefly)? (?:by )?(?:a )?(?:sear(?:ed|ing)?|brown(?:ed|ing)?|fry|fried)?(?: it)?(?: quickly| briefly| hard)? ?(?:(?:in|on) (?:a |the )?|(?<=then ))(?:(?:very |smoking )?hot |heavy )*(?:pan|skillet|frying pan|hob)(?: for)?(?: (${SPAN}))?`,
     ([, span]) => stage({ on: 'pan', minutes: span === undefined ? undefined : minutesOf(span), finish: true }),
   ),
   reader(
@@ -263,7 +271,8 @@ export const STAGES: readonly Reader[] = [
       if (only && / at \S+$/.test(text)) return undefined
       const heat = only ? undefined : heatOf(value, unit, gas)
       const minutes = only ? Number(value) : span === undefined ? undefined : minutesOf(span)
-      if (heat === undefined && minutes === undefined && !/hot finish|direct|^(?:then|and) /.test(text)) return undefined
+      if (heat === undefined && minutes === undefined && !/hot finish|direct|^(?:then|and) /.test(text))
+        return undefined
       if (heat !== undefined && !isHeat(heat, 120)) return undefined
       const sear = heat === undefined && /^sear /.test(text) ? { sear: true as const } : {}
       return stage({ on: 'oven', heat, minutes, finish: true, ...sear })

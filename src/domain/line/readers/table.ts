@@ -97,6 +97,9 @@ export const TABLE: readonly Reader[] = [
     ),
   ),
   reader('(?:not|no) later than|at the latest', () => ({ kind: 'filler' })),
+  reader('(?:restaurant|chef|pub|hotel|american|english|french|italian|texas|southern) style', () => ({
+    kind: 'filler',
+  })),
   // When it is done is asked, and no doneness
   reader(
     '(?:when|what time|how soon|how long(?: until| till| before)?)(?: (?:will|would|should|is|does))*(?: (?:it|that|this|they|dinner|the (?:meat|roast|joint|bird)))?(?: (?:be|is|get|to be))* (?:done|ready|cooked|finished)',
