@@ -243,7 +243,7 @@ export function askWords(ask: Ask, units: Units): string {
     case 'what_is':
       if (PARTS_OF_BIRDS.test(ask.words))
         return `“${ask.words}”: parts of a bird are not planned here. A whole bird, a crown or a turkey’s breast is.`
-      if (isNoRoast(ask.words)) return `“${ask.words}”: braised, boiled or fried, and not planned here.`
+      if (isNoRoast(ask.words)) return `“${ask.words}”: no roast of meat or bird, and not planned here.`
       return ask.not_of === undefined
         ? `“${ask.words}” says nothing to us and is left out.`
         : `“${ask.words}” cannot be planned for ${cutName(ask.not_of).toLowerCase()}: its times are those without it.`

@@ -264,9 +264,9 @@ const LEAST_READ = 45
 const isPartOf = (ids: readonly string[], [part = '', next = '']: readonly string[]): boolean =>
   isWholeBird(ids[0] ?? '') && PARTS.test(part) && !OF_WHOLE.test(next) && !(Number(next) >= LEAST_READ)
 
-/** Meat that is braised, boiled or fried: no roast is planned of it, least of all of what stands in its name. */
+/** What is braised, boiled or fried, or no meat: no roast is planned of it, least of all of what stands in its name. */
 const NO_ROAST =
-  /^(?:(?:beef )?short ribs?|ribs (?:\d+|one|two|three|four) racks?|(?:beef |pork |bbq )?(?:spare|baby back|back|country style) ?ribs|(?:lamb |pork |veal |beef )?shanks?(?! (?:end|half|portion|on|off|in)(?: |$))|(?:corned|salt|minced|ground|chipped) beef|(?:beef|ox|pig|pork|veal) ?(?:cheeks?|tails?|tongues?|liver|kidneys?|heart)|oxtail|osso ?buco|whole (?:lamb|pig|hog|goat|calf)(?! (?:leg|shoulder|rack|loin|saddle|neck|breast|rump|haunch|belly)s?(?: |$))|(?:beef|pork|lamb|veal|venison) (?:mince|steaks?(?! (?:roast|joint))|chops|cutlets|sausages?|burgers?|stew|curry|meatballs))(?= |$)/
+  /^(?:(?:beef )?short ribs?|ribs (?:\d+|one|two|three|four) racks?|(?:beef |pork |bbq )?(?:spare|baby back|back|country style) ?ribs|(?:lamb |pork |veal |beef )?shanks?(?! (?:end|half|portion|on|off|in)(?: |$))|(?:corned|salt|minced|ground|chipped) beef|(?:beef|ox|pig|pork|veal) ?(?:cheeks?|tails?|tongues?|liver|kidneys?|heart)|oxtail|osso ?buco|(?:vegetarians?|veggies?|vegans?|mushrooms?|nut|salmon|lentils?|beetroot|squash|chestnut|tofu) (?:wellington|roast|loaf|lasagne?|crown)|whole (?:lamb|pig|hog|goat|calf)(?! (?:leg|shoulder|rack|loin|saddle|neck|breast|rump|haunch|belly)s?(?: |$))|(?:beef|pork|lamb|veal|venison) (?:mince|steaks?(?! (?:roast|joint))|chops|cutlets|sausages?|burgers?|stew|curry|meatballs))(?= |$)/
 /**
  * Whether some words are meat that is not roasted.
  * @example isNoRoast('beef short ribs') // true

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest'
-import { spelling } from './sentence'
+import { spelling } from './spelling'
 
 /** Everyday words and names, from memory: what people write about a dinner beside the roast. */
 const EVERYDAY = `
@@ -117,7 +117,6 @@ const SLIPS: Readonly<Record<string, string>> = {
   leeds: 'leeks',
   meet: 'meat',
   parsnip: 'parsnips',
-  peppercorn: 'peppercorns',
   rate: 'rare',
   sprout: 'sprouts',
   super: 'supper',

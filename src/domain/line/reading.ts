@@ -7,7 +7,7 @@ import { waysOf } from '../house/ways'
 import { fail, type Outcome, type Span, succeed } from '../problem/problem'
 import { nearestOf } from '../quantity/nearest'
 import { toldApart } from './bare-heats'
-import { NAME_WORDS, nameInLine } from './cut-names'
+import { isNoRoast, NAME_WORDS, nameInLine } from './cut-names'
 import type { Meaning } from './fact'
 import { leadHours } from './lead'
 import { ORDINARY } from './ordinary'
@@ -53,9 +53,10 @@ export function readLine(line: string, context: LineContext): Outcome<LineReadin
   const added = (words: string) => `${line.trim().replace(/[,;.]$/, '')}, ${words}`
 
   for (const { from, to, text } of unknown.slice(0, 6)) {
-    const near = ORDINARY.has(text.toLowerCase())
-      ? []
-      : nearestOf(text, NAME_WORDS, 2).filter((word) => word !== text.toLowerCase())
+    const near =
+      ORDINARY.has(text.toLowerCase()) || isNoRoast(text)
+        ? []
+        : nearestOf(text, NAME_WORDS, 2).filter((word) => word !== text.toLowerCase())
     asks.push({
       code: 'what_is',
       at: { from, to },

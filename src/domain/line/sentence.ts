@@ -1,19 +1,18 @@
-import { distance } from 'fastest-levenshtein'
 import { findCut } from '@/core/reference/cuts'
 import type { HouseItem } from '../house/house-item'
 import type { Span } from '../problem/problem'
-import { cutsNamed, EMPTY, isWholeBird, NAME_WORDS, noRoastAt, singular } from './cut-names'
+import { cutsNamed, EMPTY, isWholeBird, noRoastAt, singular } from './cut-names'
 import type { Meaning } from './fact'
 import { middles } from './middles'
-import { DAY_WORDS, LONGEST_MOMENT, WEEKDAYS } from './moment'
+import { LONGEST_MOMENT } from './moment'
 import { type DateOrder, numericDate } from './numeric-date'
 import { oneHeat } from './one-heat'
-import { ORDINARY } from './ordinary'
 import { READERS } from './readers'
 import { MASS_UNIT } from './readers/grammar'
 import { clocks } from './said-clock'
 import { type Found, type MomentContext, momentAt } from './said-moment'
 import { againAt } from './seatings'
+import { FILLER, spelling } from './spelling'
 import { NUMBER, numberOf, type Token, tokensOf } from './tokens'
 
 /** A line word by word: what was understood and what was not. */
@@ -33,93 +32,8 @@ export interface LineContext extends MomentContext {
   readonly reads?: 'c' | 'f' | undefined
 }
 
-/** Words that carry no meaning of their own here. */
-const FILLER = new Set([
-  ...EMPTY,
-  ..."and with then plus also please is are it its we i want wanted would like have having got need to cook cooking make making do doing for at in into by from that this there be will can each all them us me you so but or as nice about roughly around approximately centre center middle thermometer wedding birthday feast celebration cut dinner lunch supper tea meal eat eating people oven heat meat degrees deg served serve x just really very quite bit once after before until till up down day evening night afternoon morning weekend party family table off hot warm cold per service banquet buffet kettle kamado pellet ceramic direct rub prick pricked help carvery method bring hungry finished how long what time when should could put hi hello hey thanks thank get let plan planning say approx assisted we'd we'll caterer catering same no later than latest i've i'm we're i'd it's they he she my our your does did take takes took go goes going start started arrive arrives now temp temperature says said kitchen tonight's today's one both every other weight target setting lowest sometime ish final if bought needs event site seating sitting first second mum mom dad uncle aunt auntie rather reach even ever seem though thus together needed main mains course booked must many keep manage team staff crew kids children slab w um loosely au jus".split(
-    ' ',
-  ),
-  '+',
-  '&',
-  '"',
-])
 /** After these another roast may begin. */
 const JOINS = new Set(['and', 'plus', '+', '&', 'with', 'also'])
-
-/** The words that a pattern takes: its own, with what may be added to them and without what may be left off. */
-const wordsOf = (source: string): string[] => [
-  ...(source.match(/[a-z]{4,}/g) ?? []),
-  ...[...source.matchAll(/([a-z]{3,})\(\?:([a-z|]+)\)/g)].flatMap(([, stem, ends = '']) =>
-    ends.split('|').map((end) => `${stem}${end}`),
-  ),
-  ...[...source.matchAll(/([a-z]{3,})([a-z])\?/g)].flatMap(([, stem = '', end]) => [stem, `${stem}${end}`]),
-]
-const PATTERN_WORDS = READERS.flatMap(({ pattern }) => wordsOf(pattern.source))
-const VOCABULARY: ReadonlySet<string> = new Set([...FILLER, ...NAME_WORDS, ...PATTERN_WORDS, ...DAY_WORDS])
-/** Words that a misspelt one may have been: whole words only, not the halves that patterns are made of. */
-const MENDED_TO: readonly string[] = [...new Set([...NAME_WORDS, ...PATTERN_WORDS, ...DAY_WORDS])].filter(
-  (word) => word.length >= 3,
-)
-/** How days are written in haste. */
-const SHORT: ReadonlyMap<string, string> = new Map([
-  ...['tmrw', 'tmw', 'tmr', 'tomoz', '2moro'].map((word) => [word, 'tomorrow'] as const),
-  ['porc', 'pork'],
-  ['o/n', 'overnight'],
-  ['til', 'until'],
-  ['n', 'and'],
-  ['ea', 'each'],
-  ['w', 'with'],
-  ['int', 'internal'],
-  ['int', 'internal'],
-  ...["low'n'slow", 'low-n-slow'].map((way) => [way, 'slow'] as const),
-  ["o'", 'of'],
-  ['pls', 'please'],
-  ['plz', 'please'],
-  ...['dinner', 'lunch', 'supper'].map((meal) => [`${meal}'s`, meal] as const),
-  ...[...WEEKDAYS, 'tomorrow', 'christmas', 'thanksgiving', 'easter'].map((day) => [`${day}'s`, day] as const),
-  ...['tonite', '2nite', 'tnite'].map((word) => [word, 'tonight'] as const),
-])
-/** Words of their own, however near to one of ours: a suckling is no duckling. */
-const NOT_OURS: ReadonlySet<string> = new Set([
-  ...ORDINARY,
-  ...'suckling sucking quail quails rabbit hare boar goat kid oxtail tongue clock fifteen fifty altitude'.split(' '),
-])
-/** Spellings are looked up once: the same words come again with every key. */
-const mended = new Map<string, string | undefined>()
-const MOST_MENDED = 2000
-
-/** The one word that a misspelt one must have been; undefined where none or several are as near. */
-export function spelling(word: string): string | undefined {
-  const short = SHORT.get(word)
-  if (short !== undefined) return short
-  if (word.length < 4 || word.length > 16 || !/^[a-z]+$/.test(word)) return undefined
-  if (NOT_OURS.has(word) || VOCABULARY.has(word) || VOCABULARY.has(singular(word))) return undefined
-  if (mended.has(word)) return mended.get(word)
-  const most = word.length >= 8 ? 2 : 1
-  let best: string | undefined
-  let least = most + 1
-  let several = false
-  for (const known of MENDED_TO) {
-    if (Math.abs(known.length - word.length) > most) continue
-    const apart = known[0] === word[0] ? distance(word, known) : distance(word, known) + 0.5
-    // Letters are left out more often than they are put in.
-    const longer = best !== undefined && known.length > word.length && best.length <= word.length
-    if (apart < least || (apart === least && longer)) {
-      best = known
-      least = apart
-      several = false
-    } else if (
-      apart === least &&
-      singular(known) !== singular(best ?? '') &&
-      !(best !== undefined && best.length > word.length && known.length <= word.length)
-    )
-      several = true
-  }
-  const found = several ? undefined : best
-  if (mended.size > MOST_MENDED) mended.clear()
-  mended.set(word, found)
-  return found
-}
 
 const PIECES = new RegExp(`^(?:${NUMBER})$`)
 const MOST_PIECES = 40
@@ -211,6 +125,13 @@ interface Ahead {
   readonly pieces: number
   readonly count: number
 }
+/** Words from a place on that name what is not roasted, with what it weighs: how many. */
+function unplannedAt(words: readonly string[], at: number): number {
+  const none = noRoastAt(words, at)
+  const weighed = none > 0 && PIECES.test(words[at + none] ?? '') && UNIT.test(words[at + none + 1] ?? '')
+  return weighed ? none + 2 : none
+}
+
 /**
  * How many of a cut some words begin with, where its nature or its weight stands between: "two frozen ducks",
  * "3 4lb ducks", "2 brace of partridge".
@@ -434,7 +355,9 @@ export function readSentence(whole: string, context: LineContext): Sentence {
     if (best && named && !joins) best = { ...best, fact: ofNamedBird(best.fact, named) }
     const token = tokens[at] as Token
     // What is no roast is left to be asked about, whole.
-    const none = noRoastAt(words, at)
+    const none = unplannedAt(words, at)
+    // "1 kg nut roast and a chicken": what was weighed before it is its own.
+    if (none > 0 && meanings.length === 1 && meanings[0]?.fact.kind === 'mass' && !token.parted) meanings.pop()
     const isMass = best?.fact.kind === 'mass' && best.fact.count === undefined
     const many =
       none > 0 || (best && !isMass) || tokens[at + 1]?.parted ? undefined : countAhead(tokens, words, at, line)

@@ -73,12 +73,26 @@ export const SIDES: readonly KnownSide[] = [
       quantity: 'one a head',
     },
   ),
-  tray('gratin', 'Potato gratin', '(?:potato )?(?:gratin|dauphinoise|scalloped potatoes)', 170, 70, {
-    low_c: 150,
-    high_c: 190,
+  tray(
+    'gratin',
+    'Potato gratin',
+    '(?:potato(?:es)? )?(?:gratin|dauphinoise)(?: potatoes)?|scalloped potatoes',
+    170,
+    70,
+    {
+      low_c: 150,
+      high_c: 190,
+      hold_min: 30,
+      quantity: '200 g a head',
+    },
+  ),
+  tray('jackets', 'Baked potatoes', '(?:jacket|baked) (?:potatoes|potato|spuds)|jackets', 200, 75, {
+    low_c: 170,
+    high_c: 220,
     hold_min: 30,
-    quantity: '200 g a head',
+    quantity: 'one a head',
   }),
+  tray('macaroni', 'Macaroni cheese', 'mac(?:aroni)?(?: and| &)? cheese', 190, 30, { quantity: '200 g a head' }),
   tray('cabbage', 'Braised cabbage', '(?:braised |red )*cabbage', 150, 90, {
     low_c: 110,
     high_c: 170,
@@ -99,6 +113,10 @@ export const SIDES: readonly KnownSide[] = [
   tray('cauliflower', 'Cauliflower cheese', 'cauliflower(?: cheese)?', 190, 30, { quantity: '150 g a head' }),
   tray('pigs', 'Bacon-wrapped sausages', 'pigs in blankets?|chipolatas', 190, 30, { quantity: 'two a head' }),
 ]
+
+/** What goes beside a roast and wants no oven: remembered, for nothing is computed of it. */
+export const COLD_OR_HOB =
+  '(?:(?:mashed|boiled|new|steamed|creamed|buttered) (?:new )?(?:potatoes|spuds|spinach|corn|leeks|greens|carrots|swede)|(?:sweet potato )?mash|potato salad|(?:green|french|runner|broad|baked|fine) beans|(?:garden |mushy )?peas|greens|(?:spring|winter|collard) greens|spinach|kale|chard|broccoli|asparagus|ratatouille|(?:green |mixed |side )?salad|(?:cole ?)?slaw|(?:bread |dinner |brioche |soft )?(?:rolls|buns)|cornbread|rice(?: pilaf)?|polenta|couscous|lentils|(?:cranberry|bread|apple|mint|horseradish|hollandaise|bearnaise|peppercorn|red wine|mushroom|tomato) sauce|chimichurri|salsa verde|tartare|chutney|pickles|(?:all )?(?:the )?trimmings|all the (?:sides|extras))'
 
 /** A side by its id. */
 export const findSide = (id: string): SideKind | undefined => SIDES.find((known) => known.id === id)?.side

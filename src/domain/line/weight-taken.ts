@@ -11,7 +11,9 @@ const MOST_RIBS = 7
 /** A weight for so many heads, kg: to a tenth, or as the kitchen buys. */
 function asBought(known: Cut, standards: HouseStandards, heads: number): number {
   const cut = cutByStandards(known, standards)
-  const wanted_kg = Math.min(cut.mass_kg.most, buyFor(cut, heads, undefined).mass_kg)
+  const bought_kg = buyFor(cut, heads, undefined).mass_kg
+  // Nobody sells half a duck for one.
+  const wanted_kg = Math.min(cut.mass_kg.most, cut.bone === 'bird' ? Math.max(cut.mass_kg.least, bought_kg) : bought_kg)
   return cut.buyStep_kg === undefined ? tenth(wanted_kg) : wanted_kg
 }
 

@@ -79,4 +79,28 @@ export const RECIPES: readonly (readonly [line: string, means: string])[] = [
     '3.63kg [107>91] cover@>71 pork-shoulder | @11-28T17:00',
   ],
   ['2 pork tenderloins 1.25 lb ea, 400F 25 min, 6:30', '0.57kg [204/25] pork-tenderloin x2 | @11-24T18:30'],
+  [
+    'turkey 6kg and ham 3kg thanksgiving 3pm, mash, green beans, rolls',
+    '6kg turkey | 3kg note note note smoked-ham | ?cut @11-26T15:00',
+  ],
+  [
+    'rib 3kg medium rare 1pm; vegetarian wellington',
+    '3kg =medium-rare beef-rib-bone-in | ?vegetarian @11-24T13:00 wellington',
+  ],
+  ['nut roast 1kg and a chicken 2kg 1pm sunday', '2kg chicken | 1kg ?nut @11-29T13:00 roast'],
+  ['lamb 2kg leg, dauphinoise potatoes, 7pm', '2kg lamb-leg-bone-in | +gratin @11-24T19:00'],
+  ['lamb 2kg leg, mashed potatoes and peas, 7pm', '2kg lamb-leg-bone-in note note | @11-24T19:00'],
+  ['lamb 2kg leg, jacket potatoes, 7pm', '2kg lamb-leg-bone-in | +jackets @11-24T19:00'],
+  ['roast chicken 1.8kg for 4 with all the trimmings sunday 1', '1.8kg chicken note | @11-29T13:00 for4'],
+  ['3 ducks 2.2kg, 7pm, 4 covers; 2 ducks 9pm', '?kg duck x3 | ?kg duck x2 | 2@11-24T21:00 3@11-24T19:00 for4'],
+  [
+    'lamb shoulders 4, 2kg each, 130C, ready 12:00, hold hot till 14:00',
+    '2kg lamb-shoulder note oven130 x4 | @11-24T12:00',
+  ],
+  [
+    'prime rib 5 kg mid rare, hold from 5 pm until service 7 to 9pm',
+    '5kg =mid-rare beef-rib-bone-in note | @11-24T19:00',
+  ],
+  ['whole pork loin 4kg cut in two, 7pm', '2kg pork-loin x2 | @11-24T19:00'],
+  ['beef rib 6kg cut in half, 7pm', '3kg beef-rib-bone-in x2 | @11-24T19:00'],
 ]

@@ -120,6 +120,10 @@ export const PIECE: readonly Reader[] = [
   reader(`(?:cut |divided |halved )?(?:in|into) (${N}) (?:pieces|joints|roasts|halves)`, ([, times = '']) =>
     pieces(times, { ofAll: 'said' }),
   ),
+  // cut in two, halved
+  reader(`(?:cut|divided|split) (?:in|into) (half|two|three|four|\\d)|halved`, ([, times]) =>
+    pieces(times === undefined || times === 'half' ? '2' : times, { ofAll: 'said' }),
+  ),
   // 24 kg of strip loin, 8 pieces
   reader(`(${N}) (?:pieces|pcs?|joints)(?! (?:of|at|each)(?: |$))`, ([, times = '']) =>
     pieces(times, { ofAll: 'perhaps' }),

@@ -1,6 +1,6 @@
 import type { Fact } from '../fact'
 import { MONTH } from '../said-clock'
-import { SIDES } from '../sides'
+import { COLD_OR_HOB, SIDES } from '../sides'
 import { numberOf } from '../tokens'
 import { DIGITS, listed, MASS_UNIT, minutesOf, N, type Reader, reader, SPAN } from './grammar'
 
@@ -95,6 +95,15 @@ export const TABLE: readonly Reader[] = [
         title,
       }),
     ),
+  ),
+  reader(`(?:with |and |plus |served with |some )*(?:${COLD_OR_HOB})`, (_, text) => ({
+    kind: 'note',
+    text: text.replace(/^(?:(?:with|and|plus|some) )+/, ''),
+  })),
+  // Held from one hour to another without how warm: the promise is the first, and that it waits is remembered
+  reader(
+    `(?:(?:and|then) )?(?:hold|held|keep|kept)(?: it| them)?(?: hot| warm)? (?:(?:until|till|to) \\d{1,2}(?::\\d{2})?(?: [ap]m)?|from \\d{1,2}(?::\\d{2})?(?: [ap]m)?(?= (?:until|till|to|for) ))`,
+    (_, text) => ({ kind: 'note', text }),
   ),
   reader('(?:not|no) later than|at the latest', () => ({ kind: 'filler' })),
   reader('(?:restaurant|chef|pub|hotel|american|english|french|italian|texas|southern) style', () => ({
