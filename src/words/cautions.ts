@@ -94,7 +94,7 @@ export function troubleWords(trouble: Trouble, units: Units): string {
     case 'rest_too_long':
       return `The doubt is wide: a quick one could rest ${duration(trouble.longest_s)}, longer than the ${duration(trouble.most_s)} it keeps well. Have a warm place at ${temperature(STANDARDS.cabinet.value, units)} ready, or measure the thickness to narrow it.`
     case 'clock_misses_doneness':
-      return `By its own clock this piece comes out at ${temperature(trouble.peak_c, units)}, where ${temperature(trouble.wanted_c, units)} was asked for. Take it as it comes, or${trouble.right ? ` give the first heat ${trouble.right.minutes} min` : ' take another weight or another school'}.`
+      return `Cooked as these stages say this piece comes to ${temperature(trouble.peak_c, units)}, and it is to be served at ${temperature(trouble.wanted_c, units)}. Take it as it comes, or${trouble.right?.minutes === undefined ? ' take another weight or another school' : ` give the first heat ${duration(trouble.right.minutes * 60)}`}.`
     default:
       return hindranceWords(trouble, units)
   }

@@ -6,9 +6,10 @@ import type { PointId } from '../heat/piece'
 import { coldWaterThawSeconds } from '../portions/buy'
 import type { Yield } from '../portions/portions'
 import { endsTender, type Program, type Stage } from '../program/stage'
-import { shapingOf } from '../reference/cuts'
+import { type Cut, shapingOf } from '../reference/cuts'
 import { scaleOf } from '../reference/doneness'
 import { PREHEAT_SLACK_S } from '../reference/standards'
+import { tenderSeconds } from '../reference/tenderness'
 import {
   answerRoast,
   type PointAnswer,
@@ -171,6 +172,12 @@ const hotter = (program: Program, set_c: number): Program => ({
   ),
 })
 
+/** Whether it is wanted to fall apart and does: hours at 85 °C do what a moment at 93 does. */
+function fallsApart(cut: Cut, serve_c: number, tender_s: number): boolean {
+  const pulled = scaleOf(cut).degrees.find(({ id }) => id === 'pull-apart')
+  return pulled !== undefined && serve_c >= pulled.from_c && tender_s >= tenderSeconds('falls_apart')
+}
+
 /**
  * Plans one roast back from its promise.
  *
@@ -217,6 +224,7 @@ export function planRoast(request: PlanRequest): Plan {
     if (
       answer.outcome === 'fixed_program' &&
       !endsTender(program) &&
+      !fallsApart(cut, serve_c, answer.tender_s) &&
       Math.abs(answer.pull.residual_k) > DONENESS_TOLERANCE_K
     )
       troubles.push({

@@ -1,13 +1,15 @@
 import { describe, expect, it } from 'vitest'
 import { readLine } from '../line/reading'
-import { planFromLine } from './from-line'
+import { comesAsItComes, planFromLine } from './from-line'
+import { makePlan } from './make-plan'
 
 const now_s = Date.UTC(2026, 10, 24, 9) / 1000
-function programBy(line: string) {
+function planBy(line: string) {
   const reading = readLine(line, { now_s, timeZone: 'Europe/London' })
   if (!reading.ok) throw new Error(JSON.stringify(reading.problems))
-  return planFromLine(reading.value, now_s).program
+  return planFromLine(reading.value, now_s)
 }
+const programBy = (line: string) => planBy(line).program
 /** How a line has its roast cooked: its school's settings, or each stretch of heat in its order. */
 function cookedBy(line: string): object | string[] {
   const program = programBy(line)
@@ -42,6 +44,47 @@ describe('wrapped, bathed and smoked', () => {
     expect(last('turkey 5 kg smoked at 135 C')).toMatch(/^rest/)
     expect(last('pork shoulder 4 kg on the barbecue at 120 C')).toMatch(/^rest/)
     expect(cookedBy('beef rib 3 kg on the grill')).toEqual({ school: 'two-zone-fire' })
+  })
+
+  it('to a reading beside the coals, and then over them: each stretch is of the fire, with coals for the first', () => {
+    for (const line of [
+      'beef tenderloin 1.8 kg, grill 135 C until 49 C then sear',
+      'beef tenderloin 1.8 kg, bbq 135 C to 49 C then sear over the coals',
+      'beef tenderloin 1.8 kg smoked at 135 C to 49 C, sear at the end',
+    ]) {
+      expect(cookedBy(line), line).toEqual(['cook 135 core 49', 'rest counter time 30', 'finish 300 time 4'])
+      const program = programBy(line)
+      const [low, , hot] = 'stages' in program ? program.stages : []
+      expect([low?.environment.kind, hot?.environment.kind]).toEqual(['fire', 'fire'])
+      expect(low?.tending).toEqual([expect.objectContaining({ act: 'coals', every_min: 60 })])
+      expect(hot?.tending).toEqual([])
+    }
+  })
+})
+
+describe('hours that are said and no heat', () => {
+  it('are low ones of what can fall apart, the lower the longer', () => {
+    expect(cookedBy('7 hour lamb shoulder 2 kg')).toEqual(['cook 120 time 420', 'rest counter time 15'])
+    expect(cookedBy('12-hour pork shoulder 3 kg')).toEqual(['cook 105 time 720', 'rest counter time 20'])
+    expect(cookedBy('lamb shoulder 2 kg, 4 hours')).toEqual(['cook 140 time 240', 'rest counter time 15'])
+    expect(cookedBy('beef rib 3 kg, 4 hours')).toEqual({ school: 'steady' })
+  })
+
+  it('nobody says how done: a leg of seven hours comes as it comes, a rib and a pink leg do not', () => {
+    expect(comesAsItComes(planBy('leg of lamb 2.4 kg seven hours at 120'))).toBe(true)
+    expect(comesAsItComes(planBy('leg of lamb 2.4 kg seven hours at 120, pink'))).toBe(false)
+    expect(comesAsItComes(planBy('leg of lamb 2.4 kg 90 minutes at 180'))).toBe(false)
+    expect(comesAsItComes(planBy('beef rib 3 kg four hours at 110'))).toBe(false)
+  })
+
+  it('a shoulder that falls apart at 85 °C by its hours misses nothing; one that does not is told', () => {
+    const missed = (line: string) => {
+      const made = makePlan(planBy(line), now_s, 1)
+      if (!made.ok) throw new Error(JSON.stringify(made.problems))
+      return made.value.plan.troubles.some(({ code }) => code === 'clock_misses_doneness')
+    }
+    expect(missed('12-hour pork shoulder 3 kg, saturday 19:00')).toBe(false)
+    expect(missed('pork shoulder 3 kg two hours at 160, saturday 19:00')).toBe(true)
   })
 })
 

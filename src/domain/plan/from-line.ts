@@ -127,6 +127,21 @@ export function partsOfSaid(roast: SaidRoast, ways: HouseWays = {}, standards: H
   return { cut, ...asTheHouseDoes(planPart.parse(parts), roast, cut, ways) }
 }
 
+/** From here on a piece that can fall apart is cooked to fall apart, not sliced, minutes. */
+const LONG_MIN = 180
+/**
+ * Whether a line has a piece cooked by the clock alone for hours, that can fall apart and of which nobody says how done.
+ * It is served as it comes, then.
+ */
+export function comesAsItComes({ roast, program, target }: PlanDocument): boolean {
+  const cut = findCut(roast.cut)
+  if (!cut || !pullsApart(cut) || cut.doneness === 'tender' || target !== undefined || !('stages' in program))
+    return false
+  const heated = program.stages.filter(({ role }) => role === 'cook')
+  const minutes = heated.map(({ until }) => (until.kind === 'time' ? until.minutes : Number.NaN))
+  return minutes.reduce((sum, each) => sum + each, 0) >= LONG_MIN
+}
+
 /** The pieces that a roast said once stands for, as a meal holds them but for their place in it. */
 export function piecesOfSaid(said: SaidRoast, ways: HouseWays = {}, standards: HouseStandards = new Map()) {
   const { cut, preparation, ...parts } = partsOfSaid(said, ways, standards)

@@ -3,7 +3,7 @@ import type { ClockRight, Trouble } from '@/core/schedule/plan'
 import { stagesOfDocument } from '@/domain/roast/resolve'
 import type { PlanDocument } from '@/domain/roast/roast-document'
 import { troubleWords } from '@/words/cautions'
-import { clock, length, mass, shortDay, temperature, type Units } from '@/words/units'
+import { clock, duration, length, mass, shortDay, temperature, type Units } from '@/words/units'
 import { schoolName } from '@/words/words'
 
 /** What is wrong, and what to do about it: each way out is one tap. */
@@ -61,7 +61,7 @@ export function TroubleNote({
           <>
             {trouble.right?.minutes !== undefined && (
               <button type="button" className={button} onClick={() => change(withFirstHeat(trouble.right))}>
-                First heat {trouble.right.minutes} min instead
+                First heat {duration(trouble.right.minutes * 60)} instead
                 {trouble.right.perKilo_min !== undefined && (
                   <span className="block text-sm font-normal">{trouble.right.perKilo_min.toFixed(1)} min a kilo</span>
                 )}
