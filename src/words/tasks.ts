@@ -166,6 +166,12 @@ const TEND_HELP: Readonly<Partial<Record<TendingAct, string>>> = {
   look: 'Each opening costs the oven heat.',
 }
 
+/** What waits for a reading that is no pull. */
+function atReading({ because }: Task, units: Units): string | undefined {
+  const { reads_c } = because.numbers
+  return reads_c === undefined ? undefined : `Once the core reads ${temperature(reads_c, units)}, whatever the clock.`
+}
+
 /** A line of help under the task: how, and the caution that bites here. */
 export function taskHelp(task: Task, scene: TaskScene, units: Units): string | undefined {
   const { cut, source } = scene
@@ -201,8 +207,10 @@ export function taskHelp(task: Task, scene: TaskScene, units: Units): string | u
         : task.stage?.environment.kind === 'fire'
           ? 'Outdoors only, clear of walls, out of the wind; a handful of coals each hour; never leave the fire.'
           : `Probe in: ${lower(cut.probe)}.`
+    case 'change':
+      return atReading(task, units)
     case 'tend':
-      return TEND_HELP[task.act ?? 'look']
+      return [atReading(task, units), TEND_HELP[task.act ?? 'look']].filter(Boolean).join(' ') || undefined
     case 'watch':
       return task.because.numbers.tender
         ? 'Try it with a fork in the thickest part: it turns without a pull when it is there.'
@@ -220,7 +228,9 @@ export function taskHelp(task: Task, scene: TaskScene, units: Units): string | u
     case 'rest':
       return task.stage?.environment.kind === 'cabinet'
         ? `Keep it above ${temperature(DANGER_ZONE_C.high, units)}.`
-        : 'Out of the wind. The oven is free: potatoes, puddings.'
+        : task.because.numbers.fire
+          ? 'Out of the wind.'
+          : 'Out of the wind. The oven is free: potatoes, puddings.'
     case 'finish':
       return task.because.numbers.rests
         ? 'Hot fat spits and hot sugar burns: stay with it. It rests after this.'

@@ -106,6 +106,17 @@ export const pullsAtReading = (program: Program): boolean =>
   program.stages[pullStageIndex(program)]?.until.kind === 'pull'
 
 /**
+ * The core at which a program is pulled that was told its reading, °C; undefined where its pull waits for anything else.
+ * @example pullsAtCore(steadyProgram(160, 20)) // undefined
+ */
+export function pullsAtCore(program: Program): Celsius | undefined {
+  const at = pullStageIndex(program)
+  const end = program.stages[at]?.until
+  const goesOn = program.stages.slice(at + 1).some(({ role }) => role === 'cook')
+  return end?.kind === 'core' && !goesOn ? end.core_c : undefined
+}
+
+/**
  * Whether a program is cooked until it is tender, whatever the reading.
  * @example endsTender(steadyProgram(160, 20)) // false
  */

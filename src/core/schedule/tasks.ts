@@ -4,6 +4,7 @@ import {
   endsTender,
   type Program,
   pullStageIndex,
+  pullsAtCore,
   type Stage,
   settingOf,
   staysInHeat,
@@ -39,7 +40,7 @@ export interface RoastOnClock {
 
 /** Whether a cook stands there and waits for something, a reading or a fork that turns; else the clock takes it out. */
 export const waitsFor = (outcome: RoastAnswer['outcome'], program: Program): boolean =>
-  outcome !== 'fixed_program' || endsTender(program)
+  outcome !== 'fixed_program' || endsTender(program) || pullsAtCore(program) !== undefined
 
 const UNHEATED: ReadonlySet<Stage['environment']['kind']> = new Set(['counter', 'fridge', 'cabinet'])
 const COVERS: ReadonlySet<TendingAct> = new Set(['cover', 'uncover'])
@@ -72,7 +73,7 @@ export function roastTasks(roast: RoastOnClock): Task[] {
     const tending = UNHEATED.has(stage.environment.kind)
       ? stage.tending.filter(({ act }) => COVERS.has(act))
       : stage.tending
-    for (const { act, at_s, every_s } of tending) {
+    for (const { act, at_s, every_s, moment } of tending) {
       const times = [at_s as number]
       if (every_s !== undefined && every_s >= TEND_LEAST_S)
         for (let t = at_s + every_s; t < to - from - TEND_LEAST_S; t += every_s) times.push(t)
@@ -81,21 +82,25 @@ export function roastTasks(roast: RoastOnClock): Task[] {
           add(
             'tend',
             from + t,
-            because(
-              'common_practice',
-              act === 'turn' && t > 0 && stage.position !== 'breast_down' ? { other_way: 1 } : {},
-            ),
+            because('common_practice', {
+              ...(act === 'turn' && t > 0 && stage.position !== 'breast_down' ? { other_way: 1 } : {}),
+              ...(moment?.kind === 'core' ? { reads_c: moment.core_c } : {}),
+            }),
             { act, stage },
           )
     }
     if (index > 0) {
       const kind: TaskKind = stage.role === 'rest' ? 'rest' : stage.role === 'finish' ? 'finish' : 'change'
+      const before = stages[index - 1]?.stage.until
       add(
         kind,
         from,
         because(kind === 'rest' ? 'common_practice' : 'model', {
           minutes: (to - from) / 60,
           ...(set_c === undefined ? {} : { set_c }),
+          // It waits for a reading that is no pull: the board moves it with the core.
+          ...(kind === 'change' && before?.kind === 'core' ? { reads_c: before.core_c } : {}),
+          ...(kind === 'rest' && stages[index - 1]?.stage.environment.kind === 'fire' ? { fire: 1 } : {}),
           ...(kind === 'change' && stages[index - 1]?.stage.cover !== stage.cover ? { cover_changes: 1 } : {}),
           ...(kind === 'finish' && stages.slice(index + 1).some((later) => later.stage.role === 'rest')
             ? { rests: 1 }

@@ -28,6 +28,30 @@ describe('a cook begins', () => {
     expect(made.value.clock.origin).toBe(made.value.clock.real)
   })
 
+  it('from a plan that was told its reading, to be pulled at it as at any other', () => {
+    const oven = (set_c: number, until: object) => ({ environment: { kind: 'oven', set_c }, until })
+    const told = (stages: object[]) => {
+      const made = cookFromPlan(planDocument.parse({ ...plan, program: { stages } }), NOW, 1)
+      if (!made.ok) throw new Error(JSON.stringify(made.problems))
+      const [item] = made.value.items
+      const ends = item && 'stages' in item.program ? item.program.stages.map(({ until }) => until.kind) : []
+      return { item, ends, kinds: made.value.steps.map(({ kind }) => kind), steps: made.value.steps }
+    }
+    const rest = { role: 'rest', environment: { kind: 'counter' }, cover: 'tent', until: { kind: 'time', minutes: 20 } }
+    const single = told([oven(140, { kind: 'core', core_c: 50 }), rest])
+    expect(single.item?.pull_c).toBe(50)
+    expect(single.ends).toEqual(['pull', 'time'])
+    expect(single.kinds.filter((kind) => /watch|pull|rest/.test(kind))).toEqual(['watch', 'pull', 'rest'])
+    expect(Date.parse(single.item?.pull ?? '')).toBeLessThan(Date.parse(single.item?.carve ?? ''))
+    // Of two readings the last is its pull, and the first a step that waits for its own.
+    const twice = told([oven(110, { kind: 'core', core_c: 40 }), oven(160, { kind: 'core', core_c: 52 }), rest])
+    expect([twice.item?.pull_c, twice.ends]).toEqual([52, ['core', 'pull', 'time']])
+    expect(twice.steps.find(({ kind }) => kind === 'change')?.numbers.reads_c).toBe(40)
+    // By the clock nothing is waited for.
+    const clocked = told([oven(160, { kind: 'time', minutes: 100 }), rest])
+    expect([clocked.item?.pull_c, clocked.kinds.includes('pull')]).toEqual([null, false])
+  })
+
   it('as a rehearsal just before the first thing to do on the day', () => {
     const made = cookFromPlan(plan, NOW, 60)
     if (!made.ok) throw new Error('no cook')

@@ -9,6 +9,7 @@ import { makePlan } from '../plan/make-plan'
 import { fail, type Outcome, succeed } from '../problem/problem'
 import { cutAsCooked, pieceOf } from '../roast/resolve'
 import type { PlanDocument } from '../roast/roast-document'
+import { waitingForPull } from '../roast/stages'
 import { type CookDocument, type CookItem, cookDocument } from './cook-document'
 import { type CookStep, stepsOf } from './step'
 
@@ -22,20 +23,21 @@ export function cookFromPlan(plan: PlanDocument, now_s: number, speed: number): 
   if (resolved.target.kind !== 'serve') return fail({ code: 'missing_doneness', path: ['target'] })
   const pull = planned.tasks.find(({ kind }) => kind === 'pull')
   const carve = planned.tasks.find(({ kind }) => kind === 'carve')
+  const told = waitingForPull(plan.program)
   const item: CookItem = {
     id: 'roast',
     title: plan.title || resolved.cut.name,
     roast: plan.roast,
     oven: plan.oven,
     oven_name: 'the oven',
-    program: plan.program,
+    program: told.program,
     serve_c: resolved.target.serve_c,
     promise: plan.promise,
     put_in: iso(planned.putIn),
     pull: pull ? iso(pull.at) : null,
     window: pull?.window ? { from: iso(pull.window.from), to: iso(pull.window.to) } : null,
     carve: iso(carve?.at ?? planned.promise),
-    pull_c: pull ? planned.pull_c : null,
+    pull_c: told.pull_c ?? (pull ? planned.pull_c : null),
     set_c: planned.tasks.find(({ kind }) => kind === 'put_in')?.set_c ?? null,
     rest_min: planned.rest_s / 60,
     rest_least_min: restSeconds(resolved.program) / 60,
@@ -69,6 +71,7 @@ export function cookFromMeal(meal: MealDocument, plan: MealPlan, now_s: number, 
       roast.target && 'serve_c' in roast.target ? roast.target.serve_c : (degreeNamed(scale, word)?.serve_c ?? 60)
     const oven = meal.kitchen.ovens.find(({ id }) => id === placed.stays[0]?.source)
     const { kind = 'still' as const, offset_k = 0 } = oven ?? {}
+    const told = waitingForPull(roast.program)
     return [
       {
         id: roast.id,
@@ -76,7 +79,7 @@ export function cookFromMeal(meal: MealDocument, plan: MealPlan, now_s: number, 
         roast: roast.roast,
         oven: { kind, offset_k },
         oven_name: oven?.name ?? placed.stays[0]?.source ?? 'the oven',
-        program: roast.program,
+        program: told.program,
         serve_c,
         promise: iso(placed.serve_s),
         put_in: iso(placed.start_s),
@@ -85,7 +88,7 @@ export function cookFromMeal(meal: MealDocument, plan: MealPlan, now_s: number, 
           ? { from: iso(placed.start_s + placed.window_s.p10), to: iso(placed.start_s + placed.window_s.p90) }
           : null,
         carve: iso(placed.dish_s),
-        pull_c: placed.pull_c ?? null,
+        pull_c: told.pull_c ?? placed.pull_c ?? null,
         set_c: placed.stays[0]?.phases[0]?.set_c ?? null,
         rest_min: restOfPlaced(placed) / 60,
         rest_least_min: Math.min(cut.rest_min.least, restOfPlaced(placed) / 60),

@@ -259,7 +259,15 @@ export type NextAction =
  * Near its pull, K, no core climbs more than so many times as fast as it is seen to, nor is that less than this, K/min,
  * or, not seen yet, this. Farther off it may yet gain speed: no core climbs faster than that.
  */
-const CLIMBS = { near_k: 6, times: 2, least_k_per_min: 0.25, unseen_k_per_min: 1, most_k_per_min: 3 } as const
+const CLIMBS = {
+  near_k: 6,
+  times: 2,
+  least_k_per_min: 0.25,
+  unseen_k_per_min: 1,
+  most_k_per_min: 3,
+  /** Where it stalls it is looked at again in a quarter of an hour a kelvin. */
+  stalls_k_per_min: 1 / 15,
+} as const
 /** A reading older than this says nothing of now, s. */
 const FRESH_S = 600
 /** The latest reading, while it says something of now. */
@@ -300,6 +308,21 @@ export function soonestPull(board: BoardItem, now_s: number): number | undefined
 }
 
 /**
+ * When a core reads what a step waits for that is no pull (a wrap at 74 °C), s since 1970; undefined where nothing sound
+ * is read. Near it by how it climbs, farther off when it was planned, or as soon as any core could.
+ */
+function readsAt(board: BoardItem, reads_c: number, planned_s: number, now_s: number): number | undefined {
+  const { state, trend_k_per_min: trend, odd } = board
+  const latest = freshOf(board, now_s)
+  if (state !== 'in' || !latest || odd.some(({ code }) => code === 'lost') || !isBelieved(board)) return undefined
+  const gap_k = reads_c - latest.value_c
+  if (gap_k <= 0) return Math.min(planned_s, now_s)
+  return gap_k <= CLIMBS.near_k && trend !== undefined
+    ? latest.at_s + (60 * gap_k) / Math.max(CLIMBS.stalls_k_per_min, trend)
+    : Math.max(planned_s, latest.at_s + (60 * gap_k) / CLIMBS.most_k_per_min)
+}
+
+/**
  * Before this what is done to no roast alone has nothing to be done with, s since 1970, undefined where nothing holds
  * it up: gravy is made of the first tin that is out, and a table is served once its last roast may have been pulled.
  */
@@ -334,6 +357,10 @@ export function nextActions(run: Run, items: readonly BoardItem[], now_s: number
         const board = items.find(({ item }) => item.id === step.item)
         soonest.set(step.item, (board && soonestPull(board, now_s)) ?? at_s)
       }
+      const { reads_c } = step.numbers
+      const waiting = reads_c === undefined ? undefined : items.find(({ item }) => item.id === step.item)
+      const reads_s = waiting && reads_c !== undefined ? readsAt(waiting, reads_c, at_s, now_s) : undefined
+      if (reads_s !== undefined) return { kind: 'step', step: { ...open, at_s: reads_s }, at_s: reads_s }
       return { kind: 'step', step: open, at_s: Math.max(at_s, soonest.get(step.item) ?? at_s) }
     })
   const pulls = new Map(

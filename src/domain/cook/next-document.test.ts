@@ -26,6 +26,35 @@ describe('what is next, asked from outside', () => {
     }
   })
 
+  it('a roast that was told its readings is turned up at the first and pulled at the last, whatever the clock', () => {
+    const oven = (set_c: number, core_c: number) => ({
+      environment: { kind: 'oven', set_c },
+      until: { kind: 'core', core_c },
+    })
+    const rest = { role: 'rest', environment: { kind: 'counter' }, cover: 'tent', until: { kind: 'time', minutes: 20 } }
+    const loin = { roast: pork.roast, program: { stages: [oven(110, 40), oven(160, 60), rest] }, target: pork.target }
+    // A quick one: half a kelvin a minute from a quarter of an hour on.
+    const read = (minute: number) => Math.max(5, 5 + 0.7 * (minute - 15))
+    const dueAt = (kind: string, minute: number, done: object[] = []) => {
+      const now = at(minute - 200)
+      const readings = Array.from({ length: minute }, (_, i) => ({ at: at(i - 200), c: read(i) }))
+      const answer = ask(loin, { now, entries: [{ kind: 'in', at: at(-200) }, ...done], readings })
+      if (!answer.ok) throw new Error(JSON.stringify(answer.problems))
+      const due = answer.value.actions.find((action) => action.kind === kind)
+      return { due, minutes: (Date.parse(due?.at ?? '') - Date.parse(now)) / 60_000 }
+    }
+    expect(read(67)).toBeGreaterThan(40)
+    expect(dueAt('change', 40).minutes).toBeGreaterThan(5)
+    expect(dueAt('change', 62).minutes).toBeGreaterThan(1)
+    expect(dueAt('change', 62).minutes).toBeLessThan(8)
+    expect(dueAt('change', 67).minutes).toBeLessThanOrEqual(0)
+    const { step } = dueAt('change', 67).due ?? {}
+    const changed = [{ kind: 'done', at: at(67 - 200), step }]
+    expect(dueAt('pull', 80, changed).minutes).toBeGreaterThan(3)
+    expect(dueAt('pull', 95, changed).minutes).toBeLessThanOrEqual(0)
+    expect(dueAt('pull', 95, changed).due?.pull_c).toBe(60)
+  })
+
   it('says what its meal’s schedule has no room for, by its name', () => {
     const roast = (id: string, cut: string, mass_kg: number, set_c: number) => ({
       id,

@@ -11,7 +11,7 @@ import {
 import { TENDER_ENDS, type TenderEnd, tenderSeconds } from '@/core/reference/tenderness'
 import { celsius, minutes, seconds } from '@/core/units'
 import type { Path, QuantityKind } from '../problem/problem'
-import type { StagePart } from './roast-document'
+import type { ProgramPart, StagePart } from './roast-document'
 
 /** What the heat of a school may be set to, °C. */
 export const HEAT_RANGE_C: Readonly<Record<School['heat'], { low: number; high: number }>> = {
@@ -120,6 +120,19 @@ export function withRoles(stages: readonly StagePart[]): StagePart[] {
 export function mainStage(stages: readonly StagePart[]): number {
   const waits = stages.findLastIndex(isWaitedFor)
   return waits >= 0 ? waits : stages.findLastIndex(({ role }) => role === 'cook')
+}
+
+/**
+ * A program that was told its reading as one that waits for its pull: on the board a cook may take another reading, as
+ * of any other. The reading itself goes with it, where there is one.
+ */
+export function waitingForPull(program: ProgramPart): { readonly program: ProgramPart; readonly pull_c?: number } {
+  if (!('stages' in program)) return { program }
+  const at = mainStage(program.stages)
+  const end = program.stages[at]?.until
+  if (end?.kind !== 'core' || program.stages.slice(at + 1).some(({ role }) => role === 'cook')) return { program }
+  const stages = program.stages.map((stage, i) => (i === at ? { ...stage, until: { kind: 'pull' as const } } : stage))
+  return { program: { ...program, stages }, pull_c: end.core_c }
 }
 
 /** A program written out as the stages of a document: the way back from {@link resolveStage}. */

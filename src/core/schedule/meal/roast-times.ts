@@ -8,6 +8,7 @@ import { restStageIndex } from '../../roast/rest'
 import type { Caution } from '../../safety/cautions'
 import type { StageRun } from '../../simulate/cook'
 import type { Hindrance } from '../../simulate/hindrance'
+import { waitsFor } from '../tasks'
 import type { Phase, SourceKind } from './problem'
 
 /** A roast as the scheduler sees it in one oven: its stays on heat, found by simulation. */
@@ -117,7 +118,7 @@ export function cookForMeal({ oven_index, ...request }: MealRoastRequest): Cooke
     peak_c: answer.peak_c,
     peakAfter_s: answer.peakAfter_s,
     slack_s,
-    window_s: hasSpread && answer.pull.outcome !== 'fixed_program' ? answer.ensemble.pull_s : undefined,
+    window_s: hasSpread && waitsFor(answer.pull.outcome, program) ? answer.ensemble.pull_s : undefined,
     carvesAtOnce: (stays.at(-1)?.gap.most_s ?? 0) === 0,
     slice: answer.slice,
     cautions: answer.cautions,
