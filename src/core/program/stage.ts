@@ -116,6 +116,25 @@ export function pullsAtCore(program: Program): Celsius | undefined {
   return end?.kind === 'core' && !goesOn ? end.core_c : undefined
 }
 
+/** What a clock ends sooner than this is no roasting that a reading could end instead, s. */
+const LEAST_ROAST_S = 1200
+const ROASTED: ReadonlySet<Stage['environment']['kind']> = new Set(['oven', 'fire'])
+/**
+ * A program that the clock takes out of its oven or fire, as one that waits for a reading there instead; undefined where
+ * it waits for something, or ends in no stretch of roasting.
+ * @example readInstead(steadyProgram(160, 20)) // undefined
+ */
+export function readInstead(program: Program): Program | undefined {
+  const at = pullStageIndex(program)
+  const last = program.stages[at]
+  if (last?.until.kind !== 'time' || last.until.duration_s < LEAST_ROAST_S || !ROASTED.has(last.environment.kind))
+    return undefined
+  return {
+    ...program,
+    stages: program.stages.map((stage, i) => (i === at ? { ...stage, until: { kind: 'pull' } } : stage)),
+  }
+}
+
 /**
  * Whether a program is cooked until it is tender, whatever the reading.
  * @example endsTender(steadyProgram(160, 20)) // false

@@ -1,5 +1,6 @@
 import { HEAT_PARAMETERS } from '@/core/heat/parameters'
 import { bodiesOf } from '@/core/heat/piece'
+import { pullStageIndex } from '@/core/program/stage'
 import { degreeNamed, scaleOf } from '@/core/reference/doneness'
 import { restSeconds } from '@/core/roast/rest'
 import { AHEAD_KINDS } from '@/core/schedule/task'
@@ -24,6 +25,8 @@ export function cookFromPlan(plan: PlanDocument, now_s: number, speed: number): 
   const pull = planned.tasks.find(({ kind }) => kind === 'pull')
   const carve = planned.tasks.find(({ kind }) => kind === 'carve')
   const told = waitingForPull(plan.program)
+  // By the clock it is out when its last heat ends.
+  const clocked = planned.stages[pullStageIndex(resolved.program)]
   const item: CookItem = {
     id: 'roast',
     title: plan.title || resolved.cut.name,
@@ -34,7 +37,7 @@ export function cookFromPlan(plan: PlanDocument, now_s: number, speed: number): 
     serve_c: resolved.target.serve_c,
     promise: plan.promise,
     put_in: iso(planned.putIn),
-    pull: pull ? iso(pull.at) : null,
+    pull: pull ? iso(pull.at) : clocked ? iso(clocked.to) : null,
     window: pull?.window ? { from: iso(pull.window.from), to: iso(pull.window.to) } : null,
     carve: iso(carve?.at ?? planned.promise),
     pull_c: told.pull_c ?? (pull ? planned.pull_c : null),

@@ -55,6 +55,43 @@ describe('what is next, asked from outside', () => {
     expect(dueAt('pull', 95, changed).due?.pull_c).toBe(60)
   })
 
+  it('of a roast by the clock a reading says when that makes too much of it: another end is offered, taken, and gone by', () => {
+    const oven = { environment: { kind: 'oven', set_c: 160 }, until: { kind: 'time', minutes: 100 } }
+    const rest = { role: 'rest', environment: { kind: 'counter' }, cover: 'tent', until: { kind: 'time', minutes: 15 } }
+    const loin = { roast: pork.roast, program: { stages: [oven, rest] }, target: pork.target }
+    const answerAt = (minute: number, k_per_min: number, done: object[] = []) => {
+      const readings = Array.from({ length: minute }, (_, i) => ({
+        at: at(i - 125),
+        c: Math.max(5, 5 + k_per_min * (i - 15)),
+      }))
+      const entries = [{ kind: 'in', at: at(-125) }, ...done]
+      const answer = ask(loin, { now: at(minute - 125), entries, readings })
+      const [own] = answer.ok ? answer.value.roasts : []
+      if (!answer.ok || !own) throw new Error('nothing is next')
+      const out = answer.value.actions.find(({ kind }) => kind === 'rest')
+      return {
+        own,
+        best: own.ways.find(({ best }) => best),
+        out_min: (Date.parse(out?.at ?? '') - Date.parse(at(-125))) / 60_000,
+      }
+    }
+    // At the middle of its way as the clock has it: nothing is offered.
+    expect(answerAt(60, 0.8).best?.code).toBe('leave_it')
+    const quick = answerAt(60, 1)
+    expect([quick.own.pull_c, quick.best?.code]).toEqual([null, 'pull_at'])
+    expect(quick.out_min).toBeCloseTo(100, 0)
+    const taken = answerAt(
+      65,
+      1,
+      (quick.best?.enter ?? []).map((entry) => ({ ...entry, at: at(60 - 125) })),
+    )
+    expect(taken.own.pull_c).toBe(quick.best?.pull_c)
+    expect(taken.out_min).toBeLessThan(85)
+    expect(taken.own.peak_c).toBeLessThan((quick.own.peak_c ?? 0) - 3)
+    // What reads the wanted already is offered to come out.
+    expect(answerAt(85, 1).best?.code).toBe('pull_now')
+  })
+
   it('says what its meal’s schedule has no room for, by its name', () => {
     const roast = (id: string, cut: string, mass_kg: number, set_c: number) => ({
       id,

@@ -90,7 +90,7 @@ export function BoardRow({ board, forecast, peak, units, cook, run, compact = fa
     state === 'in' &&
     (stuck ||
       Math.abs(forecast.late_s) >= WORTH_S ||
-      forecast.advice.some(({ code, best }) => code === 'pull_at' && best))
+      forecast.advice.some(({ code, best }) => (code === 'pull_at' || code === 'pull_now') && best))
   const urgent = stuck || odd.length > 0 || (state === 'resting' && peak?.short === true)
   const body = (
     <>

@@ -3,7 +3,7 @@ import { assimilate, type Posterior } from '@/core/estimate/posterior'
 import type { Reading } from '@/core/estimate/reading'
 import type { OvenSpec } from '@/core/heat/oven'
 import type { PointId } from '@/core/heat/piece'
-import { type Program, pullStageIndex, type Stage, settingOf } from '@/core/program/stage'
+import { type Program, pullStageIndex, readInstead, type Stage, settingOf } from '@/core/program/stage'
 import { STANDARDS } from '@/core/reference/standards'
 import { prepareRoast } from '@/core/roast/prepare'
 import { restSeconds, restStageIndex, withRest } from '@/core/roast/rest'
@@ -119,7 +119,10 @@ export function setupOf(board: BoardItem, now_s: number, seed: number, members: 
   const { question } = asked.value
   const prepared = prepareRoast(question)
   const points = prepared.bodies.map(({ point }) => point)
-  const ended = endedAs(question.program, board.endings)
+  // Of a roast by the clock a reading was decided on: it is pulled at that.
+  const decided = pull_c !== undefined && pull_c !== (item.pull_c ?? undefined)
+  const asDecided = (decided && readInstead(question.program)) || question.program
+  const ended = endedAs(asDecided, board.endings)
   const least_s = leastRest(restSeconds(ended), board.endings)
   const planned_s = item.rest_min === null ? least_s : Math.max(least_s, item.rest_min * 60)
   const has = restStageIndex(ended) >= 0

@@ -1,6 +1,6 @@
 import { spreadOf } from '@/core/estimate/ensemble'
 import { type Estimate, type EstimateSetup, foresee, type Known, nowMarked, pastsOf } from '@/core/estimate/estimate'
-import { type Program, pullsAtReading, settingOf } from '@/core/program/stage'
+import { type Program, pullsAtReading, readInstead, settingOf } from '@/core/program/stage'
 import { STANDARDS } from '@/core/reference/standards'
 import { withRest } from '@/core/roast/rest'
 import { SURE } from '@/core/safety/least'
@@ -263,6 +263,8 @@ function stuck(ways: Ways, belief: Belief, others: readonly BoardItem[], now_s: 
 
 /** A peak that is off by less than this is as wanted, K. */
 const PEAK_OFF_K = 1.2
+/** The clock is let be until what it makes is so far from the wanted, K. */
+const CLOCK_OFF_K = 3
 /** Fewer readings do not tell how it climbs; and what is farther off than this may yet be otherwise, s. */
 const CLIMB_READINGS = 8
 const NEAR_PULL_S = 75 * 60
@@ -274,19 +276,25 @@ function otherReading(ways: Ways, belief: Belief, main: Estimate): Advice | unde
   const near = main.pull_s.p50 - now_s < NEAR_PULL_S
   const safe = belief.meant ? main.safe : undefined
   const wanted_c = Math.max(board.item.serve_c, floor_c)
-  const planned_c = setup.pull_c[0] as number
   const latest = board.latest
-  if (!pullsAtReading(program) || !near || !latest || setup.readings.length < CLIMB_READINGS) return undefined
-  if (Math.abs(main.peak_c.p50 - wanted_c) < PEAK_OFF_K && !isUnsure(safe)) return undefined
+  const instead = readInstead(program)
+  if (!(pullsAtReading(program) || instead) || !near || !latest || setup.readings.length < CLIMB_READINGS)
+    return undefined
+  const off_k = Math.abs(main.peak_c.p50 - wanted_c)
+  if (off_k < (instead ? CLOCK_OFF_K : PEAK_OFF_K) && !isUnsure(safe)) return undefined
   const least_c = Math.max(floor_c, latest.value_c)
-  let pull_c = planned_c
-  let found = ways.tried({})
+  const read = (reading_c: number) =>
+    ways.tried({ ...(instead ? { program: instead } : {}), pull_c: setup.pull_c.map(() => reading_c) })
+  const planned_c = instead ? Number.NaN : (setup.pull_c[0] as number)
+  let pull_c = setup.pull_c[0] as number
+  let found = instead ? read(pull_c) : ways.tried({})
   for (let attempt = 0; attempt < 2; attempt++) {
     pull_c = Math.round(2 * Math.min(wanted_c, Math.max(least_c, pull_c + found.raise_k))) / 2
-    found = ways.tried({ pull_c: setup.pull_c.map(() => pull_c) })
+    found = read(pull_c)
   }
   // It is no other, or reads more than both already.
-  if (Math.abs(pull_c - planned_c) < 0.5 || Math.max(pull_c, planned_c) <= latest.value_c) return undefined
+  if (Math.abs(pull_c - planned_c) < 0.5 || Math.max(pull_c, instead ? pull_c : planned_c) <= latest.value_c)
+    return undefined
   return {
     code: 'pull_at',
     pull_c,
@@ -329,6 +337,7 @@ export function waysOut(
     safe,
   }
   const found: Advice[] = [left]
+  const instead = readInstead(setup.program)
   // Just put back in for what its rest lacked: what it was put in for is not taken back before it has been read.
   const justBack = now_s < (backSince(board) ?? Number.NEGATIVE_INFINITY) + BACK_IN_S
   // Late or early, the ways that mend that bring their own reading; on time, only the reading may be wrong.
@@ -355,10 +364,10 @@ export function waysOut(
     !justBack &&
     board.latest &&
     board.latest.value_c > PULL_NOW_FROM_C &&
-    board.latest.value_c < (setup.pull_c[0] as number)
+    (instead ? main.peak_c.p50 > board.item.serve_c + CLOCK_OFF_K : board.latest.value_c < (setup.pull_c[0] as number))
   ) {
     const pull_c = setup.pull_c.map(() => board.latest?.value_c as number)
-    const early = ways.tried({ pull_c })
+    const early = ways.tried({ ...(instead ? { program: instead } : {}), pull_c })
     found.push({
       code: 'pull_now',
       pull_s: now_s,
