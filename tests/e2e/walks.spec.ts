@@ -10,6 +10,8 @@ interface Walk {
   readonly name: string
   readonly line: string
   readonly change?: (page: Page) => Promise<void>
+  /** What the line says to pull it at: the board waits for that. */
+  readonly pull?: string
   /** The sheet first, or the board first. */
   readonly order: 'desk first' | 'board first'
 }
@@ -69,6 +71,12 @@ const walks: readonly Walk[] = [
     order: 'desk first',
   },
   {
+    name: 'a rolled rib by a recipe, to a reading of its own',
+    line: 'rolled rib of beef 2.3 kg, 220C/200C fan/gas 7 for 20 minutes then 160C/140C fan/gas 3 to 50, eat saturday 13:00',
+    pull: '50 °C',
+    order: 'board first',
+  },
+  {
     name: 'a ham that is cooked already',
     line: 'half a ham 3.6 kg, fully cooked, 160, glazed in the last half hour, eat saturday 16:00',
     order: 'board first',
@@ -106,6 +114,7 @@ for (const walk of walks)
       const row = page.getByTestId('board-row')
       await expect(row).toContainText(`goes in ${desk.put_in}`)
       await expect(row).toContainText(`on the table ${desk.serve}`)
+      if (walk.pull) await expect(row.getByTestId('pull')).toHaveText(walk.pull)
       await expect(page.getByTestId('next')).toHaveAttribute('data-step', /shape|dress|set_out|take_out|heat_up|put_in/)
       await page.getByRole('button', { name: 'It is in' }).click()
       await expect(page.getByTestId('arrival')).toBeVisible({ timeout: 30_000 })
