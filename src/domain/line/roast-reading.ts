@@ -29,6 +29,8 @@ const lowFor = (minutes: number): Pick<HeatedStage, 'set_c' | 'usual'> => {
 }
 /** What follows a bath is its crust from here on, °C. */
 const AFTER_BATH_C = 150
+/** Under this an oven is gentle: what sears comes after it, °C (common practice). */
+const GENTLE_C = 135
 /** No bath is hotter, °C. */
 const BOILS_C = 100
 
@@ -64,6 +66,8 @@ const ADDS: Readonly<Record<string, readonly string[]>> = {
     'oven-off',
   ],
   'pan-first': ['water-bath', 'reverse-sear'],
+  // "Sous vide, then grilled": how it is browned.
+  'two-zone-fire': ['water-bath'],
   // Two zones of a fire are that: gently first, and hot at the end.
   'reverse-sear': ['two-zone-fire'],
 }
@@ -249,7 +253,15 @@ export function roastsOf(
         break
       case 'school':
         // "Reverse seared, low and slow", "sous vide, sear": the second only praises the first, or belongs to it.
-        if (roast.school === undefined || !(ADDS[fact.id] ?? []).includes(roast.school)) roast.school = fact.id
+        // "Oven 65 overnight, sear": after it, that is.
+        if (
+          fact.id === 'pan-first' &&
+          (roast.set_c ?? BOILS_C) < GENTLE_C &&
+          /^,?\s*sear(?:ed)?$/i.test(spelt(meaning)) &&
+          roast.set_c !== undefined
+        )
+          roast.school = 'reverse-sear'
+        else if (roast.school === undefined || !(ADDS[fact.id] ?? []).includes(roast.school)) roast.school = fact.id
         break
       case 'doneness':
         roast.doneness = fact.word
@@ -323,11 +335,15 @@ export function roastsOf(
   const joint = findCut(ids[0] ?? '')
   const isLong = span !== undefined && span.minutes >= LONG_MIN && joint !== undefined && pullsApart(joint)
   const slow = roast.school === 'low-and-long' || (isLong && roast.school === undefined && roast.set_c === undefined)
-  const bath_c = roast.school === 'water-bath' && stages.length === 0 ? (roast.set_c ?? roast.serve_c) : undefined
+  const seared = stages.filter(({ on }) => on === 'pan')
+  const bathOnly = roast.school === 'water-bath' && seared.length === stages.length
+  const bath_c = bathOnly ? (roast.set_c ?? roast.serve_c) : undefined
   if (span && bath_c !== undefined) {
     // "Sous vide 58 C for 12 hours": so long in it, and browned after it as that school is.
+    stages.length = 0
     stages.push({ on: 'bath', set_c: bath_c, minutes: span.minutes, cover: 'bag' })
-    stages.push({ on: 'oven', set_c: roast.second_c, minutes: roast.second_min, finish: true })
+    if (seared.length > 0) stages.push(...seared.map((pan) => ({ ...pan, finish: true })))
+    else stages.push({ on: 'oven', set_c: roast.second_c, minutes: roast.second_min, finish: true })
     delete roast.set_c
     delete roast.school
   } else if (span && stages.length === 0 && (roast.school === undefined ? slow || roast.set_c !== undefined : slow)) {
@@ -339,9 +355,9 @@ export function roastsOf(
     delete roast.set_c
   } else if (span) leftOut(span.meaning)
   // "Sear 4 min, 180 C 12 min": more heat was said after it.
-  const [seared] = stages
-  if (searsFirst && seared && (stages.length > 1 || roast.set_c !== undefined))
-    stages[0] = { on: 'pan', minutes: seared.minutes }
+  const [opening] = stages
+  if (searsFirst && opening && (stages.length > 1 || roast.set_c !== undefined))
+    stages[0] = { on: 'pan', minutes: opening.minutes }
   if (cold) stages.splice(0, 1, { ...stages[0], on: 'cold' })
   const first = ids[0] as string
   const stuffed = roast.stuffed === true

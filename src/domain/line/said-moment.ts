@@ -129,9 +129,9 @@ function pastOclock(words: readonly string[], count: number): number {
   return past
 }
 
-/** When the guests come: guests arrive at 6, everyone is here by 7. */
+/** When the guests come: guests arrive at 6, everyone is here by 7; and until when it is held, where no other hour is said. */
 const ARRIVES =
-  /^(?:(?:guests?|people|family|friends|company) (?=(?:at|from|by|around|about) )|(?:(?:the |my |our |all )*(?:guests?|people|family|friends|company|everyone|everybody|visitors|they) )?(?:(?:will|are|is|be) )*(?:arriv(?:e|es|ing)|com(?:e|es|ing)(?: over| round)?|here|due|expected|get(?:ting)? here|over) |(?:(?:pre dinner )?drinks|nibbles|canapes|aperitifs?|starters?|first course|soup|speeches|toasts?|doors(?: open)?) )(?=at |by |around |about |for |from |on |tomorrow |today |\+|\d)/
+  /^(?:(?:guests?|people|family|friends|company) (?=(?:at|from|by|around|about) )|(?:(?:the |my |our |all )*(?:guests?|people|family|friends|company|everyone|everybody|visitors|they) )?(?:(?:will|are|is|be) )*(?:arriv(?:e|es|ing)|com(?:e|es|ing)(?: over| round)?|here|due|expected|get(?:ting)? here|over) |(?:(?:pre dinner )?drinks|nibbles|canapes|aperitifs?|starters?|first course|soup|speeches|toasts?|doors(?: open)?|(?:(?:and|then) )?(?:hold|held|keep|kept)(?: it| them)?(?: hot| warm)? (?:until|till|to)) )(?=at |by |around |about |for |from |on |tomorrow |today |\+|\d)/
 
 function arrivalAt(words: readonly string[], context: MomentContext): Found | undefined {
   const lead = `${words.slice(0, LONGEST_MOMENT).join(' ')} `.match(ARRIVES)

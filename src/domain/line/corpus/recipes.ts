@@ -94,13 +94,46 @@ export const RECIPES: readonly (readonly [line: string, means: string])[] = [
   ['roast chicken 1.8kg for 4 with all the trimmings sunday 1', '1.8kg chicken note | @11-29T13:00 for4'],
   ['3 ducks 2.2kg, 7pm, 4 covers; 2 ducks 9pm', '?kg duck x3 | ?kg duck x2 | 2@11-24T21:00 3@11-24T19:00 for4'],
   [
-    'lamb shoulders 4, 2kg each, 130C, ready 12:00, hold hot till 14:00',
-    '2kg lamb-shoulder note oven130 x4 | @11-24T12:00',
-  ],
-  [
     'prime rib 5 kg mid rare, hold from 5 pm until service 7 to 9pm',
     '5kg =mid-rare beef-rib-bone-in note | @11-24T19:00',
   ],
   ['whole pork loin 4kg cut in two, 7pm', '2kg pork-loin x2 | @11-24T19:00'],
   ['beef rib 6kg cut in half, 7pm', '3kg beef-rib-bone-in x2 | @11-24T19:00'],
+  ['beef rib 3kg probe alarm 52, oven 120, dinner 8pm', '3kg beef-rib-bone-in oven120 pull52 | @11-24T20:00'],
+  ['5kg turkey, take out when thigh hits 74, 3pm thursday', '5kg pull74 turkey | @11-26T15:00'],
+  ['brisket 6kg 107C to 93, foil at 70, hold till 6pm saturday', '6kg [107>93] beef-brisket cover@>70 | @11-28T18:00'],
+  ['lamb shoulders 4, 2kg each, 130C, ready 12:00, hold hot till 14:00', '2kg lamb-shoulder oven130 x4 | @11-24T12:00'],
+  [
+    'prime rib 5 kg mid rare, hold from 5 pm until service 7 to 9pm',
+    '5kg =mid-rare beef-rib-bone-in note | @11-24T19:00',
+  ],
+  [
+    'prime rib 10lb 250 until 118, rest 45, 500 for 8, 5pm xmas',
+    '4.54kg [*260/8] [121>48] beef-rib-bone-in rest45 | @12-25T17:00',
+  ],
+  ['prime rib 10lb at 325 for 8, 5pm', '4.54kg beef-rib-bone-in oven163 | @11-24T17:00 for8'],
+  [
+    'beef fillet 1.5kg 100 to 48 then very hot pan 2 min each side, 8pm',
+    '1.5kg [*pan/8] [100>48] beef-tenderloin | @11-24T20:00',
+  ],
+  [
+    'lamb shoulder 2.2kg 220 for 20 then cover 150 for 4h, 1pm sunday',
+    '2.2kg [150/240+foil] [220/20] lamb-shoulder | @11-29T13:00',
+  ],
+  [
+    'beef rib 3.2 kg oven 65 overnight, sear, lunch 1pm tomorrow',
+    '3.2kg beef-rib-bone-in oven65 reverse-sear | @11-25T13:00',
+  ],
+  ['beef rib 3.2 kg sear, oven 160, 1pm', '3.2kg beef-rib-bone-in oven160 pan-first | @11-24T13:00'],
+  [
+    'tri tip 1.2kg sous vide 56 for 8h, grill 2 min a side, 7pm',
+    '1.2kg [*pan/8] [bath56/480+bag] beef-tri-tip | @11-24T19:00',
+  ],
+  [
+    'beef chuck 2kg sous vide 62 for 24 hours then sear, 7pm saturday',
+    '2kg [*] [bath62/1440+bag] beef-shoulder | @11-28T19:00',
+  ],
+  ['eye of round 4 lb, 250F to 120F, off till 130F, 6pm', '1.81kg [121>49] [off>54] beef-eye-of-round | @11-24T18:00'],
+  ['rib 2.8kg convection bake 325 15 min per lb, 6pm', '2.8kg [163/93] beef-rib-bone-in fan | @11-24T18:00'],
+  ['cover with foil after an hour, turkey 5kg 180, 3pm thursday', '5kg cover@+60 oven180 turkey | @11-26T15:00'],
 ]

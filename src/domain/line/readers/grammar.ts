@@ -106,7 +106,7 @@ const COVERS: readonly (readonly [string, NonNullable<SaidStage['cover']>])[] = 
     'tent',
   ],
   [
-    'under (?:the |a |some )?(?:foil|lid)|covered(?: (?:with|in) foil)?|in foil|foil(?: on)?|lid on|with (?:the |a )?lid(?: on)?|wrapped(?: in foil)?',
+    'under (?:the |a |some )?(?:foil|lid)|cover(?:ed)?(?: (?:with|in) foil)?|in foil|foil(?: on)?|lid on|with (?:the |a )?lid(?: on)?|wrapped(?: in foil)?',
     'foil',
   ],
 ]
@@ -118,7 +118,7 @@ export const POINT =
   '(?:thigh|breast|core|middle|centre|center|thickest part|thickest|leg|inside|stuffing|deepest part)'
 /** "Until it reads", "till the middle hits": before what it comes out at. */
 export const READS =
-  '(?:it|the (?:core|middle|centre|center|inside|probe|thermometer|meat|joint|roast|(?:core |internal )?temp(?:erature)?)|its (?:core|middle|centre|center|temp(?:erature)?)) (?:hits|reads|reaches|is(?: at)?|gets to|gets up to|comes to|shows|says|registers)'
+  '(?:it|(?:the |its )?(?:core|middle|centre|center|inside|probe|thermometer|meat|joint|roast|thigh|breast|thickest part|(?:core |internal )?temp(?:erature)?)) (?:hits|reads|reaches|is(?: at)?|gets to|gets up to|comes to|shows|says|registers)'
 export const LEAD =
   '(?:then|first|starting|starts?|start|begin|begins|beginning|roast|blast|blasted|cook|followed by|after that|next|and|go|high|hot|low|cooked|roasted|down|turn|turned|turning|reduce|reduced|reducing|lower|lowered|drop|dropped|dropping|dial|dialled|it|the|in|into|an?|fan|convection|oven|at|to|with|temperature|heat)'
 /** Of these words some say that another heat came before. */

@@ -32,6 +32,9 @@ import {
   tenderOf,
 } from './grammar'
 
+/** How many sides are seared: two or three minutes a side are said of all four, eight of the two broad ones. */
+const facesOf = (each_min: number): number => (each_min <= 4 ? 4 : 2)
+
 /** Slower than this nothing is said to roast, minutes a kilogram. */
 const MOST_PER_KG_MIN = 240
 
@@ -168,6 +171,24 @@ export const STAGES: readonly Reader[] = [
       return fierce && isHeat(heat) ? stage({ on: 'oven', heat, minutes: Number(minutes), follows: true }) : undefined
     },
   ),
+  // rest 45, 260 for 8
+  reader(
+    `(?<=rest(?:ed|ing)?(?: for)? \\d{1,3}(?: min| mins| minutes)? )(?:then )?(?:at )?${HEAT} for (\\d)(?! (?:${TIMED}|${MASS_UNIT.slice(1, -1)}|guests?|heads?|covers?|adults?|h|hours?)(?: |$))`,
+    ([, value, unit, gas, minutes = '']) => {
+      const heat = heatOf(value, unit, gas)
+      return isHeat(heat, 200) ? stage({ on: 'oven', heat, minutes: Number(minutes), follows: true }) : undefined
+    },
+  ),
+  // off till 54: as far as the warmth that is left takes it
+  reader(
+    `(?:and )?(?:then )?(?:(?:turn(?:ed)? |switch(?:ed)? )?(?:it |the oven |oven )?off|(?:turn(?:ed)?|switch(?:ed)?) off (?:the )?(?:oven|heat))(?: (?:and )?(?:leave|left|wait)(?: it)?(?: in)?)? (?:to|until|till)(?: ${READS})? ${TEMP}`,
+    ([, value, unit]) => {
+      const core = heatOf(value, unit)
+      return core && core.value >= 40 && core.value <= (core.unit === 'c' ? 98 : 208)
+        ? stage({ on: 'off', core })
+        : undefined
+    },
+  ),
   // cooked to 50 at 110
   reader(
     `(?:roast(?:ed)?|cook(?:ed)?)(?: it)? (?:to|until|till) ${TEMP}(?: core)? (?:at|in an oven at) ${HEAT}`,
@@ -205,8 +226,7 @@ export const STAGES: readonly Reader[] = [
     `(?:(?:and )?then )?(?:sear(?:ed)?|brown(?:ed)?)?(?: ?in (?:a |the )?(?:hot )?pan)?(?: for)? ?(${N}) ?${MIN}? ${FACES}(?: (?:in|on) (?:a |the )?(?:hot |heavy )*(?:pan|skillet|hob|frying pan))?(?: first| to start)?`,
     ([, count = '']) => {
       const each = numberOf(count)
-      // Two or three minutes a side are said of all four, eight of the two broad ones.
-      return stage({ on: 'pan', minutes: each * (each <= 4 ? 4 : 2) })
+      return stage({ on: 'pan', minutes: each * facesOf(each) })
     },
   ),
   // sear 5 min on all sides in a hot pan
@@ -259,8 +279,12 @@ export const STAGES: readonly Reader[] = [
   ),
   // then sear in a hot pan for 4 min
   reader(
-    `(?:(?:and )?then|to finish|finish(?:ed)?|at the end)(?: quickly| briefly)? (?:by )?(?:a )?(?:sear(?:ed|ing)?|brown(?:ed|ing)?|fry|fried)?(?: it)?(?: quickly| briefly| hard)? ?(?:(?:in|on) (?:a |the )?|(?<=then ))(?:(?:very |smoking )?hot |heavy )*(?:pan|skillet|frying pan|hob)(?: for)?(?: (${SPAN}))?`,
-    ([, span]) => stage({ on: 'pan', minutes: span === undefined ? undefined : minutesOf(span), finish: true }),
+    `(?:(?:and )?then|to finish|finish(?:ed)?|at the end)(?: quickly| briefly)? (?:by )?(?:a )?(?:sear(?:ed|ing)?|brown(?:ed|ing)?|fry|fried)?(?: it)?(?: quickly| briefly| hard)? ?(?:(?:in|on) (?:a |the )?|(?<=then ))(?:(?:very |smoking )?hot |heavy )*(?:pan|skillet|frying pan|hob)(?: for)?(?: (${SPAN})(?: (${FACES}))?)?|pan finish(?:ed)?`,
+    ([, span, faces]) => {
+      const each = span === undefined ? undefined : minutesOf(span)
+      const minutes = each !== undefined && faces ? each * facesOf(each) : each
+      return stage({ on: 'pan', minutes, finish: true })
+    },
   ),
   reader(
     `(?:then |and )?(?:(?:a )?hot finish|finish(?:ed)?(?: hot| off)?|(?:final |last |direct )?(?:sear|blast)|(?<=then )grill(?:ed)?|crisp(?:ed)?(?: up)?|crackle)(?: it)?(?: at| in an?| in the| on(?: the)? hot side| on(?: the| a)?(?: hot)? grill| on| oven| hot| oven at|${DIRECT})*(?: (?!${SPAN})${HEAT}(?! (?:am|pm)))?(?: for)?(?: (${SPAN}|(?<! at )${N}(?! (?:kg|g|lb|people|guests|mm|cm|am|pm))))?`,

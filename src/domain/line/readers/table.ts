@@ -100,9 +100,9 @@ export const TABLE: readonly Reader[] = [
     kind: 'note',
     text: text.replace(/^(?:(?:with|and|plus|some) )+/, ''),
   })),
-  // Held from one hour to another without how warm: the promise is the first, and that it waits is remembered
+  // Held from one hour on without how warm: remembered
   reader(
-    `(?:(?:and|then) )?(?:hold|held|keep|kept)(?: it| them)?(?: hot| warm)? (?:(?:until|till|to) \\d{1,2}(?::\\d{2})?(?: [ap]m)?|from \\d{1,2}(?::\\d{2})?(?: [ap]m)?(?= (?:until|till|to|for) ))`,
+    `(?:(?:and|then) )?(?:hold|held|keep|kept)(?: it| them)?(?: hot| warm)? (?:from \\d{1,2}(?::\\d{2})?(?: [ap]m)?(?= (?:until|till|to|for) ))`,
     (_, text) => ({ kind: 'note', text }),
   ),
   reader('(?:not|no) later than|at the latest', () => ({ kind: 'filler' })),
