@@ -92,6 +92,39 @@ describe('what is next, asked from outside', () => {
     expect(answerAt(85, 1).best?.code).toBe('pull_now')
   })
 
+  it('in an oven that was switched off too soon: on again, to a reading', () => {
+    const stage = (set_c: number | null, minutes: number) => ({
+      environment: { kind: 'oven', set_c },
+      until: { kind: 'time', minutes },
+    })
+    const round = {
+      roast: { cut: 'beef-eye-of-round', mass_kg: 1.4 },
+      program: { stages: [stage(250, 25), stage(null, 120)] },
+      target: { serve_c: 55 },
+    }
+    const answerAt = (minute: number, k_per_min: number, done: object[] = []) => {
+      const readings = Array.from({ length: minute }, (_, i) => ({
+        at: at(i - 153),
+        c: Math.max(5, 5 + k_per_min * (i - 15)),
+      }))
+      const answer = ask(round, { now: at(minute - 153), entries: [{ kind: 'in', at: at(-153) }, ...done], readings })
+      const [own] = answer.ok ? answer.value.roasts : []
+      if (!own) throw new Error('nothing is next')
+      return { own, best: own.ways.find(({ best }) => best) }
+    }
+    const slow = answerAt(60, 0.35)
+    expect(slow.own.peak_c).toBeLessThan(50)
+    expect(slow.best?.code).toBe('oven_up')
+    const taken = answerAt(
+      65,
+      0.35,
+      (slow.best?.enter ?? []).map((entry) => ({ ...entry, at: at(60 - 153) })),
+    )
+    expect(taken.own.pull_c).toBe(slow.best?.pull_c)
+    expect(taken.own.peak_c).toBeGreaterThan(52)
+    expect(taken.own.peak_c).toBeLessThan(58)
+  })
+
   it('says what its meal’s schedule has no room for, by its name', () => {
     const roast = (id: string, cut: string, mass_kg: number, set_c: number) => ({
       id,

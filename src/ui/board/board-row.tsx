@@ -40,6 +40,9 @@ interface RowProps {
   readonly compact?: boolean
 }
 
+/** What is worth taking though it is neither late nor early: without it, it is not as it was wanted. */
+const TIMELY: ReadonlySet<string> = new Set(['pull_at', 'pull_now', 'oven_up'])
+
 /** One roast: reading, trend, window of arrival, what is off, what could be done. */
 export function BoardRow({ board, forecast, peak, units, cook, run, compact = false }: RowProps) {
   const { item, state, latest, pull_c, in_s, arrival } = board
@@ -90,7 +93,7 @@ export function BoardRow({ board, forecast, peak, units, cook, run, compact = fa
     state === 'in' &&
     (stuck ||
       Math.abs(forecast.late_s) >= WORTH_S ||
-      forecast.advice.some(({ code, best }) => (code === 'pull_at' || code === 'pull_now') && best))
+      forecast.advice.some(({ code, best }) => best && TIMELY.has(code)))
   const urgent = stuck || odd.length > 0 || (state === 'resting' && peak?.short === true)
   const body = (
     <>

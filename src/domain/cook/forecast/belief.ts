@@ -182,6 +182,8 @@ export function beliefOf(board: BoardItem, now_s: number, seed: number, members:
   const known = state === 'in' ? setupOf(board, now_s, seed, members) : undefined
   if (!known || in_s === undefined) return undefined
   const { setup, points, oven, heated, floor_c, rest, meant } = known
+  const last = heated.at(-1)
+  const endsOff = last?.environment.kind === 'oven' && last.environment.heat === 'off'
   return {
     board,
     in_s,
@@ -189,11 +191,11 @@ export function beliefOf(board: BoardItem, now_s: number, seed: number, members:
     posterior: assimilate(setup),
     points,
     oven,
-    last: heated.at(-1),
+    last,
     set_c:
       board.settings.at(-1)?.set_c ??
       heated
-        .filter(({ environment }) => environment.kind === 'oven')
+        .filter(({ environment }) => environment.kind === 'oven' && !endsOff)
         .map(({ environment }) => settingOf(environment))
         .findLast((value) => value !== undefined),
     lastJump: jumpsOf(board.readings).at(-1),

@@ -23,6 +23,8 @@ const OVEN_C = { least: 80, still: 250, fan: 230 } as const
 const PULL_NOW_FROM_C = 35
 /** Another reading that is nearer than this is no other, K: a thermometer shows tenths and a hand is slower. */
 const READING_K = 0.25
+/** Heats to try where an oven was switched off too soon, °C. */
+const AGAIN_C = [100, 130]
 /** Heats to try where the present one does not do, °C. */
 const STUCK_C = [120, 150, 180, 220]
 const PROMISE_GRID_S = 300
@@ -138,15 +140,18 @@ class Ways {
     const { setup, in_s, floor_c = Number.NEGATIVE_INFINITY } = belief
     const wanted_c = belief.board.item.serve_c
     const changes = [...(this.setup.changes ?? []), { time_s: setup.now_s + 1, set_c }]
+    // Of a roast by the clock another heat has a reading of its own, too.
+    const instead = readInstead(setup.program)
+    const reads = instead ? { program: instead } : {}
     const air = setup.air?.filter(({ time_s }) => time_s <= setup.now_s)
     const least = Math.max(floor_c, Math.min(wanted_c, belief.board.latest?.value_c ?? setup.start_c))
     let pull_c = setup.pull_c[0] as number
-    let found = this.tried({ changes, air })
+    let found = this.tried({ ...reads, changes, air })
     for (let attempt = 0; attempt < 2 && Number.isFinite(found.peak_c); attempt++) {
       const next = Math.min(wanted_c, Math.max(least, pull_c + found.raise_k))
       if (Math.abs(next - pull_c) < READING_K) break
       pull_c = next
-      found = this.tried({ changes, air, pull_c: setup.pull_c.map(() => pull_c) })
+      found = this.tried({ ...reads, changes, air, pull_c: setup.pull_c.map(() => pull_c) })
     }
     return {
       set_c,
@@ -344,6 +349,9 @@ export function waysOut(
   const reading =
     justBack || (Math.abs(late_s) > WORTH_SAYING_S && !isUnsure(safe)) ? undefined : otherReading(ways, belief, main)
   if (reading) found.push(reading)
+  // In an oven that is off it climbs no more, and is less than was wanted: on again, to a reading.
+  if (instead && belief.set_c === undefined && main.peak_c.p50 < board.item.serve_c - CLOCK_OFF_K)
+    found.push(...AGAIN_C.map((set_c): Advice => ({ code: 'oven_up', ...ways.withSetting(set_c) })))
   // Waiting for it makes the plates late: hotter it comes there in time.
   if (reading && reading.plate_s > board.promise_s + WORTH_SAYING_S) found.push(...dials(ways, belief, 'late'))
   if (Math.abs(late_s) > WORTH_SAYING_S) {
