@@ -263,7 +263,7 @@ export function answerRoast(question: RoastQuestion): RoastAnswer {
     pull_c: pull.pull_c[deciding] as number,
     safety: sure?.safety,
     peak_c: reached_c(deciding),
-    peakAfter_s: run.pulled ? (run.peak_s[deciding] as number) - run.pull_s : 0,
+    peakAfter_s: run.pulled ? Math.max(0, (run.peak_s[deciding] as number) - run.pull_s) : 0,
     points: bodies.map((body, i) => ({
       point: body.point,
       pull_c: pullCore_c[i] as number,

@@ -126,6 +126,23 @@ describe('the pull and the rest', () => {
 })
 
 describe('schools', () => {
+  it('the peak is the highest core there was: in an oven that is off that is long before it comes out', () => {
+    const school = findSchool('oven-off')
+    const fillet = cut('beef-tenderloin')
+    if (!school) throw new Error('no such school')
+    const made = setup('beef-tenderloin', 1, 260, { program: programOf(school, school.usual(fillet), fillet, 1) })
+    const run = cook({ ...made, pull_c: made.bodies.map(() => 50) })
+    const highest = Math.max(...(run.curve.core_c[0] as Float64Array).slice(0, run.curve.length))
+    expect(run.peak_c[0]).toBeGreaterThanOrEqual(highest - 1e-6)
+    expect(run.peak_c[0]).toBeLessThan(highest + 0.5)
+    expect(run.peak_c[0]).toBeGreaterThan((run.pullCore_c[0] as number) + 5)
+    expect(run.peak_s[0]).toBeLessThan(run.pull_s - 1800)
+    // Pulled at a reading it climbs on, and peaks after.
+    const steady = setup('beef-tenderloin', 1, 160)
+    const pulled = cook({ ...steady, pull_c: steady.bodies.map(() => 50) })
+    expect(pulled.peak_s[0]).toBeGreaterThan(pulled.pull_s)
+  })
+
   it('there are thirteen, each with stages that end at the knife', () => {
     expect(SCHOOLS).toHaveLength(13)
     expect(new Set(SCHOOLS.map(({ id }) => id)).size).toBe(13)

@@ -31,7 +31,10 @@ export interface CookRun {
   readonly trace: CoreTrace | undefined
   /** Each body's core at the pull, °C. */
   readonly pullCore_c: readonly number[]
-  /** Each body's highest core from the pull to the knife, °C, and when, s. */
+  /**
+   * Each body's highest core up to the knife, °C, and when, s: as a rule after the pull, but in an oven that is off long
+   * before it.
+   */
   readonly peak_c: readonly number[]
   readonly peak_s: readonly number[]
   /** End of the last stage, s. */
@@ -147,7 +150,7 @@ export function cook(setup: CookSetup, watcher?: Watcher, past?: CookPast): Cook
     }
   }
   const seen = (from_s: number) => {
-    if (pulled) trackPeak()
+    trackPeak()
     if (!watcher?.bare) recorder.add(stepper.time_s, stepper.air_c, kernels)
     if (watcher?.stepped(stepper, from_s)) enough = true
   }
@@ -210,6 +213,8 @@ export function cook(setup: CookSetup, watcher?: Watcher, past?: CookPast): Cook
     }
     if (!ended) break
   }
+  // Never pulled there is nothing to show.
+  if (!pulled) peak_c.fill(Number.NEGATIVE_INFINITY)
   return {
     outcome,
     stages,

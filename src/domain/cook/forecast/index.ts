@@ -1,6 +1,6 @@
 import { atLeast } from '@/core/estimate/ensemble'
 import { type Estimate, foresee } from '@/core/estimate/estimate'
-import { endsTender } from '@/core/program/stage'
+import { endsTender, type Program, readInstead } from '@/core/program/stage'
 import { type BoardItem, freshOf, soonestPull } from '../board'
 import { secondsOf } from '../entry/time'
 import { isBelieved } from '../odd'
@@ -72,8 +72,9 @@ function coasting(belief: Belief, main: Estimate): Estimate {
  * What is read counts before what is believed: a roast whose least done point reads its pull is to be pulled now,
  * however the model would have it, and one that reads well below it is not. A probe that may be elsewhere is looked at first.
  */
-function asRead(board: BoardItem, { in_s, setup }: Belief, main: Estimate, now_s: number): Estimate {
+function asRead(board: BoardItem, { in_s, setup }: Belief, foreseen: Estimate, now_s: number): Estimate {
   const { pull_c } = board
+  const main = asHotAsRead(board, setup.program, foreseen)
   // A reading alone does not make it tender.
   if (endsTender(setup.program)) return main
   const soonest_s = soonestPull(board, now_s)
@@ -91,6 +92,15 @@ function asRead(board: BoardItem, { in_s, setup }: Belief, main: Estimate, now_s
     // It has been as hot as it reads.
     peak_c: atLeast(main.peak_c, latest.value_c),
   }
+}
+
+/** A single reading may be a slip: the third highest is believed. */
+const HOT_READINGS = 3
+/** In an oven that is off a core falls before it comes out: by the clock it peaks as high as it has been read, whatever it reads now. */
+function asHotAsRead(board: BoardItem, program: Program, main: Estimate): Estimate {
+  if (!readInstead(program) || !isBelieved(board)) return main
+  const hot = board.readings.map(({ value_c }) => value_c).toSorted((a, b) => b - a)[HOT_READINGS - 1]
+  return hot === undefined ? main : { ...main, peak_c: atLeast(main.peak_c, hot) }
 }
 
 /** Nothing of it sooner than its reading allows; what follows the pull comes as much later. */

@@ -25,6 +25,34 @@ const fillet = { roast: { cut: 'beef-tenderloin', mass_kg: 1.6 }, program: { sch
 const leg = { roast: { cut: 'lamb-leg-bone-in', mass_kg: 2.4 }, program: { school: 'steady', set_c: 150 } }
 const low = { roast: { cut: 'beef-rib-bone-in', mass_kg: 2.7 }, program: { school: 'steady', set_c: 110 } }
 
+const rest = (minutes: number) => ({
+  role: 'rest' as const,
+  environment: { kind: 'counter' as const },
+  cover: 'tent' as const,
+  until: { kind: 'time' as const, minutes },
+})
+const heat = (set_c: number | null, until: { kind: 'time'; minutes: number } | { kind: 'core'; core_c: number }) => ({
+  environment: { kind: 'oven' as const, set_c },
+  until,
+})
+/** Told how long, and told at what reading. */
+const clocked: Told['plan'] = {
+  roast: { cut: 'pork-loin', mass_kg: 1.8 },
+  program: { stages: [heat(160, { kind: 'time', minutes: 90 }), rest(15)] },
+}
+const reading: Told['plan'] = {
+  roast: { cut: 'beef-rib-bone-in', mass_kg: 2.7 },
+  program: { stages: [heat(140, { kind: 'core', core_c: 50 }), rest(20)] },
+}
+const clockedRib: Told['plan'] = {
+  roast: { cut: 'beef-rib-bone-in', mass_kg: 2.7 },
+  program: { stages: [heat(140, { kind: 'time', minutes: 132 }), rest(20)] },
+}
+const off: Told['plan'] = {
+  roast: { cut: 'beef-rib-bone-in', mass_kg: 2.7 },
+  program: { stages: [heat(260, { kind: 'time', minutes: 30 }), heat(null, { kind: 'time', minutes: 120 })] },
+}
+
 export const SITUATIONS: readonly Situation[] = [
   { name: 'pork, as told, half-way', told: { plan: pork, minute: 45 }, time: 'on_time', best: ['leave_it'] },
   { name: 'rib, as told, half-way', told: { plan: rib, minute: 80 }, time: 'on_time', best: ['leave_it'] },
@@ -323,5 +351,32 @@ export const SITUATIONS: readonly Situation[] = [
     time: 'on_time',
     best: ['leave_it'],
     never: ['pull_now'],
+  },
+  {
+    name: 'rib by the clock, as told',
+    told: { plan: clockedRib, minute: 80 },
+    time: 'on_time',
+    best: ['leave_it'],
+    never: ['oven_up', 'pull_now'],
+  },
+  {
+    name: 'rib to a reading of its own, in a cooler oven',
+    told: { plan: reading, minute: 80, oven_k: -40 },
+    time: 'late',
+    best: ['oven_up', 'later_promise'],
+    never: ['pull_now'],
+  },
+  {
+    name: 'rib in an oven that was switched off, and is weaker than told',
+    told: { plan: off, minute: 80, oven_k: -70 },
+    best: ['oven_up'],
+  },
+  {
+    name: 'loin by the clock, the oven runs hot: at a reading instead',
+    told: { plan: clocked, minute: 55, oven_k: 25 },
+    time: 'on_time',
+    best: ['pull_at'],
+    offers: ['leave_it'],
+    never: ['oven_up'],
   },
 ]
