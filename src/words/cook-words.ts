@@ -116,7 +116,7 @@ export function adviceWords(
       }
     case 'oven_up':
       return {
-        what: `Oven up to ${temperature(advice.set_c ?? 0, units)}`,
+        what: `Oven ${advice.again ? 'on again at' : 'up to'} ${temperature(advice.set_c ?? 0, units)}`,
         result: `${plate}${pull}, ${done}, a thicker grey rim`,
       }
     case 'oven_down':

@@ -130,7 +130,7 @@ function imperative(task: Task, { cut, source, servings }: TaskScene, units: Uni
       return task.stage
         ? task.stage.environment.kind === 'cabinet'
           ? `Hold in the ${surroundings(task.stage, units)}`
-          : `Rest ${surroundings(task.stage, units)}`
+          : `${numbers.out ? 'Out, and rest' : 'Rest'} ${surroundings(task.stage, units)}`
         : 'Rest, loosely tented'
     case 'finish':
       return task.stage
@@ -228,9 +228,7 @@ export function taskHelp(task: Task, scene: TaskScene, units: Units): string | u
     case 'rest':
       return task.stage?.environment.kind === 'cabinet'
         ? `Keep it above ${temperature(DANGER_ZONE_C.high, units)}.`
-        : task.because.numbers.fire
-          ? 'Out of the wind.'
-          : 'Out of the wind. The oven is free: potatoes, puddings.'
+        : `${task.because.numbers.out ? 'Hot tin: dry cloths, clear way. ' : ''}Out of the wind.${task.because.numbers.fire ? '' : ' The oven is free: potatoes, puddings.'}`
     case 'finish':
       return task.because.numbers.rests
         ? 'Hot fat spits and hot sugar burns: stay with it. It rests after this.'

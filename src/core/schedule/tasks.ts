@@ -34,6 +34,8 @@ export interface RoastOnClock {
   readonly window_s: Spread | undefined
   /** Whether a reading is waited for. */
   readonly waits: boolean
+  /** Whether a step of its own takes it out where none is: of a meal's roasts one does. */
+  readonly takenOff?: true | undefined
   /** When the knife begins, and how long it takes, s. */
   readonly carve: { readonly at: number; readonly hands_s: number }
 }
@@ -101,6 +103,8 @@ export function roastTasks(roast: RoastOnClock): Task[] {
           // It waits for a reading that is no pull: the board moves it with the core.
           ...(kind === 'change' && before?.kind === 'core' ? { reads_c: before.core_c } : {}),
           ...(kind === 'rest' && stages[index - 1]?.stage.environment.kind === 'fire' ? { fire: 1 } : {}),
+          // By the clock no other step says that it comes out.
+          ...(kind === 'rest' && index === pullIndex + 1 && !roast.waits && !roast.takenOff ? { out: 1 } : {}),
           ...(kind === 'change' && stages[index - 1]?.stage.cover !== stage.cover ? { cover_changes: 1 } : {}),
           ...(kind === 'finish' && stages.slice(index + 1).some((later) => later.stage.role === 'rest')
             ? { rests: 1 }

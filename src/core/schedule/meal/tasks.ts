@@ -101,6 +101,7 @@ export function mealTasks(
           peakAfter_s: cooked.peakAfter_s,
           window_s: cooked.window_s,
           waits: waitsFor(cooked.outcome, cooked.program),
+          takenOff: true,
           carve: { at: option.dish_s, hands_s: option.done_s - option.dish_s },
         }))
           tasks.push({

@@ -20,6 +20,8 @@ export const ADVICE_CODES = [
 export interface Advice {
   readonly code: (typeof ADVICE_CODES)[number]
   readonly set_c?: number | undefined
+  /** It is off now: on again, and not up. */
+  readonly again?: true | undefined
   /** Pull and plate, cook time, s. */
   readonly pull_s: number
   readonly plate_s: number

@@ -351,7 +351,7 @@ export function waysOut(
   if (reading) found.push(reading)
   // In an oven that is off it climbs no more, and is less than was wanted: on again, to a reading.
   if (instead && belief.set_c === undefined && main.peak_c.p50 < board.item.serve_c - CLOCK_OFF_K)
-    found.push(...AGAIN_C.map((set_c): Advice => ({ code: 'oven_up', ...ways.withSetting(set_c) })))
+    found.push(...AGAIN_C.map((set_c): Advice => ({ code: 'oven_up', again: true, ...ways.withSetting(set_c) })))
   // Waiting for it makes the plates late: hotter it comes there in time.
   if (reading && reading.plate_s > board.promise_s + WORTH_SAYING_S) found.push(...dials(ways, belief, 'late'))
   if (Math.abs(late_s) > WORTH_SAYING_S) {
