@@ -260,7 +260,8 @@ export function service(
       into(one, heatOf(where, oven))
       touched(one)
     }
-    if (kind === 'pull' || kind === 'carve' || kind === 'take_off') out(one)
+    // By the clock its rest is what takes it out.
+    if (kind === 'pull' || kind === 'carve' || kind === 'take_off' || kind === 'rest') out(one)
     if (kind === 'carve') one.carved = true
   }
 

@@ -1,6 +1,6 @@
 import { spreadOf } from '@/core/estimate/ensemble'
 import { type Estimate, type EstimateSetup, foresee, type Known, nowMarked, pastsOf } from '@/core/estimate/estimate'
-import { type Program, pullsAtReading, readInstead, settingOf } from '@/core/program/stage'
+import { type Program, pullStageIndex, pullsAtReading, readInstead, settingOf } from '@/core/program/stage'
 import { STANDARDS } from '@/core/reference/standards'
 import { withRest } from '@/core/roast/rest'
 import { SURE } from '@/core/safety/least'
@@ -135,13 +135,13 @@ class Ways {
   }
 
   /** Cooked on with another setting from now, and pulled so that it peaks as wanted. */
-  withSetting(set_c: number): Omit<Advice, 'code'> & { readonly set_c: number; readonly pull_c: number } {
+  withSetting(set_c: number): Omit<Advice, 'code'> & { readonly set_c: number; readonly pull_c: number | undefined } {
     const { belief } = this
     const { setup, in_s, floor_c = Number.NEGATIVE_INFINITY } = belief
     const wanted_c = belief.board.item.serve_c
     const changes = [...(this.setup.changes ?? []), { time_s: setup.now_s + 1, set_c }]
     // Of a roast by the clock another heat has a reading of its own, too.
-    const instead = readInstead(setup.program)
+    const instead = insteadOf(belief)
     const reads = instead ? { program: instead } : {}
     const air = setup.air?.filter(({ time_s }) => time_s <= setup.now_s)
     const least = Math.max(floor_c, Math.min(wanted_c, belief.board.latest?.value_c ?? setup.start_c))
@@ -155,7 +155,8 @@ class Ways {
     }
     return {
       set_c,
-      pull_c,
+      // What the clock takes out still has none.
+      pull_c: instead || !isClocked(setup.program) ? pull_c : undefined,
       pull_s: in_s + found.pull_s,
       plate_s: plateOf(belief, found.carve_s).plate_s,
       peak_c: found.peak_c,
@@ -212,11 +213,13 @@ function swaps(ways: Ways, belief: Belief, others: readonly BoardItem[], now_s: 
     const between = theirs.oven.offset_k - belief.oven.offset_k
     const mine = ways.withSetting(theirs.set_c + between)
     const its = new Ways(theirs, foresee(theirs.setup, theirs.posterior)).withSetting(belief.set_c - between)
+    const { pull_c } = its
+    if (pull_c === undefined) return []
     return [
       {
         ...mine,
         code: 'swap_ovens',
-        swap: { item: other.item.id, title: other.item.title, oven_name: other.oven_name, ...its },
+        swap: { item: other.item.id, title: other.item.title, oven_name: other.oven_name, ...its, pull_c },
       },
     ]
   })
@@ -274,6 +277,23 @@ const CLOCK_OFF_K = 3
 const CLIMB_READINGS = 8
 const NEAR_PULL_S = 75 * 60
 
+/** Of what the clock takes out a reading says enough once so much of its time has gone. */
+const CLOCK_TELLS = 0.4
+/**
+ * A roast by the clock as one that is pulled at a reading; undefined where it is none, where tender counts and no
+ * reading does, and early, when little is known of it.
+ */
+function insteadOf({ setup }: Belief): Program | undefined {
+  const { program, piece, now_s } = setup
+  const last = pullStageIndex(program)
+  const timed = program.stages.slice(0, last + 1).map(({ until }) => (until.kind === 'time' ? until.duration_s : 0))
+  const all_s = timed.reduce<number>((sum, each) => sum + each, 0)
+  // A reading ends the last heat and none before it.
+  const from_s = Math.max(CLOCK_TELLS * all_s, all_s - (timed[last] ?? 0))
+  return piece.cut.doneness !== 'tender' && now_s > from_s ? readInstead(program) : undefined
+}
+const isClocked = (program: Program): boolean => program.stages[pullStageIndex(program)]?.until.kind === 'time'
+
 /** Another reading to pull at, where by what was read it would climb less or more than the plan thought. */
 function otherReading(ways: Ways, belief: Belief, main: Estimate): Advice | undefined {
   const { setup, board, in_s, floor_c = Number.NEGATIVE_INFINITY } = belief
@@ -282,7 +302,7 @@ function otherReading(ways: Ways, belief: Belief, main: Estimate): Advice | unde
   const safe = belief.meant ? main.safe : undefined
   const wanted_c = Math.max(board.item.serve_c, floor_c)
   const latest = board.latest
-  const instead = readInstead(program)
+  const instead = insteadOf(belief)
   if (!(pullsAtReading(program) || instead) || !near || !latest || setup.readings.length < CLIMB_READINGS)
     return undefined
   const off_k = Math.abs(main.peak_c.p50 - wanted_c)
@@ -342,7 +362,7 @@ export function waysOut(
     safe,
   }
   const found: Advice[] = [left]
-  const instead = readInstead(setup.program)
+  const instead = insteadOf(belief)
   // Just put back in for what its rest lacked: what it was put in for is not taken back before it has been read.
   const justBack = now_s < (backSince(board) ?? Number.NEGATIVE_INFINITY) + BACK_IN_S
   // Late or early, the ways that mend that bring their own reading; on time, only the reading may be wrong.

@@ -51,8 +51,10 @@ export function milestonesOf(item: CookItem, steps: readonly CookStep[], endings
   const offs = steps.filter(({ kind }) => kind === 'take_off')
   const pull_s = pull ? at(pull) : item.pull !== null ? secondsOf(item.pull) : offs[0] ? at(offs[0]) : carve_s
   const finish = steps.find((step) => step.kind === 'finish' && at(step) >= pull_s - SAME_S)
-  // Of a roast by the clock the first taking off is its pull; one after a finish only ends that.
-  const takenOff = pull ? undefined : offs[0]
+  // Of a roast by the clock the first taking off is its pull, or the rest that takes it out; one after a finish only ends that.
+  const takenOff = pull
+    ? undefined
+    : (offs[0] ?? steps.find(({ kind, numbers }) => kind === 'rest' && numbers.out === 1))
   return {
     in_s,
     pull_s,
@@ -66,8 +68,13 @@ export function milestonesOf(item: CookItem, steps: readonly CookStep[], endings
   }
 }
 
+/** Out of its hot finish to a rest of its own: open as long as the finish lasts. */
+export const isAfterFinish = (step: CookStep, { finish }: Milestones): boolean =>
+  step.kind === 'rest' && finish !== undefined && at(step) > at(finish) + SAME_S
+
 /** The state of its roast that a step belongs to, as a rank: with a later one it is passed. */
 export function rankOf(step: CookStep, plan: Milestones): number {
+  if (step === plan.takenOff) return 1
   switch (step.kind) {
     case 'put_in':
       return at(step) <= plan.in_s + SAME_S ? 0 : 1
@@ -75,11 +82,12 @@ export function rankOf(step: CookStep, plan: Milestones): number {
       return 1
     case 'rest':
     case 'finish':
+      if (isAfterFinish(step, plan)) return 3
       return at(step) < plan.pull_s - SAME_S ? 1 : 2
     case 'carve':
       return 3
     case 'take_off':
-      return step === plan.takenOff ? 1 : 3
+      return 3
     case 'heat_up':
       if (step.stage?.role === 'finish') return 2
       return at(step) <= plan.in_s ? 0 : at(step) < plan.pull_s ? 1 : 2
@@ -149,7 +157,10 @@ export function courseOf(item: CookItem, plan: Milestones, own: ItemLog, log: Co
         ? own.finish_s + quickTail_s
         : out_s + least_s + quickTail_s
   const plate_s = own.served_s ?? Math.max(promise_s, earliest_s)
-  const finish_s = own.finish_s ?? Math.max(plate_s - tail_s, Math.min(out_s + least_s, plate_s - quickTail_s))
+  // What goes straight on in the heat at its reading does not wait there for its table: it rests after.
+  const straightOn = plan.finish !== undefined && gap_s <= SAME_S
+  const finish_s =
+    own.finish_s ?? (straightOn ? out_s : Math.max(plate_s - tail_s, Math.min(out_s + least_s, plate_s - quickTail_s)))
   return {
     in_s: putIn,
     pull_s: pulled,
@@ -169,6 +180,7 @@ export function timeOf(step: CookStep, plan: Milestones, course: RoastCourse): W
   const begins = course.in_s - plan.in_s
   const ends = course.plate_s - plan.promise_s
   const { arrival } = course
+  if (step === plan.takenOff) return { at_s: course.pull_s, window: undefined }
   switch (step.kind) {
     case 'put_in':
       return { at_s: planned <= plan.in_s + SAME_S ? course.in_s : planned + begins, window: undefined }
@@ -187,9 +199,8 @@ export function timeOf(step: CookStep, plan: Milestones, course: RoastCourse): W
       }
     case 'rest':
       if (Math.abs(planned - plan.pull_s) <= SAME_S) return { at_s: course.pull_s, window: undefined }
-      break
-    case 'take_off':
-      if (step === plan.takenOff) return { at_s: course.pull_s, window: undefined }
+      if (plan.finish && isAfterFinish(step, plan))
+        return { at_s: course.finish_s + planned - at(plan.finish), window: undefined }
       break
     case 'finish':
       if (step === plan.finish) return { at_s: course.finish_s, window: undefined }
@@ -202,14 +213,13 @@ export function timeOf(step: CookStep, plan: Milestones, course: RoastCourse): W
 
 /** Whether a step is one that the state of its roast speaks of: in, out, to its finish, under the knife. */
 export function isMilestone(step: CookStep, plan: Milestones): boolean {
+  if (step === plan.takenOff) return true
   switch (step.kind) {
     case 'put_in':
       return at(step) <= plan.in_s + SAME_S
     case 'pull':
     case 'carve':
       return true
-    case 'take_off':
-      return step === plan.takenOff
     case 'finish':
       return step === plan.finish
     default:

@@ -10,6 +10,7 @@ import {
   at,
   courseOf,
   happenedAt,
+  isAfterFinish,
   isMilestone,
   milestonesOf,
   passedBy,
@@ -177,7 +178,8 @@ export function runOfLog(document: CookDocument, log: CookLog, now_s: number): R
     if (roast) {
       const { plan, own, course, panned } = roast
       // It rests by itself: said when it came out, and not again. Into a cabinet somebody puts it.
-      const rests = step.kind === 'rest' && !isHold(step) && own.out_s !== undefined && now_s - own.out_s > RESTS_S
+      const byItself = step.kind === 'rest' && !isHold(step) && step !== plan.takenOff && !isAfterFinish(step, plan)
+      const rests = byItself && own.out_s !== undefined && now_s - own.out_s > RESTS_S
       const passed = rests || RANK[own.state] > rankOf(step, plan)
       const happened = passed ? happenedAt(step, plan, own) : undefined
       if (happened !== undefined && !ticked.has(step.id)) ticked.set(step.id, happened)
@@ -362,7 +364,8 @@ export function entriesOf(
     case 'take_off':
       return roast.state === 'in' ? own('out', { value_c: latest_c }) : own('done')
     case 'rest':
-      return own('rest')
+      // By the clock no pull was tapped before: what rests is out.
+      return roast.state === 'in' && !isHold(step) ? own('out', { value_c: latest_c }) : own('rest')
     case 'finish':
       return own(roast.state === 'in' || roast.state === 'resting' ? 'finish' : 'done')
     case 'carve':

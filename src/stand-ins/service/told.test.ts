@@ -1,0 +1,77 @@
+import { describe, expect, it } from 'vitest'
+import { findCut } from '@/core/reference/cuts'
+import { cookFromPlan } from '@/domain/cook/begin'
+import { readLine } from '@/domain/line/reading'
+import { planFromLine } from '@/domain/plan/from-line'
+import { makePlan } from '@/domain/plan/make-plan'
+import { KitchenRoast } from '../kitchen/kitchen'
+import { service } from './service'
+
+/** Roasts that were told their times and readings, by a line, through a kitchen that does what the board says. */
+
+const NOW = Date.UTC(2026, 10, 27, 5) / 1000
+const MEMBERS = 48
+
+function served(line: string, { oven_k = 0, thicker = 1 } = {}) {
+  const read = readLine(line, { now_s: NOW, timeZone: 'UTC' })
+  if (!read.ok) throw new Error(JSON.stringify(read.problems))
+  const plan = planFromLine(read.value, NOW)
+  const made = makePlan(plan, NOW, 8)
+  const cook = cookFromPlan(plan, NOW, 1)
+  const [item] = cook.ok ? cook.value.items : []
+  if (!made.ok || !cook.ok || !item || !findCut(plan.roast.cut)) throw new Error(line)
+  const thickness_m = made.value.plan.thickness_m * thicker
+  const piece = new KitchenRoast({ seed: 5, thickness_m, shape: 2, start_c: 5, family: 'plateau' })
+  const { served, entries } = service(
+    cook.value,
+    { plan },
+    new Map([[item.id, { piece, serve_c: item.serve_c, late_min: 0, dead_at: undefined }]]),
+    { offset_k: () => oven_k },
+    NOW,
+    Date.parse(plan.promise) / 1000 + 4 * 3600,
+    MEMBERS,
+  )
+  const [one] = served
+  if (!one) throw new Error('not served')
+  const minutesOf = (kind: string) =>
+    entries.filter((entry) => entry.kind === kind).map(({ at }) => (Date.parse(at) / 1000 - NOW) / 60)
+  return { one, minutesOf, plan: made.value.plan }
+}
+
+describe('what a line told is done, and nothing is left where it does harm', () => {
+  it('straight on in the heat at its reading, out of its finish after its minutes, and rested', () => {
+    const { one, minutesOf } = served('beef rib 3 kg 110 to 50 then 260 for 8 min, rest 20, 19:00')
+    const [out = 0, finish = 0, rest = 0, carve = 0] = ['out', 'finish', 'rest', 'carve'].map(
+      (kind) => minutesOf(kind)[0],
+    )
+    expect(finish - out).toBeLessThan(2)
+    expect(rest - finish).toBeGreaterThan(7)
+    expect(rest - finish).toBeLessThan(10)
+    expect(carve).toBeGreaterThan(rest + 15)
+    expect(Math.abs(one.late_min)).toBeLessThanOrEqual(5)
+    expect(one.peak_c).toBeLessThan(60)
+  })
+
+  it('by the clock in an oven that runs hot: out at a reading, before its time', () => {
+    const { one, minutesOf, plan } = served('beef rib 3 kg 160 for 110 minutes, 19:00', { oven_k: 20, thicker: 0.93 })
+    expect(minutesOf('pull_at').length).toBeGreaterThan(0)
+    expect(minutesOf('out')[0]).toBeLessThan((plan.putIn - NOW) / 60 + 105)
+    expect(Math.abs(one.late_min)).toBeLessThanOrEqual(5)
+    expect(Math.abs(one.off_k)).toBeLessThan(3)
+  })
+
+  it('by the clock and back in: it comes out again, done and not forgotten', () => {
+    const { one, minutesOf } = served('pork loin 2 kg 180 for 80 minutes, 19:00')
+    expect(minutesOf('out').length).toBe(minutesOf('in').length)
+    expect(one.held).toBe(true)
+    expect(one.peak_c).toBeLessThan(67)
+    expect(Math.abs(one.late_min)).toBeLessThanOrEqual(10)
+  })
+
+  it('as it comes: a leg of seven hours is not pulled as a pink one', () => {
+    const { one, minutesOf } = served('leg of lamb 2.4 kg seven hours at 120, 19:00')
+    expect((minutesOf('out')[0] ?? 0) - (minutesOf('in')[0] ?? 0)).toBeGreaterThan(330)
+    expect(one.tender_min).toBeGreaterThan(50)
+    expect(Math.abs(one.late_min)).toBeLessThanOrEqual(5)
+  })
+})
