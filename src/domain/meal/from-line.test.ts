@@ -37,10 +37,18 @@ describe('what a line stands for', () => {
       'two chickens 1.6kg each 220 for 20 min then 180, eat 27 nov 19:00',
       'two turkeys 5kg each hot start eat 27 nov 16:00',
       'two legs of lamb, 2.2kg each, 150 for three hours, 220 last 20 min, eat 27 nov 19:00',
+      'two striploins 3kg each reverse seared, eat 27 nov 19:00',
+      'two striploins 3kg each 110 to 48, rest 20, 250 for 8 min, eat 27 nov 19:00',
     ]) {
       const made = makeMeal(mealOf(line), undefined, 0)
       expect(made.ok && made.value.dropped, line).toEqual([])
     }
+  })
+
+  it('where not all has room a side is left out, and no roast for it', () => {
+    const meal = mealOf('two striploins 3kg each 110 to 48, rest 20, 250 for 8 min, roast potatoes, eat 27 nov 19:00')
+    const made = makeMeal(meal, undefined, 0)
+    expect(made.ok && made.value.dropped.map(({ id }) => id)).toEqual(meal.sides.map(({ id }) => id))
   })
 
   it('the height and the oven that a line says are the kitchen’s, where it has one oven', () => {

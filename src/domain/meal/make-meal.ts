@@ -9,7 +9,7 @@ import { checkSchedule, type MealFault } from '@/core/schedule/meal/check'
 import { clashesOf, type MealClash } from '@/core/schedule/meal/clash'
 import { othersOpen } from '@/core/schedule/meal/doors'
 import { greedySchedule, type Prepared, prepare } from '@/core/schedule/meal/greedy'
-import { DROP_COST, GRID_S, type MealSchedule, type Option } from '@/core/schedule/meal/problem'
+import { dropCost, GRID_S, type MealSchedule, type Option } from '@/core/schedule/meal/problem'
 import type { CookedRoast } from '@/core/schedule/meal/roast-times'
 import { type MealAnswer, type MipSolver, solveMeal } from '@/core/schedule/meal/solve'
 import { mealTasks, type TaskNeeds } from '@/core/schedule/meal/tasks'
@@ -242,7 +242,7 @@ function kept(resolved: ResolvedMeal, prepared: readonly Prepared[][]): MealAnsw
     const wanted = placed.items.find(({ id }) => id === problem.items[item]?.id)
     if (!wanted) {
       dropped.push(item)
-      cost += DROP_COST
+      cost += dropCost(problem, item)
       continue
     }
     const found = prepared[item]?.find(

@@ -1,7 +1,15 @@
 import { DOMESTIC_OVEN, type OvenSpec, preheatSeconds } from '@/core/heat/oven'
 import { STANDARDS } from '@/core/reference/standards'
 import { carveSeconds } from '@/core/schedule/carving'
-import type { HeatSource, Leg, LegChoice, MealItem, MealProblem, SourceKind } from '@/core/schedule/meal/problem'
+import {
+  DROP_COST,
+  type HeatSource,
+  type Leg,
+  type LegChoice,
+  type MealItem,
+  type MealProblem,
+  type SourceKind,
+} from '@/core/schedule/meal/problem'
 import { type CookedRoast, cookForMeal, type MealRoastRequest } from '@/core/schedule/meal/roast-times'
 import type { Hindrance } from '@/core/simulate/hindrance'
 import { fail, type Outcome, type Problem, succeed } from '../problem/problem'
@@ -23,6 +31,8 @@ export interface ResolvedMeal {
 }
 
 const DAY_S = 12 * 3600
+/** A table without its roast is worse off than without a side (common practice). */
+const ROAST_DROP_COST = 1.5 * DROP_COST
 /** Sides are dished up by one cook in this time, s. */
 const DISH_SIDE_S = 60
 /** Heat flux into a tray goes about as the oven above this, °C: what a crust does at (common practice for converting oven times). */
@@ -228,7 +238,8 @@ export function resolveMeal(document: MealDocument): Outcome<ResolvedMeal> {
       serve_s: at(document.servings.find(({ id }) => id === roast.serving)?.at ?? '') - awayOf(document, roast.serving),
       legs,
       dish_s: carveSeconds(roast.roast.mass_kg),
-      early_s: cooked[0]?.carvesAtOnce ? 0 : STANDARDS.keepsCarved.value,
+      early_s: STANDARDS.keepsCarved.value,
+      drop_cost: ROAST_DROP_COST,
       ...pinOf(roast.pin, sources),
     })
     owners.push({ kind: 'roast', index })

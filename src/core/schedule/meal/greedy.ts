@@ -1,6 +1,6 @@
 import { seededRandom } from '../../estimate/random'
 import { handUses, optionsOf, usesOf } from './options'
-import { DROP_COST, type MealProblem, type MealSchedule, type Option } from './problem'
+import { dropCost, type MealProblem, type MealSchedule, type Option } from './problem'
 
 /** An option with its uses worked out once. */
 export interface Prepared {
@@ -89,7 +89,7 @@ export function greedySchedule(
         cost += found.option.cost
       } else {
         dropped.push(item)
-        cost += DROP_COST
+        cost += dropCost(problem, item)
       }
     }
     if (!best || cost < best.cost) best = { chosen, dropped, occupancy, cost }
@@ -106,7 +106,8 @@ export function greedySchedule(
   if (!best) return { options: [], dropped: [], cost: 0 }
   const dropped = best.dropped.filter((item) => !madeRoom(item, best as Placed, prepared))
   const options: Option[] = [...best.chosen.values()].map(({ option }) => option).sort((a, b) => a.item - b.item)
-  return { options, dropped, cost: options.reduce((sum, option) => sum + option.cost, dropped.length * DROP_COST) }
+  const left = dropped.reduce((sum, item) => sum + dropCost(problem, item), 0)
+  return { options, dropped, cost: options.reduce((sum, option) => sum + option.cost, left) }
 }
 
 /** Items as they were placed, and what stands where by that. */

@@ -1,5 +1,5 @@
 import type { Prepared } from './greedy'
-import { DROP_COST, type MealProblem, type MealSchedule, type Option } from './problem'
+import { dropCost, type MealProblem, type MealSchedule, type Option } from './problem'
 
 /**
  * The exact model: choose one option an item.
@@ -75,7 +75,7 @@ export function buildModel(problem: MealProblem, prepared: readonly Prepared[][]
       owner.push(each.option)
     }
     dropColumn.push(columns.length)
-    columns.push({ cost: DROP_COST, whole: true, entries: new Map([[once, 1]]) })
+    columns.push({ cost: dropCost(problem, item), whole: true, entries: new Map([[once, 1]]) })
     owner.push(undefined)
   })
   const add = (column: number, row: number, value: number) => {
@@ -149,7 +149,7 @@ export function buildModel(problem: MealProblem, prepared: readonly Prepared[][]
           }
         }
         dropped.push(item)
-        cost += DROP_COST
+        cost += dropCost(problem, item)
       })
       return { options, dropped, cost }
     },

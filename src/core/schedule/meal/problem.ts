@@ -55,6 +55,8 @@ export interface MealItem {
   /** Carving or dishing up, s, a cook's hands all the while, ending at most `early_s` before serving. */
   readonly dish_s: number
   readonly early_s: number
+  /** What leaving it out costs; {@link DROP_COST} where nothing is said. */
+  readonly drop_cost?: number | undefined
   /** Held fast by hand: the end of the first leg may only be here, s. */
   readonly pinnedStart_s?: number | undefined
   readonly pinnedSource?: number | undefined
@@ -130,3 +132,6 @@ export const HANDLE_S = 120
 export const DISH_SHARE = 0.65
 /** Leaving an item out costs this: more than any comfort. */
 export const DROP_COST = 1000
+/** And that of an item of this place. */
+export const dropCost = ({ items }: Pick<MealProblem, 'items'>, item: number): number =>
+  items[item]?.drop_cost ?? DROP_COST

@@ -26,8 +26,6 @@ export interface CookedRoast {
   /** How much later the slowest of ten pulls, s. */
   readonly slack_s: number
   readonly window_s: Spread | undefined
-  /** Straight to the knife after the heat: no rest to stretch. */
-  readonly carvesAtOnce: boolean
   readonly slice: Slice
   readonly cautions: readonly Caution[]
   readonly yield: Yield
@@ -119,7 +117,6 @@ export function cookForMeal({ oven_index, ...request }: MealRoastRequest): Cooke
     peakAfter_s: answer.peakAfter_s,
     slack_s,
     window_s: hasSpread && waitsFor(answer.pull.outcome, program) ? answer.ensemble.pull_s : undefined,
-    carvesAtOnce: (stays.at(-1)?.gap.most_s ?? 0) === 0,
     slice: answer.slice,
     cautions: answer.cautions,
     yield: answer.yield,
