@@ -1,4 +1,3 @@
-import { tenderSeconds } from '@/core/reference/tenderness'
 import type { Plan } from '@/core/schedule/plan'
 import type { KitchenRow, KitchenScope, Page, PlanRow, PlanVersionRow } from '@/db/repositories'
 import type { Unreadable } from '@/db/stored'
@@ -6,7 +5,7 @@ import type { LivingCook } from '@/domain/cook/living-plan'
 import { standardsOf, withStandards } from '@/domain/house/standards'
 import { type LineReading, NO_CUT, readLine } from '@/domain/line/reading'
 import { isMeal } from '@/domain/line/said-roast'
-import { comesAsItComes, goingInAt, planFromLine } from '@/domain/plan/from-line'
+import { comesAsItComes, goingInAt, planFromLine, servedAsItComes } from '@/domain/plan/from-line'
 import { checkPlan, checkPromiseAhead } from '@/domain/plan/make-plan'
 import type { PlanSummary } from '@/domain/plan/summary'
 import { parseWith } from '@/domain/problem/parse'
@@ -133,16 +132,12 @@ export async function planAsSaid(
   now_s: number,
 ): Promise<PlanDocument> {
   const document = await taughtPlan(scope, untaught)
-  const asItComes = comesAsItComes(document)
-  if (put_in_s === undefined && !asItComes) return document
+  if (put_in_s === undefined && !comesAsItComes(document)) return document
   const made = await compute('plan', { document, now_s })
   if (!made.ok) return document
-  const { putIn, peak_c, tender_s } = made.value
-  const served =
-    asItComes && tender_s >= tenderSeconds('leaves_bone')
-      ? { ...document, target: { serve_c: Math.round(peak_c) } }
-      : document
-  return put_in_s === undefined ? served : goingInAt(served, putIn, put_in_s)
+  const serve_c = servedAsItComes(document, made.value)
+  const served = serve_c === undefined ? document : { ...document, target: { serve_c: Math.round(serve_c) } }
+  return put_in_s === undefined ? served : goingInAt(served, made.value.putIn, put_in_s)
 }
 
 /** Adds a plan from a document. */

@@ -110,10 +110,8 @@ export const pullsAtReading = (program: Program): boolean =>
  * @example pullsAtCore(steadyProgram(160, 20)) // undefined
  */
 export function pullsAtCore(program: Program): Celsius | undefined {
-  const at = pullStageIndex(program)
-  const end = program.stages[at]?.until
-  const goesOn = program.stages.slice(at + 1).some(({ role }) => role === 'cook')
-  return end?.kind === 'core' && !goesOn ? end.core_c : undefined
+  const end = program.stages[toldPullOf(program.stages) ?? -1]?.until
+  return end?.kind === 'core' ? end.core_c : undefined
 }
 
 /** What a clock ends sooner than this is no roasting that a reading could end instead, s. */
@@ -152,8 +150,24 @@ export const staysInHeat = (program: Program): boolean => program.stages[pullSta
  * The stage whose end is the pull: the last that waits for a reading, else the last heated one.
  * @example pullStageIndex(steadyProgram(160, 20)) // 0
  */
-export function pullStageIndex(program: Program): number {
-  const waits = program.stages.findLastIndex(isWaitedFor)
-  if (waits >= 0) return waits
-  return program.stages.findLastIndex((stage) => stage.role === 'cook')
+export const pullStageIndex = (program: Program): number => pullStageOf(program.stages)
+
+/** A stage by what its place among others is told from, in a program or in a document. */
+type Placed = { readonly role: StageRole; readonly until: { readonly kind: StageEnd['kind'] } }
+/**
+ * The same of stages alone.
+ * @example pullStageOf(steadyProgram(160, 20).stages) // 0
+ */
+export function pullStageOf(stages: readonly Placed[]): number {
+  const waits = stages.findLastIndex(isWaitedFor)
+  return waits >= 0 ? waits : stages.findLastIndex(({ role }) => role === 'cook')
+}
+/**
+ * That stage where it ends at a core it was told, and no other cooks on after it; undefined where it does not.
+ * @example toldPullOf(steadyProgram(160, 20).stages) // undefined
+ */
+export function toldPullOf(stages: readonly Placed[]): number | undefined {
+  const at = pullStageOf(stages)
+  const goesOn = stages.slice(at + 1).some(({ role }) => role === 'cook')
+  return stages[at]?.until.kind === 'core' && !goesOn ? at : undefined
 }

@@ -2,12 +2,11 @@ import { HEAT_PARAMETERS } from '@/core/heat/parameters'
 import { bodiesOf } from '@/core/heat/piece'
 import { pullStageIndex } from '@/core/program/stage'
 import { degreeNamed, scaleOf } from '@/core/reference/doneness'
-import { tenderSeconds } from '@/core/reference/tenderness'
 import { restSeconds } from '@/core/roast/rest'
 import { AHEAD_KINDS } from '@/core/schedule/task'
 import type { MealPlan } from '../meal/make-meal'
 import { type MealDocument, servingsAt } from '../meal/meal-document'
-import { comesAsItComes } from '../plan/from-line'
+import { servedAsItComes } from '../plan/from-line'
 import { makePlan } from '../plan/make-plan'
 import { fail, type Outcome, succeed } from '../problem/problem'
 import { cutAsCooked, pieceOf } from '../roast/resolve'
@@ -36,10 +35,7 @@ export function cookFromPlan(plan: PlanDocument, now_s: number, speed: number): 
     oven: plan.oven,
     oven_name: 'the oven',
     program: told.program,
-    serve_c:
-      comesAsItComes(plan) && planned.tender_s >= tenderSeconds('leaves_bone')
-        ? planned.peak_c
-        : resolved.target.serve_c,
+    serve_c: servedAsItComes(plan, planned) ?? resolved.target.serve_c,
     promise: plan.promise,
     put_in: iso(planned.putIn),
     pull: pull ? iso(pull.at) : clocked ? iso(clocked.to) : null,

@@ -274,6 +274,12 @@ const FRESH_S = 600
 export const freshOf = ({ latest }: Pick<BoardItem, 'latest'>, now_s: number): BoardItem['latest'] =>
   latest && now_s - latest.at_s < FRESH_S ? latest : undefined
 
+/** The latest reading of what is in, fresh and believed, and its probe not lost. */
+function soundOf(board: BoardItem, now_s: number): BoardItem['latest'] {
+  const lost = board.odd.some(({ code }) => code === 'lost')
+  return board.state === 'in' && !lost && isBelieved(board) ? freshOf(board, now_s) : undefined
+}
+
 /** Out for so long it has rested, s; back in, what its core reads at first is still heat from before. */
 const RESTED_S = 180
 
@@ -295,10 +301,9 @@ const LEAST_BACK_S = 300
  * read. Whatever was foreseen a while ago, nothing is pulled that reads well below its pull.
  */
 export function soonestPull(board: BoardItem, now_s: number): number | undefined {
-  const { pull_c, state, trend_k_per_min: trend } = board
-  const latest = freshOf(board, now_s)
-  const lost = board.odd.some(({ code }) => code === 'lost')
-  if (state !== 'in' || !latest || lost || !isBelieved(board) || pull_c === undefined) return undefined
+  const { pull_c, trend_k_per_min: trend } = board
+  const latest = soundOf(board, now_s)
+  if (!latest || pull_c === undefined) return undefined
   const back_s = (backSince(board) ?? Number.NEGATIVE_INFINITY) + LEAST_BACK_S
   if (latest.value_c >= pull_c) return now_s < back_s && latest.value_c < board.item.serve_c ? back_s : undefined
   const gap_k = pull_c - latest.value_c
@@ -312,9 +317,9 @@ export function soonestPull(board: BoardItem, now_s: number): number | undefined
  * is read. Near it by how it climbs, farther off when it was planned, or as soon as any core could.
  */
 function readsAt(board: BoardItem, reads_c: number, planned_s: number, now_s: number): number | undefined {
-  const { state, trend_k_per_min: trend, odd } = board
-  const latest = freshOf(board, now_s)
-  if (state !== 'in' || !latest || odd.some(({ code }) => code === 'lost') || !isBelieved(board)) return undefined
+  const { trend_k_per_min: trend } = board
+  const latest = soundOf(board, now_s)
+  if (!latest) return undefined
   const gap_k = reads_c - latest.value_c
   if (gap_k <= 0) return Math.min(planned_s, now_s)
   return gap_k <= CLIMBS.near_k && trend !== undefined
@@ -353,13 +358,11 @@ export function nextActions(run: Run, items: readonly BoardItem[], now_s: number
       const { step, at_s } = open
       if (step.item === null) return { kind: 'step', step: open, at_s }
       // Tender is no reading.
-      if (step.kind === 'pull' && step.numbers.tender === undefined) {
-        const board = items.find(({ item }) => item.id === step.item)
+      const board = items.find(({ item }) => item.id === step.item)
+      if (step.kind === 'pull' && step.numbers.tender === undefined)
         soonest.set(step.item, (board && soonestPull(board, now_s)) ?? at_s)
-      }
       const { reads_c } = step.numbers
-      const waiting = reads_c === undefined ? undefined : items.find(({ item }) => item.id === step.item)
-      const reads_s = waiting && reads_c !== undefined ? readsAt(waiting, reads_c, at_s, now_s) : undefined
+      const reads_s = board && reads_c !== undefined ? readsAt(board, reads_c, at_s, now_s) : undefined
       if (reads_s !== undefined) return { kind: 'step', step: { ...open, at_s: reads_s }, at_s: reads_s }
       return { kind: 'step', step: open, at_s: Math.max(at_s, soonest.get(step.item) ?? at_s) }
     })

@@ -256,9 +256,9 @@ export function roastsOf(
         // "Oven 65 overnight, sear": after it, that is.
         if (
           fact.id === 'pan-first' &&
-          (roast.set_c ?? BOILS_C) < GENTLE_C &&
-          /^,?\s*sear(?:ed)?$/i.test(spelt(meaning)) &&
-          roast.set_c !== undefined
+          roast.set_c !== undefined &&
+          roast.set_c < GENTLE_C &&
+          /^,?\s*sear(?:ed)?$/i.test(spelt(meaning))
         )
           roast.school = 'reverse-sear'
         else if (roast.school === undefined || !(ADDS[fact.id] ?? []).includes(roast.school)) roast.school = fact.id

@@ -1,5 +1,7 @@
 import { findSchool, pullsApart, type School } from '@/core/program/schools'
 import { type Cut, findCut, isCured } from '@/core/reference/cuts'
+import { tenderSeconds } from '@/core/reference/tenderness'
+import type { Plan } from '@/core/schedule/plan'
 import { cutByStandards, type HouseStandards, schoolByStandards, standardsFor } from '../house/standards'
 import { asTheHouseDoes, type HouseWays } from '../house/ways'
 import { leadHours } from '../line/lead'
@@ -129,10 +131,7 @@ export function partsOfSaid(roast: SaidRoast, ways: HouseWays = {}, standards: H
 
 /** From here on a piece that can fall apart is cooked to fall apart, not sliced, minutes. */
 const LONG_MIN = 180
-/**
- * Whether a line has a piece cooked by the clock alone for hours, that can fall apart and of which nobody says how done.
- * It is served as it comes, then.
- */
+/** Whether a piece is cooked by the clock alone for hours, that can fall apart and of which nobody says how done. */
 export function comesAsItComes({ roast, program, target }: PlanDocument): boolean {
   const cut = findCut(roast.cut)
   if (!cut || !pullsApart(cut) || cut.doneness === 'tender' || target !== undefined || !('stages' in program))
@@ -141,6 +140,10 @@ export function comesAsItComes({ roast, program, target }: PlanDocument): boolea
   const minutes = heated.map(({ until }) => (until.kind === 'time' ? until.minutes : Number.NaN))
   return minutes.reduce((sum, each) => sum + each, 0) >= LONG_MIN
 }
+
+/** What such a piece is served at, °C: as it comes, where it is tender by then; undefined of any other. */
+export const servedAsItComes = (document: PlanDocument, plan: Pick<Plan, 'peak_c' | 'tender_s'>): number | undefined =>
+  comesAsItComes(document) && plan.tender_s >= tenderSeconds('leaves_bone') ? plan.peak_c : undefined
 
 /** The pieces that a roast said once stands for, as a meal holds them but for their place in it. */
 export function piecesOfSaid(said: SaidRoast, ways: HouseWays = {}, standards: HouseStandards = new Map()) {

@@ -2,10 +2,12 @@ import type { School } from '@/core/program/schools'
 import {
   isWaitedFor,
   type Program,
+  pullStageOf,
   type Stage,
   type StageEnvironment,
   type Tending,
   type TendingMoment,
+  toldPullOf,
   UNPLACED_S,
 } from '@/core/program/stage'
 import { TENDER_ENDS, type TenderEnd, tenderSeconds } from '@/core/reference/tenderness'
@@ -117,10 +119,7 @@ export function withRoles(stages: readonly StagePart[]): StagePart[] {
 }
 
 /** The main stretch of heat, by its place: the last whose end is waited for, else the last that cooks. */
-export function mainStage(stages: readonly StagePart[]): number {
-  const waits = stages.findLastIndex(isWaitedFor)
-  return waits >= 0 ? waits : stages.findLastIndex(({ role }) => role === 'cook')
-}
+export const mainStage = (stages: readonly StagePart[]): number => pullStageOf(stages)
 
 /**
  * A program that was told its reading as one that waits for its pull: on the board a cook may take another reading, as
@@ -128,9 +127,9 @@ export function mainStage(stages: readonly StagePart[]): number {
  */
 export function waitingForPull(program: ProgramPart): { readonly program: ProgramPart; readonly pull_c?: number } {
   if (!('stages' in program)) return { program }
-  const at = mainStage(program.stages)
-  const end = program.stages[at]?.until
-  if (end?.kind !== 'core' || program.stages.slice(at + 1).some(({ role }) => role === 'cook')) return { program }
+  const at = toldPullOf(program.stages)
+  const end = program.stages[at ?? -1]?.until
+  if (end?.kind !== 'core') return { program }
   const stages = program.stages.map((stage, i) => (i === at ? { ...stage, until: { kind: 'pull' as const } } : stage))
   return { program: { ...program, stages }, pull_c: end.core_c }
 }

@@ -194,10 +194,12 @@ export function beliefOf(board: BoardItem, now_s: number, seed: number, members:
     last,
     set_c:
       board.settings.at(-1)?.set_c ??
-      heated
-        .filter(({ environment }) => environment.kind === 'oven' && !endsOff)
-        .map(({ environment }) => settingOf(environment))
-        .findLast((value) => value !== undefined),
+      (endsOff
+        ? undefined
+        : heated
+            .filter(({ environment }) => environment.kind === 'oven')
+            .map(({ environment }) => settingOf(environment))
+            .findLast((value) => value !== undefined)),
     lastJump: jumpsOf(board.readings).at(-1),
     floor_c,
     rest,

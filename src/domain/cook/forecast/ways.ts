@@ -74,6 +74,8 @@ function changedBy(base: Estimate, found: Estimate, now_s: number): { left: numb
 /** The ways of going on with one roast, each asked of the same members as leaving it is. */
 class Ways {
   private readonly setup: EstimateSetup
+  /** Of a roast by the clock, as one that is pulled at a reading. */
+  readonly instead: Program | undefined
   private asIs: { readonly base: Estimate; readonly known: Known } | undefined
 
   constructor(
@@ -81,6 +83,7 @@ class Ways {
     private readonly main: Estimate,
   ) {
     this.setup = { ...belief.setup, changes: nowMarked(belief.setup) }
+    this.instead = insteadOf(belief)
   }
 
   /** Left as it is, by the members that every way is asked of: until now they are all one. Found when a way is first tried. */
@@ -134,29 +137,37 @@ class Ways {
     return Math.max(this.belief.board.item.serve_c, this.belief.floor_c ?? Number.NEGATIVE_INFINITY)
   }
 
+  /** Pulled at a reading: what the clock would take out, too. */
+  pulledAt(reading_c: number, change: Partial<EstimateSetup> = {}): Tried {
+    const { instead, setup } = this
+    return this.tried({
+      ...change,
+      ...(instead ? { program: instead } : {}),
+      pull_c: setup.pull_c.map(() => reading_c),
+    })
+  }
+
   /** Cooked on with another setting from now, and pulled so that it peaks as wanted. */
   withSetting(set_c: number): Omit<Advice, 'code'> & { readonly set_c: number; readonly pull_c: number | undefined } {
     const { belief } = this
     const { setup, in_s, floor_c = Number.NEGATIVE_INFINITY } = belief
     const wanted_c = belief.board.item.serve_c
     const changes = [...(this.setup.changes ?? []), { time_s: setup.now_s + 1, set_c }]
-    // Of a roast by the clock another heat has a reading of its own, too.
-    const instead = insteadOf(belief)
-    const reads = instead ? { program: instead } : {}
     const air = setup.air?.filter(({ time_s }) => time_s <= setup.now_s)
     const least = Math.max(floor_c, Math.min(wanted_c, belief.board.latest?.value_c ?? setup.start_c))
     let pull_c = setup.pull_c[0] as number
-    let found = this.tried({ ...reads, changes, air })
+    // Of a roast by the clock another heat has a reading of its own, too.
+    let found = this.pulledAt(pull_c, { changes, air })
     for (let attempt = 0; attempt < 2 && Number.isFinite(found.peak_c); attempt++) {
       const next = Math.min(wanted_c, Math.max(least, pull_c + found.raise_k))
       if (Math.abs(next - pull_c) < READING_K) break
       pull_c = next
-      found = this.tried({ ...reads, changes, air, pull_c: setup.pull_c.map(() => pull_c) })
+      found = this.pulledAt(pull_c, { changes, air })
     }
     return {
       set_c,
       // What the clock takes out still has none.
-      pull_c: instead || !isClocked(setup.program) ? pull_c : undefined,
+      pull_c: this.instead || !isClocked(setup.program) ? pull_c : undefined,
       pull_s: in_s + found.pull_s,
       plate_s: plateOf(belief, found.carve_s).plate_s,
       peak_c: found.peak_c,
@@ -302,20 +313,18 @@ function otherReading(ways: Ways, belief: Belief, main: Estimate): Advice | unde
   const safe = belief.meant ? main.safe : undefined
   const wanted_c = Math.max(board.item.serve_c, floor_c)
   const latest = board.latest
-  const instead = insteadOf(belief)
+  const { instead } = ways
   if (!(pullsAtReading(program) || instead) || !near || !latest || setup.readings.length < CLIMB_READINGS)
     return undefined
   const off_k = Math.abs(main.peak_c.p50 - wanted_c)
   if (off_k < (instead ? CLOCK_OFF_K : PEAK_OFF_K) && !isUnsure(safe)) return undefined
   const least_c = Math.max(floor_c, latest.value_c)
-  const read = (reading_c: number) =>
-    ways.tried({ ...(instead ? { program: instead } : {}), pull_c: setup.pull_c.map(() => reading_c) })
   const planned_c = instead ? Number.NaN : (setup.pull_c[0] as number)
   let pull_c = setup.pull_c[0] as number
-  let found = instead ? read(pull_c) : ways.tried({})
+  let found = ways.pulledAt(pull_c)
   for (let attempt = 0; attempt < 2; attempt++) {
     pull_c = Math.round(2 * Math.min(wanted_c, Math.max(least_c, pull_c + found.raise_k))) / 2
-    found = read(pull_c)
+    found = ways.pulledAt(pull_c)
   }
   // It is no other, or reads more than both already.
   if (Math.abs(pull_c - planned_c) < 0.5 || Math.max(pull_c, instead ? pull_c : planned_c) <= latest.value_c)
@@ -362,7 +371,7 @@ export function waysOut(
     safe,
   }
   const found: Advice[] = [left]
-  const instead = insteadOf(belief)
+  const { instead } = ways
   // Just put back in for what its rest lacked: what it was put in for is not taken back before it has been read.
   const justBack = now_s < (backSince(board) ?? Number.NEGATIVE_INFINITY) + BACK_IN_S
   // Late or early, the ways that mend that bring their own reading; on time, only the reading may be wrong.
@@ -394,8 +403,7 @@ export function waysOut(
     board.latest.value_c > PULL_NOW_FROM_C &&
     (instead ? main.peak_c.p50 > board.item.serve_c + CLOCK_OFF_K : board.latest.value_c < (setup.pull_c[0] as number))
   ) {
-    const pull_c = setup.pull_c.map(() => board.latest?.value_c as number)
-    const early = ways.tried({ ...(instead ? { program: instead } : {}), pull_c })
+    const early = ways.pulledAt(board.latest.value_c)
     found.push({
       code: 'pull_now',
       pull_s: now_s,

@@ -85,7 +85,6 @@ export function rankOf(step: CookStep, plan: Milestones): number {
       if (isAfterFinish(step, plan)) return 3
       return at(step) < plan.pull_s - SAME_S ? 1 : 2
     case 'carve':
-      return 3
     case 'take_off':
       return 3
     case 'heat_up':

@@ -102,7 +102,7 @@ export const TABLE: readonly Reader[] = [
   })),
   // Held from one hour on without how warm: remembered
   reader(
-    `(?:(?:and|then) )?(?:hold|held|keep|kept)(?: it| them)?(?: hot| warm)? (?:from \\d{1,2}(?::\\d{2})?(?: [ap]m)?(?= (?:until|till|to|for) ))`,
+    `(?:(?:and|then) )?(?:hold|held|keep|kept)(?: it| them)?(?: hot| warm)? from \\d{1,2}(?::\\d{2})?(?: [ap]m)?(?= (?:until|till|to|for) )`,
     (_, text) => ({ kind: 'note', text }),
   ),
   reader('(?:not|no) later than|at the latest', () => ({ kind: 'filler' })),
