@@ -1,9 +1,11 @@
 import { findSchool, SCHOOLS } from '@/core/program/schools'
+import { weightOf } from '@/core/safety/weight'
 import { greedySchedule, prepare } from '@/core/schedule/meal/greedy'
+import type { CookedRoast } from '@/core/schedule/meal/roast-times'
 import { cutOf } from '../roast/resolve'
 import { withHold } from './batches'
 import type { MealDocument, MealRoast, MealSide } from './meal-document'
-import { resolveMeal } from './meal-problem'
+import { type ResolvedMeal, resolveMeal } from './meal-problem'
 
 /** A change that would make room, as data; its words are made at the edge. */
 export type ChangeKind =
@@ -167,21 +169,67 @@ function* candidates(
   }
 }
 
+/** What a roast is warned of that a cook must decide on, by code. */
+const gravelyWarned = (cooked: readonly CookedRoast[]): string[] =>
+  cooked
+    .flatMap(({ cautions }) => cautions)
+    .filter((caution) => ['danger', 'choice'].includes(weightOf(caution)))
+    .map(({ code }) => code)
+
+/** Whether a changed meal is warned of something that it was not: a bird in an oven too slow for it is no way to make room. */
+function bringsDanger(before: ResolvedMeal, after: ResolvedMeal): boolean {
+  const known = new Map(before.roasts.map(({ roast, cooked }) => [roast.id, gravelyWarned(cooked)]))
+  return after.roasts.some(({ roast, cooked }) => {
+    const was = known.get(roast.id) ?? known.get(roast.id.replace(/-[ab]$/, '')) ?? []
+    return gravelyWarned(cooked).some((code) => !was.includes(code))
+  })
+}
+
+/** How much a change asks of the cook: five degrees are little, another school or another hour for the guests is much. */
+function asks(change: ChangeKind, from_c: number | undefined): number {
+  switch (change.code) {
+    case 'oven_setting':
+      return Math.abs(change.set_c - (from_c ?? change.set_c)) / 10 + Math.abs(change.minutes) / 30
+    case 'longer_rest':
+    case 'hold_longer':
+      return 1
+    case 'side_range':
+      return 2
+    case 'start_earlier':
+    case 'two_smaller':
+      return 3
+    case 'earlier_batch':
+      return 3 + change.minutes / 60
+    case 'school':
+    case 'another_cook':
+      return 4
+    case 'other_serving':
+      return 5
+    default:
+      return change satisfies never
+  }
+}
+/** Of one kind no more than so many are offered: six of a kind say less than three kinds. */
+const MOST_OF_A_KIND = 2
+
 /**
  * The least changes that would make room for what was left out, each tried: single changes to the
- * items that clash and to those in their way, scheduled by the quick scheduler, the best first.
+ * items that clash and to those in their way, scheduled by the quick scheduler; those that place most first, then
+ * those that ask least. None of them brings a danger that was not there.
  */
 export function changesFor(meal: MealDocument, ids: readonly string[], droppedNow: number): MealChange[] {
   const found: MealChange[] = []
   // Where no single item is in the way they all are together: any of them may give way.
   const roasts = meal.roasts.map(({ id }) => id).filter((id) => !ids.includes(id))
   const asked = ids.length > droppedNow ? ids : [...ids, ...roasts.slice(0, MOST_ASKED)]
+  const before = resolveMeal(meal)
+  if (!before.ok) return []
   for (const { change, document } of candidates(meal, asked)) {
     const resolved = resolveMeal(document)
     if (!resolved.ok) continue
     const { problem } = resolved.value
     const schedule = greedySchedule(problem, prepare(problem), 20)
-    if (schedule.dropped.length >= droppedNow) continue
+    if (schedule.dropped.length >= droppedNow || bringsDanger(before.value, resolved.value)) continue
     found.push({
       change:
         change.code === 'oven_setting'
@@ -192,7 +240,17 @@ export function changesFor(meal: MealDocument, ids: readonly string[], droppedNo
       document,
     })
   }
-  return found.sort((a, b) => a.dropped - b.dropped || a.cost - b.cost).slice(0, MOST)
+  const settings = new Map(meal.roasts.map((roast) => [roast.id, settingOf(roast)]))
+  const askedOf = ({ change }: MealChange) => asks(change, 'id' in change ? settings.get(change.id) : undefined)
+  const sorted = found.sort((a, b) => a.dropped - b.dropped || askedOf(a) - askedOf(b) || a.cost - b.cost)
+  const kinds = new Map<string, number>()
+  return sorted
+    .filter(({ change: { code } }) => {
+      const many = kinds.get(code) ?? 0
+      kinds.set(code, many + 1)
+      return many < MOST_OF_A_KIND
+    })
+    .slice(0, MOST)
 }
 
 /** Minutes on heat of one roast in the first oven that takes it. */

@@ -39,6 +39,8 @@ describe('what a line stands for', () => {
       'two legs of lamb, 2.2kg each, 150 for three hours, 220 last 20 min, eat 27 nov 19:00',
       'two striploins 3kg each reverse seared, eat 27 nov 19:00',
       'two striploins 3kg each 110 to 48, rest 20, 250 for 8 min, eat 27 nov 19:00',
+      // Not of one weight: the change of heat falls on the same minute, and the smaller rests longer.
+      'a chicken 1.7kg hot start and a chicken 1.5kg hot start, eat 27 nov 19:00',
     ]) {
       const made = makeMeal(mealOf(line), undefined, 0)
       expect(made.ok && made.value.dropped, line).toEqual([])

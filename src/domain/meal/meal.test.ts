@@ -300,7 +300,7 @@ describe('when it cannot be', () => {
     }
   })
 
-  it('one oven and two usual heats: the heat of the one is offered to the other, though nobody said either', () => {
+  it('one oven and two usual heats: the bird’s is offered to the loin, though nobody said either; the loin’s is too slow for a bird', () => {
     const document = crowded()
     const [oven] = document.kitchen.ovens
     const usual = {
@@ -318,7 +318,42 @@ describe('when it cannot be', () => {
     expect(made.dropped).toHaveLength(1)
     const ids = [...new Set(made.dropped.flatMap(({ id, against }) => [id, ...against]))]
     const found = changesFor(mealDocument.parse(JSON.parse(JSON.stringify(usual))), ids, 1)
-    expect(found.filter(({ change, dropped }) => change.code === 'oven_setting' && dropped === 0).length).toBe(2)
+    const heats = found.filter(({ change, dropped }) => change.code === 'oven_setting' && dropped === 0)
+    expect(heats.map(({ change }) => change)).toMatchObject([{ id: usual.roasts[0]?.id, set_c: 165 }])
+  })
+
+  it('what asks least is offered first, and no bird is sent into an oven too slow for it', () => {
+    const document = crowded()
+    const of = (id: string, cut: string, mass_kg: number, program: MealDocument['roasts'][number]['program']) => ({
+      ...(document.roasts[0] as MealDocument['roasts'][number]),
+      id,
+      title: id,
+      roast: { ...(document.roasts[0] as MealDocument['roasts'][number]).roast, cut, mass_kg },
+      program,
+    })
+    const oven = document.kitchen.ovens[0] as MealDocument['kitchen']['ovens'][number]
+    const three = mealDocument.parse({
+      ...document,
+      kitchen: { ...document.kitchen, ovens: ['left', 'right'].map((id) => ({ ...oven, id, name: id, places: 3 })) },
+      sides: [],
+      roasts: [
+        of('bird', 'turkey', 4, { school: 'steady', set_c: 165 }),
+        of('eye', 'beef-eye-of-round', 2, { school: 'reverse-sear' }),
+        of('rib', 'beef-rib-bone-in', 2.4, { school: 'steady', set_c: 160 }),
+      ],
+    })
+    const made = plan(three)
+    expect(made.dropped).toHaveLength(1)
+    const ids = [...new Set(made.dropped.flatMap(({ id, against }) => [id, ...against]))]
+    const found = changesFor(three, ids, 1)
+    expect(found[0]?.change).toMatchObject({ code: 'oven_setting' })
+    expect(found[0]?.change).toSatisfy((change: { set_c: number; id: string }) =>
+      change.id === 'rib' ? change.set_c === 165 : change.set_c === 160,
+    )
+    for (const { change } of found)
+      if (change.code === 'oven_setting' && change.id === 'bird') expect(change.set_c).toBeGreaterThan(150)
+    for (const code of new Set(found.map(({ change }) => change.code)))
+      expect(found.filter(({ change }) => change.code === code).length).toBeLessThanOrEqual(2)
   })
 
   it('a start before the kitchen opens is no way at all', () => {

@@ -19,10 +19,16 @@ export const prepare = (problem: MealProblem): Prepared[][] =>
     })),
   )
 
+/** What stands in a slot of a source: so many places, so many options, all at one setting. */
+interface Standing {
+  places: number
+  setting: string
+  count: number
+}
+
 /** What stands in each slot so far. */
 export class Occupancy {
-  private readonly places = new Map<number, number>()
-  private readonly settings = new Map<number, Map<string, number>>()
+  private readonly standing = new Map<number, Standing>()
   private readonly hands = new Map<number, number>()
 
   constructor(private readonly problem: MealProblem) {}
@@ -33,25 +39,25 @@ export class Occupancy {
 
   fits({ uses, hands }: Prepared): boolean {
     for (const { source, slot, places, setting } of uses) {
-      const key = this.key(source, slot)
-      const capacity = this.problem.sources[source]?.places ?? 0
-      if ((this.places.get(key) ?? 0) + places > capacity) return false
-      const there = this.settings.get(key)
-      if (there && there.size > 0 && !(there.size === 1 && there.has(setting))) return false
+      const there = this.standing.get(this.key(source, slot))
+      if (there && there.count > 0 && there.setting !== setting) return false
+      if ((there?.places ?? 0) + places > (this.problem.sources[source]?.places ?? 0)) return false
     }
     for (const [slot, share] of hands) if ((this.hands.get(slot) ?? 0) + share > this.problem.cooks + 1e-9) return false
     return true
   }
 
+  /** Puts in what fits, or takes out (−1) what was put in. */
   add({ uses, hands }: Prepared, sign: 1 | -1 = 1): void {
     for (const { source, slot, places, setting } of uses) {
       const key = this.key(source, slot)
-      this.places.set(key, (this.places.get(key) ?? 0) + sign * places)
-      const there = this.settings.get(key) ?? new Map<string, number>()
-      const count = (there.get(setting) ?? 0) + sign
-      if (count > 0) there.set(setting, count)
-      else there.delete(setting)
-      this.settings.set(key, there)
+      const there = this.standing.get(key)
+      if (!there) this.standing.set(key, { places, setting, count: sign })
+      else {
+        there.places += sign * places
+        there.count += sign
+        there.setting = setting
+      }
     }
     for (const [slot, share] of hands) this.hands.set(slot, (this.hands.get(slot) ?? 0) + sign * share)
   }
@@ -61,7 +67,8 @@ export class Occupancy {
  * A good first answer at once: items placed one by one, each in the cheapest way that still fits,
  * hardest first, then in seeded shuffles with those that failed moved to the front; the best is kept.
  *
- * @param rounds how many orders to try; a round is a fraction of a millisecond for a dozen items
+ * @param rounds how many orders to try; a round is a fraction of a millisecond for a dozen items; where something found no
+ *   place, four milliseconds more a round
  */
 export function greedySchedule(
   problem: MealProblem,
@@ -104,11 +111,14 @@ export function greedySchedule(
     order = [...dropped, ...rest]
   }
   if (!best) return { options: [], dropped: [], cost: 0 }
-  const dropped = best.dropped.filter((item) => !madeRoom(item, best as Placed, prepared))
+  const left = best.dropped.filter((item) => !madeRoom(item, best as Placed, prepared))
+  const dropped = rearranged(left, best, problem, prepared, random, rounds * LOOKS_A_ROUND)
   const options: Option[] = [...best.chosen.values()].map(({ option }) => option).sort((a, b) => a.item - b.item)
-  const left = dropped.reduce((sum, item) => sum + dropCost(problem, item), 0)
-  return { options, dropped, cost: options.reduce((sum, option) => sum + option.cost, left) }
+  return { options, dropped, cost: options.reduce((sum, option) => sum + option.cost, droppedCost(problem, dropped)) }
 }
+
+const droppedCost = (problem: MealProblem, dropped: readonly number[]): number =>
+  dropped.reduce((sum, item) => sum + dropCost(problem, item), 0)
 
 /** Items as they were placed, and what stands where by that. */
 interface Placed {
@@ -144,4 +154,79 @@ function madeRoom(item: number, { chosen, occupancy }: Placed, prepared: readonl
     occupancy.add(before)
   }
   return false
+}
+
+/** For each order that was tried a way is looked at so often, no more, when room is sought for what has none. */
+const LOOKS_A_ROUND = 5000
+
+/**
+ * Where items still have no place, one or two of the others are taken out at random, one that had none is put in some
+ * way that fits then, and those that were taken out find theirs again: kept where no more is left out than before, so
+ * that it wanders. What is placed is changed; answers what is left out in the end.
+ */
+function rearranged(
+  left: readonly number[],
+  { chosen, occupancy }: Placed,
+  problem: MealProblem,
+  prepared: readonly Prepared[][],
+  random: () => number,
+  looks: number,
+): number[] {
+  let looked = 0
+  let dropped = [...left]
+  const asLeft = [...chosen]
+  const put = (item: number, way: Prepared | undefined): boolean => {
+    if (!way) return false
+    occupancy.add(way)
+    chosen.set(item, way)
+    return true
+  }
+  const take = (item: number): Prepared | undefined => {
+    const way = chosen.get(item)
+    if (way) occupancy.add(way, -1)
+    chosen.delete(item)
+    return way
+  }
+  /** The first way that fits, from a place in the list on. */
+  const wayFor = (item: number, from = 0): Prepared | undefined => {
+    const ways = prepared[item] ?? []
+    for (let i = 0; i < ways.length; i++) {
+      looked++
+      const way = ways[(from + i) % ways.length] as Prepared
+      if (occupancy.fits(way)) return way
+    }
+    return undefined
+  }
+  const one = <T>(list: readonly T[]): T | undefined => list[Math.floor(random() * list.length)]
+  while (dropped.length > 0 && chosen.size > 0 && looked < looks) {
+    looked++
+    const item = one(dropped) as number
+    const placed = [...chosen.keys()]
+    const out = [...new Set([one(placed), random() < 0.5 ? one(placed) : undefined])].filter(
+      (each) => each !== undefined,
+    )
+    const before = out.map((other) => [other, take(other)] as const)
+    const entered = put(item, wayFor(item, Math.floor(random() * (prepared[item]?.length ?? 1))))
+    const lost = entered ? out.filter((other) => !put(other, wayFor(other))) : out
+    const without = [...dropped.filter((each) => each !== item), ...lost]
+    if (entered && droppedCost(problem, without) <= droppedCost(problem, dropped)) {
+      dropped = without
+      continue
+    }
+    for (const each of [item, ...out]) take(each)
+    for (const [other, way] of before) put(other, way)
+  }
+  if (droppedCost(problem, dropped) === droppedCost(problem, left)) {
+    // It wandered for nothing: back to where it began.
+    for (const item of [...chosen.keys()]) take(item)
+    for (const [item, way] of asLeft) put(item, way)
+    return [...left]
+  }
+  // What wandered goes back to what it likes best, as far as the others leave it room.
+  for (let pass = 0; pass < 2; pass++)
+    for (const item of [...chosen.keys()]) {
+      const before = take(item)
+      put(item, wayFor(item) ?? before)
+    }
+  return dropped
 }

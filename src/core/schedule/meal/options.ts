@@ -5,6 +5,7 @@ import {
   HANDLE_S,
   type Hands,
   type Leg,
+  type LegChoice,
   type MealItem,
   type MealProblem,
   type Option,
@@ -14,10 +15,24 @@ const TEN_MIN_S = 600
 /** More ways than this for one item are thinned evenly: enough for every ten minutes of every source. */
 const MOST_OPTIONS = 900
 
-function* gapsOf(leg: Leg): Generator<number> {
-  const { least_s, most_s } = leg.gap
-  for (let gap = least_s; gap <= most_s + 1; gap += TEN_MIN_S) yield gap
+/**
+ * The gaps after a leg, in steps of ten minutes; and, where the setting changes on the way, those beside them that put
+ * the change on the grid: two who ask for the same change share a source only if they change at the same second.
+ */
+function gapsOf({ gap: { least_s, most_s } }: Leg, choice: LegChoice, end_s: number, origin_s: number): number[] {
+  const gaps: number[] = []
+  for (let gap = least_s; gap <= most_s + 1; gap += TEN_MIN_S) gaps.push(gap)
+  const [first, second] = choice.phases
+  if (!first || !second || first.set_c === second.set_c) return gaps
+  const changes_s = end_s - durationOf(choice) + first.duration_s - origin_s
+  const shifted = gaps.flatMap((gap) => {
+    const beside_s = (((changes_s - gap) % GRID_S) + GRID_S) % GRID_S
+    return beside_s > 0 && gap + beside_s <= most_s ? [gap + beside_s] : []
+  })
+  return [...gaps, ...shifted]
 }
+
+const durationOf = ({ phases }: LegChoice): number => phases.reduce((sum, phase) => sum + phase.duration_s, 0)
 
 /** Every way of doing one item, back from its serving, on the ten-minute steps of its gaps. */
 export function optionsOf(problem: MealProblem, index: number): Option[] {
@@ -36,11 +51,11 @@ export function optionsOf(problem: MealProblem, index: number): Option[] {
     const pinned = leg === 0 ? item.pinnedStart_s : undefined
     for (const choice of choices) {
       if (leg === 0 && item.pinnedSource !== undefined && choice.source !== item.pinnedSource) continue
-      const duration = choice.phases.reduce((sum, phase) => sum + phase.duration_s, 0)
+      const duration = durationOf(choice)
       // A pinned start decides the gap; it must still lie within what the item bears.
       const gaps =
         pinned === undefined
-          ? gapsOf(item.legs[leg] as Leg)
+          ? gapsOf(item.legs[leg] as Leg, choice, end_s, problem.earliest_s)
           : [end_s - duration - pinned].filter((s) => s >= gap.least_s - 1 && s <= gap.most_s + 1)
       for (const wait of gaps) {
         const to_s = end_s - wait
