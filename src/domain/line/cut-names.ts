@@ -16,6 +16,8 @@ const NAMES: Readonly<Record<string, readonly string[]>> = {
   'boneless ribeye': ['beef-rib-boneless'],
   'beef ribeye': ['beef-rib-boneless'],
   'scotch fillet': ['beef-rib-boneless'],
+  entrecote: ['beef-rib-boneless'],
+  'beef entrecote': ['beef-rib-boneless'],
   'cote de boeuf': ['beef-rib-bone-in'],
   'beef forerib': ['beef-rib-bone-in'],
   forerib: ['beef-rib-bone-in'],
@@ -117,6 +119,7 @@ const NAMES: Readonly<Record<string, readonly string[]>> = {
   'picnic shoulder': ['pork-shoulder'],
   'pork picnic': ['pork-shoulder'],
   'pork chine': ['pork-rib-rack'],
+  'pork loin rack': ['pork-rib-rack'],
   'pork crown': ['pork-rib-rack'],
   // Most that is sold as ham is cured, and cured or cooked is written on it: to be cooked is the safe one to take.
   ham: ['smoked-ham', 'cooked-ham', 'fresh-ham'],

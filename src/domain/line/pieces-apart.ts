@@ -18,6 +18,14 @@ export interface Apart {
 const isOwnMass = ({ fact }: Meaning): boolean =>
   fact.kind === 'mass' && !fact.each && !fact.apiece && fact.kgs === undefined && (fact.count ?? 1) === 1
 
+/** "2 x 3 kg", "6 off": how many pieces a meaning beside the name says there are. */
+const piecesSaid = ({ fact }: Meaning): number =>
+  fact.kind === 'pieces' ? fact.count : fact.kind === 'mass' ? (fact.count ?? 1) : 1
+const ofOnePiece = (meaning: Meaning): Meaning =>
+  meaning.fact.kind === 'mass' && meaning.fact.count !== undefined
+    ? { ...meaning, fact: { kind: 'mass', kg: meaning.fact.kg } }
+    : meaning
+
 /** "2 kg and 2.5 kg", said of so many pieces, as a weight of each. */
 function inOne([said, ...more]: readonly Meaning[], count: number): Meaning[] | undefined {
   const kgs = said?.fact.kind === 'mass' && more.length === 0 ? said.fact.kgs : undefined
@@ -52,8 +60,9 @@ export function piecesApart(
   const apart = groups.flatMap((group): (readonly Meaning[])[] => {
     const named = group.find(({ fact }) => namesMeat(fact))
     const cut = named?.fact
-    if (!named || cut?.kind !== 'cut' || cut.count < 2 || cut.count > MOST_APART) return [group]
-    const { count } = cut
+    if (!named || cut?.kind !== 'cut') return [group]
+    const count = Math.max(cut.count, ...group.map(piecesSaid))
+    if (count < 2 || count > MOST_APART) return [group]
     const all = group.filter(({ fact }) => fact.kind === 'mass')
     const masses = all.length === count && all.every(isOwnMass) ? all : inOne(all, count)
     if (all.length > 1 && !masses) return [group]
@@ -63,7 +72,7 @@ export function piecesApart(
     if (!masses && !dones) return [group]
     wished ||= byWishes !== undefined
     const own = new Set<Meaning>([named, ...(masses ? all : []), ...(dones ?? [])])
-    const shared = group.filter((meaning) => !own.has(meaning))
+    const shared = group.filter((meaning) => !own.has(meaning) && meaning.fact.kind !== 'pieces').map(ofOnePiece)
     return Array.from({ length: count }, (_, i): Meaning[] => [
       { ...named, fact: { ...cut, count: 1 } },
       ...(masses ? [masses[i] as Meaning] : []),

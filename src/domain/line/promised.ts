@@ -1,4 +1,6 @@
 import { TZDate } from '@date-fns/tz'
+import { pullsApart } from '@/core/program/schools'
+import { findCut } from '@/core/reference/cuts'
 import type { Fact, Meaning } from './fact'
 import { type MomentContext, momentAt } from './said-moment'
 
@@ -61,6 +63,30 @@ export function heldUntil(meanings: readonly Meaning[], line: string, context: M
     const ends = momentAt(['at', ...fact.until.split(' ')], context)?.fact
     if (isSaid) return [meaning, { ...meaning, fact: { kind: 'note', text: line.slice(from, to) }, parted: false }]
     return ends ? [meaning, { ...meaning, fact: ends, parted: false }] : [meaning]
+  })
+}
+
+/** An hour of the day as it is written on the continent: 19h. */
+const CONTINENTAL = /^(1[3-9]|2[0-3])\s?h$/i
+/** In a cooler oven so many hours are a length, °C; °F where it is more than any oven in °C. */
+const LONG_STAY_C = 130
+
+/**
+ * "Topside 1.2 kg, oven 150, core 55, 19h" is eaten at seven: nothing is roasted for so long at such a heat. Only where
+ * no other hour is said, and of no meat that is cooked by the day.
+ */
+export function continentalHour(meanings: readonly Meaning[], line: string, context: MomentContext): Meaning[] {
+  if (promiseOf(meanings, context) !== undefined) return [...meanings]
+  const isSliced = meanings.some(({ fact }) => fact.kind === 'serve' || fact.kind === 'doneness')
+  const isLong = meanings.some(({ fact }) => {
+    const cut = fact.kind === 'cut' ? findCut(fact.ids[0] ?? '') : undefined
+    const heat = fact.kind === 'heat' ? fact.heat : fact.kind === 'stage' ? fact.stage.heat : undefined
+    return (!isSliced && cut !== undefined && pullsApart(cut)) || (heat !== undefined && heat.value < LONG_STAY_C)
+  })
+  return meanings.map((meaning) => {
+    const hour = meaning.fact.kind === 'span' ? CONTINENTAL.exec(line.slice(meaning.from, meaning.to))?.[1] : undefined
+    const found = hour && !isLong ? momentAt(['at', `${hour}:00`], context)?.fact : undefined
+    return found ? { ...meaning, fact: found } : meaning
   })
 }
 

@@ -12,7 +12,7 @@ import type { Meaning } from './fact'
 import { leadHours } from './lead'
 import { ORDINARY } from './ordinary'
 import { piecesApart } from './pieces-apart'
-import { heldUntil, hoursApart, isPartOf, promiseOf } from './promised'
+import { continentalHour, heldUntil, hoursApart, isPartOf, promiseOf } from './promised'
 import { isPulled } from './readers/doneness'
 import { roastsOf } from './roast-reading'
 import { kitchenOf } from './said-kitchen'
@@ -43,7 +43,8 @@ export function readLine(line: string, context: LineContext): Outcome<LineReadin
   const said = sentence.meanings
     .filter((_, i, all) => !isSaidCloser(all, i, line) && !isInPastry(all, i, line))
     .flatMap((meaning, _, all) => wishOfAll(meaning, all))
-  const meanings = heldUntil(toldApart(said, line, context.reads), line, context)
+  const told = continentalHour(toldApart(said, line, context.reads), line, context)
+  const meanings = heldUntil(told, line, context)
   const asks: Ask[] = []
   const toCelsius = scaleOf(meanings, { line, reads: context.reads })
   const standards = standardsOf(context.house ?? [])

@@ -31,6 +31,10 @@ const lowFor = (minutes: number): Pick<HeatedStage, 'set_c' | 'usual'> => {
 const AFTER_BATH_C = 150
 /** Under this an oven is gentle: what sears comes after it, °C (common practice). */
 const GENTLE_C = 135
+/** Words for a crust that say nothing of its being first, and where. */
+const SEARS = /^(?!.*\bfirst\b).*\b(?:sear|brown)/i
+const IN_A_PAN = /\b(?:pan|skillet|cast iron)\b/i
+const TILL = /^(?:to|until|till)\b/i
 /** No bath is hotter, °C. */
 const BOILS_C = 100
 
@@ -183,6 +187,14 @@ export function roastsOf(
         const stage = straight ? { ...said, finish: undefined } : said
         if (sear && stages.length === 0 && roast.set_c === undefined && roast.school === undefined) searsFirst = true
         if (stage.on === 'fan') roast.oven = 'fan'
+        // "Indirect till 46, then direct": that was what it reads before its finish.
+        const till = seen.get('serve')
+        if (stage.finish && stages.length === 0 && till && roast.serve_c !== undefined && TILL.test(spelt(till))) {
+          const on = roast.school === 'two-zone-fire' ? 'fire' : 'oven'
+          stages.push({ on, set_c: roast.set_c, core_c: roast.serve_c })
+          delete roast.serve_c
+          delete roast.set_c
+        }
         const { set_c } = roast
         // "Sous vide, then a hot oven 10 minutes", "sous vide 54, then sear": its school ends hot anyway.
         const fierce = follows && heat !== undefined && toCelsius(heat, 'oven') >= AFTER_BATH_C
@@ -251,7 +263,9 @@ export function roastsOf(
         if (fact.heat) roast.second_c = toCelsius(fact.heat, 'oven')
         if (fact.minutes !== undefined) roast.second_min = fact.minutes
         break
-      case 'school':
+      case 'school': {
+        // "120 to 48, sear": what has its reading is seared after it.
+        const isRead = roast.pull_c !== undefined || stages.at(-1)?.core_c !== undefined
         // "Reverse seared, low and slow", "sous vide, sear": the second only praises the first, or belongs to it.
         // "Oven 65 overnight, sear": after it, that is.
         if (
@@ -261,8 +275,12 @@ export function roastsOf(
           /^,?\s*sear(?:ed)?$/i.test(spelt(meaning))
         )
           roast.school = 'reverse-sear'
-        else if (roast.school === undefined || !(ADDS[fact.id] ?? []).includes(roast.school)) roast.school = fact.id
+        else if (fact.id === 'pan-first' && isRead && SEARS.test(spelt(meaning))) {
+          if (IN_A_PAN.test(spelt(meaning))) stages.push({ on: 'pan', finish: true })
+          else roast.school = 'reverse-sear'
+        } else if (roast.school === undefined || !(ADDS[fact.id] ?? []).includes(roast.school)) roast.school = fact.id
         break
+      }
       case 'doneness':
         roast.doneness = fact.word
         break

@@ -96,6 +96,14 @@ const closeHour: Rule = (tokens, at) => {
     : undefined
 }
 
+/** 19.30 hrs, 1930 hrs: as timetables have it */
+const timetable: Rule = (tokens, at) => {
+  const hour = /^(1[3-9]|2[0-3])[:.]?([0-5]\d)$/.exec(textAt(tokens, at))
+  return hour && /^(?:hrs|hours|h)$/.test(textAt(tokens, at + 1))
+    ? { count: 2, text: `${hour[1]}:${hour[2]}` }
+    : undefined
+}
+
 /** 7p, 7:30a */
 const shortHalf: Rule = (tokens, at) => {
   const [number, half] = [tokens[at], tokens[at + 1]]
@@ -358,6 +366,7 @@ const RULES: readonly Rule[] = [
   halfHour,
   closeHour,
   shortHalf,
+  timetable,
   hourAndMinutes,
   daysOn,
   military,

@@ -59,10 +59,9 @@ const USUAL_HOUR = 19
 const LEADS_TABLE =
   /^(?:(?:to be )?(?:on the table|ready|done(?= by| at| for| around| about| \d)|plate[sd]?(?: up)?|s(?:it(?:ting)?|at) down|(?:mains?|main course)(?= for| by| at)|(?:on )?the pass|pick(?:ed)?(?:[ -]?up)|collect(?:ed|ion|ing)?|deliver(?:ed|y|ing)?|eat(?:ing|en)?|serv(?:e|ed|ing)|carv(?:ed?|ing)|(?:goes |go )?(?:on )?the table|dinner|lunch|supper)(?: is| for| by| at| on)*) /
 
-/** From now on: in 3 hours. */
-const WITHIN = new RegExp(
-  `^(?:ready |eat |served? )?(?:with)?in (${NUMBER} (?:hours?|hrs?|h)(?: and a (?:half|quarter)|(?: and)? ${NUMBER} (?:min|minutes))?|half an hour|${NUMBER} (?:minutes|mins?))(?: |$)`,
-)
+/** From now on: in 3 hours, 3 hours from now. */
+const SO_LONG = `(${NUMBER} (?:hours?|hrs?|h)(?: and a (?:half|quarter)|(?: and)? ${NUMBER} (?:min|minutes))?|half an hour|${NUMBER} (?:minutes|mins?))`
+const WITHIN = new RegExp(`^(?:ready |eat |served? )?(?:(?:with)?in ${SO_LONG}|(?:in )?${SO_LONG} from now)(?: |$)`)
 const HOLIDAY_BEGINS =
   /^(?:christmas|xmas|boxing|new|good|easter|thanksgiving|st|saint|hogmanay|burns'?|valentine'?s|independence|nye|turkey)$/
 
@@ -169,7 +168,7 @@ const minutesInto = (hour = '', minute = '0') => (Number(hour) % 12) * 60 + Numb
 /** "In 3 hours", from now, with the number of words up to its end. */
 function withinAt(words: readonly string[], { now_s }: MomentContext): { count: number; at_s: number } | undefined {
   const within = words.slice(0, LONGEST_MOMENT).join(' ').match(WITHIN)
-  const at_s = within ? Math.ceil((now_s + minutesOf(within[1] as string) * 60) / 60) * 60 : Number.NaN
+  const at_s = within ? Math.ceil((now_s + minutesOf(within[1] ?? within[2] ?? '') * 60) / 60) * 60 : Number.NaN
   return within && Number.isFinite(at_s) ? { count: within[0].trim().split(' ').length, at_s } : undefined
 }
 
@@ -181,8 +180,9 @@ export function momentAt(said: readonly string[], { now_s, timeZone }: MomentCon
   const measured = beforeMeasures(said)
   const words = beforeTable(measured)
   // "dinner for 4" is a table, not an hour.
-  if (words.length < 2 && words !== measured && !isDay(words[0] ?? '') && !holidayAt(words, { now_s, timeZone }))
-    return undefined
+  const [only = ''] = words
+  const isWhen = isDay(only) || /^\d{1,2}[:.]\d{2}$/.test(only) || holidayAt(words, { now_s, timeZone }) !== undefined
+  if (words.length < 2 && words !== measured && !isWhen) return undefined
   const text = words.slice(0, LONGEST_MOMENT).join(' ')
   const within = withinAt(said, { now_s, timeZone })
   if (within) return { count: within.count, fact: { kind: 'moment', at_s: within.at_s, said: 'both' } }

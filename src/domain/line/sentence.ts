@@ -1,4 +1,5 @@
 import { findCut } from '@/core/reference/cuts'
+import { poundsToKilograms } from '@/core/units'
 import type { HouseItem } from '../house/house-item'
 import type { Span } from '../problem/problem'
 import { cutsNamed, EMPTY, isWholeBird, noRoastAt, singular } from './cut-names'
@@ -11,6 +12,7 @@ import { READERS } from './readers'
 import { MASS_UNIT } from './readers/grammar'
 import { clocks } from './said-clock'
 import { type Found, type MomentContext, momentAt } from './said-moment'
+import { isImperial } from './scale'
 import { againAt } from './seatings'
 import { FILLER, spelling } from './spelling'
 import { NUMBER, numberOf, type Token, tokensOf } from './tokens'
@@ -91,12 +93,21 @@ function cutAt(words: readonly string[], at: number, boned: boolean, apart = fal
 }
 
 /** "Lamb rump": a piece that we know of another animal only is no second roast. */
-function isOfAnother(before: Meaning | undefined, fact: Found['fact'], { from, text }: Token, line: string): boolean {
+function isOfAnother(
+  before: Meaning | undefined,
+  fact: Found['fact'],
+  { from, text }: Token,
+  line: string,
+  unknown: readonly Span[],
+): boolean {
   if (before?.fact.kind !== 'cut' || fact.kind !== 'cut' || before.fact.ids.length < 2) return false
   const named = findCut(fact.ids[0] ?? '')
   // Beef, lamb and pork, and whole birds, are meat of their own.
   if (fact.ids.length > 1 || named?.bone === 'bird') return false
-  const between = line.slice(before.to, from).trim().split(/\s+/)
+  // "Lamb neck fillet": whatever a neck is, its fillet is no beef.
+  const odd = unknown.at(-1)
+  const after = odd && /^\s+$/.test(line.slice(before.to, odd.from)) ? odd.to : before.to
+  const between = line.slice(after, from).trim().split(/\s+/)
   const beside = between.every((word) => word === '' || EMPTY.has(word.toLowerCase()))
   return (
     beside && (fact.count === 1 || !PIECES.test(text)) && findCut(before.fact.ids[0] ?? '')?.species !== named?.species
@@ -237,6 +248,10 @@ const isClock = (tokens: readonly Token[], at: number): boolean =>
   /^\d{1,2}[:.]\d{2}$/.test(tokens[at]?.text ?? '') || /^[ap]m$/.test(tokens[at + 1]?.text ?? '')
 
 /** Between these a core is sliced, °C. */
+/** "200 C 52 8pm": after these a number before an hour is a core. */
+const BEFORE_CORE: ReadonlySet<Found['fact']['kind']> = new Set(['mass', 'heat', 'surface', 'traits', 'note'])
+/** "7.30" is an hour. */
+const WEIGHS_ALONE = /^\d{1,2}\.\d$/
 const CORE_ALONE = /^(?:4[5-9]|[56]\d|7[0-5])$/
 /**
  * What a number says that stands for itself: "pork tenderloins (2)" how many there are, "rib eye 1.5 kg, 52, oven 120" a
@@ -253,14 +268,22 @@ function loneNumber(
   const enclosed = line[from - 1] === '(' && line[to] === ')'
   if (enclosed && before.at(-1)?.fact.kind === 'cut' && /^\d+$/.test(text) && value >= 1 && value <= MOST_PIECES)
     return { kind: 'pieces', count: value }
-  // "Venison loin 800 g 54 8pm": between what it weighs and an hour.
   const last = before.at(-1)
+  // "Silverside 2.3, medium": what it weighs, as the cut is sold.
+  if (last?.fact.kind === 'cut' && line.slice(last.to, from).trim() === '' && WEIGHS_ALONE.test(text)) {
+    const sold = findCut(last.fact.ids[0] ?? '')?.mass_kg
+    const kg = isImperial(line) ? poundsToKilograms(value) : value
+    const isWeighed = before.some(({ fact }) => fact.kind === 'mass')
+    if (sold && kg >= sold.least && kg <= sold.most && !isWeighed) return { kind: 'mass', kg }
+  }
+  // "Venison loin 800 g 54 8pm": between what it weighs and an hour.
   const isBird = before.some(({ fact }) => fact.kind === 'cut' && findCut(fact.ids[0] ?? '')?.bone === 'bird')
-  const afterWeight = !isBird && last?.fact.kind === 'mass' && line.slice(last.to, from).trim() === ''
+  const afterWeight =
+    !isBird && last !== undefined && BEFORE_CORE.has(last.fact.kind) && line.slice(last.to, from).trim() === ''
   const next = tokens[at + 1]
   const alone =
     (parted && (next?.parted ?? true)) ||
-    (afterWeight && (next === undefined || next.parted || isClock(tokens, at + 1)))
+    (afterWeight && (next === undefined || next.parted || isClock(tokens, at + 1) || /^\d{3}$/.test(next.text)))
   const isCore = alone && CORE_ALONE.test(text) && !before.some(({ fact }) => /^(?:serve|pull)$/.test(fact.kind))
   return isCore ? { kind: 'serve', heat: { value, unit: undefined }, bare: true } : undefined
 }
@@ -371,7 +394,8 @@ export function readSentence(whole: string, context: LineContext): Sentence {
       if (best.fact.count === 1) best = { ...best, fact: { ...best.fact, count: pending } }
       pending = undefined
     }
-    if (best && !joins && !token.parted && isOfAnother(meanings.at(-1), best.fact, token, line)) best = undefined
+    if (best && !joins && !token.parted && isOfAnother(meanings.at(-1), best.fact, token, line, unknown))
+      best = undefined
     if (best) {
       const taken = tokens.slice(at, at + best.count)
       meanings.push({

@@ -33,6 +33,9 @@ const SIGNS: ReadonlyMap<string, string> = new Map(
 const HALVES = /^([ap])\.\s?m\.?$/i
 /** Letters that no accent makes. */
 const LIGATURES: Readonly<Record<string, string>> = { œ: 'oe', æ: 'ae', ß: 'ss' }
+/** "56°" is a core, whatever comes after it. */
+const CORE_NUMBER = /^[4-9]\d$/
+const DEGREE_SIGN = /^[°º](?!\s?[cf]\b)/i
 /** An hour of the day from here on, a span of hours before: 19h30, 1h20. */
 const FIRST_CLOCK_H = 13
 const PARTS = /[,;.:!?()\u2013\u2014\n]/
@@ -68,6 +71,8 @@ export function tokensOf(line: string): Token[] {
         .replaceAll('’', "'")
         .replace(/^(\d+),(\d+)$/, '$1.$2')
     tokens.push({ text, from, to: last, parted: parted && !HALVES.test(raw) })
+    if (CORE_NUMBER.test(raw) && DEGREE_SIGN.test(line.slice(last)))
+      tokens.push({ text: 'deg', from: last, to: last + 1, parted: false })
   }
   return tokens
 }

@@ -52,7 +52,7 @@ describe('wrapped, bathed and smoked', () => {
       'beef tenderloin 1.8 kg, bbq 135 C to 49 C then sear over the coals',
       'beef tenderloin 1.8 kg smoked at 135 C to 49 C, sear at the end',
     ]) {
-      expect(cookedBy(line), line).toEqual(['cook 135 core 49', 'rest counter time 30', 'finish 300 time 4'])
+      expect(cookedBy(line), line).toEqual(['cook 135 core 49', 'rest counter time 10', 'finish 300 time 4'])
       const program = programBy(line)
       const [low, , hot] = 'stages' in program ? program.stages : []
       expect([low?.environment.kind, hot?.environment.kind]).toEqual(['fire', 'fire'])

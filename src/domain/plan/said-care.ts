@@ -40,6 +40,9 @@ export function withCare(program: ProgramPart, roast: SaidRoast, cut: Cut): Prog
           cut,
         )
   const main = mainStage(stages)
+  const long = longestOf(stages, main)
+  const whileItCooks = tended.filter((each) => long !== main && !ofTheEnd(each))
+  const asMain = tended.filter((each) => !whileItCooks.includes(each))
   const endOf = (until: StagePart['until']): StagePart['until'] =>
     tenderly
       ? { kind: 'tender', degree: tender }
@@ -50,21 +53,38 @@ export function withCare(program: ProgramPart, roast: SaidRoast, cut: Cut): Prog
     ...('stages' in program ? program : {}),
     stages: stages
       .flatMap((stage, i) => {
-        if (i !== main) return [stage]
+        if (i !== main) return [i === long && whileItCooks.length > 0 ? tendedToo(stage, whileItCooks) : stage]
         const cooked: StagePart = {
           ...stage,
           cover: foiled ? covered : stage.cover,
           until: endOf(stage.until),
-          // What is said takes the place of what a school does of the same kind by itself.
-          tending: [...stage.tending.filter(({ act }) => !tended.some((each) => each.act === act)), ...tended].slice(
-            0,
-            MOST_TENDED,
-          ),
         }
-        return wrapped_c === undefined ? [cooked] : wrappedAt(cooked, wrapped_c)
+        const cared = tendedToo(cooked, asMain)
+        return wrapped_c === undefined ? [cared] : wrappedAt(cared, wrapped_c)
       })
       .slice(0, MOST_STAGES),
   }
+}
+
+/** A stage with more that is done in it: what is said takes the place of what a school does of the same kind by itself. */
+const tendedToo = (stage: StagePart, more: StagePart['tending']): StagePart => ({
+  ...stage,
+  tending: [...stage.tending.filter(({ act }) => !more.some((each) => each.act === act)), ...more].slice(
+    0,
+    MOST_TENDED,
+  ),
+})
+
+/** Whether something is done towards the end or at a reading, and so in the last stretch of heat. */
+const ofTheEnd = ({ before_end_min, at_core_c }: StagePart['tending'][number]): boolean =>
+  before_end_min !== undefined || at_core_c !== undefined
+
+/** "Three hours at 150, turned every hour, then a quarter at 200": the longest, where every stretch goes by the clock. */
+function longestOf(stages: readonly StagePart[], main: number): number {
+  const minutesOf = (stage: StagePart | undefined): number =>
+    stage?.role === 'cook' && stage.until.kind === 'time' ? stage.until.minutes : Number.NaN
+  const cooked = stages.map(minutesOf)
+  return stages.reduce((long, _, i) => ((cooked[i] as number) > (cooked[long] as number) ? i : long), main)
 }
 
 /** The reading at which it was said to be wrapped tight, °C. */

@@ -115,10 +115,11 @@ export function staged(roast: SaidRoast, cut: Cut): ProgramPart {
   const said = roast.stages.map((stage) =>
     stage.usual === undefined ? stage : { ...stage, set_c: stage.set_c ?? usualHeat(stage.usual, cut) },
   )
-  const fallback_c = roast.set_c ?? steadySet(cut)
   const panned = said.filter(({ on, finish }) => on === 'pan' && !finish)
   // "On the barbecue, 135 to 50": what was said as an oven is its fire.
   const onFire = roast.school === 'two-zone-fire' || said.some(({ on }) => on === 'fire')
+  const gentle_c = onFire ? (findSchool('two-zone-fire') as School).usual(cut).set_c : steadySet(cut)
+  const fallback_c = roast.set_c ?? gentle_c
   const rest = said.filter((stage) => !panned.includes(stage)).map((stage) => (onFire ? overCoals(stage) : stage))
   // Seared first, said without how long.
   const pans: HeatedStage[] =
@@ -160,7 +161,8 @@ export function staged(roast: SaidRoast, cut: Cut): ProgramPart {
   const main: HeatedStage[] =
     goesOn || turned !== undefined ? [...cooks, { on: onFire ? 'fire' : 'oven', set_c: turned ?? fallback_c }] : cooks
   const reverse = roast.school === 'reverse-sear' || finishes.length > 0
-  const searing = findSchool(main.some(({ on }) => on === 'bath') ? 'water-bath' : 'reverse-sear') as School
+  const bathed = main.some(({ on }) => on === 'bath')
+  const searing = findSchool(bathed ? 'water-bath' : onFire ? 'two-zone-fire' : 'reverse-sear') as School
   const rest_min = roast.rest_min ?? (reverse ? searing.usual(cut).rest_min : cut.rest_min.least)
   // A reverse sear ends hot, whether that was said or not.
   if (roast.school === 'reverse-sear' && finishes.length === 0)

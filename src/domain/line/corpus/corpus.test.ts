@@ -5,6 +5,7 @@ import { gist, sorted } from './gist'
 import { LINES } from './lines'
 import { RECIPES } from './recipes'
 import { SEASON } from './season'
+import { SERVICE } from './service'
 import { UNSEEN, UNSEEN_AGAIN, UNSEEN_LAST } from './unseen'
 
 const NOW = Date.UTC(2026, 10, 24, 9) / 1000
@@ -37,7 +38,7 @@ const missedOf = (lines: typeof LINES): string[] =>
 
 describe('lines as cooks say them', () => {
   it('are understood', () => {
-    const all = [...LINES, ...FOUND, ...SEASON, ...RECIPES]
+    const all = [...LINES, ...FOUND, ...SEASON, ...RECIPES, ...SERVICE]
     const missed = missedOf(all)
     console.log(`corpus: ${all.length - missed.length} of ${all.length} lines understood\n${missed.join('\n')}`)
     expect(all.length).toBeGreaterThanOrEqual(400)

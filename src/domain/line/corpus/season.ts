@@ -196,7 +196,10 @@ export const SEASON: readonly (readonly [line: string, means: string])[] = [
     'bone in gammon 5kg, soaked overnight, 180, glaze last 30 min, 1pm',
     '5kg glaze@-30 note oven180 smoked-ham | @11-25T13:00',
   ],
-  ['2x 3kg prime rib, one MR one medium, 7pm', '3kg beef-rib-bone-in x2 | @11-24T19:00 medium-rare:1 medium:1'],
+  [
+    '2x 3kg prime rib, one MR one medium, 7pm',
+    '3kg =medium-rare beef-rib-bone-in | 3kg =medium beef-rib-bone-in | @11-24T19:00',
+  ],
   [
     'beef rib 3.2 kg, want end temp 56, oven fan 140, serve 19.15',
     '3.2kg =56 beef-rib-bone-in fan oven140 | @11-24T19:15',

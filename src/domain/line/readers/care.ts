@@ -102,6 +102,10 @@ export const CARE: readonly Reader[] = [
     `(?:(?:from |still |partly |partially |half |part |semi )*frozen(?: solid)?|(?:straight )?(?:from|out of) (?:the )?(?:deep )?freezer|still frozen)`,
     () => ({ kind: 'frozen' }),
   ),
+  reader(`(?:the )?stuffing (?:separate(?:ly)?|apart|on the side|beside(?: it)?|on its own)`, (_, text) => ({
+    kind: 'note',
+    text,
+  })),
   reader(`(?:unstuffed|not stuffed|no stuffing|without stuffing|empty cavity)`, () => ({
     kind: 'stuffing',
     where: 'none',
@@ -149,7 +153,7 @@ export const CARE: readonly Reader[] = [
   ),
   reader(`(?:smoked|cured|cook before eating)(?! paprika)`, () => ({ kind: 'traits', traits: { cured: true } })),
   reader(
-    `(?:(?:it is |its )?(?:fully|already|ready|pre) ?cooked|precooked|canned|tinned|ready to (?:eat|heat|serve)|spiral(?: cut| sliced)?|reheat(?:ed|ing)?|(?:re ?)?(?:heat|warm)(?:ed|ing)? (?:up|through)(?: (?:an?|the|my|our))?)`,
+    `(?:(?:it is |its )?(?:fully|already|ready|pre) ?cooked|cooked already|precooked|canned|tinned|ready to (?:eat|heat|serve)|spiral(?: cut| sliced)?|reheat(?:ed|ing)?|(?:just )?(?:re ?)?(?:heat|warm)(?:ed|ing)? (?:up|through)(?: (?:an?|the|my|our))?)`,
     () => ({ kind: 'traits', traits: { cooked: true } }),
   ),
   reader(`(?:raw|uncooked)`, () => ({ kind: 'traits', traits: { raw: true } })),
@@ -192,6 +196,10 @@ export const CARE: readonly Reader[] = [
     `(?:remove|take off|lift off|take away|lose)(?: the)? (?:foil|lid|cover)(?: (?:for |in |at )?(?:${MOMENT}))?|(?:foil|lid|cover) (?:off|removed) (?:for |in |at )?(?:${MOMENT}|(?:the )?(?:last|end|final)(?: (?:${SPAN}|hour|half hour|bit|stretch))?)|(?:then )?uncover(?:ed)? (?:for )?${MOMENT}|(?:remove|removed|removing|take(?:n)? off|off|taking (?:it )?off)(?: it)? for (?:the )?(?:last|final) (?:${SPAN}|hour|half hour)`,
     (_, text) => ({ kind: 'tending', act: 'uncover', moments: lastOf(text) }),
   ),
+  reader('(?:pour|spoon|drain|tip|take)(?:ed|ing)? off (?:the |its )?(?:fat|grease|dripping)', (_, text) => ({
+    kind: 'note',
+    text,
+  })),
   // foil for the first two hours, then off
   reader(
     `(?:under |in )?(?:foil|covered|cover|lid|tented)(?: it)?(?: (?:with|in) foil)?(?: on)?(?: for)?(?: the)?(?: first (${SPAN}|hour|half hour)(?: (?:and )?then (?:off|uncover(?:ed)?|bare|open))?| (${SPAN}|hour|half hour) (?:and )?then (?:off|uncover(?:ed)?|bare|open))`,

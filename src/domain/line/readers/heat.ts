@@ -19,10 +19,10 @@ const SCHOOL_WORDS: Readonly<Record<string, string>> = {
   'pan-first':
     '(?:(?:in|hot|first|an?|the) )*pan(?= then )|(?:pan )?sear(?:ed)?(?: (?:it )?first| in (?:an? |the )?(?:pan|cast iron(?: pan| skillet)?|skillet)(?: first)?)|pan sear(?:ed)?|brown(?:ed)?(?: (?:it )?first| in (?:a|the) pan(?: first)?)|pan (?:first|roast(?:ed)?|fr(?:y|ied)|brown(?:ed)?)|sear(?:ed)?(?: it)?(?: (?:hard|well|quickly))?(?: (?:all over|all round|on all sides|on every side))?',
   'two-zone-fire':
-    'two zone(?: fire)?|(?:on|over) (?:the |a )?(?:grill|barbecue|bbq|coals|charcoal|fire|embers)|grill(?:ed)?|barbecued?|bbq|indirect(?: on the (?:grill|bbq|barbecue))?|on the kettle',
+    'two zone(?: fire)?|(?:on|over) (?:the |a )?(?:grill|barbecue|bbq|coals|charcoal|fire|embers)|charcoal(?: grill(?:ed)?)?|grill(?:ed)?|barbecued?|bbq|indirect(?: on the (?:grill|bbq|barbecue))?|on the kettle',
   'water-bath': 'water bath(?: then hot)?|sous vide|in (?:a|the) bath',
   'bird-turned':
-    'bird turned|turned(?: once| half way| halfway)|breast down first|start(?:ed|ing)? breast down|breast side down first|(?:cooked |roasted )?(?:breast (?:side )?|upside )down (?:(?:for|to start|at first)(?: the)?(?: first)?|(?:the )?first)(?: (?:hour|half|half hour|half an hour|(?:\\d+|one|two|three) (?:h|hours?|min|minutes?)))?(?: then (?:turn(?:ed)?|flip(?:ped)?)(?: it)?(?: over)?(?: breast (?:side )?up)?)?',
+    '(?:cooked |roasted )?(?:breast (?:side )?|upside )down (?:(?:for|to start|at first)(?: the)?(?: first)?|(?:the )?first)(?: (?:hour|half|half hour|half an hour|(?:\\d+|one|two|three) (?:h|hours?|min|minutes?)))?(?: then (?:turn(?:ed)?|flip(?:ped)?)(?: it)?(?: over)?(?: breast (?:side )?up)?)?|bird turned|turned(?: once| half way| halfway)|breast down first|start(?:ed|ing)? breast down|breast side down first',
   'finish-hot': 'finish hot(?: if pale)?|hot finish if pale|crisp (?:the )?skin at the end',
   'cook-and-hold': 'cook and hold|held (?:in the cabinet|warm)|hold(?:ing)? cabinet',
 }
@@ -127,7 +127,7 @@ export const HEATS: readonly Reader[] = [
     },
   ),
   reader(
-    `(?:(?:start(?:s|ing)?|begin(?:s|ning)?)(?: it)? )?(?:at |in an? |in the )?${TEMP} (oven(?! off)|fan(?! off)|fan oven|convection|convection oven|fire|grill|smoker|barbecue|bbq|bath|water bath)`,
+    `(?:(?:start(?:s|ing)?|begin(?:s|ning)?)(?: it)? )?(?:at |in an? |in the )?${TEMP} (oven(?! off| (?:at |on )?\\d{2,3} (?:c|f|deg))|fan(?! off)|fan oven|convection|convection oven|fire|grill|smoker|barbecue|bbq|bath|water bath)`,
     ([, value, unit, word = '']) => heatFact(word, heatOf(value, unit)),
   ),
   reader('(?:no|without(?: an?)?|not) (?:pan )?(?:sear(?:ed|ing)?|brown(?:ed|ing)?)|unseared', () => ({

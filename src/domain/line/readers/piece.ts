@@ -147,7 +147,7 @@ export const PIECE: readonly Reader[] = [
   ),
   // Reading and doneness
   reader(
-    `(?:pull(?:ed)?(?: temp(?:erature)?)?|take it out|out|remove|removed|(?:pull(?:ed)?|take(?: it)?(?: out)?|remove|removed|out)(?: it)? (?:from|of) (?:the )?oven|(?:probe alarm|probe|alarm|thermometer)(?: set| goes off| reads)?)(?: it)?(?: at| when(?: ${READS})?| once(?: ${READS})?| to| for)? ${TEMP}(?: in (?:the |its )?(${POINT}))?|(?:to|until|till) (?:a core of )?${TEMP} in (?:the |its )?(${POINT})|(?:cook(?:ed)? |roast(?:ed)? )?(?:until|till) ${READS} ${TEMP}|(?<!in )(?<!at )${TEMP} (?:in (?:the |its )?)?(thigh|breast)(?! (?:side|up|down|only|meat)(?: |$))|(?:at )?${TEMP} (?:when (?:it (?:comes|is taken) )?out|(?:at|when) (?:the )?pull(?:ed)?|pull)(?! (?:at|to|when|temp|temperature|it|for|\\d)(?: |$))|(?:core|internal|inside)(?: temp(?:erature)?)?(?: of| is)? ${TEMP} (?:when pulled|at the pull)|(?:the )?(thigh|breast)(?: (?:to|at|reads?|reading|until))? ${TEMP}(?! (?:min|minutes?|h|hours?|g|kg|lb))`,
+    `(?:pull(?:ed)?(?: temp(?:erature)?)?|take it out|out|remove|removed|(?:pull(?:ed)?|take(?: it)?(?: out)?|remove|removed|out)(?: it)? (?:from|of) (?:the )?oven|(?:probe alarm|probe|alarm|thermometer)(?: set| goes off| reads)?)(?: it)?(?: at| when(?: ${READS})?| once(?: ${READS})?| to| for)? ${TEMP}(?: in (?:the |its )?(${POINT}))?|(?:to|until|till) (?:a core of )?${TEMP} in (?:the |its )?(${POINT})|(?:cook(?:ed)? |roast(?:ed)? )?(?:until|till) ${READS} ${TEMP}|(?<!in )(?<!at )${TEMP} (?:in (?:the |its )?)?(thigh|breast)(?! (?:side|up|down|only|meat)(?: |$))|(?:at )?${TEMP} (?:when (?:it (?:comes|is taken) )?out|(?:at|when) (?:the )?pull(?:ed)?|pull)(?! (?:at|to|when|temp|temperature|it|for|\\d{2}(?! (?:c |f )?oven))(?: |$))|(?:core|internal|inside)(?: temp(?:erature)?)?(?: of| is)? ${TEMP} (?:when pulled|at the pull)|(?:the )?(thigh|breast)(?: (?:to|at|reads?|reading|until))? ${TEMP}(?! (?:min|minutes?|h|hours?|g|kg|lb))`,
     ([
       ,
       a,
@@ -179,7 +179,9 @@ export const PIECE: readonly Reader[] = [
       )
         return undefined
       if (heat && heat.value > (heat.unit === 'c' ? 98 : 208)) return undefined
-      return heat && heat.value >= 40 ? { kind: 'pull', heat, ...(point ? { point } : {}) } : undefined
+      return heat && heat.value >= 40 && heat.value <= (heat.unit === 'c' ? 100 : 212)
+        ? { kind: 'pull', heat, ...(point ? { point } : {}) }
+        : undefined
     },
   ),
   reader(
@@ -245,7 +247,7 @@ export const PIECE: readonly Reader[] = [
   })),
   // Rest
   reader(
-    `(?:then |and )?(?:rest(?:ed|ing)?)(?: it)?(?: for)?(?: (?:at least|about|around|some|a good|a full))? (${SPAN}|${N})(?: (?:tented|under foil|before carving|covered))?|(${SPAN}) rest(?:ing)?`,
+    `(?:then |and )?(?:rest(?:ed|ing)?)(?: it)?(?: for)?(?: (?:at least|about|around|some|a good|a full))? (${SPAN}|${N})(?: (?:tented|under foil|before carving|covered|in (?:an? |the )?(?:cooler|cool box)))?|(${SPAN}) rest(?:ing)?(?!(?: for)? \\d)`,
     ([, one, two]) => ({
       kind: 'rest',
       minutes: minutesOf(one ?? two ?? ''),

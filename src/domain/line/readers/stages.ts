@@ -9,6 +9,7 @@ import {
   DIGITS,
   FACES,
   HEAT,
+  HOUR,
   heatOf,
   isHeat,
   isNext,
@@ -36,7 +37,7 @@ import {
 const facesOf = (each_min: number): number => (each_min <= 4 ? 4 : 2)
 
 /** Slower than this nothing is said to roast, minutes a kilogram. */
-const MOST_PER_KG_MIN = 240
+const MOST_PER_KG_MIN = 300
 
 /** Which oven the words before a heat say. */
 const ovenOf = (lead: string) => (/\b(?:fan|convection)\b/.test(lead) ? 'fan' : 'oven')
@@ -51,6 +52,10 @@ function finishOf(
   return isHeat(heat, 120) ? stage({ on: 'oven', heat, minutes: stretchOf(span), finish: true, ...more }) : undefined
 }
 
+/** Cooler than this nothing is seared, °C. */
+const LEAST_SEAR_C = 180
+/** Shorter than this a side is seared and not cooked, minutes. */
+const LEAST_A_SIDE = 6
 /** A number alone is no core from here on. */
 const LEAST_BARE = 100
 const LEAST_BARE_F = 210
@@ -61,6 +66,9 @@ const FIRE =
 const DIRECT = ' direct(?:ly)?(?: heat)?| over(?: the)?(?: hot| direct)? (?:coals|fire|embers|heat)'
 /** After a number these make it something else than minutes. */
 const TIMED = 'people|guests|kg|g|lb|c|f|degrees|am|pm'
+
+/** "Foil on for the first hour" covers no whole stretch. */
+const FOR_FIRST = '(?: on)?(?: for)?(?: the)? first '
 
 /** Heat in stretches: how long at what, and then. */
 
@@ -85,7 +93,7 @@ export const STAGES: readonly Reader[] = [
   ),
   // 20 min at 230 · an hour at 160 under foil
   reader(
-    `((?:${LEAD} )*)(${SPAN}) ((?:at |(?:in (?:an? |the )?)?oven (?:at |on |of )|(?:in (?:an? |the )?)?(?:water )?bath (?:at |of )?))?${HEAT}(?! (?:${TIMED}|min|mins|minutes?|h|hours?)(?: |$))( (?:in (?:an? |the )?)?(?:water )?bath)?(?: (${COVER}))?(?: (breast down))?`,
+    `((?:${LEAD} )*)(${SPAN}) ((?:at |(?:in (?:an? |the )?)?oven (?:at |on |of )|(?:in (?:an? |the )?)?(?:water )?bath (?:at |of )?))?${HEAT}(?! (?:${TIMED}|min|mins|minutes?|h|hours?)(?: |$))( (?:in (?:an? |the )?)?(?:water )?bath)?(?: (${COVER})(?!${FOR_FIRST}))?(?: (breast down))?`,
     ([, lead = '', span = '', at, value, unit, gas, bath, cover, down]) => {
       const heat = heatOf(value, unit, gas)
       // Without "at" only what no core reads is an oven's.
@@ -113,6 +121,21 @@ export const STAGES: readonly Reader[] = [
         usual: /hot|high/.test(heat ?? oven ?? then ?? '') ? 'hot' : 'low',
         minutes: minutesOf(first ?? last ?? long ?? ''),
       }),
+  ),
+  // five hours covered, then 30 uncovered at 200
+  reader(
+    `(?:and )?then (\\d{2})(?: ${MIN})? (${COVER})(?: at| in an? oven at)? ${HEAT}`,
+    ([, minutes, cover, value, unit, gas]) => {
+      const heat = heatOf(value, unit, gas)
+      return isHeat(heat, LEAST_BARE)
+        ? stage({ on: 'oven', heat, minutes: Number(minutes), cover: coverOf(cover), follows: true })
+        : undefined
+    },
+  ),
+  // 100 until 46, then a hot oven
+  reader(
+    '(?:and )?then (?:(?:finish(?:ed)? )?(?:in(?:to)? |at )?)?(?:an? |the )?(?:very )?hot oven(?: to finish)?',
+    () => stage({ on: 'oven', usual: 'hot', follows: true }),
   ),
   // the last half hour at 220
   reader(
@@ -147,7 +170,7 @@ export const STAGES: readonly Reader[] = [
   ),
   // then 175 · down to 160 covered · then 175 to 76 in the thigh · turned down to 160 after 20 min
   reader(
-    `(?:(?:and )?then|down to|after that|followed by|(?:reduced?|reducing|lower(?:ed)?|turn(?:ed)?|drop(?:ped)?|dial(?:led)?)(?: it| the oven| the heat)?(?: down)?(?: to)?)(?: at| to| in| an?| the| oven| roast| down| straight| gentle)* ${HEAT}(?: oven| (fan|convection)(?: oven)?)?(?: (${COVER}))?(?: (?:to the end|until (?:it is )?done|till done|to finish))?(?: (?:to|until|till) ${TEMP}(?: in (?:the |its )?(${POINT}))?)?(?: after (?:the first )?(${SPAN}))?`,
+    `(?:(?:and )?then|down to|after that|followed by|(?:reduced?|reducing|lower(?:ed)?|turn(?:ed)?|drop(?:ped)?|dial(?:led)?|crank(?:ed)?)(?: it| the oven| the heat)?(?: down| up)?(?: to)?)(?: at| to| in| an?| the| oven| roast| down| straight| gentle)* ${HEAT}(?: oven| (fan|convection)(?: oven)?)?(?: (${COVER}))?(?: (?:to the end|until (?:it is )?done|till done|to finish))?(?: (?:to|until|till) ${TEMP}(?: in (?:the |its )?(${POINT}))?)?(?: after (?:the first )?(${SPAN}))?`,
     ([, value, unit, gas, fan, cover, core, coreUnit, , before]) => {
       const heat = heatOf(value, unit, gas)
       return isHeat(heat)
@@ -201,7 +224,7 @@ export const STAGES: readonly Reader[] = [
   ),
   // low 120 to 52 · 110 c until 50 c · smoked at 107 to 46
   reader(
-    `(?:(?:low|gentle|slow|oven|at|roast|roasted|cooked|cook) )*(${FIRE} )?(?:at )?${TEMP}(?: (fan|convection)(?: oven)?| oven)?(?: indirect)? (?:to|until|till) (?:a core of |${READS} )?${TEMP}(?: in (?:the |its )?(?:${POINT}))?(?: core| inside| internal)?`,
+    `(?:(?:low|gentle|slow|oven|at|roast|roasted|cooked|cook) )*(${FIRE} )?(?:at )?${TEMP}(?: (fan|convection)(?: oven)?| oven)?(?: indirect)? (?:to|until|till) (?:a core of |${READS} )?${TEMP}(?: (?:in (?:the |its )?)?(?:${POINT}))?(?: core| inside| internal)?`,
     ([, fire, value, unit, fan, core, coreUnit]) => {
       const heat = heatOf(value, unit)
       const to = heatOf(core, coreUnit)
@@ -229,6 +252,10 @@ export const STAGES: readonly Reader[] = [
       return stage({ on: 'pan', minutes: each * facesOf(each) })
     },
   ),
+  // bbq 20 min a side: over the fire, and no pan
+  reader(`${FIRE}(?: it)?(?: for)? (${N}) ?${MIN}? ${FACES}`, ([, count = '']) =>
+    numberOf(count) >= LEAST_A_SIDE ? stage({ on: 'fire', minutes: 2 * numberOf(count) }) : undefined,
+  ),
   // sear 5 min on all sides in a hot pan
   reader(
     `(?:sear(?:ed)?|brown(?:ed)?|fry|fried)(?: it)?(?: for)? (${SPAN}) (?:(?:on )?(?:all|both|every|each) (?:sides?|over|round)(?: (?:in|on) (?:a |the )?(?:hot |heavy )*(?:pan|skillet|hob|frying pan))?|(?:in|on) (?:a |the )?(?:hot |heavy )*(?:pan|skillet|hob|frying pan))(?: first)?`,
@@ -240,11 +267,11 @@ export const STAGES: readonly Reader[] = [
   ),
   // 260 for 11 min a kilo
   reader(
-    `((?:${LEAD} )*)${HEAT}(?: oven| (fan|convection)(?: oven)?)?(?: for)? (${N}) ${MIN} ${A_WEIGHT}(?: (?:plus|and|\\+) (?:another |an extra )?(\\d+)(?: ${MIN})?(?: over| extra)?(?! (?:${TIMED})(?: |$)))?`,
-    ([, lead = '', value, unit, gas, fan, minutes = '', each, weight = '', more]) => {
+    `((?:${LEAD} )*)${HEAT}(?: oven| (fan|convection)(?: oven)?)?(?: for)? (${N}) (${MIN}|${HOUR}) ${A_WEIGHT}(?: (?:plus|and|\\+) (?:another |an extra )?(\\d+)(?: ${MIN})?(?: over| extra)?(?! (?:${TIMED})(?: |$)))?`,
+    ([, lead = '', value, unit, gas, fan, count = '', time = '', each, weight = '', more]) => {
       const heat = heatOf(value, unit, gas)
       if (!isHeat(heat)) return undefined
-      const per_kg_min = numberOf(minutes) / massOf(each ?? '1', weight)
+      const per_kg_min = (numberOf(count) * (time.startsWith('h') ? 60 : 1)) / massOf(each ?? '1', weight)
       return per_kg_min > 0 && per_kg_min <= MOST_PER_KG_MIN
         ? stage({
             on: fan ? 'fan' : ovenOf(lead),
@@ -277,6 +304,10 @@ export const STAGES: readonly Reader[] = [
     `(?:then |and |finish(?:ed)? |crisp(?:ed)? (?:up )?|brown(?:ed)? )*under (?:the |a )?(?:hot )?(?:grill|broiler)(?: for)?(?: (${SPAN}))?`,
     ([, span]) => stage({ on: 'oven', minutes: span === undefined ? undefined : minutesOf(span), finish: true }),
   ),
+  // indirect till 46, then direct
+  reader(`(?:and )?then (?:over )?direct(?:ly)?(?: heat)?(?: for)?(?: (${SPAN}))?`, ([, span]) =>
+    stage({ on: 'fire', minutes: span === undefined ? undefined : minutesOf(span), finish: true }),
+  ),
   // then sear in a hot pan for 4 min
   reader(
     `(?:(?:and )?then|to finish|finish(?:ed)?|at the end)(?: quickly| briefly)? (?:by )?(?:a )?(?:sear(?:ed|ing)?|brown(?:ed|ing)?|fry|fried)?(?: it)?(?: quickly| briefly| hard)? ?(?:(?:in|on) (?:a |the )?|(?<=then ))(?:(?:very |smoking )?hot |heavy )*(?:pan|skillet|frying pan|hob)(?: for)?(?: (${SPAN})(?: (${FACES}))?)?|pan finish(?:ed)?`,
@@ -297,7 +328,9 @@ export const STAGES: readonly Reader[] = [
       const minutes = only ? Number(value) : span === undefined ? undefined : minutesOf(span)
       if (heat === undefined && minutes === undefined && !/hot finish|direct|^(?:then|and) /.test(text))
         return undefined
-      if (heat !== undefined && !isHeat(heat, 120)) return undefined
+      // "Sear, 120 to 48": nothing is seared so gently.
+      const least = /^(?:(?:then|and|final|last|direct) )*(?:sear|blast)/.test(text) ? LEAST_SEAR_C : 120
+      if (heat !== undefined && !isHeat(heat, least)) return undefined
       const sear = heat === undefined && /^sear /.test(text) ? { sear: true as const } : {}
       return stage({ on: 'oven', heat, minutes, finish: true, ...sear })
     },
