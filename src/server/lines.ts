@@ -5,8 +5,7 @@ import { fail, type Outcome, succeed } from '@/domain/problem/problem'
 import { cookAgainLike } from './again'
 import { nowSeconds } from './environment'
 import { lineContextOf } from './kitchen'
-import { taughtMeal } from './learned'
-import { equipmentOf } from './meals'
+import { equipmentOf, mealAsSaid } from './meals'
 import { planAsSaid } from './plans'
 import { type AddedLine, addStanding } from './standing'
 
@@ -23,7 +22,7 @@ export async function addFromLine(slug: string, line: string): Promise<Outcome<A
     return succeed(
       stands.kind === 'plan'
         ? { ...stands, document: await planAsSaid(scope, read.value, stands.document, now_s) }
-        : { ...stands, document: await taughtMeal(scope, stands.document) },
+        : { ...stands, document: await mealAsSaid(scope, stands.document) },
     )
   })
 }

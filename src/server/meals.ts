@@ -3,11 +3,12 @@ import type { Unreadable } from '@/db/stored'
 import type { LivingCook } from '@/domain/cook/living-plan'
 import { type HouseStandards, standardsOf, withStandards } from '@/domain/house/standards'
 import { readLine } from '@/domain/line/reading'
-import { mealFromLine } from '@/domain/meal/from-line'
+import { mealAsTold, mealFromLine } from '@/domain/meal/from-line'
 import { mealFromWords, mealWordsOf } from '@/domain/meal/from-words'
 import type { MealPlan } from '@/domain/meal/make-meal'
 import { equipmentPart, type MealDocument, mealDocument } from '@/domain/meal/meal-document'
 import { PLAIN_KITCHEN } from '@/domain/meal/meal-problem'
+import { mayComeAsTold } from '@/domain/plan/from-line'
 import { parseWith } from '@/domain/problem/parse'
 import { fail, type Outcome, type Problem, succeed } from '@/domain/problem/problem'
 import { keepTrail } from './access/trail'
@@ -86,13 +87,21 @@ export const mealInKitchen = (slug: string, id: string, gone?: AbortSignal): Pro
 /** The equipment a new meal starts from. */
 export const equipmentOf = (scope: KitchenScope): MealDocument['kitchen'] => scope.kitchen.equipment ?? PLAIN_KITCHEN
 
+/** The meal of a line with what its kitchen has learned; roasts that were told their reading are wanted as that makes them. */
+export async function mealAsSaid(scope: KitchenScope, untaught: MealDocument): Promise<MealDocument> {
+  const meal = await taughtMeal(scope, untaught)
+  if (!meal.roasts.some(mayComeAsTold)) return meal
+  const made = await compute('meal', meal)
+  return made.ok ? mealAsTold(meal, made.value) : meal
+}
+
 /** Adds a meal said in words: "38 people on Saturday at 19:30", or with all that is eaten. */
 export const addMealFromWords = (slug: string, line: string): Promise<Outcome<MealRow>> =>
   inKitchen(slug, 'plan', async (scope) => {
     const now_s = nowSeconds()
     const whole = readLine(line, await lineContextOf(scope, now_s))
     if (whole.ok && whole.value.roasts.length > 0) {
-      const checked = await checkedMeal(await taughtMeal(scope, mealFromLine(whole.value, now_s, equipmentOf(scope))))
+      const checked = await checkedMeal(await mealAsSaid(scope, mealFromLine(whole.value, now_s, equipmentOf(scope))))
       return checked.ok ? succeed(await scope.meals.add(checked.value.document)) : checked
     }
     const words = whole.ok ? mealWordsOf(whole.value) : whole

@@ -5,7 +5,7 @@ import type { LivingCook } from '@/domain/cook/living-plan'
 import { standardsOf, withStandards } from '@/domain/house/standards'
 import { type LineReading, NO_CUT, readLine } from '@/domain/line/reading'
 import { isMeal } from '@/domain/line/said-roast'
-import { comesAsItComes, goingInAt, planFromLine, servedAsItComes } from '@/domain/plan/from-line'
+import { goingInAt, mayComeAsTold, planFromLine, servedAsItComes } from '@/domain/plan/from-line'
 import { checkPlan, checkPromiseAhead } from '@/domain/plan/make-plan'
 import type { PlanSummary } from '@/domain/plan/summary'
 import { parseWith } from '@/domain/problem/parse'
@@ -132,7 +132,7 @@ export async function planAsSaid(
   now_s: number,
 ): Promise<PlanDocument> {
   const document = await taughtPlan(scope, untaught)
-  if (put_in_s === undefined && !comesAsItComes(document)) return document
+  if (put_in_s === undefined && !mayComeAsTold(document)) return document
   const made = await compute('plan', { document, now_s })
   if (!made.ok) return document
   const serve_c = servedAsItComes(document, made.value)

@@ -212,6 +212,13 @@ export function roastsOf(
           stages.push({ on: 'oven', set_c, minutes: after_min })
           delete roast.set_c
         }
+        // "62 C for eight hours sous vide" is the school, by its hours.
+        if (stage.on === 'bath' && /sous vide$/i.test(spelt(meaning)) && heat && stages.length === 0) {
+          roast.school = 'water-bath'
+          roast.set_c = toCelsius(heat, 'oven')
+          span ??= { meaning, minutes: stage.minutes ?? 0 }
+          break
+        }
         stages.push({
           ...stage,
           ...(stage.on === 'bath' ? { cover: stage.cover ?? ('bag' as const) } : {}),

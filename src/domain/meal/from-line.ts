@@ -2,10 +2,11 @@ import { findCut } from '@/core/reference/cuts'
 import type { LineReading } from '../line/reading'
 import { isMeal } from '../line/said-roast'
 import { findSide } from '../line/sides'
-import { partsOfSaid, piecesOfSaid, planFromLine, promiseOf } from '../plan/from-line'
+import { partsOfSaid, piecesOfSaid, planFromLine, promiseOf, servedAsItComes } from '../plan/from-line'
 import { steadySet } from '../plan/said-stretches'
 import type { PlanDocument, ProgramPart } from '../roast/roast-document'
 import { inBatches, MOST_SERVINGS } from './batches'
+import type { MealPlan } from './make-meal'
 import { type MealDocument, mealDocument } from './meal-document'
 
 /** A table where nobody says how many. */
@@ -90,4 +91,16 @@ export function documentFromLine(
         kind: 'plan',
         document: { ...planFromLine(reading, now_s), altitude_m: reading.altitude_m ?? kitchen.altitude_m },
       }
+}
+
+/** A meal whose roasts that were told their reading, and of which nobody said how done, are wanted as that makes them. */
+export function mealAsTold(meal: MealDocument, { items }: Pick<MealPlan, 'items'>): MealDocument {
+  return {
+    ...meal,
+    roasts: meal.roasts.map((roast) => {
+      const peak_c = items.find(({ id }) => id === roast.id)?.peak_c
+      const serve_c = peak_c === undefined ? undefined : servedAsItComes(roast, { peak_c, tender_s: 0 })
+      return serve_c === undefined ? roast : { ...roast, target: { serve_c: Math.round(serve_c) } }
+    }),
+  }
 }

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest'
 import { readLine } from '../line/reading'
-import { comesAsItComes, planFromLine } from './from-line'
+import { comesAsItComes, planFromLine, servedAsItComes } from './from-line'
 import { makePlan } from './make-plan'
 
 const now_s = Date.UTC(2026, 10, 24, 9) / 1000
@@ -75,6 +75,19 @@ describe('hours that are said and no heat', () => {
     expect(comesAsItComes(planBy('leg of lamb 2.4 kg seven hours at 120, pink'))).toBe(false)
     expect(comesAsItComes(planBy('leg of lamb 2.4 kg 90 minutes at 180'))).toBe(false)
     expect(comesAsItComes(planBy('beef rib 3 kg four hours at 110'))).toBe(false)
+  })
+
+  it('told its reading and not how done: wanted as that makes it, where it can be served so', () => {
+    const made = (line: string, peak_c: number) => servedAsItComes(planBy(line), { peak_c, tender_s: 0 })
+    expect(made('beef rib 3 kg 120 to 48, sear', 51.2)).toBe(51.2)
+    expect(made('pork loin 2 kg 160, pull at 60', 64)).toBe(64)
+    expect(made('leg of lamb 2.4 kg 150 to 88', 90)).toBe(90)
+    // Nobody serves it so, a bird is as done as birds are, and what is said to be wanted is wanted.
+    expect(made('pork loin 2 kg 160, pull at 48', 52)).toBeUndefined()
+    expect(made('beef rib 3 kg 160, pull at 80', 84)).toBeUndefined()
+    expect(made('chicken 1.6 kg 180 until 71 in the breast', 78)).toBeUndefined()
+    expect(made('beef rib 3 kg 120 to 48, sear, medium', 51)).toBeUndefined()
+    expect(made('beef rib 3 kg 120', 57)).toBeUndefined()
   })
 
   it('a shoulder that falls apart at 85 °C by its hours misses nothing; one that does not is told', () => {

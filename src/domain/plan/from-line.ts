@@ -1,5 +1,6 @@
 import { findSchool, pullsApart, type School } from '@/core/program/schools'
-import { type Cut, findCut, isCured } from '@/core/reference/cuts'
+import { type Cut, findCut, isCured, isPoultry } from '@/core/reference/cuts'
+import { donenessScale } from '@/core/reference/doneness'
 import { tenderSeconds } from '@/core/reference/tenderness'
 import type { Plan } from '@/core/schedule/plan'
 import { cutByStandards, type HouseStandards, schoolByStandards, standardsFor } from '../house/standards'
@@ -7,7 +8,7 @@ import { asTheHouseDoes, type HouseWays } from '../house/ways'
 import { leadHours } from '../line/lead'
 import type { LineReading, SaidRoast } from '../line/reading'
 import { type PlanDocument, type ProgramPart, planDocument } from '../roast/roast-document'
-import { withRoles } from '../roast/stages'
+import { waitingForPull, withRoles } from '../roast/stages'
 import { heldNumber } from '../schema/scalars'
 import { withCare, withHold, writtenOut } from './said-care'
 import { MOST_STAGES, staged } from './said-stretches'
@@ -132,7 +133,7 @@ export function partsOfSaid(roast: SaidRoast, ways: HouseWays = {}, standards: H
 /** From here on a piece that can fall apart is cooked to fall apart, not sliced, minutes. */
 const LONG_MIN = 180
 /** Whether a piece is cooked by the clock alone for hours, that can fall apart and of which nobody says how done. */
-export function comesAsItComes({ roast, program, target }: PlanDocument): boolean {
+export function comesAsItComes({ roast, program, target }: Said): boolean {
   const cut = findCut(roast.cut)
   if (!cut || !pullsApart(cut) || cut.doneness === 'tender' || target !== undefined || !('stages' in program))
     return false
@@ -141,9 +142,35 @@ export function comesAsItComes({ roast, program, target }: PlanDocument): boolea
   return minutes.reduce((sum, each) => sum + each, 0) >= LONG_MIN
 }
 
-/** What such a piece is served at, °C: as it comes, where it is tender by then; undefined of any other. */
-export const servedAsItComes = (document: PlanDocument, plan: Pick<Plan, 'peak_c' | 'tender_s'>): number | undefined =>
-  comesAsItComes(document) && plan.tender_s >= tenderSeconds('leaves_bone') ? plan.peak_c : undefined
+/** A degree either way of the least and the most done there is, K. */
+const BESIDE_K = 2
+/**
+ * Whether a piece that is sliced was told the reading it is pulled at, and nobody says how done: "120 to 48, then sear" is
+ * wanted as that makes it. A bird is as done as birds are.
+ */
+function isToldItsPull({ roast, program, target }: Said): boolean {
+  const cut = findCut(roast.cut)
+  if (!cut || isPoultry(cut) || cut.doneness === 'tender' || target !== undefined) return false
+  return waitingForPull(program).pull_c !== undefined
+}
+
+type Said = Pick<PlanDocument, 'roast' | 'program' | 'target'>
+/** Whether how done a roast is to be may follow from how it was told to be cooked. */
+export const mayComeAsTold = (document: Said): boolean => comesAsItComes(document) || isToldItsPull(document)
+
+/**
+ * What a roast is served at that comes as it was told, °C: by its hours where it is tender by then, by its reading where
+ * that is a degree it can be served at; undefined of any other.
+ */
+export function servedAsItComes(document: Said, plan: Pick<Plan, 'peak_c' | 'tender_s'>): number | undefined {
+  if (comesAsItComes(document)) return plan.tender_s >= tenderSeconds('leaves_bone') ? plan.peak_c : undefined
+  const cut = findCut(document.roast.cut)
+  if (!cut || !isToldItsPull(document)) return undefined
+  const degrees = donenessScale(cut.doneness).degrees.map(({ serve_c }) => serve_c)
+  const isLess = plan.peak_c < Math.min(...degrees) - BESIDE_K
+  const isMore = plan.peak_c > Math.max(...degrees) + BESIDE_K && !pullsApart(cut)
+  return isLess || isMore ? undefined : plan.peak_c
+}
 
 /** The pieces that a roast said once stands for, as a meal holds them but for their place in it. */
 export function piecesOfSaid(said: SaidRoast, ways: HouseWays = {}, standards: HouseStandards = new Map()) {

@@ -52,6 +52,13 @@ describe('what a line told is done, and nothing is left where it does harm', () 
     expect(one.peak_c).toBeLessThan(60)
   })
 
+  it('a reading that was told is the one it is pulled at, however done that makes it', () => {
+    const { one, minutesOf } = served('beef tenderloin 2 kg 120 to 48, sear, 19:00')
+    expect(minutesOf('pull_at')).toEqual([])
+    expect(one.peak_c).toBeLessThan(54)
+    expect(Math.abs(one.late_min)).toBeLessThanOrEqual(5)
+  })
+
   it('by the clock in an oven that runs hot: out at a reading, before its time', () => {
     const { one, minutesOf, plan } = served('beef rib 3 kg 160 for 110 minutes, 19:00', { oven_k: 20, thicker: 0.93 })
     expect(minutesOf('pull_at').length).toBeGreaterThan(0)

@@ -112,6 +112,11 @@ export const STAGES: readonly Reader[] = [
         : undefined
     },
   ),
+  // 62 C for eight hours sous vide
+  reader(`${TEMP}(?: for)? (${SPAN}) sous vide`, ([, value, unit, span = '']) => {
+    const heat = heatOf(value, unit)
+    return isHeat(heat, 45) ? stage({ on: 'bath', heat, minutes: minutesOf(span) }) : undefined
+  }),
   // 20 min hot then · six hours in a low oven: as hot, or as low, as it is usual
   reader(
     `(?:first |for |start(?:ing)? )*(?:(${SPAN}) (?:in an? |at |on )*(?:very )?(hot|high|low|slow)(?: oven| heat)?|(?:in an? |at )?(?:very )?(hot|high|low|slow) (?:oven|heat)(?: for)? (${SPAN})|then (?:on )?(hot|high|low|slow)(?: for)? (${SPAN}))`,
