@@ -33,6 +33,12 @@ describe('what a line was taken to mean', () => {
     expect(said('lamb leg 2 kg medium for 4')).toEqual(expect.arrayContaining(['medium', '4 at the table']))
   })
 
+  it('a sear is said where it comes: before the oven, or after its reading', () => {
+    expect(said('venison loin 1 kg, sear, 120 to 50').at(-2)).toBe('pan first')
+    expect(said('venison loin 1 kg, 120 to 50, sear').at(-1)).toBe('then hot')
+    expect(said('venison loin 1 kg, 120 to 50, pan sear').at(-1)).toBe('then a hot pan')
+  })
+
   it('a day that is far off has its year, a near one has none', () => {
     expect(said('turkey 5 kg thanksgiving')).toContain('on the table Thu, 25 Nov 2027 19:00')
     expect(said('turkey 5 kg christmas day at 3')).toContain('on the table Fri 25 Dec 15:00')

@@ -36,7 +36,7 @@ const STUFFING = {
 
 const stageWords = ({ on, heat: at, usual, minutes, per_kg_min, core, cover, breastDown, finish }: SaidStage): string =>
   [
-    finish ? 'then hot' : usual === undefined ? ON[on] : `${usual} oven`,
+    finish ? (on === 'pan' ? 'then a hot pan' : 'then hot') : usual === undefined ? ON[on] : `${usual} oven`,
     at && heat(at),
     minutes !== undefined && span(minutes),
     per_kg_min !== undefined && `${Math.round(per_kg_min)} min a kilogram`,

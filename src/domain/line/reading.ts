@@ -8,7 +8,7 @@ import { fail, type Outcome, type Span, succeed } from '../problem/problem'
 import { nearestOf } from '../quantity/nearest'
 import { toldApart } from './bare-heats'
 import { isNoRoast, NAME_WORDS, nameInLine } from './cut-names'
-import type { Meaning } from './fact'
+import type { Fact, Meaning } from './fact'
 import { leadHours } from './lead'
 import { ORDINARY } from './ordinary'
 import { piecesApart } from './pieces-apart'
@@ -156,6 +156,7 @@ export function readLine(line: string, context: LineContext): Outcome<LineReadin
   const shown = taken.map((meaning): Meaning => {
     const { fact } = meaning
     if (fact.kind === 'serve' && fact.bare && !served) return { ...meaning, fact: { kind: 'heat', heat: fact.heat } }
+    if (fact.kind === 'school' && fact.id === 'pan-first') return { ...meaning, fact: searedWhen(fact, all) }
     // Of several hours each is shown on its day, whether it is taken or not.
     const own = saidHours.find((hour) => hour.meaning === meaning)
     if (own && (fact.kind === 'moment' || fact.kind === 'again'))
@@ -182,6 +183,15 @@ export function readLine(line: string, context: LineContext): Outcome<LineReadin
     asks,
   })
 }
+
+/** "120 to 48, sear" is seared after it, and is shown as that. */
+function searedWhen(said: Fact, roasts: readonly SaidRoast[]): Fact {
+  const isFirst = roasts.some(({ school, stages }) => school === 'pan-first' || openedIn(stages))
+  if (isFirst) return said
+  const inPan = roasts.some(({ stages }) => stages.some(({ on, finish }) => on === 'pan' && finish))
+  return { kind: 'stage', stage: { on: inPan ? 'pan' : 'oven', finish: true } }
+}
+const openedIn = ([first]: SaidRoast['stages']): boolean => first?.on === 'pan' && !first.finish
 
 /** The day that goes with the first of two hours, where the last has none of its own. */
 function dayOf({ first, last }: NonNullable<ReturnType<typeof hoursApart>>, { timeZone }: LineContext): string {
