@@ -51,7 +51,9 @@ const SHORT: ReadonlyMap<string, string> = new Map([
 /** Words of their own, however near to one of ours: a suckling is no duckling. */
 const NOT_OURS: ReadonlySet<string> = new Set([
   ...ORDINARY,
-  ...'suckling sucking quail quails rabbit hare boar goat kid oxtail tongue clock fifteen fifty altitude'.split(' '),
+  ...'possibly suckling sucking quail quails rabbit hare boar goat kid oxtail tongue clock fifteen fifty altitude'.split(
+    ' ',
+  ),
 ])
 /** Spellings are looked up once: the same words come again with every key. */
 const mended = new Map<string, string | undefined>()

@@ -202,6 +202,15 @@ export const PIECE: readonly Reader[] = [
         : undefined
     },
   ),
+  // gran likes it well done: hers alone; everyone else pink
+  reader(
+    `(?:(?:the|my|our|poor|old) )*(?:${KIN})(?: in law)? (?:${LIKE} )?(?:it )?(${DEGREE})(?= |$)`,
+    ([, word = '']) => ({ kind: 'wish', count: 1, word: degreeOf(word), perhapsAll: true }),
+  ),
+  reader(
+    `(?:(?:and )?the rest(?: of (?:us|them))?|(?:every(?:one|body)|all|the) (?:else|others)|others)(?: ${LIKE})?(?: it)? (${DEGREE})`,
+    ([, word = '']) => ({ kind: 'doneness', word: degreeOf(word) }),
+  ),
   // well done for gran: for her alone
   reader(`(${DEGREE})(?= for (?:(?:the|my|our|poor|old) )*(?:${KIN})(?: |$))`, ([, word = '']) => ({
     kind: 'wish',

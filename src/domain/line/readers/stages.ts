@@ -56,6 +56,8 @@ function finishOf(
 const LEAST_SEAR_C = 180
 /** Shorter than this a side is seared and not cooked, minutes. */
 const LEAST_A_SIDE = 6
+/** A moderate oven (common practice), °C. */
+const MODERATE_C = 180
 /** A number alone is no core from here on. */
 const LEAST_BARE = 100
 const LEAST_BARE_F = 210
@@ -137,10 +139,21 @@ export const STAGES: readonly Reader[] = [
         : undefined
     },
   ),
-  // 100 until 46, then a hot oven
+  // a hot oven, a low one until 50, a moderate one: as hot as it is usual
   reader(
-    '(?:and )?then (?:(?:finish(?:ed)? )?(?:in(?:to)? |at )?)?(?:an? |the )?(?:very )?hot oven(?: to finish)?',
-    () => stage({ on: 'oven', usual: 'hot', follows: true }),
+    `(?:start(?:ed|ing)? )?(?:in )?(?:an? |the )?(?:very )?(hot|low|slow|cool|gentle) oven(?: (?:to|until|till) ${TEMP})?`,
+    ([, heat, value, unit]) => stage({ on: 'oven', usual: heat === 'hot' ? 'hot' : 'low', core: heatOf(value, unit) }),
+  ),
+  reader('(?:in )?(?:an? |the )?(?:medium|moderate) oven', () => ({
+    kind: 'heat',
+    heat: { value: MODERATE_C, unit: 'c' },
+    on: 'oven',
+  })),
+  // 100 until 46, then a hot oven for ten minutes
+  reader(
+    `(?:and )?then (?:(?:finish(?:ed)? )?(?:in(?:to)? |at )?)?(?:an? |the )?(?:very )?hot oven(?: to finish)?(?:(?: for)? (${SPAN}))?`,
+    ([, span]) =>
+      stage({ on: 'oven', usual: 'hot', follows: true, minutes: span === undefined ? undefined : minutesOf(span) }),
   ),
   // the last half hour at 220
   reader(

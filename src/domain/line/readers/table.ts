@@ -114,5 +114,8 @@ export const TABLE: readonly Reader[] = [
     '(?:when|what time|how soon|how long(?: until| till| before)?)(?: (?:will|would|should|is|does))*(?: (?:it|that|this|they|dinner|the (?:meat|roast|joint|bird)))?(?: (?:be|is|get|to be))* (?:done|ready|cooked|finished)',
     () => ({ kind: 'filler' }),
   ),
+  reader('asap|as soon as (?:possible|it can be|we can)|(?:how soon can we|as soon as we can) eat', () => ({
+    kind: 'filler',
+  })),
   reader(`(?:with |and |plus )?(?:some |the )?gravy`, () => ({ kind: 'filler' })),
 ]
