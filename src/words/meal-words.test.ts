@@ -62,6 +62,7 @@ describe('a meal in words', () => {
       { code: 'longer_rest', id: 'rib', minutes: 30 },
       { code: 'other_serving', id: 'rib', at: '2026-11-28T20:00:00Z' },
       { code: 'school', id: 'rib', school: 'reverse-sear' },
+      { code: 'school', id: 'rib', school: 'steady', set_c: 165 },
       { code: 'two_smaller', id: 'rib', mass_kg: 3 },
       { code: 'side_range', id: 'potatoes', low_c: 150, high_c: 250 },
       { code: 'hold_longer', id: 'potatoes', minutes: 35 },

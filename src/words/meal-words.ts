@@ -50,7 +50,7 @@ export function changeWords(change: ChangeKind, meal: MealDocument, units: Units
     case 'other_serving':
       return `${itemTitle(meal, change.id)} on the table at ${clock(Date.parse(change.at) / 1000, units)}`
     case 'school':
-      return `${itemTitle(meal, change.id)} by ${findSchool(change.school)?.name.toLowerCase() ?? change.school}`
+      return `${itemTitle(meal, change.id)} by ${findSchool(change.school)?.name.toLowerCase() ?? change.school}${change.set_c === undefined ? '' : ` at ${temperature(change.set_c, units)}`}`
     case 'two_smaller':
       return `Two of ${mass(change.mass_kg, units)} instead of one ${lower(itemTitle(meal, change.id))}`
     case 'side_range':

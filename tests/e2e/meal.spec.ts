@@ -1,7 +1,7 @@
 import { readFile } from 'node:fs/promises'
 import AxeBuilder from '@axe-core/playwright'
 import type { Page } from '@playwright/test'
-import { expect, saved, test } from './browser'
+import { expect, saved, test, typeLine } from './browser'
 
 const proved = (page: Page) =>
   expect(page.getByTestId('proof')).toHaveAttribute('data-proved', 'true', { timeout: 40_000 })
@@ -88,6 +88,15 @@ test('what cannot be is said with its clash, and a change that was tried makes r
   await expect(clashes).toContainText('each tried', { timeout: 40_000 })
   await clashes.getByRole('button').first().click()
   await expect.poll(async () => clashes.locator('p.text-lg').count(), { timeout: 40_000 }).toBeLessThan(before)
+})
+
+test('where no one change makes room it is said so, and what would', async ({ page }) => {
+  await typeLine(page, 'turkey 5kg, eye of round 2kg reverse seared, beef rib 2.4 kg, roast potatoes, for 12 at 19:00')
+  await page.getByRole('button', { name: 'Plan it' }).click()
+  const clashes = page.getByTestId('clashes')
+  await expect(clashes).toContainText('Beef eye of round')
+  await expect(clashes).toContainText('another oven or more places')
+  await expect(clashes.getByRole('button')).toHaveCount(0)
 })
 
 test('the promise moves by half an hour after a look at what changes', async ({ page }) => {

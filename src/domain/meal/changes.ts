@@ -12,7 +12,7 @@ export type ChangeKind =
   | { readonly code: 'oven_setting'; readonly id: string; readonly set_c: number; readonly minutes: number }
   | { readonly code: 'longer_rest'; readonly id: string; readonly minutes: number }
   | { readonly code: 'other_serving'; readonly id: string; readonly at: string }
-  | { readonly code: 'school'; readonly id: string; readonly school: string }
+  | { readonly code: 'school'; readonly id: string; readonly school: string; readonly set_c?: number }
   | { readonly code: 'two_smaller'; readonly id: string; readonly mass_kg: number }
   | { readonly code: 'side_range'; readonly id: string; readonly low_c: number; readonly high_c: number }
   | { readonly code: 'hold_longer'; readonly id: string; readonly minutes: number }
@@ -29,6 +29,7 @@ export interface MealChange {
 }
 
 const MOST = 6
+const STEADY = 'steady'
 /** So many are asked to give way. */
 const MOST_ASKED = 4
 /** How long an earlier batch waits in the cabinet, minutes. */
@@ -108,6 +109,13 @@ function* candidates(
             yield {
               change: { code: 'school', id, school: other.id },
               document: withRoast(meal, id, (last) => ({ ...last, program: { school: other.id } })),
+            }
+        // At one heat, and that of another roast: the two go in together.
+        if (program.school !== STEADY)
+          for (const set_c of settings)
+            yield {
+              change: { code: 'school', id, school: STEADY, set_c },
+              document: withRoast(meal, id, (last) => ({ ...last, program: { school: STEADY, set_c } })),
             }
       }
       if (cut && meal.roasts.length < 40) {

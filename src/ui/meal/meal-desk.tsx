@@ -250,9 +250,11 @@ export function MealDesk({
           <p className="mt-2 text-base">
             {live.changes.length > 0
               ? 'What would make room, each tried:'
-              : live.working
+              : live.search === 'on'
                 ? 'Looking for what would make room…'
-                : ''}
+                : live.search === 'over'
+                  ? 'No one change makes room. Leave something out, cook it for another hour, or tell Kitchen of another oven or more places.'
+                  : ''}
           </p>
           <div className="mt-2 flex flex-wrap gap-2">
             {live.changes.map(({ change: each, dropped, document: changed }) => (

@@ -14,6 +14,8 @@ export interface LiveMeal {
   /** The exact solver is at work; the plan shown is the best so far. */
   readonly working: boolean
   readonly changes: readonly MealChange[]
+  /** Whether it was tried what would make room: not while nobody let it, and all of it when it is over. */
+  readonly search: 'none' | 'on' | 'over'
 }
 
 const LIMIT_S = 20
@@ -34,7 +36,13 @@ export function useMealPlan(
   firstProblems: readonly Problem[],
   done: (document: MealDocument, plan: MealPlan) => void,
 ): LiveMeal & { readonly cancel: () => void } {
-  const [live, setLive] = useState<LiveMeal>({ plan: first, problems: firstProblems, working: false, changes: [] })
+  const [live, setLive] = useState<LiveMeal>({
+    plan: first,
+    problems: firstProblems,
+    working: false,
+    changes: [],
+    search: 'none',
+  })
   const running = useRef<ReturnType<typeof open> | undefined>(undefined)
   const tell = useRef(done)
   useEffect(() => {
@@ -54,23 +62,29 @@ export function useMealPlan(
     const timer = setTimeout(async () => {
       const worker = open()
       running.current = worker
-      setLive((last) => ({ ...last, working: true, changes: [] }))
+      setLive((last) => ({ ...last, working: true, changes: [], search: 'on' }))
       try {
         const tellBetter = Comlink.proxy((plan: MealPlan) => {
           if (current) setLive((last) => ({ ...last, plan, problems: [] }))
         })
         const outcome = await worker.ask((api) => api.solve({ ...wish, placed }, LIMIT_S, tellBetter))
         if (!current) return
-        if (!outcome.ok) return setLive((last) => ({ ...last, problems: outcome.problems, working: false }))
+        if (!outcome.ok)
+          return setLive((last) => ({ ...last, problems: outcome.problems, working: false, search: 'none' }))
         setLive((last) => ({ ...last, plan: outcome.value, problems: [], working: false }))
         tell.current(wish, outcome.value)
         const ids = [...new Set(outcome.value.dropped.flatMap(({ id, against }) => [id, ...against]))]
-        if (ids.length === 0) return
+        if (ids.length === 0) return setLive((last) => ({ ...last, search: 'none' }))
         const changes = await worker.ask((api) => api.changes(wish, ids, outcome.value.dropped.length))
-        if (current) setLive((last) => ({ ...last, changes }))
+        if (current) setLive((last) => ({ ...last, changes, search: 'over' }))
       } catch {
         if (current)
-          setLive((last) => ({ ...last, working: false, problems: [{ code: 'reckoning_stopped', path: [] }] }))
+          setLive((last) => ({
+            ...last,
+            working: false,
+            search: 'none',
+            problems: [{ code: 'reckoning_stopped', path: [] }],
+          }))
       } finally {
         worker.end()
         if (running.current === worker) running.current = undefined
@@ -87,7 +101,7 @@ export function useMealPlan(
   const cancel = useCallback(() => {
     running.current?.end()
     running.current = undefined
-    setLive((last) => ({ ...last, working: false }))
+    setLive((last) => ({ ...last, working: false, search: 'none' }))
   }, [])
   return { ...live, cancel }
 }
