@@ -8,13 +8,11 @@ import type { StagePart } from '../roast/roast-document'
 import { type CutTraits, isHam, nameInLine, withTraits } from './cut-names'
 import type { Fact, Meaning, SaidHeat } from './fact'
 import { isPulled } from './readers/doneness'
+import { type HeatsSaid, takeHeat, takeSchool, takeStage } from './said-heat'
 import type { Ask, HeatedStage, SaidRoast } from './said-roast'
 import type { Role } from './scale'
 import { weightTaken } from './weight-taken'
 import { IN_PASTRY, namesMeat } from './whose'
-
-/** A dial is not set below this, °C. */
-const LEAST_HEAT_C = 55
 
 /** What falls apart, and is said to take so long and nothing of its heat, is cooked low, minutes. */
 const LONG_MIN = 180
@@ -27,14 +25,6 @@ const lowFor = (minutes: number): Pick<HeatedStage, 'set_c' | 'usual'> => {
   const set_c = LOWER.find(([from]) => minutes >= from)?.[1]
   return set_c === undefined ? { usual: 'low' } : { set_c }
 }
-/** What follows a bath is its crust from here on, °C. */
-const AFTER_BATH_C = 150
-/** Under this an oven is gentle: what sears comes after it, °C (common practice). */
-const GENTLE_C = 135
-/** Words for a crust that say nothing of its being first, and where. */
-const SEARS = /^(?!.*\bfirst\b).*\b(?:sear|brown)/i
-const IN_A_PAN = /\b(?:pan|skillet|cast iron)\b/i
-const TILL = /^(?:to|until|till)\b/i
 /** No bath is hotter, °C. */
 const BOILS_C = 100
 
@@ -56,24 +46,6 @@ export interface Scene {
   /** Words as they stand in the line. */
   readonly spelt: (at: Span) => string
   readonly added: (words: string) => string
-}
-
-/** Schools that say nothing new after some others. */
-const ADDS: Readonly<Record<string, readonly string[]>> = {
-  'low-and-long': [
-    'reverse-sear',
-    'two-zone-fire',
-    'water-bath',
-    'cook-and-hold',
-    'pan-first',
-    'hot-start',
-    'oven-off',
-  ],
-  'pan-first': ['water-bath', 'reverse-sear'],
-  // "Sous vide, then grilled": how it is browned.
-  'two-zone-fire': ['water-bath'],
-  // Two zones of a fire are that: gently first, and hot at the end.
-  'reverse-sear': ['two-zone-fire'],
 }
 
 /** Nothing that is sliced is served hotter by more than this than its most done degree, K. */
@@ -100,18 +72,24 @@ export function roastsOf(
   let crown: Meaning | undefined
   let halved: Meaning | undefined
   let made: Meaning | undefined
-  const roast: { -readonly [Key in keyof SaidRoast]?: SaidRoast[Key] } = {}
-  const stages: HeatedStage[] = []
   const tending: Extract<Fact, { kind: 'tending' }>[] = []
   const notes: string[] = []
   const written: StagePart[] = []
   const otherWays: Meaning[] = []
   let shared: 'said' | 'perhaps' | undefined
   const seen = new Map<Fact['kind'], Meaning>()
+  const heats: HeatsSaid = {
+    roast: {},
+    stages: [],
+    seen,
+    toCelsius,
+    spelt,
+    rests: false,
+    searsFirst: false,
+    span: undefined,
+  }
+  const { roast, stages } = heats
   let cold = false
-  let rests = false
-  let searsFirst = false
-  let span: { readonly meaning: Meaning; readonly minutes: number } | undefined
   const leave = (meaning: Meaning) => ({ says: 'leave it out', line: replaced(meaning, '') })
   /** Asks about what is said and no plan can have. */
   const leftOut = (meaning: Meaning, more: Partial<Extract<Ask, { code: 'what_is' }>> = {}) =>
@@ -179,76 +157,16 @@ export function roastsOf(
         if (fact.heat) roast.start_c = toCelsius(fact.heat, 'start')
         if (fact.temper_min !== undefined) roast.temper_min = fact.temper_min
         break
-      case 'stage': {
-        const { heat, core, follows, after_min, sear, last: isLast, ...said } = fact.stage
-        const last = stages.at(-1)
-        // "150 for three hours, the last half hour at 220": it stays in.
-        const straight = isLast && said.minutes !== undefined && last?.minutes !== undefined && !rests
-        const stage = straight ? { ...said, finish: undefined } : said
-        if (sear && stages.length === 0 && roast.set_c === undefined && roast.school === undefined) searsFirst = true
-        if (stage.on === 'fan') roast.oven = 'fan'
-        // "Indirect till 46, then direct": that was what it reads before its finish.
-        const till = seen.get('serve')
-        if (stage.finish && stages.length === 0 && till && roast.serve_c !== undefined && TILL.test(spelt(till))) {
-          const on = roast.school === 'two-zone-fire' ? 'fire' : 'oven'
-          stages.push({ on, set_c: roast.set_c, core_c: roast.serve_c })
-          delete roast.serve_c
-          delete roast.set_c
-        }
-        const { set_c } = roast
-        // "Sous vide, then a hot oven 10 minutes", "sous vide 54, then sear": its school ends hot anyway.
-        const fierce = follows && heat !== undefined && toCelsius(heat, 'oven') >= AFTER_BATH_C
-        if (roast.school === 'water-bath' && (stage.usual === 'hot' || stage.finish || fierce)) {
-          if (stage.on === 'oven' && stage.minutes !== undefined) roast.second_min = stage.minutes
-          if (stage.on === 'oven' && heat) roast.second_c = toCelsius(heat, 'oven')
-          break
-        }
-        // "110 until 50, rest 30 min, 260 for 8 min": what comes hotter after the rest is its finish.
-        const cooked_c = last ? last.core_c !== undefined && last.set_c : set_c
-        const rested = rests && core === undefined && stage.minutes !== undefined
-        const hotter = rested && heat !== undefined && cooked_c && toCelsius(heat, 'oven') > cooked_c
-        // "At 260, then 160", "260, then off": what was said as the oven is the first stretch of heat.
-        if ((follows || stage.on === 'off') && !stage.finish && !hotter && stages.length === 0 && set_c !== undefined) {
-          stages.push({ on: 'oven', set_c, minutes: after_min })
-          delete roast.set_c
-        }
-        // "62 C for eight hours sous vide" is the school, by its hours.
-        if (stage.on === 'bath' && /sous vide$/i.test(spelt(meaning)) && heat && stages.length === 0) {
-          roast.school = 'water-bath'
-          roast.set_c = toCelsius(heat, 'oven')
-          span ??= { meaning, minutes: stage.minutes ?? 0 }
-          break
-        }
-        stages.push({
-          ...stage,
-          ...(stage.on === 'bath' ? { cover: stage.cover ?? ('bag' as const) } : {}),
-          ...(hotter || (stage.on === 'pan' && last?.core_c !== undefined) ? { finish: true } : {}),
-          set_c: heat && toCelsius(heat, 'oven'),
-          core_c: core && toCelsius(core, 'core'),
-        })
+      case 'stage':
+        takeStage(heats, meaning, fact.stage)
         break
-      }
       case 'span':
-        span ??= { meaning, minutes: fact.minutes }
+        heats.span ??= { meaning, minutes: fact.minutes }
         if (fact.slow) roast.school ??= 'low-and-long'
         break
-      case 'heat': {
-        const set_c = toCelsius(fact.heat, 'oven')
-        if (set_c < (fact.on === 'bath' ? 40 : LEAST_HEAT_C)) {
-          // "Then 120 in the oven to 52": no oven is so cool, the core is.
-          const open = stages.at(-1)
-          if (fact.on === 'oven' && open?.on === 'oven' && open.core_c === undefined && open.minutes === undefined)
-            stages.splice(-1, 1, { ...open, core_c: toCelsius(fact.heat, 'core') })
-          break
-        }
-        roast.set_c = set_c
-        if (fact.on === 'fan') roast.oven = 'fan'
-        if (fact.on === 'oven') roast.oven ??= 'still'
-        if (fact.on === 'fire') roast.school ??= 'two-zone-fire'
-        if (fact.smoked) roast.smoked = true
-        if (fact.on === 'bath') roast.school ??= 'water-bath'
+      case 'heat':
+        takeHeat(heats, fact)
         break
-      }
       case 'another_way':
         otherWays.push(meaning)
         break
@@ -259,7 +177,7 @@ export function roastsOf(
         cold = true
         break
       case 'rest':
-        rests = true
+        heats.rests = true
         if (fact.minutes !== undefined) roast.rest_min = fact.minutes
         break
       case 'hold':
@@ -270,24 +188,9 @@ export function roastsOf(
         if (fact.heat) roast.second_c = toCelsius(fact.heat, 'oven')
         if (fact.minutes !== undefined) roast.second_min = fact.minutes
         break
-      case 'school': {
-        // "120 to 48, sear": what has its reading is seared after it.
-        const isRead = roast.pull_c !== undefined || stages.at(-1)?.core_c !== undefined
-        // "Reverse seared, low and slow", "sous vide, sear": the second only praises the first, or belongs to it.
-        // "Oven 65 overnight, sear": after it, that is.
-        if (
-          fact.id === 'pan-first' &&
-          roast.set_c !== undefined &&
-          roast.set_c < GENTLE_C &&
-          /^,?\s*sear(?:ed)?$/i.test(spelt(meaning))
-        )
-          roast.school = 'reverse-sear'
-        else if (fact.id === 'pan-first' && isRead && SEARS.test(spelt(meaning))) {
-          if (IN_A_PAN.test(spelt(meaning))) stages.push({ on: 'pan', finish: true })
-          else roast.school = 'reverse-sear'
-        } else if (roast.school === undefined || !(ADDS[fact.id] ?? []).includes(roast.school)) roast.school = fact.id
+      case 'school':
+        takeSchool(heats, meaning, fact.id)
         break
-      }
       case 'doneness':
         roast.doneness = fact.word
         break
@@ -318,7 +221,10 @@ export function roastsOf(
         break
       case 'cover':
         // "Until 52, tent, rest 15": that is how it rests.
-        if (fact.cover !== 'tent' || !(rests || roast.pull_c !== undefined || stages.some(({ core_c }) => core_c)))
+        if (
+          fact.cover !== 'tent' ||
+          !(heats.rests || roast.pull_c !== undefined || stages.some(({ core_c }) => core_c))
+        )
           roast.cover = fact.cover
         break
       case 'tending':
@@ -353,11 +259,12 @@ export function roastsOf(
   const lying = roast.school === 'water-bath' && stages.length === 1 && bathed?.on === 'oven' ? bathed : undefined
   if (lying?.minutes !== undefined && lying.core_c === undefined && (lying.set_c ?? BOILS_C) < BOILS_C) {
     roast.set_c = lying.set_c as number
-    span ??= { meaning: seen.get('stage') ?? named, minutes: lying.minutes }
+    heats.span ??= { meaning: seen.get('stage') ?? named, minutes: lying.minutes }
     stages.length = 0
   }
   // "425 F, 80 minutes": so long in the one heat that is said. Where there is none, or several, nobody knows of what.
   const joint = findCut(ids[0] ?? '')
+  const { span, searsFirst } = heats
   const isLong = span !== undefined && span.minutes >= LONG_MIN && joint !== undefined && pullsApart(joint)
   const slow = roast.school === 'low-and-long' || (isLong && roast.school === undefined && roast.set_c === undefined)
   const seared = stages.filter(({ on }) => on === 'pan')

@@ -1,0 +1,138 @@
+import type { Fact, Meaning, SaidHeat, SaidStage } from './fact'
+import type { HeatedStage, SaidRoast } from './said-roast'
+import type { Role } from './scale'
+
+/** What the words of a roast say of its heat: stretches, a setting, a school, each by what was said before it. */
+
+/** A dial is not set below this, °C. */
+const LEAST_HEAT_C = 55
+
+/** What follows a bath is its crust from here on, °C. */
+const AFTER_BATH_C = 150
+/** Under this an oven is gentle: what sears comes after it, °C (common practice). */
+const GENTLE_C = 135
+/** Words for a crust that say nothing of its being first, and where. */
+const SEARS = /^(?!.*\bfirst\b).*\b(?:sear|brown)/i
+const IN_A_PAN = /\b(?:pan|skillet|cast iron)\b/i
+const TILL = /^(?:to|until|till)\b/i
+/** Schools that say nothing new after some others. */
+const ADDS: Readonly<Record<string, readonly string[]>> = {
+  'low-and-long': [
+    'reverse-sear',
+    'two-zone-fire',
+    'water-bath',
+    'cook-and-hold',
+    'pan-first',
+    'hot-start',
+    'oven-off',
+  ],
+  'pan-first': ['water-bath', 'reverse-sear'],
+  // "Sous vide, then grilled": how it is browned.
+  'two-zone-fire': ['water-bath'],
+  // Two zones of a fire are that: gently first, and hot at the end.
+  'reverse-sear': ['two-zone-fire'],
+}
+
+/** What the words of a roast have said of its heat so far. */
+export interface HeatsSaid {
+  readonly roast: { -readonly [Key in keyof SaidRoast]?: SaidRoast[Key] }
+  readonly stages: HeatedStage[]
+  /** The words of each kind of fact that were said last. */
+  readonly seen: ReadonlyMap<Fact['kind'], Meaning>
+  readonly toCelsius: (heat: SaidHeat, role: Role) => number
+  /** Words as they stand in the line. */
+  readonly spelt: (at: Meaning) => string
+  rests: boolean
+  /** Seared before anything else was said of its heat. */
+  searsFirst: boolean
+  /** A time that stands alone. */
+  span: { readonly meaning: Meaning; readonly minutes: number } | undefined
+}
+
+/** Takes a stretch of heat: the next one, a finish, or what belongs to what was said. What was said so far is changed. */
+export function takeStage(heats: HeatsSaid, meaning: Meaning, part: SaidStage): void {
+  const { roast, stages, toCelsius, spelt } = heats
+  const { heat, core, follows, after_min, sear, last: isLast, ...said } = part
+  const last = stages.at(-1)
+  // "150 for three hours, the last half hour at 220": it stays in.
+  const straight = isLast && said.minutes !== undefined && last?.minutes !== undefined && !heats.rests
+  const stage = straight ? { ...said, finish: undefined } : said
+  if (sear && stages.length === 0 && roast.set_c === undefined && roast.school === undefined) heats.searsFirst = true
+  if (stage.on === 'fan') roast.oven = 'fan'
+  // "Indirect till 46, then direct": that was what it reads before its finish.
+  const till = heats.seen.get('serve')
+  if (stage.finish && stages.length === 0 && till && roast.serve_c !== undefined && TILL.test(spelt(till))) {
+    const on = roast.school === 'two-zone-fire' ? 'fire' : 'oven'
+    stages.push({ on, set_c: roast.set_c, core_c: roast.serve_c })
+    delete roast.serve_c
+    delete roast.set_c
+  }
+  const { set_c } = roast
+  // "Sous vide, then a hot oven 10 minutes", "sous vide 54, then sear": its school ends hot anyway.
+  const fierce = follows && heat !== undefined && toCelsius(heat, 'oven') >= AFTER_BATH_C
+  if (roast.school === 'water-bath' && (stage.usual === 'hot' || stage.finish || fierce)) {
+    if (stage.on === 'oven' && stage.minutes !== undefined) roast.second_min = stage.minutes
+    if (stage.on === 'oven' && heat) roast.second_c = toCelsius(heat, 'oven')
+    return
+  }
+  // "110 until 50, rest 30 min, 260 for 8 min": what comes hotter after the rest is its finish.
+  const cooked_c = last ? last.core_c !== undefined && last.set_c : set_c
+  const rested = heats.rests && core === undefined && stage.minutes !== undefined
+  const hotter = rested && heat !== undefined && cooked_c && toCelsius(heat, 'oven') > cooked_c
+  // "At 260, then 160", "260, then off": what was said as the oven is the first stretch of heat.
+  if ((follows || stage.on === 'off') && !stage.finish && !hotter && stages.length === 0 && set_c !== undefined) {
+    stages.push({ on: 'oven', set_c, minutes: after_min })
+    delete roast.set_c
+  }
+  // "62 C for eight hours sous vide" is the school, by its hours.
+  if (stage.on === 'bath' && /sous vide$/i.test(spelt(meaning)) && heat && stages.length === 0) {
+    roast.school = 'water-bath'
+    roast.set_c = toCelsius(heat, 'oven')
+    heats.span ??= { meaning, minutes: stage.minutes ?? 0 }
+    return
+  }
+  stages.push({
+    ...stage,
+    ...(stage.on === 'bath' ? { cover: stage.cover ?? ('bag' as const) } : {}),
+    ...(hotter || (stage.on === 'pan' && last?.core_c !== undefined) ? { finish: true } : {}),
+    set_c: heat && toCelsius(heat, 'oven'),
+    core_c: core && toCelsius(core, 'core'),
+  })
+}
+
+/** Takes a heat alone: a setting, or the core of the stretch before it where no oven is so cool. */
+export function takeHeat({ roast, stages, toCelsius }: HeatsSaid, fact: Extract<Fact, { kind: 'heat' }>): void {
+  const set_c = toCelsius(fact.heat, 'oven')
+  if (set_c < (fact.on === 'bath' ? 40 : LEAST_HEAT_C)) {
+    // "Then 120 in the oven to 52": no oven is so cool, the core is.
+    const open = stages.at(-1)
+    if (fact.on === 'oven' && open?.on === 'oven' && open.core_c === undefined && open.minutes === undefined)
+      stages.splice(-1, 1, { ...open, core_c: toCelsius(fact.heat, 'core') })
+    return
+  }
+  roast.set_c = set_c
+  if (fact.on === 'fan') roast.oven = 'fan'
+  if (fact.on === 'oven') roast.oven ??= 'still'
+  if (fact.on === 'fire') roast.school ??= 'two-zone-fire'
+  if (fact.smoked) roast.smoked = true
+  if (fact.on === 'bath') roast.school ??= 'water-bath'
+}
+
+/** Takes a school by its name, or a sear as what comes after a reading. */
+export function takeSchool({ roast, stages, spelt }: HeatsSaid, meaning: Meaning, id: string): void {
+  // "120 to 48, sear": what has its reading is seared after it.
+  const isRead = roast.pull_c !== undefined || stages.at(-1)?.core_c !== undefined
+  // "Reverse seared, low and slow", "sous vide, sear": the second only praises the first, or belongs to it.
+  // "Oven 65 overnight, sear": after it, that is.
+  if (
+    id === 'pan-first' &&
+    roast.set_c !== undefined &&
+    roast.set_c < GENTLE_C &&
+    /^,?\s*sear(?:ed)?$/i.test(spelt(meaning))
+  )
+    roast.school = 'reverse-sear'
+  else if (id === 'pan-first' && isRead && SEARS.test(spelt(meaning))) {
+    if (IN_A_PAN.test(spelt(meaning))) stages.push({ on: 'pan', finish: true })
+    else roast.school = 'reverse-sear'
+  } else if (roast.school === undefined || !(ADDS[id] ?? []).includes(roast.school)) roast.school = id
+}
