@@ -8,8 +8,9 @@ const TABLET_HOST = 'kitchen.test'
 export default defineConfig({
   testDir: 'tests/e2e',
   workers: 1,
-  // Ten times what they take: a machine that stands still for a while is no fault of what is tested.
-  timeout: 240_000,
+  // Five times what the longest takes, ten times what the others do: a machine that stands still for a while is no
+  // fault of what is tested.
+  timeout: 600_000,
   expect: { timeout: 45_000 },
   reporter: [['list'], ['json']],
   outputDir: '.data/results/browser',
