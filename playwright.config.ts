@@ -11,7 +11,7 @@ export default defineConfig({
   // Five times what the longest takes, ten times what the others do: a machine that stands still for a while is no
   // fault of what is tested.
   timeout: 600_000,
-  expect: { timeout: 45_000 },
+  expect: { timeout: 150_000 },
   reporter: [['list'], ['json']],
   outputDir: '.data/results/browser',
   use: {
@@ -50,7 +50,7 @@ export default defineConfig({
     command: `node bin/serve.mjs --port ${port}`,
     url: `http://127.0.0.1:${port}/api/health`,
     reuseExistingServer: false,
-    timeout: 60_000,
+    timeout: 240_000,
     env: {
       DATABASE_URL: process.env.BROWSER_DATABASE_URL ?? '',
       PHEASANT_NOW: process.env.PHEASANT_NOW ?? '2026-11-25T09:00:00Z',

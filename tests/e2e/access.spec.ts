@@ -39,7 +39,7 @@ async function serve(port: number, more: readonly string[] = []): Promise<ChildP
   })
   await expect
     .poll(async () => (await fetch(`http://127.0.0.1:${port}/api/health`).catch(() => undefined))?.ok ?? false, {
-      timeout: 60_000,
+      timeout: 150_000,
     })
     .toBe(true)
   return server

@@ -122,7 +122,7 @@ test('a line says batches and the road: a meal in three servings, packed before 
     'tern-point',
   )
   await page.getByRole('button', { name: 'Plan it' }).click()
-  await page.locator('[data-proved]').waitFor({ timeout: 90_000 })
+  await page.locator('[data-proved]').waitFor({ timeout: 150_000 })
   await page.getByRole('button', { name: 'Days before' }).click()
   await expect(page.getByTestId('days')).toContainText('Pack it hot and go: 30 min on the way')
   await page.getByRole('button', { name: 'Ovens' }).click()

@@ -27,7 +27,7 @@ async function serve(): Promise<ChildProcess> {
     detached: true,
   })
   await expect
-    .poll(async () => (await fetch(`${address}/api/health`).catch(() => undefined))?.ok ?? false, { timeout: 60_000 })
+    .poll(async () => (await fetch(`${address}/api/health`).catch(() => undefined))?.ok ?? false, { timeout: 150_000 })
     .toBe(true)
   return server
 }
@@ -104,7 +104,7 @@ test('killing the application and the database in mid-cook loses no acknowledged
     // So many, however long this machine takes for them.
     const more = async (count: number) => {
       const before = acknowledged.length
-      await expect.poll(() => acknowledged.length, { timeout: 60_000 }).toBeGreaterThanOrEqual(before + count)
+      await expect.poll(() => acknowledged.length, { timeout: 150_000 }).toBeGreaterThanOrEqual(before + count)
     }
     await more(20)
     killServer(server)

@@ -40,7 +40,7 @@ test('what a gate on the way swallows is still there on another page, and goes o
   expect(await onServer(page, log)).toEqual([])
   await context.unroute('**/entries')
   // Any page sends it: this one does, without its board.
-  await expect(page.getByTestId('nothing-waits')).toBeVisible({ timeout: 30_000 })
+  await expect(page.getByTestId('nothing-waits')).toBeVisible({ timeout: 150_000 })
   expect(await onServer(page, log)).toEqual(['in'])
   await openBoard(page, board)
   await expect(page.getByTestId('board-row')).toHaveAttribute('data-state', 'in')
@@ -58,7 +58,7 @@ test('two tabs keep each other’s entries while nothing answers', async ({ page
     await expect(each.getByTestId('connection')).toContainText('2 entries wait on this device')
   await context.unroute('**/entries')
   for (const each of [page, other])
-    await expect(each.getByTestId('connection')).toHaveText('All kept', { timeout: 40_000 })
+    await expect(each.getByTestId('connection')).toHaveText('All kept', { timeout: 150_000 })
   expect((await onServer(page, log)).sort()).toEqual(['door', 'in'])
   await other.close()
 })

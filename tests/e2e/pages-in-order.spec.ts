@@ -26,7 +26,7 @@ async function boardEstimates(page: Page, address: string) {
   await openBoard(page, address)
   if (await page.getByRole('button', { name: 'It is in' }).isVisible())
     await page.getByRole('button', { name: 'It is in' }).click()
-  await expect(page.getByTestId('arrival')).toBeVisible({ timeout: 30_000 })
+  await expect(page.getByTestId('arrival')).toBeVisible({ timeout: 150_000 })
 }
 
 async function beginCook(page: Page, line: string) {
@@ -62,7 +62,7 @@ test('with boards kept on the device, plans and meals still answer: board, plan,
   await page.getByTestId('meal-desk').waitFor()
   await page.getByRole('button', { name: 'Batter puddings' }).click()
   await expect(page.getByTestId('lanes').getByRole('button', { name: 'Batter puddings in' }).first()).toBeVisible({
-    timeout: 30_000,
+    timeout: 150_000,
   })
 })
 

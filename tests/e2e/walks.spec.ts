@@ -117,7 +117,7 @@ for (const walk of walks)
       if (walk.pull) await expect(row.getByTestId('pull')).toHaveText(walk.pull)
       await expect(page.getByTestId('next')).toHaveAttribute('data-step', /shape|dress|set_out|take_out|heat_up|put_in/)
       await page.getByRole('button', { name: 'It is in' }).click()
-      await expect(page.getByTestId('arrival')).toBeVisible({ timeout: 30_000 })
+      await expect(page.getByTestId('arrival')).toBeVisible({ timeout: 150_000 })
       await page.getByRole('button', { name: 'It is out' }).click()
       await expect(page.getByTestId('next')).toHaveAttribute('data-step', /rest|heat_up/)
       // Out by mistake: back in is in again.
