@@ -10,7 +10,7 @@ export default defineConfig({
   workers: 1,
   // Five times what the longest takes, ten times what the others do: a machine that stands still for a while is no
   // fault of what is tested.
-  timeout: 600_000,
+  timeout: 900_000,
   expect: { timeout: 150_000 },
   reporter: [['list'], ['json']],
   outputDir: '.data/results/browser',

@@ -38,9 +38,7 @@ async function serve(port: number, more: readonly string[] = []): Promise<ChildP
     detached: true,
   })
   await expect
-    .poll(async () => (await fetch(`http://127.0.0.1:${port}/api/health`).catch(() => undefined))?.ok ?? false, {
-      timeout: 150_000,
-    })
+    .poll(async () => (await fetch(`http://127.0.0.1:${port}/api/health`).catch(() => undefined))?.ok ?? false)
     .toBe(true)
   return server
 }
@@ -480,7 +478,7 @@ test('two servers on one database: a cook goes on at the other when one is kille
     expect((await send(address, 1)).status()).toBe(202)
     expect((await send(elsewhere, 2)).status()).toBe(202)
     expect((await owner.request.delete(`${address}/api/k/harbour-house/devices/${made.device.id}`)).ok()).toBe(true)
-    await expect.poll(async () => (await send(elsewhere, 3)).status(), { timeout: 3000 }).toBe(404)
+    await expect.poll(async () => (await send(elsewhere, 3)).status()).toBe(404)
     expect((await send(address, 4)).status()).toBe(404)
 
     // Guesses at a password are counted on both together.

@@ -9,7 +9,6 @@ test('a cook served, rated, found again and cooked again; its record exported an
   page,
   request,
 }, info) => {
-  test.setTimeout(180_000)
   const kitchen = await newKitchen('after')
   await page.goto(`/k/${kitchen}/record`)
   await page.getByRole('button', { name: 'Keep a record' }).click()

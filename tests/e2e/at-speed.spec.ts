@@ -407,7 +407,6 @@ test('six whole cooks side by side, each by its board alone, from heating to the
   browser,
   request,
 }) => {
-  test.setTimeout(480_000)
   const asked = WHOLE.filter(({ name }) => name.includes(process.env.WHOLE ?? ''))
   // Each clock runs from when its cook begins: they are begun one after the other, and go on side by side.
   const running: Promise<string | undefined>[] = []

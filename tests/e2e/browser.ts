@@ -1,14 +1,28 @@
-import { test as base, expect, type Locator, type Page } from '@playwright/test'
+import { type APIRequestContext, test as base, expect, type Locator, type Page } from '@playwright/test'
 import postgres from 'postgres'
 
 /** The served application by its address on this machine. */
 export const MACHINE = 'http://127.0.0.1:3191'
+const MOST_TRIES = 20
+
+/** Asked again while the server says that it is busy, when it says to: others work on the machine, or it has just come up. */
+const asked =
+  (post: APIRequestContext['post']): APIRequestContext['post'] =>
+  async (...what) => {
+    for (let tries = 1; ; tries++) {
+      const answer = await post(...what)
+      if (answer.status() !== 503 || tries === MOST_TRIES) return answer
+      console.log(`${what[0]}: ${await answer.text()}`)
+      await new Promise((done) => setTimeout(done, Number(answer.headers()['retry-after'] ?? 1) * 1000))
+    }
+  }
 
 /** Every browser test fails on an error in the page's console: a broken page that still shows is broken. */
 export const test = base.extend<{ page: Page }>({
   // Requests of the tests themselves go to the machine, whatever name the browser knows it by.
   request: async ({ playwright }, give) => {
     const context = await playwright.request.newContext({ baseURL: MACHINE })
+    context.post = asked(context.post.bind(context))
     await give(context)
     await context.dispose()
   },
@@ -67,7 +81,7 @@ export async function readByHand(page: Page, value: string): Promise<void> {
     await page.getByRole('button', { name: 'Read', exact: true }).click()
     const asked = await page.getByTestId('doubt').isVisible()
     expect(asked ? '' : await typed.inputValue()).toBe('')
-  }).toPass({ timeout: 20_000 })
+  }).toPass({ timeout: 150_000 })
 }
 
 /** A kitchen of a test's own: what other tests left lying about is not in its lists. */

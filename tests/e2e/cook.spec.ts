@@ -48,7 +48,6 @@ async function station(
 test('a whole cook at high speed, from preheat to carve, with a probe pulled out on the way', {
   tag: '@tablet',
 }, async ({ page, request }) => {
-  test.setTimeout(240_000)
   const { kitchen, cook } = await rehearsal(page, request)
   const item = cook.document.items[0]
   await openBoard(page, `/k/${kitchen}/cooks/${cook.id}`)
@@ -73,11 +72,11 @@ test('a whole cook at high speed, from preheat to carve, with a probe pulled out
     await page.getByRole('button', { name: /Probe 1 is in the core/ }).click()
     await page.getByRole('button', { name: /Probe 2 is in the air/ }).click()
     await expect(page.getByTestId('core')).toContainText('°C')
-    await expect(page.getByTestId('arrival')).toBeVisible({ timeout: 150_000 })
-    await expect(page.locator('[data-odd=pulled_out]')).toBeVisible({ timeout: 150_000 })
+    await expect(page.getByTestId('arrival')).toBeVisible()
+    await expect(page.locator('[data-odd=pulled_out]')).toBeVisible()
     await expect(next).toContainText('Look at the probe')
     await page.locator('[data-odd=pulled_out]').getByRole('button', { name: 'Looked at' }).click()
-    await expect(page.getByRole('alert').filter({ hasText: 'pull it' })).toBeVisible({ timeout: 120_000 })
+    await expect(page.getByRole('alert').filter({ hasText: 'pull it' })).toBeVisible()
     await page.getByTestId('board-row').getByRole('button', { name: 'It is out' }).click()
     await expect(page.getByTestId('board-row')).toHaveAttribute('data-state', 'resting')
     await page.getByRole('button', { name: 'Carving', exact: true }).click()
@@ -103,7 +102,7 @@ test('with the network gone the board counts and takes entries; back again each 
   const other = await context.newPage()
   await openBoard(other, address)
   await page.getByRole('button', { name: 'It is in' }).click()
-  await expect(other.getByTestId('board-row')).toHaveAttribute('data-state', 'in', { timeout: 3000 })
+  await expect(other.getByTestId('board-row')).toHaveAttribute('data-state', 'in')
   // Only where the browser allows it: on the machine itself, or over https.
   const keeps = project.name === 'machine'
   if (keeps) await expect(page.locator('html')).toHaveAttribute('data-board-kept', 'yes')
@@ -124,8 +123,8 @@ test('with the network gone the board counts and takes entries; back again each 
     await expect(page.getByTestId('core')).toHaveText('31 °C')
   }
   await context.setOffline(false)
-  await expect(page.getByTestId('connection')).toHaveText('All kept', { timeout: 20_000 })
-  await expect(other.getByTestId('core')).toHaveText('31 °C', { timeout: 20_000 })
+  await expect(page.getByTestId('connection')).toHaveText('All kept')
+  await expect(other.getByTestId('core')).toHaveText('31 °C')
   const kept = await (await request.get(`/api/k/${kitchen}/cooks/${cook.id}`)).json()
   const kinds = kept.entries.map(({ entry }: { entry: { kind: string } }) => entry.kind)
   expect(kinds.filter((kind: string) => kind !== 'arrival')).toEqual(['in', 'door', 'reading'])
@@ -173,7 +172,7 @@ test('a bird of which the breast is done and the thigh is not: each way is said,
   expect(sent.status()).toBe(202)
   await openBoard(page, `/k/${kitchen}/cooks/${cook.id}`)
   const split = page.getByTestId('split')
-  await expect(split).toContainText('The breast is done, the thigh gets there about', { timeout: 150_000 })
+  await expect(split).toContainText('The breast is done, the thigh gets there about')
   await expect(split).toContainText(/comes to 8\d °C by then/)
   // A day and a half early: nothing is held that long.
   await expect(page.getByRole('button', { name: /^Oven down/ }).first()).toBeVisible()
@@ -189,7 +188,7 @@ test('the board is accessible by day and night and fits a phone', { tag: '@table
   const { kitchen, cook } = await rehearsal(page, request, 1)
   await openBoard(page, `/k/${kitchen}/cooks/${cook.id}`)
   await page.getByRole('button', { name: 'It is in' }).click()
-  await expect(page.getByTestId('arrival')).toBeVisible({ timeout: 20_000 })
+  await expect(page.getByTestId('arrival')).toBeVisible()
   for (const theme of ['day', 'night']) {
     await page.evaluate((name) => {
       document.documentElement.dataset.theme = name

@@ -139,13 +139,13 @@ test('two hours in one line: two servings, each cooked to its own', async ({ pag
   await expect(page.getByTestId('line-understood')).toContainText('one more on the table')
   await entry.press('Enter')
   await page.waitForURL(/\/meals\//)
-  await expect(page.getByText(/18:00 ready/)).toBeVisible({ timeout: 150_000 })
+  await expect(page.getByText(/18:00 ready/)).toBeVisible()
   await expect(page.getByText(/20:30 ready/)).toBeVisible()
   const meal = new URL(page.url()).pathname
   // A further roast goes to the hour that is said of it.
   await page.getByLabel('Another roast').fill('pork loin 1.5 kg at 8:30')
   await page.getByRole('button', { name: 'Add', exact: true }).click()
-  await expect(page.getByRole('button', { name: /^Pork loin.* in The oven, 1[89]:/ })).toBeVisible({ timeout: 150_000 })
+  await expect(page.getByRole('button', { name: /^Pork loin.* in The oven, 1[89]:/ })).toBeVisible()
   await saved(page)
   await page.goto(`${meal}/sheets`)
   const onTable = page.getByRole('article').locator('tr', { hasText: /On the table/ })

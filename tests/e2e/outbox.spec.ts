@@ -40,7 +40,7 @@ test('what a gate on the way swallows is still there on another page, and goes o
   expect(await onServer(page, log)).toEqual([])
   await context.unroute('**/entries')
   // Any page sends it: this one does, without its board.
-  await expect(page.getByTestId('nothing-waits')).toBeVisible({ timeout: 150_000 })
+  await expect(page.getByTestId('nothing-waits')).toBeVisible()
   expect(await onServer(page, log)).toEqual(['in'])
   await openBoard(page, board)
   await expect(page.getByTestId('board-row')).toHaveAttribute('data-state', 'in')
@@ -57,8 +57,7 @@ test('two tabs keep each other’s entries while nothing answers', async ({ page
   for (const each of [page, other])
     await expect(each.getByTestId('connection')).toContainText('2 entries wait on this device')
   await context.unroute('**/entries')
-  for (const each of [page, other])
-    await expect(each.getByTestId('connection')).toHaveText('All kept', { timeout: 150_000 })
+  for (const each of [page, other]) await expect(each.getByTestId('connection')).toHaveText('All kept')
   expect((await onServer(page, log)).sort()).toEqual(['door', 'in'])
   await other.close()
 })
@@ -104,7 +103,7 @@ test('what the server will not have is read, mended and kept, and takes nothing 
   await row.getByRole('button', { name: 'Mend' }).click()
   await row.getByLabel('Words').fill('the door stood open')
   await row.getByRole('button', { name: 'Send it mended' }).click()
-  await expect(page.getByTestId('nothing-waits')).toBeVisible({ timeout: 20_000 })
+  await expect(page.getByTestId('nothing-waits')).toBeVisible()
   expect(await onServer(page, log)).toEqual(['in', 'door'])
 })
 

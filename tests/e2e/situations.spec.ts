@@ -57,7 +57,6 @@ test('on the board each situation says its time and marks the way that a good co
   page,
   request,
 }) => {
-  test.setTimeout(900_000)
   const kitchen = await newKitchen('otherwise')
   const wrong: string[] = []
   for (const { name, told, time, best } of shown) {

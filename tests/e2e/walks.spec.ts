@@ -89,7 +89,6 @@ for (const walk of walks)
   test(`${walk.name}: line, plan, sheet, home, board, served, found again; one minute everywhere`, {
     tag: alsoByName.includes(walk) ? [] : '@machine',
   }, async ({ page, request }) => {
-    test.setTimeout(180_000)
     const kitchen = await newKitchen('walk')
     await planByLine(page, walk.line, kitchen)
     await walk.change?.(page)
@@ -117,7 +116,7 @@ for (const walk of walks)
       if (walk.pull) await expect(row.getByTestId('pull')).toHaveText(walk.pull)
       await expect(page.getByTestId('next')).toHaveAttribute('data-step', /shape|dress|set_out|take_out|heat_up|put_in/)
       await page.getByRole('button', { name: 'It is in' }).click()
-      await expect(page.getByTestId('arrival')).toBeVisible({ timeout: 150_000 })
+      await expect(page.getByTestId('arrival')).toBeVisible()
       await page.getByRole('button', { name: 'It is out' }).click()
       await expect(page.getByTestId('next')).toHaveAttribute('data-step', /rest|heat_up/)
       // Out by mistake: back in is in again.

@@ -84,9 +84,7 @@ export function cookFromMeal(meal: MealDocument, plan: MealPlan, now_s: number, 
         oven: { kind, offset_k },
         oven_name: oven?.name ?? placed.stays[0]?.source ?? 'the oven',
         program: told.program,
-        serve_c:
-          (placed.peak_c === undefined ? undefined : servedAsItComes(roast, { peak_c: placed.peak_c, tender_s: 0 })) ??
-          serve_c,
+        serve_c: servedAsItComes(roast, { peak_c: placed.peak_c }) ?? serve_c,
         promise: iso(placed.serve_s),
         put_in: iso(placed.start_s),
         pull: placed.pull_c === undefined ? null : iso(placed.stays[0]?.to_s ?? placed.dish_s),

@@ -98,8 +98,7 @@ export function mealAsTold(meal: MealDocument, { items }: Pick<MealPlan, 'items'
   return {
     ...meal,
     roasts: meal.roasts.map((roast) => {
-      const peak_c = items.find(({ id }) => id === roast.id)?.peak_c
-      const serve_c = peak_c === undefined ? undefined : servedAsItComes(roast, { peak_c, tender_s: 0 })
+      const serve_c = servedAsItComes(roast, { peak_c: items.find(({ id }) => id === roast.id)?.peak_c })
       return serve_c === undefined ? roast : { ...roast, target: { serve_c: Math.round(serve_c) } }
     }),
   }

@@ -155,6 +155,8 @@ function isToldItsPull({ roast, program, target }: Said): boolean {
 }
 
 type Said = Pick<PlanDocument, 'roast' | 'program' | 'target'>
+/** What it comes to: its peak, °C, and how long it has turned tender, s; of what a meal places the first alone is known. */
+type Planned = { readonly peak_c?: Plan['peak_c'] | undefined; readonly tender_s?: Plan['tender_s'] }
 /** Whether how done a roast is to be may follow from how it was told to be cooked. */
 export const mayComeAsTold = (document: Said): boolean => comesAsItComes(document) || isToldItsPull(document)
 
@@ -162,14 +164,15 @@ export const mayComeAsTold = (document: Said): boolean => comesAsItComes(documen
  * What a roast is served at that comes as it was told, °C: by its hours where it is tender by then, by its reading where
  * that is a degree it can be served at; undefined of any other.
  */
-export function servedAsItComes(document: Said, plan: Pick<Plan, 'peak_c' | 'tender_s'>): number | undefined {
-  if (comesAsItComes(document)) return plan.tender_s >= tenderSeconds('leaves_bone') ? plan.peak_c : undefined
+export function servedAsItComes(document: Said, { peak_c, tender_s = 0 }: Planned): number | undefined {
+  if (peak_c === undefined) return undefined
+  if (comesAsItComes(document)) return tender_s >= tenderSeconds('leaves_bone') ? peak_c : undefined
   const cut = findCut(document.roast.cut)
   if (!cut || !isToldItsPull(document)) return undefined
   const degrees = donenessScale(cut.doneness).degrees.map(({ serve_c }) => serve_c)
-  const isLess = plan.peak_c < Math.min(...degrees) - BESIDE_K
-  const isMore = plan.peak_c > Math.max(...degrees) + BESIDE_K && !pullsApart(cut)
-  return isLess || isMore ? undefined : plan.peak_c
+  const isLess = peak_c < Math.min(...degrees) - BESIDE_K
+  const isMore = peak_c > Math.max(...degrees) + BESIDE_K && !pullsApart(cut)
+  return isLess || isMore ? undefined : peak_c
 }
 
 /** The pieces that a roast said once stands for, as a meal holds them but for their place in it. */

@@ -179,9 +179,7 @@ export const PIECE: readonly Reader[] = [
       )
         return undefined
       if (heat && heat.value > (heat.unit === 'c' ? 98 : 208)) return undefined
-      return heat && heat.value >= 40 && heat.value <= (heat.unit === 'c' ? 100 : 212)
-        ? { kind: 'pull', heat, ...(point ? { point } : {}) }
-        : undefined
+      return heat && heat.value >= 40 ? { kind: 'pull', heat, ...(point ? { point } : {}) } : undefined
     },
   ),
   reader(
@@ -203,10 +201,12 @@ export const PIECE: readonly Reader[] = [
     },
   ),
   // gran likes it well done: hers alone; everyone else pink
-  reader(
-    `(?:(?:the|my|our|poor|old) )*(?:${KIN})(?: in law)? (?:${LIKE} )?(?:it )?(${DEGREE})(?= |$)`,
-    ([, word = '']) => ({ kind: 'wish', count: 1, word: degreeOf(word), perhapsAll: true }),
-  ),
+  reader(`(?:(?:the|my|our|poor|old) )*(?:${KIN})(?: in law)? (?:${LIKE} )?(?:it )?(${DEGREE})`, ([, word = '']) => ({
+    kind: 'wish',
+    count: 1,
+    word: degreeOf(word),
+    perhapsAll: true,
+  })),
   reader(
     `(?:(?:and )?the rest(?: of (?:us|them))?|(?:every(?:one|body)|all|the) (?:else|others)|others)(?: ${LIKE})?(?: it)? (${DEGREE})`,
     ([, word = '']) => ({ kind: 'doneness', word: degreeOf(word) }),
