@@ -1,9 +1,11 @@
+import { randomUUID } from 'node:crypto'
 import { z } from 'zod'
 import { fahrenheitToCelsius } from '@/core/units'
 import { type CookPage, type CookRow, cookShelf, type DeviceRow, type KeptEntry, keepReadings } from '@/db/cooks'
 import type { KitchenRow, KitchenScope } from '@/db/repositories'
 import type { Unreadable } from '@/db/stored'
 import { LEFT_POINT } from '@/domain/cook/ate'
+import { wentInAlready } from '@/domain/cook/begin'
 import {
   type CookDocument,
   type CookEntry,
@@ -43,15 +45,20 @@ const beginning = z.strictObject({
   speed: finite.min(1).max(120).default(1),
 })
 
-/** A cook as it begins: with what its probes are known to read too much. A rehearsal has probes of its own. */
+/**
+ * A cook as it begins: with what its probes are known to read too much, and in where it is in already. A rehearsal has
+ * probes of its own, and begins before anything is in.
+ */
 async function begun(
   scope: KitchenScope,
   document: CookDocument,
   source: NonNullable<CookDocument['source']>,
+  wentIn: readonly CookEntry[] = [],
 ): Promise<Outcome<CookRow>> {
   const row = await shelf(scope).begin({ ...document, source })
-  const offsets = document.clock.speed === 1 ? await offsetsFor(scope) : []
-  if (offsets.length > 0) await shelf(scope).add(row.id, offsets)
+  if (document.clock.speed > 1) return succeed(row)
+  const known = [...(await offsetsFor(scope)), ...wentIn]
+  if (known.length > 0) await shelf(scope).add(row.id, known)
   return succeed(row)
 }
 
@@ -65,7 +72,8 @@ export const beginCook = (slug: string, value: unknown): Promise<Outcome<CookRow
       const row = await scope.plans.find(plan)
       if (!row) return fail({ code: 'not_found', path: ['plan'], what: plan })
       const made = await compute('beginPlan', { document: row.document, now_s: nowSeconds(), speed })
-      return made.ok ? begun(scope, made.value, { kind: 'plan', id: plan, version: row.version }) : made
+      const since = wentInAlready(row.document, nowSeconds(), `in-already-${randomUUID()}`)
+      return made.ok ? begun(scope, made.value, { kind: 'plan', id: plan, version: row.version }, since) : made
     }
     if (meal !== undefined) {
       const row = await scope.meals.find(meal)

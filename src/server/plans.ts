@@ -127,17 +127,18 @@ export const addPlanFromLine = (slug: string, line: string): Promise<Outcome<Pla
 /** The plan of a line with what its kitchen has learned, going in when its line says so, where it says so and can be planned. */
 export async function planAsSaid(
   scope: KitchenScope,
-  { put_in_s }: LineReading,
+  { put_in_s: said_s, promise_s }: LineReading,
   untaught: PlanDocument,
   now_s: number,
 ): Promise<PlanDocument> {
   const document = await taughtPlan(scope, untaught)
+  const put_in_s = promise_s === undefined ? said_s : undefined
   if (put_in_s === undefined && !mayComeAsTold(document)) return document
   const made = await compute('plan', { document, now_s })
   if (!made.ok) return document
   const serve_c = servedAsItComes(document, made.value)
   const served = serve_c === undefined ? document : { ...document, target: { serve_c: Math.round(serve_c) } }
-  return put_in_s === undefined ? served : goingInAt(served, made.value.putIn, put_in_s)
+  return put_in_s === undefined ? served : goingInAt(served, made.value.putIn, put_in_s, now_s)
 }
 
 /** Adds a plan from a document. */

@@ -157,7 +157,7 @@ export function factWords(fact: Fact, units: Units, now_s?: number): string | un
     case 'altitude':
       return `${Math.round(fact.m)} m above the sea`
     case 'put_in':
-      return `into the heat ${shortDay(fact.at_s, units, now_s)} ${clock(fact.at_s, units)}`
+      return `${fact.already ? 'in the heat since' : 'into the heat'} ${shortDay(fact.at_s, units, now_s)} ${clock(fact.at_s, units)}`
     case 'written':
       return 'a stage as written'
     case 'house':

@@ -46,6 +46,8 @@ export interface PlanRequest extends Omit<RoastQuestion, 'rest' | 'target'> {
   /** Plates on the table. */
   readonly promise: EpochSeconds
   readonly now: EpochSeconds
+  /** It is in the heat already, since then; undefined where it is not. */
+  readonly inSince?: EpochSeconds | undefined
 }
 
 /** A stage on the clock. */
@@ -64,6 +66,12 @@ export type Trouble =
       readonly late_s: number
       readonly earliestPromise: EpochSeconds
       readonly hotter: HotterOven | undefined
+    }
+  | {
+      /** It went in already, and not when this promise wants it to: so much later, s; before it below zero. */
+      readonly code: 'in_otherwise'
+      readonly later_s: number
+      readonly earliestPromise: EpochSeconds
     }
   | { readonly code: 'promise_passed'; readonly late_s: number; readonly earliestPromise: EpochSeconds }
   | {
@@ -207,6 +215,7 @@ export function planRoast(request: PlanRequest): Plan {
     // A few minutes of grace: whoever taps this takes a moment, and another ensemble differs by a minute or two.
     const earliestPromise = epochSeconds(Math.ceil((now + whole_s + GRACE_S) / 300) * 300)
     if (promise <= now) troubles.push({ code: 'promise_passed', late_s: now - promise, earliestPromise })
+    else if (request.inSince !== undefined) troubles.push(...inOtherwise(request.inSince, { putIn, promise, now }))
     else if (firstMust < now)
       troubles.push({
         code: 'start_passed',
@@ -267,6 +276,20 @@ export function planRoast(request: PlanRequest): Plan {
     cooling: coolingOf(prepared.bodies[0] as (typeof prepared.bodies)[number], prepared.parameters),
     poultryDecades: answer.poultryDecades,
   }
+}
+
+/** Nearer to the planned it is not said that it went in otherwise, s. */
+const BESIDE_S = 300
+
+/** What its promise is where it went in already at another time than planned. */
+function inOtherwise(
+  inSince: EpochSeconds,
+  { putIn, promise, now }: { putIn: number; promise: number; now: number },
+): Trouble[] {
+  const later_s = inSince - putIn
+  if (Math.abs(later_s) <= BESIDE_S) return []
+  const earliestPromise = epochSeconds(Math.ceil(Math.max(promise + later_s, now + GRACE_S) / 300) * 300)
+  return [{ code: 'in_otherwise', later_s, earliestPromise }]
 }
 
 /** A frozen piece that should be out of its freezer by now: what still could be. */

@@ -4,7 +4,7 @@ import { type StationChannel, sampler } from '@/stand-ins/probe-station/sampler'
 import { makeMeal } from '../meal/make-meal'
 import { parseWith } from '../problem/parse'
 import { planDocument } from '../roast/roast-document'
-import { cookFromMeal, cookFromPlan } from './begin'
+import { cookFromMeal, cookFromPlan, wentInAlready } from './begin'
 import { cookDocument, cookEntry, readingsBatch } from './cook-document'
 import { estimateDocument, estimateFrom } from './estimate-document'
 
@@ -26,6 +26,17 @@ describe('a cook begins', () => {
     expect(Date.parse(item?.pull ?? '')).toBeLessThan(Date.parse(item?.carve ?? ''))
     expect(item?.pull_c).toBeLessThan(55)
     expect(made.value.clock.origin).toBe(made.value.clock.real)
+  })
+
+  it('with what is in already, since when it is; what was in on another day is not', () => {
+    const since = (h: number) => new Date((NOW - h * 3600) * 1000).toISOString()
+    const entries = (in_since?: string) => wentInAlready({ ...plan, in_since }, NOW, 'in-already-1')
+    expect(entries()).toEqual([])
+    expect(entries(since(-1))).toEqual([])
+    expect(entries(since(40))).toEqual([])
+    expect(entries(since(2))).toEqual([
+      cookEntry.parse({ id: 'in-already-1', kind: 'in', at: since(2), item: 'roast' }),
+    ])
   })
 
   it('from a plan that was told its reading, to be pulled at it as at any other', () => {

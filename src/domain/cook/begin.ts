@@ -12,8 +12,11 @@ import { fail, type Outcome, succeed } from '../problem/problem'
 import { cutAsCooked, pieceOf } from '../roast/resolve'
 import type { PlanDocument } from '../roast/roast-document'
 import { waitingForPull } from '../roast/stages'
-import { type CookDocument, type CookItem, cookDocument } from './cook-document'
+import { type CookDocument, type CookEntry, type CookItem, cookDocument, cookEntry } from './cook-document'
 import { type CookStep, stepsOf } from './step'
+
+/** The one roast of a plan, by the name that its entries have. */
+const ROAST = 'roast'
 
 const iso = (at_s: number) => new Date(at_s * 1000).toISOString()
 
@@ -29,7 +32,7 @@ export function cookFromPlan(plan: PlanDocument, now_s: number, speed: number): 
   // By the clock it is out when its last heat ends.
   const clocked = planned.stages[pullStageIndex(resolved.program)]
   const item: CookItem = {
-    id: 'roast',
+    id: ROAST,
     title: plan.title || resolved.cut.name,
     roast: plan.roast,
     oven: plan.oven,
@@ -57,6 +60,16 @@ export function cookFromPlan(plan: PlanDocument, now_s: number, speed: number): 
     who: null,
   }))
   return succeed(begun({ title: item.title, guests: plan.guests, items: [item], steps }, now_s, speed))
+}
+
+/** Longer ago than this what a plan says to be in is of another day, s. */
+const LONGEST_IN_S = 36 * 3600
+
+/** The entry that a plan begins with whose roast is in already, if it is. */
+export function wentInAlready({ in_since }: PlanDocument, now_s: number, id: string): readonly CookEntry[] {
+  const since_s = in_since === undefined ? Number.NaN : Date.parse(in_since) / 1000
+  if (!(since_s <= now_s && now_s - since_s < LONGEST_IN_S)) return []
+  return [cookEntry.parse({ id, kind: 'in', at: iso(since_s), item: ROAST })]
 }
 
 /** The rest a schedule gave a roast: between its first stay and the next, or the knife, s. */

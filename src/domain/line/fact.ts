@@ -175,8 +175,8 @@ export type Fact =
   | { readonly kind: 'offset'; readonly by: number; readonly unit: SaidHeat['unit'] }
   /** Above the sea, m. */
   | { readonly kind: 'altitude'; readonly m: number }
-  /** When it goes into the heat, s since 1970: of one roast it says when it is eaten. */
-  | { readonly kind: 'put_in'; readonly at_s: number }
+  /** When it goes into the heat, or went in already, s since 1970: of one roast it says when it is eaten. */
+  | { readonly kind: 'put_in'; readonly at_s: number; readonly already?: true }
   /** A stage written out in full, as a plan is read back. */
   | { readonly kind: 'written'; readonly stage: StagePart }
   /** The kitchen's own cut or program, by its name. */

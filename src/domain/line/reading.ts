@@ -81,7 +81,7 @@ export function readLine(line: string, context: LineContext): Outcome<LineReadin
     if (fact.kind === 'wish' && !wished) wishes[fact.word] = (wishes[fact.word] ?? 0) + fact.count
   const said_s = promiseOf(table, context)
   const goesIn = table.map(({ fact }) => fact).findLast((fact) => fact.kind === 'put_in')
-  const put_in_s = said_s === undefined && goesIn ? goesIn.at_s : undefined
+  const put_in_s = goesIn && (said_s === undefined || goesIn.already) ? goesIn.at_s : undefined
   const aside = kitchenOf(table, toCelsius)
   const batched = table.map(({ fact }) => fact).find((fact) => fact.kind === 'batches')
   const away = table.map(({ fact }) => fact).find((fact) => fact.kind === 'away')
@@ -137,8 +137,8 @@ export function readLine(line: string, context: LineContext): Outcome<LineReadin
   ]
   const away_min = away?.minutes
   // Of one roast it follows from when it goes in; of several not.
-  const follows =
-    put_in_s !== undefined && !isMeal({ roasts: all, sides, ...(away_min === undefined ? {} : { away_min }) })
+  const isOfMeal = isMeal({ roasts: all, sides, ...(away_min === undefined ? {} : { away_min }) })
+  const follows = put_in_s !== undefined && !isOfMeal
   if (promise_s === undefined && roasts.length > 0 && !follows)
     asks.push({
       code: 'what_time',
@@ -149,6 +149,10 @@ export function readLine(line: string, context: LineContext): Outcome<LineReadin
         line: added(words),
       })),
     })
+  // Of a meal the board hears it by hand.
+  const wentIn = goesIn?.already && isOfMeal ? table.find(({ fact }) => fact === goesIn) : undefined
+  const [first, ...others] = all
+  const noted = wentIn && first ? [{ ...first, notes: [...first.notes, spelt(wentIn)] }, ...others] : all
   // What was not served so hot was the oven's: it is shown as that.
   const served = all.some(({ serve_c }) => serve_c !== undefined)
   // A meal's usual hour is not said where another is taken.
@@ -167,7 +171,7 @@ export function readLine(line: string, context: LineContext): Outcome<LineReadin
   })
   return succeed({
     meanings: withScale(shown, toCelsius),
-    roasts: all,
+    roasts: noted,
     sides,
     ...(guests === undefined ? {} : { guests }),
     ...(batched ? { batches: { count: batched.count, apart_min: batched.apart_min } } : {}),
@@ -180,6 +184,7 @@ export function readLine(line: string, context: LineContext): Outcome<LineReadin
     ...aside,
     ...(promise_s === undefined ? {} : { promise_s }),
     ...(put_in_s === undefined ? {} : { put_in_s }),
+    ...(goesIn?.already ? { isIn: true as const } : {}),
     asks,
   })
 }

@@ -121,6 +121,66 @@ function putInAt(words: readonly string[], context: MomentContext): Found | unde
   return found && clocked ? { count: skipped + found.count, fact: { kind: 'put_in', at_s: found.at_s } } : undefined
 }
 
+/** It is in already: went in at 8:30, been in the oven since 8, in for 2 hours already, put in an hour ago. */
+const HEAT = '(?: (?:the )?(?:oven|heat|smoker|grill|fire))?'
+const WENT_IN = new RegExp(
+  `^(?:and )?(?:i |we )?(?:it |they )?(?:(?:(?:has|have|is|was|were|are) )?(?:already )?(?:(?:went|gone|going|been put|been|put|started|cooking|roasting) )+(?:it |them )?(?:already )?(?:(?:into|in|on)${HEAT} )?|(?:(?:is|was|are|were) )?(?:already )?(?:into|in|on)${HEAT} )(?:already )?`,
+)
+const SINCE =
+  /^(?:at |since |from |about |around |last night |yesterday )*(midnight|noon|midday|\d{1,2}(?!\d))(?:[:.](\d{2}))?(?: ?(am|pm))?(?: (?:last night|yesterday|this morning))?(?= |$)/
+const SO_LONG_AGO = new RegExp(`^(?:for )?(?:about |around )?(${SO_LONG}|an hour)(?: already)?( ago)?(?= |$)`)
+/** Longer ago than this nothing that is roasted went in, h. */
+const LONGEST_IN_H = 20
+const HALF_DAY_H = 12
+const NAMED_HALF: Readonly<Record<string, string>> = { midnight: 'am', noon: 'pm', midday: 'pm' }
+
+/** When it went in already; what was not said to be past is not. */
+function wentInAt(words: readonly string[], { now_s, timeZone }: MomentContext): Found | undefined {
+  const text = words.slice(0, LONGEST_MOMENT + 6).join(' ')
+  const lead = WENT_IN.exec(`${text} `)?.[0]
+  if (lead === undefined) return undefined
+  const rest = text.slice(lead.length)
+  const isPast = /\b(?:went|gone|been|was|were|started|already)\b/.test(lead) || /^since\b/.test(rest)
+  const long = SO_LONG_AGO.exec(rest)
+  const said = SINCE.exec(rest)
+  const at_s = long
+    ? isPast || long[2] !== undefined || / already$/.test(long[0])
+      ? now_s - minutesOf(long[1] ?? '') * 60
+      : undefined
+    : isPast && said
+      ? lastClock(
+          said[1] === 'midnight' ? 0 : Number(said[1]?.replace(/noon|midday/, '12')),
+          Number(said[2] ?? 0),
+          said[3] ?? NAMED_HALF[said[1] ?? ''],
+          { now_s, timeZone },
+        )
+      : undefined
+  if (at_s === undefined || !Number.isFinite(at_s) || now_s - at_s > LONGEST_IN_H * 3600) return undefined
+  const count = `${lead}${(long ?? said)?.[0] ?? ''}`.trim().split(' ').length
+  return { count, fact: { kind: 'put_in', at_s: Math.round(at_s / 60) * 60, already: true } }
+}
+
+/** The last time that a clock showed this, s since 1970: of both halves of the day where neither was said. */
+function lastClock(hour: number, minute: number, half: string | undefined, { now_s, timeZone }: MomentContext) {
+  if (hour > 24 || minute > 59 || (half !== undefined && hour > HALF_DAY_H)) return undefined
+  const hours =
+    half === undefined
+      ? isHour12(hour)
+        ? [hour % HALF_DAY_H, (hour % HALF_DAY_H) + HALF_DAY_H]
+        : [hour % 24]
+      : [(hour % HALF_DAY_H) + (half === 'pm' ? HALF_DAY_H : 0)]
+  const now = new TZDate(now_s * 1000, timeZone)
+  return hours
+    .flatMap((each) =>
+      [0, 1].map(
+        (back) =>
+          new TZDate(now.getFullYear(), now.getMonth(), now.getDate() - back, each, minute, timeZone).getTime() / 1000,
+      ),
+    )
+    .filter((at_s) => at_s <= now_s)
+    .reduce((last, at_s) => Math.max(last, at_s), Number.NEGATIVE_INFINITY)
+}
+
 /** So many words, and those after them that say no more of an hour. */
 function pastOclock(words: readonly string[], count: number): number {
   let past = count
@@ -175,7 +235,10 @@ function withinAt(words: readonly string[], { now_s }: MomentContext): { count: 
 /** A moment at the head of some words, with holidays, meals and "in 3 hours". */
 export function momentAt(said: readonly string[], { now_s, timeZone }: MomentContext): Found | undefined {
   const goesIn =
-    putInAt(said, { now_s, timeZone }) ?? arrivalAt(said, { now_s, timeZone }) ?? comeFor(said, { now_s, timeZone })
+    wentInAt(said, { now_s, timeZone }) ??
+    putInAt(said, { now_s, timeZone }) ??
+    arrivalAt(said, { now_s, timeZone }) ??
+    comeFor(said, { now_s, timeZone })
   if (goesIn) return goesIn
   const measured = beforeMeasures(said)
   const words = beforeTable(measured)

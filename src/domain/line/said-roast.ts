@@ -125,6 +125,8 @@ export interface LineReading {
   readonly promise_s?: number
   /** When it was said to go in, s since 1970. */
   readonly put_in_s?: number
+  /** It is in since then already. */
+  readonly isIn?: true
   readonly asks: readonly Ask[]
 }
 

@@ -51,7 +51,7 @@ const SHORT: ReadonlyMap<string, string> = new Map([
 /** Words of their own, however near to one of ours: a suckling is no duckling. */
 const NOT_OURS: ReadonlySet<string> = new Set([
   ...ORDINARY,
-  ...'possibly suckling sucking quail quails rabbit hare boar goat kid oxtail tongue clock fifteen fifty altitude'.split(
+  ...'went gone been since already possibly suckling sucking quail quails rabbit hare boar goat kid oxtail tongue clock fifteen fifty altitude'.split(
     ' ',
   ),
 ])

@@ -145,7 +145,7 @@ describe('what a line stands for', () => {
     const draft = planOf(line)
     const made = makePlan(draft, NOW, 16)
     if (!made.ok) throw new Error(line)
-    const again = makePlan(goingInAt(draft, made.value.plan.putIn, read.value.put_in_s), NOW, 16)
+    const again = makePlan(goingInAt(draft, made.value.plan.putIn, read.value.put_in_s, NOW), NOW, 16)
     if (!again.ok) throw new Error(line)
     const late_s = again.value.plan.putIn - Date.UTC(2026, 10, 24, 15) / 1000
     expect(Math.abs(late_s)).toBeLessThanOrEqual(30)
@@ -161,13 +161,31 @@ describe('what a line stands for', () => {
     expect(read.ok && [read.value.put_in_s, read.value.promise_s]).toEqual([NOW + 60 * minutes, undefined])
   })
 
-  it('what went in already is remembered, and when they eat is asked', () => {
+  it('what went in already is in since then, and eaten when it is done', () => {
     for (const line of ['6 kg turkey went in at 8:30am at 165', 'turkey 6 kg in the oven since 8:30']) {
       const read = readLine(line, { now_s: NOW, timeZone: 'UTC' })
-      expect(read.ok && [read.value.put_in_s, read.value.promise_s], line).toEqual([undefined, undefined])
-      expect(read.ok && read.value.asks.map(({ code }) => code), line).toEqual(['what_time'])
-      expect(planOf(line).notes, line).toContain('8:30')
+      if (!read.ok) throw new Error(line)
+      expect([read.value.isIn, read.value.promise_s, read.value.asks], line).toEqual([true, undefined, []])
+      const draft = planOf(line)
+      expect(draft.in_since, line).toBe('2026-11-24T08:30:00.000Z')
+      const made = makePlan(draft, NOW, 16)
+      if (!made.ok || read.value.put_in_s === undefined) throw new Error(line)
+      const kept = makePlan(goingInAt(draft, made.value.plan.putIn, read.value.put_in_s, NOW), NOW, 16)
+      if (!kept.ok) throw new Error(line)
+      expect(kept.value.plan.troubles, line).toEqual([])
+      expect(Math.abs(kept.value.plan.putIn - read.value.put_in_s), line).toBeLessThanOrEqual(30)
+      // What should be out by now is promised as soon as it can be.
+      const late = goingInAt(draft, made.value.plan.putIn, NOW - 19 * 3600, NOW)
+      expect(Date.parse(late.promise) / 1000, line).toBe(NOW + 900)
     }
+  })
+
+  it('of a meal what went in already is remembered', () => {
+    const read = readLine('chicken 1.6 kg and roast potatoes, in since 8:30, eat 10:30', {
+      now_s: NOW,
+      timeZone: 'UTC',
+    })
+    expect(read.ok && read.value.roasts.map(({ notes }) => notes)).toEqual([['in since 8:30']])
   })
 
   it('of several roasts it is asked when they are eaten, whenever they go in', () => {

@@ -22,14 +22,18 @@ export const promiseOf = ({ promise_s, put_in_s = 0, roasts }: LineReading, now_
     ? Math.ceil((Math.max(now_s, Math.min(LATEST_S, put_in_s)) + leadHours(roasts) * 3600) / 1800) * 1800
     : Math.min(LATEST_S, Math.max(0, promise_s))
 
+/** From now to the knife at the least, of what should be out by now, s. */
+const STILL_OUT_S = 900
 /**
- * A plan that goes in when it was said to, to the nearest minute: its promise moves, for what it takes does not.
+ * A plan that goes in when it was said to, or went in, to the nearest minute: its promise moves, for what it takes does
+ * not; it stays ahead.
  * @param putIn_s when it goes in as it is planned, s since 1970
  */
-export const goingInAt = (document: PlanDocument, putIn_s: number, wanted_s: number): PlanDocument => ({
-  ...document,
-  promise: new Date(Math.round((Date.parse(document.promise) / 1000 + wanted_s - putIn_s) / 60) * 60_000).toISOString(),
-})
+export function goingInAt(document: PlanDocument, putIn_s: number, wanted_s: number, now_s: number): PlanDocument {
+  const promise_s = Math.max(Date.parse(document.promise) / 1000 + wanted_s - putIn_s, now_s + STILL_OUT_S)
+  return { ...document, promise: new Date(Math.round(promise_s / 60) * 60_000).toISOString() }
+}
+
 /** How a line wants a roast cooked. */
 export function programOfSaid(roast: SaidRoast, cut: Cut): ProgramPart {
   if (roast.written.length > 0) return { stages: withRoles(roast.written.slice(0, MOST_STAGES)) }
@@ -198,6 +202,9 @@ export function planFromLine(reading: LineReading, now_s: number): PlanDocument 
     ...parts,
     oven: { kind: said.oven ?? 'still', offset_k: reading.oven_k ?? 0 },
     promise: new Date(promise_s * 1000).toISOString(),
+    ...(reading.isIn && reading.put_in_s !== undefined
+      ? { in_since: new Date(reading.put_in_s * 1000).toISOString() }
+      : {}),
     guests: reading.guests ?? null,
     wishes: reading.wishes,
     vulnerable: reading.vulnerable,

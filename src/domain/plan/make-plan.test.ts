@@ -119,6 +119,26 @@ describe('when it cannot be', () => {
     expect(hotter.putIn).toBeGreaterThan(NOW - 30 * 60)
   })
 
+  it('what is in already is late or early by when it went in, not by the clock, and has a promise that fits', () => {
+    const fits = planOf(rib())
+    const since = (min: number) => new Date((fits.putIn + min * 60) * 1000).toISOString()
+    const made = (document: ReturnType<typeof rib>) => {
+      const found = makePlan(document, fits.putIn + 3600)
+      if (!found.ok) throw new Error(JSON.stringify(found.problems))
+      return found.value.plan.troubles
+    }
+    expect(made(rib({ in_since: since(0) }))).toEqual([])
+    for (const min of [-50, 40]) {
+      const [trouble] = made(rib({ in_since: since(min) }))
+      if (trouble?.code !== 'in_otherwise') throw new Error(`${min}: ${trouble?.code}`)
+      expect(Math.abs(trouble.later_s - min * 60)).toBeLessThan(60)
+      expect(Math.abs(trouble.earliestPromise - fits.promise - min * 60)).toBeLessThanOrEqual(330)
+      const kept = new Date(trouble.earliestPromise * 1000).toISOString()
+      expect(made(rib({ in_since: since(min), promise: kept }))).toEqual([])
+    }
+    expect(made(rib()).map(({ code }) => code)).toEqual(['start_passed'])
+  })
+
   it('a promise in the past is refused for a new plan', () => {
     const checked = checkPromiseAhead(rib({ promise: promise(-1) }), NOW)
     expect(checked).toMatchObject({ ok: false, problems: [{ code: 'promise_passed', path: ['promise'] }] })

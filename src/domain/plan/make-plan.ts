@@ -57,6 +57,7 @@ export function makePlan(document: PlanDocument, now_s: number, members = MEMBER
   const key = JSON.stringify([
     question,
     document.promise,
+    document.in_since,
     preparationOf(document),
     thawOf(document),
     document.gravy,
@@ -74,6 +75,7 @@ export function makePlan(document: PlanDocument, now_s: number, members = MEMBER
       serve_c: celsius(serve_c),
       promise: epochSeconds(Date.parse(document.promise) / 1000),
       now: epochSeconds(now_s),
+      inSince: document.in_since === undefined ? undefined : epochSeconds(Date.parse(document.in_since) / 1000),
     })
     if (made.size >= MOST_MADE) made.delete(made.keys().next().value as string)
     made.set(key, plan)

@@ -216,6 +216,7 @@ export const planDocument = z.strictObject({
   program: programPart.default({ school: 'steady' }),
   target: z.union([z.strictObject({ serve_c: finite }), z.strictObject({ doneness: ident(60) })]).optional(),
   promise: instant.describe('Plates on the table'),
+  in_since: instant.optional().describe('It is in the heat already, since then; left out: it is not'),
   guests: z.int().min(1).max(2000).nullable().default(null),
   wishes: z
     .record(ident(60), z.int().min(0).max(2000))

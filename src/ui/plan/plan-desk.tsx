@@ -70,7 +70,7 @@ const WEIGHT_STYLE: Readonly<Record<Weight, { box: string; mark: string; word: s
 }
 
 /** What is late of a plan is no trouble of it once it is being cooked: its board knows better. */
-const BEGUN: ReadonlySet<string> = new Set(['start_passed', 'promise_passed', 'thaw_passed'])
+const BEGUN: ReadonlySet<string> = new Set(['start_passed', 'in_otherwise', 'promise_passed', 'thaw_passed'])
 
 /** One plan on the desk: the sentence, the ribbon, the run, and what is behind it. */
 export function PlanDesk({

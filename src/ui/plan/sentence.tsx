@@ -11,7 +11,7 @@ import { cutAsCooked, cutOf, withProgram } from '@/domain/roast/resolve'
 import { type PlanDocument, ROAST_SURFACES, type SchoolPart } from '@/domain/roast/roast-document'
 import { TENDER_WORDS } from '@/words/line-words'
 import { problemSentence } from '@/words/problems'
-import { temperature, type Units } from '@/words/units'
+import { clock, temperature, type Units } from '@/words/units'
 import { donenessName, programName } from '@/words/words'
 import { SaidChoice } from '../controls/said-choice'
 import { SaidNumber } from '../controls/said-number'
@@ -297,6 +297,13 @@ export function Sentence({ document, usualThickness_mm, problems, units, now_s, 
         onChange={(promise) => change((last) => ({ ...last, promise }))}
       />
       .
+      {document.in_since !== undefined && (
+        <InSince
+          since_s={Date.parse(document.in_since) / 1000}
+          units={units}
+          onUndo={() => change((last) => ({ ...last, in_since: undefined }))}
+        />
+      )}
       {problems.length > 0 && (
         <ul
           role="alert"
@@ -310,6 +317,31 @@ export function Sentence({ document, usualThickness_mm, problems, units, now_s, 
         </ul>
       )}
     </fieldset>
+  )
+}
+
+/** That it is in the heat already, and since when; its cook begins with that. */
+function InSince({
+  since_s,
+  units,
+  onUndo,
+}: {
+  readonly since_s: number
+  readonly units: Units
+  readonly onUndo: () => void
+}) {
+  return (
+    <span data-testid="in-since">
+      {' '}
+      It has been in since {clock(since_s, units)}.{' '}
+      <button
+        type="button"
+        className="min-h-11 rounded-full border-2 border-ink px-4 align-middle text-base font-semibold"
+        onClick={onUndo}
+      >
+        Not in yet
+      </button>
+    </span>
   )
 }
 
@@ -331,6 +363,7 @@ function changedCut(taught: PlanDocument, id: string): PlanDocument {
     price_per_kg: null,
     oven: document.oven,
     promise: document.promise,
+    ...(document.in_since === undefined ? {} : { in_since: document.in_since }),
     guests: document.guests,
     wishes: {},
     vulnerable: document.vulnerable,

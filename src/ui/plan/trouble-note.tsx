@@ -25,7 +25,7 @@ export function TroubleNote({
     >
       <p className="text-lg font-semibold">{troubleWords(trouble, units)}</p>
       <div className="mt-3 flex flex-wrap gap-3">
-        {(trouble.code === 'start_passed' || trouble.code === 'promise_passed') && (
+        {(trouble.code === 'start_passed' || trouble.code === 'promise_passed' || trouble.code === 'in_otherwise') && (
           <button
             type="button"
             className={button}

@@ -103,7 +103,7 @@ export function gist(reading: LineReading, timeZone: string): string {
     ...reading.sides.map(({ id }) => `+${id}`),
     ...(reading.seatings ?? []).map(({ at_s, pieces }) => `${pieces.length}@${moment(at_s, timeZone)}`),
     reading.promise_s === undefined || reading.seatings ? '' : `@${moment(reading.promise_s, timeZone)}`,
-    reading.put_in_s === undefined ? '' : `in@${moment(reading.put_in_s, timeZone)}`,
+    reading.put_in_s === undefined ? '' : `${reading.isIn ? 'since' : 'in'}@${moment(reading.put_in_s, timeZone)}`,
     ...asked,
   ].filter((sign) => sign !== '')
   return [

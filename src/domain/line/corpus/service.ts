@@ -103,4 +103,35 @@ export const SERVICE: readonly (readonly [line: string, means: string])[] = [
   ['rib 3kg 20 min in a hot oven then 160 7pm', '3kg [160] [hot/20] beef-rib-bone-in | @11-24T19:00'],
   ['shoulder of lamb 2kg low oven 6 hours 7pm', '2kg [low/360] lamb-shoulder | @11-24T19:00'],
   ['rib 3kg low oven until 50 then hot oven 10 min 7pm', '3kg [hot/10] [low>50] beef-rib-bone-in | @11-24T19:00'],
+  // It is in already.
+  ['turkey 5 kg went in at 8:30 at 165, eat 13:00', '5kg oven165 turkey | @11-24T13:00 since@11-24T08:30'],
+  ['5kg turkey, been in since 8:30, 165C, when is it ready', '5kg oven165 turkey | since@11-24T08:30'],
+  [
+    'leg of lamb 2.2 kg already in the oven at 180, in since 7, pink',
+    '2.2kg =pink lamb-leg-bone-in note oven180 | since@11-24T07:00',
+  ],
+  ['chicken 1.8kg in the oven since 17:15 at 190 fan', '1.8kg chicken fan oven190 | since@11-23T17:15'],
+  [
+    'pork shoulder 3 kg at 110, in since 10 last night, eat at 13:00',
+    '3kg oven110 pork-shoulder | @11-24T13:00 since@11-23T22:00',
+  ],
+  [
+    'brisket 5 kg 110, has been on for 6 hours, eat at 18:00',
+    '5kg beef-brisket oven110 | @11-24T18:00 since@11-24T03:00',
+  ],
+  ['rib 3 kg went in an hour ago, 120', '3kg beef-rib-bone-in oven120 | since@11-24T08:00'],
+  [
+    'rib 3 kg in for 2 hours already, 120, medium rare',
+    '3kg =medium-rare beef-rib-bone-in oven120 | since@11-24T07:00',
+  ],
+  ['chicken 1.6 kg put it in 40 minutes ago at 190', '1.6kg chicken oven190 | since@11-24T08:20'],
+  ['goose 4.5 kg started at 7:30, 150', '4.5kg goose oven150 | since@11-24T07:30'],
+  ['lamb shoulder 2 kg has been cooking since 6 at 140', '2kg lamb-shoulder oven140 | since@11-24T06:00'],
+  ['turkey 5 kg was put in the oven at 8.15, 170', '5kg oven170 turkey | since@11-24T08:15'],
+  ['pork loin 1.6 kg, 170, I put it in half an hour ago', '1.6kg oven170 pork-loin | since@11-24T08:30'],
+  ['brisket on since midnight, 5 kg, 110', '5kg beef-brisket oven110 | since@11-24T00:00'],
+  [
+    'chicken 1.6 kg and potatoes went in at 8:30, 190, eat 10:30',
+    '1.6kg chicken note oven190 | +potatoes @11-24T10:30 since@11-24T08:30',
+  ],
 ]

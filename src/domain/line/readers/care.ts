@@ -278,11 +278,8 @@ export const CARE: readonly Reader[] = [
     `${COAT} (?:wrapped|draped|covered|barded)|(?:wrapped|draped|covered|barded) (?:in|with) ${COAT}|(?:barded|bacon on top)`,
     (_, text) => ({ kind: 'note', text }),
   ),
-  // It is in already: when they eat is asked, and the board hears when it went in
-  reader(
-    `(?:(?:it )?(?:went|is|was put|has been|have been|been) in(?:to)?(?: the)?(?: oven)? (?:at|since|from)|in(?: the oven)? since) \\d{1,2}(?:[:.]\\d{2})?(?: [ap]m)?`,
-    (_, text) => ({ kind: 'note', text }),
-  ),
+  // Since when is told the board, where the line does not say it.
+  reader('(?:(?:is|are) )?already in(?:(?: the)? oven)?', (_, text) => ({ kind: 'note', text })),
   reader(`soak(?:ed|ing)?(?: (?:it|first|in (?:cold )?(?:water|milk)|(?:for )?${SPAN}))*`, (_, text) => ({
     kind: 'note',
     text,
