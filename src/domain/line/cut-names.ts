@@ -84,11 +84,14 @@ const NAMES: Readonly<Record<string, readonly string[]>> = {
   wellington: ['beef-tenderloin'],
   'beef wellington': ['beef-tenderloin'],
   beef: ['beef-rib-bone-in', 'beef-strip-loin', 'beef-round-or-rump', 'beef-tenderloin'],
-  veal: ['veal-loin', 'veal-rib'],
+  veal: ['veal-loin', 'veal-rib', 'veal-leg', 'veal-shoulder'],
+
   lamb: ['lamb-leg-bone-in', 'lamb-shoulder', 'lamb-rack'],
   'lamb gigot': ['lamb-leg-bone-in'],
   'lamb leg short': ['lamb-leg-bone-in'],
   'lamb leg': ['lamb-leg-bone-in'],
+  'lamb scrag': ['lamb-neck'],
+  'lamb neck fillet': ['lamb-neck'],
   hogget: ['lamb-leg-bone-in', 'lamb-shoulder'],
   'hogget leg': ['lamb-leg-bone-in'],
   'hogget shoulder': ['lamb-shoulder'],
@@ -98,6 +101,7 @@ const NAMES: Readonly<Record<string, readonly string[]>> = {
   // A goat is built as a sheep is, and cooked so (common practice).
   goat: ['lamb-shoulder', 'lamb-leg-bone-in'],
   'goat leg': ['lamb-leg-bone-in'],
+  'goat shank': ['lamb-shank'],
   'goat shoulder': ['lamb-shoulder'],
   'kid leg': ['lamb-leg-bone-in'],
   'kid shoulder': ['lamb-shoulder'],
@@ -116,6 +120,9 @@ const NAMES: Readonly<Record<string, readonly string[]>> = {
   'pork collar': ['pork-shoulder'],
   'pork spare rib': ['pork-shoulder'],
   'pulled pork': ['pork-shoulder'],
+  'boar shoulder': ['pork-shoulder'],
+  haxe: ['pork-knuckle'],
+  schweinshaxn: ['pork-knuckle'],
   'picnic shoulder': ['pork-shoulder'],
   'pork picnic': ['pork-shoulder'],
   'pork chine': ['pork-rib-rack'],
@@ -269,10 +276,10 @@ const isPartOf = (ids: readonly string[], [part = '', next = '']: readonly strin
 
 /** What is braised, boiled or fried, or no meat: no roast is planned of it, least of all of what stands in its name. */
 const NO_ROAST =
-  /^(?:(?:beef )?short ribs?|ribs (?:\d+|one|two|three|four) racks?|(?:beef |pork |bbq )?(?:spare|baby back|back|country style) ?ribs|(?:lamb |pork |veal |beef )?shanks?(?! (?:end|half|portion|on|off|in)(?: |$))|(?:corned|salt|minced|ground|chipped) beef|(?:beef|ox|pig|pork|veal) ?(?:cheeks?|tails?|tongues?|liver|kidneys?|heart)|oxtail|osso ?buco|(?:vegetarians?|veggies?|vegans?|mushrooms?|nut|salmon|lentils?|beetroot|squash|chestnut|tofu) (?:wellington|roast|loaf|lasagne?|crown)|whole (?:lamb|pig|hog|goat|calf)(?! (?:leg|shoulder|rack|loin|saddle|neck|breast|rump|haunch|belly)s?(?: |$))|(?:beef|pork|lamb|veal|venison) (?:mince|steaks?(?! (?:roast|joint))|chops|cutlets|sausages?|burgers?|stew|curry|meatballs))(?= |$)/
+  /^(?:ribs (?:\d+|one|two|three|four) racks?|(?:beef |pork |bbq )?(?:spare|baby back|back|country style) ?ribs|(?:veal |beef )?shanks?(?! (?:end|half|portion|on|off|in)(?: |$))|(?:corned|salt|minced|ground|chipped) beef|(?:beef|ox|pig|pork|veal) ?(?:cheeks?|tails?|tongues?|liver|kidneys?|heart)|oxtail|osso ?buco|(?:vegetarians?|veggies?|vegans?|mushrooms?|nut|salmon|lentils?|beetroot|squash|chestnut|tofu) (?:wellington|roast|loaf|lasagne?|crown)|whole (?:lamb|pig|hog|goat|calf)(?! (?:leg|shoulder|rack|loin|saddle|neck|breast|rump|haunch|belly)s?(?: |$))|(?:beef|pork|lamb|veal|venison) (?:mince|steaks?(?! (?:roast|joint))|chops|cutlets|sausages?|burgers?|stew|curry|meatballs))(?= |$)/
 /**
  * Whether some words are meat that is not roasted.
- * @example isNoRoast('beef short ribs') // true
+ * @example isNoRoast('oxtail') // true
  */
 export const isNoRoast = (words: string): boolean => NO_ROAST.test(words.toLowerCase())
 /** Words from a place on that are such meat, how many. */

@@ -113,7 +113,6 @@ const SLIPS: Readonly<Record<string, string>> = {
   color: 'colour',
   friend: 'friends',
   fries: 'fried',
-  larder: 'larded',
   leeds: 'leeks',
   meet: 'meat',
   parsnip: 'parsnips',

@@ -128,7 +128,9 @@ const WENT_IN = new RegExp(
 )
 const SINCE =
   /^(?:at |since |from |about |around |last night |yesterday )*(midnight|noon|midday|\d{1,2}(?!\d))(?:[:.](\d{2}))?(?: ?(am|pm))?(?: (?:last night|yesterday|this morning))?(?= |$)/
-const SO_LONG_AGO = new RegExp(`^(?:for )?(?:about |around )?(${SO_LONG}|an hour)(?: already)?( ago)?(?= |$)`)
+const SO_LONG_AGO = new RegExp(
+  `^(?:for )?(?:about |around )?(?<long>${SO_LONG}|an hour)(?<past>(?: already| ago)*)(?= |$)`,
+)
 /** Longer ago than this nothing that is roasted went in, h. */
 const LONGEST_IN_H = 20
 const HALF_DAY_H = 12
@@ -144,8 +146,8 @@ function wentInAt(words: readonly string[], { now_s, timeZone }: MomentContext):
   const long = SO_LONG_AGO.exec(rest)
   const said = SINCE.exec(rest)
   const at_s = long
-    ? isPast || long[2] !== undefined || / already$/.test(long[0])
-      ? now_s - minutesOf(long[1] ?? '') * 60
+    ? isPast || long.groups?.past !== ''
+      ? now_s - minutesOf(long.groups?.long ?? '') * 60
       : undefined
     : isPast && said
       ? lastClock(

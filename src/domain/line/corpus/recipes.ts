@@ -52,7 +52,7 @@ export const RECIPES: readonly (readonly [line: string, means: string])[] = [
   ['ham spiral cut 10lb reheat 275 3pm', '4.54kg cooked-ham oven135 | @11-24T15:00'],
   ['2.3kg rolled rib of beef, 7pm', '2.3kg beef-rib-boneless | @11-24T19:00'],
   ['whole lamb leg 2kg 7pm', '2kg lamb-leg-bone-in | @11-24T19:00'],
-  ['rump of veal 2kg 7pm', '2kg veal-loin | ?cut ?rump @11-24T19:00'],
+  ['rump of veal 2kg 7pm', '2kg veal-leg | @11-24T19:00'],
   ['a pair of ducks 2 kg 7pm', '2kg duck x2 | @11-24T19:00'],
   ['whole lamb shoulder x 6 at 110 for 10 hours ready 1pm sunday', '?kg [110/600] lamb-shoulder x6 | @11-29T13:00'],
   ['Duck 2kg, prick skin, 180C fan 20min per 500g +20, 7.30pm', '2kg [180/100] duck fan note | @11-24T19:30'],

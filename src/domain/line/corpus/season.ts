@@ -3,7 +3,7 @@
  * something; each with what a cook would expect of it, in the signs of gist.ts.
  */
 export const SEASON: readonly (readonly [line: string, means: string])[] = [
-  ['veal roast rump 1.5 kg 60C 7pm', '1.5kg =60 veal-loin | ?cut ?rump @11-24T19:00'],
+  ['veal roast rump 1.5 kg 60C 7pm', '1.5kg =60 veal-leg | @11-24T19:00'],
   ['brisket 12 lb 225F wrapped at 165 till 203 ready by 6', '5.44kg =95 beef-brisket cover@>74 oven107 | @11-24T18:00'],
   [
     'brisket 14 lb, smoker at 250, wrap at 160, pull at 203, eat at 6pm Saturday',
@@ -68,10 +68,10 @@ export const SEASON: readonly (readonly [line: string, means: string])[] = [
   ['duck breast 6 7pm', '?duck breast 6 ?meat @11-24T19:00'],
   ['duck breast side up 2 kg 7pm', '2kg duck | ?breast side @11-24T19:00'],
   ['corned beef 3 lb 6pm', '?corned beef 3 lb ?meat @11-24T18:00'],
-  ['beef short ribs 2kg falling apart 7pm', '?beef short ribs 2kg ?meat @11-24T19:00'],
+  ['beef short ribs 2kg falling apart 7pm', '2kg =pull-apart beef-short-ribs | @11-24T19:00'],
   ['ribs 2 racks 6pm', '?meat ?ribs 2 racks @11-24T18:00'],
-  ['lamb shanks x4 7pm', '?4 ?lamb shanks ?meat @11-24T19:00'],
-  ['ham shank half 4kg 2pm', '4kg smoked-ham | ?cut ?shank half @11-24T14:00'],
+  ['lamb shanks x4 7pm', '?kg lamb-shank x4 | @11-24T19:00'],
+  ['ham shank half 4kg 2pm', '4kg note smoked-ham | ?cut @11-24T14:00'],
   ['clay pot chicken 1.8kg 7pm', '1.8kg chicken | ?clay pot @11-24T19:00'],
   ['elk loin 3 lb medium rare 6pm', '1.36kg =medium-rare venison-loin | @11-24T18:00'],
   ['goat shoulder 2kg slow 6h 7pm', '2kg [120/360] lamb-shoulder low-and-long | @11-24T19:00'],
@@ -159,10 +159,7 @@ export const SEASON: readonly (readonly [line: string, means: string])[] = [
   ['2.5 kg lamb shoulder, 130C for 6 hours, from 11am', '2.5kg [130/360] lamb-shoulder | in@11-24T11:00'],
   ['Xmas: 7kg turkey, 3kg gammon, both for 2.30', '7kg turkey | 3kg smoked-ham | @12-25T14:30'],
   ['Roast sirloin on the bone 3.5kg, rare, start 240 for 15, then 180', '3.5kg =rare [180] [240/15] beef-strip-loin |'],
-  [
-    'veal breast stuffed 3 kg 150 3 hours covered 7pm',
-    '3kg [150/180+foil] stuffed veal-loin | ?breast ?cut @11-24T19:00',
-  ],
+  ['veal breast stuffed 3 kg 150 3 hours covered 7pm', '3kg [150/180+foil] stuffed veal-breast | @11-24T19:00'],
   ['3kg goose, 2pm; 1.5kg pork loin, same time', '3kg goose | 1.5kg pork-loin | @11-24T14:00'],
   ['rib eye roll 5kg combi 90C to 52C core, 18:45', '5kg [90>52] beef-rib-boneless | ?combi ?roll @11-24T18:45'],
   ['six ducks 2.4kg for a wedding at 6 pm, two ovens', '2.4kg duck x6 | ?two ovens @11-24T18:00'],

@@ -134,4 +134,16 @@ export const SERVICE: readonly (readonly [line: string, means: string])[] = [
     'chicken 1.6 kg and potatoes went in at 8:30, 190, eat 10:30',
     '1.6kg chicken note oven190 | +potatoes @11-24T10:30 since@11-24T08:30',
   ],
+  // Cuts that were not known.
+  ['short ribs 3kg smoked at 120 to 95, 18:00', '3kg [fire120>95] beef-short-ribs | @11-24T18:00'],
+  ['lamb leg shank off 2 kg, 7pm', '2kg lamb-leg-bone-in note | @11-24T19:00'],
+  ['leg of lamb fillet end 1.4 kg, 7pm', '1.4kg lamb-leg-bone-in note | @11-24T19:00'],
+  ['lamb neck fillet 400g pink, 7pm', '0.4kg =pink lamb-neck | @11-24T19:00'],
+  ['shoulder of veal 1.8 kg, 150, eat 19:00', '1.8kg oven150 veal-shoulder | @11-24T19:00'],
+  ['grouse x 4 for 8pm', '?kg grouse x4 | @11-24T20:00'],
+  ['pork knuckle 1.3kg crackling 18:00', '1.3kg note pork-knuckle | @11-24T18:00'],
+  ['breast of lamb rolled 1.5kg slow, 7pm', '1.5kg lamb-breast-rolled low-and-long | @11-24T19:00'],
+  ['lamb neck 1.2kg 3h at 150, 7pm', '1.2kg [150/180] lamb-neck | @11-24T19:00'],
+  ['leg of veal 2.2kg rosy 20:00', '2.2kg =rosy veal-leg | @11-24T20:00'],
+  ['wild boar shoulder 2 kg 8pm', '2kg pork-shoulder | @11-24T20:00'],
 ]

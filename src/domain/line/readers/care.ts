@@ -284,6 +284,11 @@ export const CARE: readonly Reader[] = [
     kind: 'note',
     text,
   })),
+  // Which end of a leg: its weight says how much of it
+  reader(`(?:with )?(?:the )?(?:(?:shank|butt|chump) (?:end|half|portion|off|bone)|fillet end)`, (_, text) => ({
+    kind: 'note',
+    text,
+  })),
   reader(`(?:on|over) (?:a |the |its )?(?:wire )?rack`, (_, text) => ({ kind: 'note', text })),
   reader(
     `(?:(?:cooked |roasted )?upside down )?(?:in|on) (?:a |the |my )?(?:cast iron|heavy|big|roasting|sheet|large)(?: iron)? (?:pan|skillet|tin|tray|dish)|(?:cooked |roasted )?upside down`,
