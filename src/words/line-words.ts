@@ -138,6 +138,8 @@ export function factWords(fact: Fact, units: Units, now_s?: number): string | un
       return `${fact.guests} at the table`
     case 'wish':
       return `${fact.count} × ${donenessName(fact.word).toLowerCase()}`
+    case 'share':
+      return donenessName(fact.word)
     case 'batches':
       return `in ${fact.count} batches, ${span(fact.apart_min)} apart`
     case 'away':

@@ -149,6 +149,8 @@ export type Fact =
       /** "Medium for four": where nobody else is named these are all who eat. */
       readonly perhapsAll?: true
     }
+  /** So much of the table wants it so; what is left of it where no share is said. */
+  | { readonly kind: 'share'; readonly share?: number; readonly word: string }
   | { readonly kind: 'vulnerable' }
   | { readonly kind: 'batches'; readonly count: number; readonly apart_min: number }
   | { readonly kind: 'away'; readonly minutes: number }

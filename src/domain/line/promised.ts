@@ -66,8 +66,8 @@ export function heldUntil(meanings: readonly Meaning[], line: string, context: M
   })
 }
 
-/** An hour of the day as it is written on the continent: 19h. */
-const CONTINENTAL = /^(1[3-9]|2[0-3])\s?h$/i
+/** An hour of the day as it is written on the continent: 19h, 12h30. */
+const CONTINENTAL = /^(1[3-9]|2[0-3])\s?h$|^(1[0-2])\s?h\s?([0-5]\d)$/i
 /** In a cooler oven so many hours are a length, °C; °F where it is more than any oven in °C. */
 const LONG_STAY_C = 130
 
@@ -84,8 +84,9 @@ export function continentalHour(meanings: readonly Meaning[], line: string, cont
     return (!isSliced && cut !== undefined && pullsApart(cut)) || (heat !== undefined && heat.value < LONG_STAY_C)
   })
   return meanings.map((meaning) => {
-    const hour = meaning.fact.kind === 'span' ? CONTINENTAL.exec(line.slice(meaning.from, meaning.to))?.[1] : undefined
-    const found = hour && !isLong ? momentAt(['at', `${hour}:00`], context)?.fact : undefined
+    const said = meaning.fact.kind === 'span' ? CONTINENTAL.exec(line.slice(meaning.from, meaning.to)) : null
+    const [, whole, hour = whole, minute = '00'] = said ?? []
+    const found = hour && !isLong ? momentAt(['at', `${hour}:${minute}`], context)?.fact : undefined
     return found ? { ...meaning, fact: found } : meaning
   })
 }

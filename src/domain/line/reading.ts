@@ -20,6 +20,7 @@ import { type Ask, isMeal, type LineReading, type SaidRoast } from './said-roast
 import { scaleOf, withScale } from './scale'
 import { areTwoMeals, hoursOf, seatedOf } from './seatings'
 import { type LineContext, readSentence } from './sentence'
+import { sharedOut } from './shares'
 import { LONGEST_LINE } from './tokens'
 import { byRoast, isInPastry, isSaidCloser, OF_TABLE } from './whose'
 
@@ -40,9 +41,8 @@ export function readLine(line: string, context: LineContext): Outcome<LineReadin
   if (line.length > LONGEST_LINE) return fail({ code: 'line_too_long', given: line.length, most: LONGEST_LINE })
   const sentence = readSentence(line, context)
   const { unknown } = sentence
-  const said = sentence.meanings
-    .filter((_, i, all) => !isSaidCloser(all, i, line) && !isInPastry(all, i, line))
-    .flatMap((meaning, _, all) => wishOfAll(meaning, all))
+  const kept = sentence.meanings.filter((_, i, all) => !isSaidCloser(all, i, line) && !isInPastry(all, i, line))
+  const said = sharedOut(kept, line).flatMap((meaning, _, all) => wishOfAll(meaning, all))
   const told = continentalHour(toldApart(said, line, context.reads), line, context)
   const meanings = heldUntil(told, line, context)
   const asks: Ask[] = []

@@ -34,7 +34,7 @@ export const FOUND: readonly (readonly [line: string, means: string])[] = [
   ['turkey 6kg thanksgiving at 4', 'turkey 6kg | @11-26T16:00'],
   ['turkey 6kg 25 december 2', 'turkey 6kg | @12-25T14:00'],
   ['chicken 1.6kg and 1kg of potatoes', 'chicken 1.6kg | +potatoes'],
-  ['turkey breast down first hour 6kg', 'turkey 6kg bird-turned | ?hour'],
+  ['turkey breast down first hour 6kg', 'turkey 6kg bird-turned |'],
   ['leg of lamb 2.3kg in the oven at 10, 180 fan', 'lamb-leg-bone-in 2.3kg fan oven180 | in@11-24T10:00'],
   ['lamb leg 2.3kg in the oven at 180 eat at 7', 'lamb-leg-bone-in 2.3kg oven180 | @11-24T19:00'],
   ['pork loin 2kg 730pm', 'pork-loin 2kg | @11-24T19:30'],
@@ -244,7 +244,7 @@ export const FOUND: readonly (readonly [line: string, means: string])[] = [
   ],
   [
     'fan 160, turkey 5.5kg, breast down first hour, basting every half hour, 74 in the breast',
-    '5.5kg baste/30 bird-turned fan note oven160 pull74 turkey | ?hour',
+    '5.5kg baste/30 bird-turned fan note oven160 pull74 turkey | ',
   ],
   ['12 lb turkey cooked upside down for the first two hours at 325', '5.44kg bird-turned oven163 turkey |'],
   [

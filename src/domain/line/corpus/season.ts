@@ -310,7 +310,7 @@ export const SEASON: readonly (readonly [line: string, means: string])[] = [
   ['chicken 1.7kg at 200 for 75-80 min, tea at 5:30', '1.7kg [200/77.5] chicken | @11-24T17:30'],
   // It is in, or goes in soon
   ['6kg turkey went in at 8:30am at 165', '6kg turkey oven165 | since@11-24T08:30'],
-  ['6kg turkey in the oven since 8:30 at 165', '6kg turkey oven165 note |'],
+  ['6kg turkey in the oven since 8:30 at 165', '6kg turkey oven165 | since@11-24T08:30'],
   [
     '4 kg rib 58C sous vide 12h then 10 min 250, 8pm sat',
     '4kg =58 [bath58/720+bag] [*250/10] beef-rib-bone-in | @11-28T20:00',

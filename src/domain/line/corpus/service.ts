@@ -88,7 +88,7 @@ export const SERVICE: readonly (readonly [line: string, means: string])[] = [
   ['rib 3kg cool oven 7pm', '3kg [low] beef-rib-bone-in | @11-24T19:00'],
   ['chicken 1.6kg in a hot oven, 7pm', '1.6kg [hot] chicken | @11-24T19:00'],
   ['lamb 2kg start in a hot oven then 160, 7pm', '2kg [160] [hot] lamb-leg-bone-in | ?cut @11-24T19:00'],
-  ['lamb leg 2.5kg gran well done rest pink 1pm', '2.5kg =pink lamb-leg-bone-in | ?rest @11-24T13:00 well-done:1'],
+  ['lamb leg 2.5kg gran well done rest pink 1pm', '2.5kg =pink lamb-leg-bone-in | @11-24T13:00 well-done:1'],
   [
     'lamb leg 2.5kg, grandad likes it well done, everyone else pink, 1pm',
     '2.5kg =pink lamb-leg-bone-in | @11-24T13:00 well-done:1',
@@ -146,4 +146,28 @@ export const SERVICE: readonly (readonly [line: string, means: string])[] = [
   ['lamb neck 1.2kg 3h at 150, 7pm', '1.2kg [150/180] lamb-neck | @11-24T19:00'],
   ['leg of veal 2.2kg rosy 20:00', '2.2kg =rosy veal-leg | @11-24T20:00'],
   ['wild boar shoulder 2 kg 8pm', '2kg pork-shoulder | @11-24T20:00'],
+  // Shares of a table, minutes before a heat, and an hour of the continent.
+  [
+    'prime rib for 12 at 7, two thirds medium rare, rest medium well',
+    '=medium-rare ?kg beef-rib-bone-in | @11-24T19:00 for12 medium-rare:8 medium-well:4',
+  ],
+  ['rib 3kg for 8, half rare half medium, 7pm', '3kg =rare beef-rib-bone-in | @11-24T19:00 for8 medium:4 rare:4'],
+  [
+    'rib 3kg for 10, half of them medium rare, the rest well done, 7pm',
+    '3kg =medium-rare beef-rib-bone-in | @11-24T19:00 for10 medium-rare:5 well-done:5',
+  ],
+  ['rib 3kg, half rare half medium, 7pm', '3kg =rare beef-rib-bone-in note | @11-24T19:00'],
+  [
+    'leg of lamb 2.4kg for 9, a third well done, the rest pink, 7pm',
+    '2.4kg =pink lamb-leg-bone-in | @11-24T19:00 for9 pink:6 well-done:3',
+  ],
+  [
+    'rib 4kg for 10, half medium rare, 3 medium, rest well done, 7pm',
+    '4kg =medium-rare beef-rib-bone-in | @11-24T19:00 for10 medium-rare:5 medium:3 well-done:2',
+  ],
+  ['leg of lamb 2 kg 25 min per 500g + 25 min, 180, 1pm', '2kg lamb-leg-bone-in note oven180 | @11-24T13:00'],
+  ['duck 2.4kg 2 hours at 170 then 20 at 220, 8pm', '2.4kg [170/120] [220/20] duck | @11-24T20:00'],
+  ['chicken 1.6kg 1 hour at 190 followed by 15 at 220, 7pm', '1.6kg [190/60] [220/15] chicken | @11-24T19:00'],
+  ['rôti de porc 1.5 kg à 160, 12h30', '1.5kg oven160 pork-loin | ?cut ?rôti @11-24T12:30 de'],
+  ['rib 3kg 110 12h30', '3kg [110/750] beef-rib-bone-in | '],
 ]

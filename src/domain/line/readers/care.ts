@@ -252,7 +252,7 @@ export const CARE: readonly Reader[] = [
     degree: tenderOf(text.replace(/^(?:until|till|to where|cooked until) /, '')),
   })),
   listed(
-    `(?:${SPAN}) (?:per|a|for (?:each|every)) (?:${N} )?(?:lb|pound|kg|kilo|g|grams?|half kilo)(?: (?:plus|and)(?: another| an extra)? (?:${SPAN}|\\d+)(?: over| extra)?)?`,
+    `(?:${SPAN}) (?:per|a|for (?:each|every)) (?:${N} )?(?:lb|pound|kg|kilo|g|grams?|half kilo)(?: (?:plus|and|\\+)(?: another| an extra)? (?:${SPAN}|\\d+)(?: over| extra)?)?`,
     (_, text) => ({ kind: 'note', text }),
   ),
   reader(`(?:(?:${N} days? )?(?:dry |wet )?aged|${N} days? hung)(?: (?:${N} days?))?`, (_, text) => ({

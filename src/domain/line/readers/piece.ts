@@ -208,8 +208,17 @@ export const PIECE: readonly Reader[] = [
     perhapsAll: true,
   })),
   reader(
-    `(?:(?:and )?the rest(?: of (?:us|them))?|(?:every(?:one|body)|all|the) (?:else|others)|others)(?: ${LIKE})?(?: it)? (${DEGREE})`,
-    ([, word = '']) => ({ kind: 'doneness', word: degreeOf(word) }),
+    `(?:(?:and )?(?:the )?rest(?: of (?:us|them))?|(?:and )?(?:the )?other (?:half|third)|(?:every(?:one|body)|all|the) (?:else|others)|others)(?: ${LIKE})?(?: it)? (${DEGREE})`,
+    ([, word = '']) => ({ kind: 'share', word: degreeOf(word) }),
+  ),
+  // two thirds medium rare; half of us like it well done
+  reader(
+    `(?:and )?(?:about |roughly )?(?:(half)|(?:a |one )?(third|quarter)|two (thirds)|three (quarters))(?: (?:of )?(?:them|us|it|the (?:guests|table|party)|people|guests))?(?: ${LIKE})?(?: it)? (?!(?:cooked|done)(?: |$))(${DEGREE})`,
+    ([, half, one, , three, word = '']) => ({
+      kind: 'share',
+      share: half ? 1 / 2 : one === 'third' ? 1 / 3 : one ? 1 / 4 : three ? 3 / 4 : 2 / 3,
+      word: degreeOf(word),
+    }),
   ),
   // well done for gran: for her alone
   reader(`(${DEGREE})(?= for (?:(?:the|my|our|poor|old) )*(?:${KIN})(?: |$))`, ([, word = '']) => ({

@@ -129,9 +129,9 @@ export const STAGES: readonly Reader[] = [
         minutes: minutesOf(first ?? last ?? long ?? ''),
       }),
   ),
-  // five hours covered, then 30 uncovered at 200
+  // five hours covered, then 30 uncovered at 200; 2 h at 170, then 20 at 220
   reader(
-    `(?:and )?then (\\d{2})(?: ${MIN})? (${COVER})(?: at| in an? oven at)? ${HEAT}`,
+    `(?:and )?(?:then|followed by) (\\d{2})(?: ${MIN})?(?: (${COVER})(?: at| in an? oven at)?| (?:at|in an? oven at)) ${HEAT}(?! (?:${TIMED})(?: |$))`,
     ([, minutes, cover, value, unit, gas]) => {
       const heat = heatOf(value, unit, gas)
       return isHeat(heat, LEAST_BARE)
