@@ -75,6 +75,20 @@ describe('what a line told is done, and nothing is left where it does harm', () 
     expect(Math.abs(one.late_min)).toBeLessThanOrEqual(10)
   })
 
+  it('by the clock in an oven that runs cold: what it would leave tough is left in, and hotter, until it lets go', () => {
+    const { one, minutesOf } = served('chuck roast 1.5 kg 150 3.5 hours covered, 19:00', { oven_k: -12, thicker: 1.08 })
+    expect(minutesOf('pull_at').length).toBeGreaterThan(0)
+    expect(one.tender_min).toBeGreaterThan(15)
+    expect(one.late_min).toBeLessThan(50)
+    // What lets go in its hours is taken out when they are over, however much or little it reads.
+    for (const line of ['lamb shank 450 g 160 covered 2.5 hours, 19:00', 'brisket 3 kg 120 7 hours, 19:00']) {
+      const told = served(line)
+      expect(told.minutesOf('pull_at')).toEqual([])
+      expect(Math.abs(told.one.late_min)).toBeLessThanOrEqual(5)
+      expect(told.one.tender_min).toBeGreaterThan(15)
+    }
+  })
+
   it('as it comes: a leg of seven hours is not pulled as a pink one', () => {
     const { one, minutesOf } = served('leg of lamb 2.4 kg seven hours at 120, 19:00')
     expect((minutesOf('out')[0] ?? 0) - (minutesOf('in')[0] ?? 0)).toBeGreaterThan(330)

@@ -2,9 +2,10 @@ import { spreadOf } from '@/core/estimate/ensemble'
 import { type Estimate, type EstimateSetup, foresee, type Known, nowMarked, pastsOf } from '@/core/estimate/estimate'
 import { type Program, pullStageIndex, pullsAtReading, readInstead, settingOf } from '@/core/program/stage'
 import { STANDARDS } from '@/core/reference/standards'
+import { tenderSeconds } from '@/core/reference/tenderness'
 import { withRest } from '@/core/roast/rest'
 import { SURE } from '@/core/safety/least'
-import { celsius, minutes } from '@/core/units'
+import { celsius, minutes, seconds } from '@/core/units'
 import { type BoardItem, backSince } from '../board'
 import { withoutFinish, withPanFinish } from '../ending'
 import { BACK_IN_S } from '../run/course'
@@ -74,8 +75,7 @@ function changedBy(base: Estimate, found: Estimate, now_s: number): { left: numb
 /** The ways of going on with one roast, each asked of the same members as leaving it is. */
 class Ways {
   private readonly setup: EstimateSetup
-  /** Of a roast by the clock, as one that is pulled at a reading. */
-  readonly instead: Program | undefined
+  private found: { readonly instead: Program | undefined; readonly tender_c: number | undefined } | undefined
   private asIs: { readonly base: Estimate; readonly known: Known } | undefined
 
   constructor(
@@ -83,7 +83,41 @@ class Ways {
     private readonly main: Estimate,
   ) {
     this.setup = { ...belief.setup, changes: nowMarked(belief.setup) }
-    this.instead = insteadOf(belief)
+  }
+
+  /** Of a roast by the clock, as one that is pulled at a reading; of a tough cut only where the clock leaves it tough. */
+  get instead(): Program | undefined {
+    return this.byReading.instead
+  }
+  /** Left tough by its clock: what it reads when it leaves its bone, °C. */
+  get tender_c(): number | undefined {
+    return this.byReading.tender_c
+  }
+  private get byReading() {
+    if (!this.found) {
+      const instead = insteadOf(this.belief)
+      const isTough = instead !== undefined && this.belief.setup.piece.cut.doneness === 'tender'
+      const tender_c = isTough ? this.readsTender() : undefined
+      this.found = { instead: isTough && tender_c === undefined ? undefined : instead, tender_c }
+    }
+    return this.found
+  }
+
+  /** What it reads when it leaves its bone, °C; undefined where the clock does not take it out before. */
+  private readsTender(): number | undefined {
+    const { main, setup } = this
+    const until = { kind: 'tender' as const, tender_s: seconds(tenderSeconds('leaves_bone')) }
+    const last = pullStageIndex(setup.program)
+    const stages = setup.program.stages.map((stage, i) => (i === last ? { ...stage, until } : stage))
+    const found = foresee(
+      { ...setup, program: { ...setup.program, stages } },
+      this.belief.posterior,
+      MEMBERS.ways,
+      this.leaving.known,
+    )
+    return found.pull_s.p50 > main.pull_s.p50 + TOUGH_S
+      ? Math.min(this.belief.board.item.serve_c, found.peak_c.p50)
+      : undefined
   }
 
   /** Left as it is, by the members that every way is asked of: until now they are all one. Found when a way is first tried. */
@@ -133,8 +167,10 @@ class Ways {
     }
   }
 
-  private get wanted_c(): number {
-    return Math.max(this.belief.board.item.serve_c, this.belief.floor_c ?? Number.NEGATIVE_INFINITY)
+  /** Its core as it is wanted at its highest, °C. */
+  get wanted_c(): number {
+    const { board, floor_c = Number.NEGATIVE_INFINITY } = this.belief
+    return Math.max(this.tender_c ?? board.item.serve_c, floor_c)
   }
 
   /** Pulled at a reading: what the clock would take out, too. */
@@ -151,7 +187,7 @@ class Ways {
   withSetting(set_c: number): Omit<Advice, 'code'> & { readonly set_c: number; readonly pull_c: number | undefined } {
     const { belief } = this
     const { setup, in_s, floor_c = Number.NEGATIVE_INFINITY } = belief
-    const wanted_c = belief.board.item.serve_c
+    const wanted_c = this.tender_c ?? belief.board.item.serve_c
     const changes = [...(this.setup.changes ?? []), { time_s: setup.now_s + 1, set_c }]
     const air = setup.air?.filter(({ time_s }) => time_s <= setup.now_s)
     const least = Math.max(floor_c, Math.min(wanted_c, belief.board.latest?.value_c ?? setup.start_c))
@@ -287,21 +323,25 @@ const CLOCK_OFF_K = 3
 /** Fewer readings do not tell how it climbs; and what is farther off than this may yet be otherwise, s. */
 const CLIMB_READINGS = 8
 const NEAR_PULL_S = 75 * 60
+/** Whether the clock leaves it tough is seen sooner, and mended only so long before, s. */
+const NEAR_TENDER_S = 150 * 60
 
+/** What the clock takes out so little before it leaves its bone is let be, s. */
+const TOUGH_S = 900
 /** Of what the clock takes out a reading says enough once so much of its time has gone. */
 const CLOCK_TELLS = 0.4
 /**
- * A roast by the clock as one that is pulled at a reading; undefined where it is none, where tender counts and no
- * reading does, and early, when little is known of it.
+ * A roast by the clock as one that is pulled at a reading; undefined where it is none, and early, when little is known
+ * of it.
  */
 function insteadOf({ setup }: Belief): Program | undefined {
-  const { program, piece, now_s } = setup
+  const { program, now_s } = setup
   const last = pullStageIndex(program)
   const timed = program.stages.slice(0, last + 1).map(({ until }) => (until.kind === 'time' ? until.duration_s : 0))
   const all_s = timed.reduce<number>((sum, each) => sum + each, 0)
   // A reading ends the last heat and none before it.
   const from_s = Math.max(CLOCK_TELLS * all_s, all_s - (timed[last] ?? 0))
-  return piece.cut.doneness !== 'tender' && now_s > from_s ? readInstead(program) : undefined
+  return now_s > from_s ? readInstead(program) : undefined
 }
 const isClocked = (program: Program): boolean => program.stages[pullStageIndex(program)]?.until.kind === 'time'
 
@@ -309,11 +349,10 @@ const isClocked = (program: Program): boolean => program.stages[pullStageIndex(p
 function otherReading(ways: Ways, belief: Belief, main: Estimate): Advice | undefined {
   const { setup, board, in_s, floor_c = Number.NEGATIVE_INFINITY } = belief
   const { program, now_s } = setup
-  const near = main.pull_s.p50 - now_s < NEAR_PULL_S
   const safe = belief.meant ? main.safe : undefined
-  const wanted_c = Math.max(board.item.serve_c, floor_c)
   const latest = board.latest
-  const { instead } = ways
+  const { instead, wanted_c } = ways
+  const near = main.pull_s.p50 - now_s < (ways.tender_c === undefined ? NEAR_PULL_S : NEAR_TENDER_S)
   if (!(pullsAtReading(program) || instead) || !near || !latest || setup.readings.length < CLIMB_READINGS)
     return undefined
   const off_k = Math.abs(main.peak_c.p50 - wanted_c)
