@@ -85,7 +85,7 @@ export function takeStage(heats: HeatsSaid, meaning: Meaning, part: SaidStage): 
     delete roast.set_c
   }
   // "62 C for eight hours sous vide" is the school, by its hours.
-  if (stage.on === 'bath' && /sous vide$/i.test(spelt(meaning)) && heat && stages.length === 0) {
+  if (stage.on === 'bath' && /sous ?vide|\bsv\b/i.test(spelt(meaning)) && heat && stages.length === 0) {
     roast.school = 'water-bath'
     roast.set_c = toCelsius(heat, 'oven')
     heats.span ??= { meaning, minutes: stage.minutes ?? 0 }
@@ -126,6 +126,7 @@ export function takeSchool({ roast, stages, spelt }: HeatsSaid, meaning: Meaning
   // "Oven 65 overnight, sear": after it, that is.
   if (
     id === 'pan-first' &&
+    roast.school !== 'water-bath' &&
     roast.set_c !== undefined &&
     roast.set_c < GENTLE_C &&
     /^,?\s*sear(?:ed)?$/i.test(spelt(meaning))

@@ -219,6 +219,8 @@ const MOST_APART_MIN = 75
 function comeFor(words: readonly string[], context: MomentContext): Found | undefined {
   const said = COME_FOR.exec(`${words.slice(0, LONGEST_MOMENT).join(' ')} `)
   if (!said || (said[2] === undefined && said[4] === undefined)) return undefined
+  // "19:30 for 8" is a table of eight: half past seven for eight says both hours by one clock.
+  if (Number(said[1]) > HALF_DAY_H && said[4] === undefined) return undefined
   const [from_min, to_min] = [minutesInto(said[1], said[2]), minutesInto(said[3], said[4])]
   const apart_min = (to_min - from_min + 720) % 720
   if (apart_min < 10 || apart_min > MOST_APART_MIN) return undefined

@@ -192,6 +192,15 @@ function closerName(
   return found?.count === 2 ? [place, found.ids, named.count] : undefined
 }
 
+/** "Leg of lamb 2.3 kg and shoulder 1.9 kg": another part of the same beast. */
+function besideName(words: readonly string[], at: number, meanings: readonly Meaning[]): Found['fact'] | undefined {
+  const named = meanings.findLast(({ fact }) => fact.kind === 'cut')?.fact
+  const own = named?.kind === 'cut' ? findCut(named.ids[0] ?? '') : undefined
+  if (!own || own.bone === 'bird') return undefined
+  const found = cutsNamed([own.species, words[at] ?? ''], 0)
+  return found?.count === 2 && !found.ids.includes(own.id) ? { kind: 'cut', ids: found.ids, count: 1 } : undefined
+}
+
 /** Birds of which one is a plate, kg. */
 const SMALL_KG = 1
 /** "Cornish hens 6 at 6": how many there are of what was named just before. */
@@ -423,6 +432,13 @@ export function readSentence(whole: string, context: LineContext): Sentence {
       const [cut, ids, count] = closer
       meanings[cut] = { ...(meanings[cut] as Meaning), fact: { kind: 'cut', ids, count } }
       at++
+      continue
+    }
+    const beside = none > 0 || !joins ? undefined : besideName(words, at, meanings)
+    if (beside) {
+      meanings.push({ from: token.from, to: token.to, fact: beside, mended: [], parted: true })
+      at++
+      joins = false
       continue
     }
     if (JOINS.has(token.text)) joins = true

@@ -98,8 +98,8 @@ export const SEASON: readonly (readonly [line: string, means: string])[] = [
   ['pork loin roast 4lb, 350, pull at 140, rest to 145, 6pm', '1.81kg =63 oven177 pork-loin pull60 | @11-24T18:00'],
   ['lamb half shoulder 1.2kg, foil, 4h at 150, 6:30pm', '1.2kg [150/240] foil lamb-shoulder | @11-24T18:30'],
   ['lamb 2.3 kg leg pink 7pm', '2.3kg =pink lamb-leg-bone-in | @11-24T19:00'],
-  ['pork 2kg, leg and loin 7', '2kg fresh-ham | ?cut ?loin @11-24T19:00'],
-  ['legs of pork 3kg and shoulder 2 kg 7', '3kg fresh-ham | ?cut ?shoulder ?twice @11-24T19:00'],
+  ['pork 2kg, leg and loin 7', '2kg fresh-ham | ?kg pork-loin | ?cut @11-24T19:00'],
+  ['legs of pork 3kg and shoulder 2 kg 7', '3kg fresh-ham | 2kg pork-shoulder | ?cut @11-24T19:00'],
   // Several hours
   [
     'prime rib at 6 for first seating and another at 8:30 for the second',

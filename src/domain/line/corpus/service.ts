@@ -170,4 +170,18 @@ export const SERVICE: readonly (readonly [line: string, means: string])[] = [
   ['chicken 1.6kg 1 hour at 190 followed by 15 at 220, 7pm', '1.6kg [190/60] [220/15] chicken | @11-24T19:00'],
   ['rôti de porc 1.5 kg à 160, 12h30', '1.5kg oven160 pork-loin | ?cut ?rôti @11-24T12:30 de'],
   ['rib 3kg 110 12h30', '3kg [110/750] beef-rib-bone-in | '],
+  [
+    'ham 5kg, 160C, glaze with honey & mustard last 30 min, 12:30',
+    '5kg glaze@-30 oven160 smoked-ham | ?cut @11-24T12:30',
+  ],
+  [
+    'pork belly 2 kg, 150 for 3 hours then 240 for 20 for crackling, 19:30',
+    '2kg [150/180] [240/20] note pork-belly | @11-24T19:30',
+  ],
+  ['sirloin 2kg sous vide 56 for 6 hours sear, 8pm', '2kg [*] [bath56/360+bag] beef-strip-loin | @11-24T20:00'],
+  ['fillet 1.4kg sousvide 55 2h + sear 19:30', '1.4kg [*] [bath55/120+bag] beef-tenderloin | @11-24T19:30'],
+  ['dinner 19:00 for 8, rib 3kg', '3kg beef-rib-bone-in | @11-24T19:00 for8'],
+  ['leg of lamb 2.3kg & shoulder 1.9kg, eat at 2pm', '2.3kg lamb-leg-bone-in | 1.9kg lamb-shoulder | @11-24T14:00'],
+  ['pork loin 2kg and belly 1.5kg, 7pm', '2kg pork-loin | 1.5kg pork-belly | @11-24T19:00'],
+  ['leg of lamb 2.3kg and a rack 800g, pink, 7pm', '2.3kg lamb-leg-bone-in | 0.8kg =pink lamb-rack | @11-24T19:00'],
 ]

@@ -179,7 +179,7 @@ export const CARE: readonly Reader[] = [
     }),
   ),
   listed(
-    `(?:with (?:a |an )?)?(?:(?:honey|maple|mustard|sugar|marmalade|orange|apricot|cider) (?:and )?)*(?:glaze|glazed)(?: it)?(?: with [a-z]+(?: (?:and )?(?!half|halfway|ten|five|at|near|in|once|twice|three|and|every|after|when)[a-z]+){0,3})?(?: (once|twice|three times))?(?: (?:and )?(?:${MOMENT}|in the last ${N} ${MIN}))*`,
+    `(?:with (?:a |an )?)?(?:(?:honey|maple|mustard|sugar|marmalade|orange|apricot|cider) (?:and )?)*(?:glaze|glazed)(?: it)?(?: with [a-z]+(?: (?:(?:and|&) )?(?!half|last|for|over|halfway|ten|five|at|near|in|once|twice|three|and|every|after|when)[a-z]+){0,3})?(?: (once|twice|three times))?(?: (?:and )?(?:${MOMENT}|in the last ${N} ${MIN}))*`,
     ([, how], text) => ({ kind: 'tending', act: 'glaze', said: text, ...timesOf(how), ...momentsPart(text) }),
   ),
   reader(

@@ -114,8 +114,12 @@ export const STAGES: readonly Reader[] = [
         : undefined
     },
   ),
-  // 62 C for eight hours sous vide
-  reader(`${TEMP}(?: for)? (${SPAN}) sous vide`, ([, value, unit, span = '']) => {
+  // 62 C for eight hours sous vide; sous vide 56 for 6 hours
+  reader(`sous ?vide(?: at)? ${TEMP}(?: for)? (${SPAN})`, ([, value, unit, span = '']) => {
+    const heat = heatOf(value, unit)
+    return isHeat(heat, 45) ? stage({ on: 'bath', heat, minutes: minutesOf(span) }) : undefined
+  }),
+  reader(`${TEMP}(?: for)? (${SPAN}) sous ?vide`, ([, value, unit, span = '']) => {
     const heat = heatOf(value, unit)
     return isHeat(heat, 45) ? stage({ on: 'bath', heat, minutes: minutesOf(span) }) : undefined
   }),
