@@ -31,6 +31,8 @@ export interface PlacedItem {
     readonly from_s: number
     readonly to_s: number
     readonly lead_s: number
+    /** Of the places there: a part of one where small pieces share it. */
+    readonly places: number
     readonly phases: readonly { readonly from_s: number; readonly to_s: number; readonly set_c: number | undefined }[]
   }[]
   readonly start_s: number
@@ -112,11 +114,12 @@ function planOf(resolved: ResolvedMeal, answer: MealAnswer): MealPlan {
       title: titleOf(option.item),
       kind: owners[option.item]?.kind ?? 'side',
       serve_s: (problem.items[option.item]?.serve_s ?? option.done_s) + awayOf(document, servingOf(option.item)),
-      stays: option.blocks.map(({ source, from_s, to_s, lead_s, phases }) => ({
+      stays: option.blocks.map(({ source, from_s, to_s, lead_s, places, phases }) => ({
         source: problem.sources[source]?.id ?? '',
         from_s,
         to_s,
         lead_s,
+        places,
         phases,
       })),
       start_s: option.start_s,

@@ -20,7 +20,12 @@ const target = z.union([z.strictObject({ serve_c: finite }), z.strictObject({ do
 export const mealOven = ovenPart.extend({
   id,
   name: title,
-  places: z.int().min(1).max(20).default(2).describe('Shelves or slots that take a roast or a tray'),
+  places: z
+    .int()
+    .min(1)
+    .max(20)
+    .default(2)
+    .describe('Shelves or slots that take a roast or a tray; small pieces share one'),
   low_c: finite.default(60),
   high_c: finite.default(260),
 })

@@ -132,9 +132,23 @@ const pinOf = (pin: MealSide['pin'], sources: readonly HeatSource[]) => ({
   ...(pin.oven === null ? {} : { pinnedSource: sources.findIndex(({ id }) => id === pin.oven) }),
 })
 
-/** The stretch of a cooked roast's stages on one kind of source. */
+/** Pieces of up to so many kilograms share a place, so many of them (common practice: what a tray takes side by side). */
+export const SHARE_A_PLACE = [
+  { most_kg: 0.3, pieces: 8 },
+  { most_kg: 0.65, pieces: 4 },
+  { most_kg: 1.1, pieces: 2 },
+] as const
+/**
+ * The part of a shelf or slot that a piece takes: an eighth, a quarter, a half or all of it, so that sums are exact.
+ * @example shareOfPlace(0.42) // 0.25
+ */
+export const shareOfPlace = (mass_kg: number): number =>
+  1 / (SHARE_A_PLACE.find(({ most_kg }) => mass_kg <= most_kg)?.pieces ?? 1)
+
+/** The stretch of a cooked roast's stages on one kind of source. @param places what it takes of each */
 function legsOf(
   cooked: readonly CookedRoast[],
+  places: number,
   sources: readonly HeatSource[],
   meal: MealDocument,
 ): { legs: Leg[]; missing: SourceKind | undefined } {
@@ -164,7 +178,7 @@ function legsOf(
     const last = index === pattern.stays.length - 1
     const { least_s, most_s } = stay.gap
     return {
-      places: 1,
+      places,
       choices,
       gap: {
         least_s,
@@ -223,7 +237,7 @@ export function resolveMeal(document: MealDocument): Outcome<ResolvedMeal> {
       if (hindered) problems.push({ code: 'cannot_be', path: ['roasts', index, 'program'], because: hindered })
       return
     }
-    const { legs, missing } = legsOf(cooked, sources, document)
+    const { legs, missing } = legsOf(cooked, shareOfPlace(roast.roast.mass_kg), sources, document)
     if (missing)
       problems.push({
         code: 'missing_heat',
@@ -239,6 +253,7 @@ export function resolveMeal(document: MealDocument): Outcome<ResolvedMeal> {
       legs,
       dish_s: carveSeconds(roast.roast.mass_kg),
       early_s: STANDARDS.keepsCarved.value,
+      hands: shareOfPlace(roast.roast.mass_kg),
       drop_cost: ROAST_DROP_COST,
       ...pinOf(roast.pin, sources),
     })

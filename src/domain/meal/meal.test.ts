@@ -6,6 +6,7 @@ import { fridayEvening, reunion, TERN_POINT_KITCHEN } from '@/stand-ins/demo/mea
 import { readLine } from '../line/reading'
 import { parseWith } from '../problem/parse'
 import { changesFor } from './changes'
+import { mealFromLine } from './from-line'
 import { mealFromWords, mealWordsOf, USUAL_SIDES } from './from-words'
 import { makeMeal, placedOf } from './make-meal'
 import { type MealDocument, type MealDocumentInput, mealDocument } from './meal-document'
@@ -320,6 +321,32 @@ describe('when it cannot be', () => {
     const found = changesFor(mealDocument.parse(JSON.parse(JSON.stringify(usual))), ids, 1)
     const heats = found.filter(({ change, dropped }) => change.code === 'oven_setting' && dropped === 0)
     expect(heats.map(({ change }) => change)).toMatchObject([{ id: usual.roasts[0]?.id, set_c: 165 }])
+  })
+
+  it.each([
+    ['8 poussins 600 g, 220, 19:00', 8],
+    ['12 quails 180 g, 19:00', 12],
+    ['6 lamb shanks 450 g, 160 covered for 2.5 hours, 19:00', 6],
+    ['4 pork tenderloins 500 g, rosy, 19:00', 4],
+  ])('%s: small pieces share a tray, and go in and come out with it', (line, count) => {
+    const read = readLine(line, { now_s: Date.UTC(2026, 10, 24, 9) / 1000, timeZone: 'UTC' })
+    if (!read.ok) throw new Error(line)
+    const made = plan(mealFromLine(read.value, Date.UTC(2026, 10, 24, 9) / 1000, PLAIN_KITCHEN))
+    expect([made.items.length, made.dropped, made.faults]).toEqual([count, [], []])
+    expect(new Set(made.items.map(({ start_s }) => start_s)).size).toBe(1)
+    const taken = made.items.reduce((sum, { stays }) => sum + (stays[0]?.places ?? Number.NaN), 0)
+    expect(taken).toBeLessThanOrEqual(PLAIN_KITCHEN.ovens[0]?.places ?? 0)
+  })
+
+  it('a tray that is full is full: nine quarters of a place are more than two', () => {
+    const read = readLine('9 poussins 600 g, 220, 19:00', { now_s: Date.UTC(2026, 10, 24, 9) / 1000, timeZone: 'UTC' })
+    const [oven] = PLAIN_KITCHEN.ovens
+    if (!read.ok || !oven) throw new Error('no oven')
+    const kitchen = { ...PLAIN_KITCHEN, ovens: [{ ...oven, places: 2 }] }
+    const made = plan(mealFromLine(read.value, Date.UTC(2026, 10, 24, 9) / 1000, kitchen))
+    expect(made.faults).toEqual([])
+    const starts = made.items.map(({ start_s }) => start_s)
+    expect(starts.filter((at) => at === Math.max(...starts)).length).toBeLessThanOrEqual(8)
   })
 
   it('what asks least is offered first, and no bird is sent into an oven too slow for it', () => {

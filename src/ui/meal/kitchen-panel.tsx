@@ -2,7 +2,8 @@
 import { Trash2 } from 'lucide-react'
 import { furtherServing } from '@/domain/meal/add-said'
 import { type MealDocument, mealOven } from '@/domain/meal/meal-document'
-import type { Units } from '@/words/units'
+import { SHARE_A_PLACE } from '@/domain/meal/meal-problem'
+import { mass, type Units } from '@/words/units'
 import { SaidChoice } from '../controls/said-choice'
 import { SaidHeat, SaidNumber, SaidRise } from '../controls/said-number'
 import { SaidTime } from '../controls/said-time'
@@ -152,6 +153,10 @@ export function KitchenPanel({
       </section>
       <section className="rounded-2xl border border-line bg-sheet p-4">
         <h2 className="font-display text-2xl font-semibold">Ovens and hands</h2>
+        <p className="text-base text-soft">
+          A place takes a roast or a tray. Small pieces share one:{' '}
+          {SHARE_A_PLACE.map(({ most_kg, pieces }) => `${pieces} of up to ${mass(most_kg, units)}`).join(', ')}.
+        </p>
         <ul className="space-y-4">
           {kitchen.ovens.map((oven) => {
             const with_ = (part: Partial<typeof oven>) =>

@@ -347,7 +347,12 @@ function disagreements(plan: MealPlan, drag: Drag): Set<string> {
     )
     if (source.kind === 'oven' && !same) wrong.add(other.id)
   }
-  if (there.length + 1 > source.places) for (const other of there) wrong.add(other.id)
+  const taken = there.reduce(
+    (sum, other) =>
+      sum + Math.max(...other.stays.filter((each) => each.source === drag.source).map((each) => each.places)),
+    stay.places,
+  )
+  if (taken > source.places) for (const other of there) wrong.add(other.id)
   const next = item.stays[1]?.from_s ?? item.dish_s
   if (to > next) wrong.add(item.id)
   if (wrong.size > 0) wrong.add(item.id)

@@ -44,7 +44,15 @@ export function optionsOf(problem: MealProblem, index: number): Option[] {
       const earliest = Math.min(...later.map((block) => block.from_s - block.lead_s), dish_s)
       if (earliest < problem.earliest_s) return
       if (item.pinnedStart_s !== undefined && Math.abs(start_s - item.pinnedStart_s) > 1) return
-      found.push({ item: index, blocks: later, hands: handsOf(later, dish_s, done_s), start_s, dish_s, done_s, cost })
+      found.push({
+        item: index,
+        blocks: later,
+        hands: handsOf(later, dish_s, done_s, item.hands),
+        start_s,
+        dish_s,
+        done_s,
+        cost,
+      })
       return
     }
     const { gap, choices, places } = item.legs[leg] as Leg
@@ -93,12 +101,12 @@ export function optionsOf(problem: MealProblem, index: number): Option[] {
   ]
 }
 
-function handsOf(blocks: readonly Block[], dish_s: number, done_s: number): Hands[] {
+function handsOf(blocks: readonly Block[], dish_s: number, done_s: number, part = 1): Hands[] {
   const hands: Hands[] = blocks.flatMap(({ from_s, to_s }) => [
-    { kind: 'in', from_s, to_s: from_s + HANDLE_S, share: 1 },
-    { kind: 'out', from_s: to_s, to_s: to_s + HANDLE_S, share: 1 },
+    { kind: 'in', from_s, to_s: from_s + HANDLE_S, share: part },
+    { kind: 'out', from_s: to_s, to_s: to_s + HANDLE_S, share: part },
   ])
-  if (done_s > dish_s) hands.push({ kind: 'dish', from_s: dish_s, to_s: done_s, share: DISH_SHARE })
+  if (done_s > dish_s) hands.push({ kind: 'dish', from_s: dish_s, to_s: done_s, share: part * DISH_SHARE })
   return hands
 }
 

@@ -55,6 +55,8 @@ export interface MealItem {
   /** Carving or dishing up, s, a cook's hands all the while, ending at most `early_s` before serving. */
   readonly dish_s: number
   readonly early_s: number
+  /** Its part of a tray that hands carry and dish up whole; 1 where nothing is said. */
+  readonly hands?: number | undefined
   /** What leaving it out costs; {@link DROP_COST} where nothing is said. */
   readonly drop_cost?: number | undefined
   /** Held fast by hand: the end of the first leg may only be here, s. */
