@@ -1,7 +1,7 @@
 import { readFile } from 'node:fs/promises'
 import AxeBuilder from '@axe-core/playwright'
 import type { Page } from '@playwright/test'
-import { expect, saved, test, typeLine } from './browser'
+import { expect, newKitchen, saved, test, typeLine } from './browser'
 
 const proved = (page: Page) => expect(page.getByTestId('proof')).toHaveAttribute('data-proved', 'true')
 
@@ -174,4 +174,26 @@ test('the reunion supper finds a place for everything, on a desk and a phone', a
   await page.setViewportSize({ width: 360, height: 800 })
   await page.waitForTimeout(300)
   expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(360)
+})
+
+test('eight birds on two trays: all are placed, and go in with one tap', async ({ page }) => {
+  await typeLine(page, '8 poussins 600 g, 200, eat 12:30', await newKitchen('trays'))
+  await page.getByRole('button', { name: 'Plan it' }).click()
+  await page.getByTestId('meal-desk').waitFor()
+  const stays = page.getByTestId('lanes').getByRole('button', { name: /Cornish hen \d of 8 in/ })
+  await expect(stays).toHaveCount(8)
+  await expect(page.getByTestId('save-state')).toHaveAttribute('data-state', 'saved')
+  await page.getByRole('button', { name: 'Cook it' }).click()
+  await page.locator('[data-testid=board][data-ready=true]').waitFor()
+  const next = page.getByTestId('next')
+  // Everything before it is done, each with one tap for all of them.
+  for (let taps = 0; taps < 8 && (await next.getAttribute('data-step')) !== 'put_in'; taps++) {
+    const before = await next.getAttribute('data-id')
+    await next.getByRole('button', { name: 'Done' }).click()
+    await expect(next).not.toHaveAttribute('data-id', before ?? '')
+  }
+  await expect(page.getByTestId('next-words')).toContainText('8 × Cornish hen')
+  await next.getByRole('button', { name: 'Done' }).click()
+  await expect(page.locator('[data-testid=board-row][data-state=in]')).toHaveCount(8)
+  await expect(page.getByTestId('connection')).toHaveText('All kept')
 })

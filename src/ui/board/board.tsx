@@ -4,6 +4,7 @@ import Link from 'next/link'
 import { useEffect, useState } from 'react'
 import { nextActions } from '@/domain/cook/board'
 import { standing } from '@/domain/cook/entry/fold'
+import { together } from '@/domain/cook/together'
 import { ENTRY_WORDS } from '@/words/cook-words'
 import { problemSentence } from '@/words/problems'
 import { coolingRule } from '@/words/tasks'
@@ -22,7 +23,7 @@ import { Log } from './log'
 import { AfterThat, NextStep } from './next-step'
 import { PlanAgain } from './plan-again'
 import { RunList } from './run-list'
-import { stepHands } from './step-hands'
+import { handsOnAll, stepHands } from './step-hands'
 import { useAlarms } from './use-alarms'
 import { blank, type CookStart, lookedAt, useCook } from './use-cook'
 
@@ -50,8 +51,13 @@ export function Board({
     (key) => void cook.add(blank({ kind: 'heard', text: key })),
   )
   const actions = nextActions(run, items, now_s)
-  const next = actions[0]
-  const hands = stepHands(cook)
+  // What is alike and due at once is one for the hands.
+  const looks = actions.filter((action) => action.kind === 'look')
+  const steps = actions.flatMap((action) => (action.kind === 'step' ? [{ ...action.step, at_s: action.at_s }] : []))
+  const groups = together(steps, planned)
+  const next = looks[0] ?? (groups[0]?.[0] && { kind: 'step' as const, step: groups[0][0], at_s: groups[0][0].at_s })
+  const rest = groups.slice(looks.length > 0 ? 0 : 1).slice(0, Math.max(0, 4 - Math.max(1, looks.length)))
+  const hands = handsOnAll(stepHands(cook), groups)
   const pullOf = (id: string | null) => items.find(({ item }) => item.id === id)?.pull_c
   const looked = (item: string) => void cook.add(lookedAt(item))
   const undoable = standing(cook.entries).findLast(({ kind }) => kind !== 'arrival' && kind !== 'heard')
@@ -155,6 +161,7 @@ export function Board({
         {next ? (
           <NextStep
             action={next}
+            pieces={looks.length > 0 ? [] : (groups[0] ?? [])}
             document={planned}
             now_s={now_s}
             units={units}
@@ -183,15 +190,8 @@ export function Board({
             fridge_c={fridge_c}
           />
         )}
-        {actions.length > 1 && (
-          <AfterThat
-            actions={actions.slice(1, 4)}
-            document={planned}
-            now_s={now_s}
-            units={units}
-            hands={hands}
-            pullOf={pullOf}
-          />
+        {rest.length > 0 && (
+          <AfterThat groups={rest} document={planned} now_s={now_s} units={units} hands={hands} pullOf={pullOf} />
         )}
         {alarms.ringing.map((alarm) => (
           <p

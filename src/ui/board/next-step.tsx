@@ -1,6 +1,8 @@
 'use client'
 import type { NextAction } from '@/domain/cook/board'
 import type { CookDocument } from '@/domain/cook/cook-document'
+import type { RunStep } from '@/domain/cook/run'
+import { namedTogether } from '@/domain/cook/together'
 import { itemTitle, stepHelp, stepTitle } from '@/words/steps'
 import { clock, duration, type Units } from '@/words/units'
 import { Countdown } from './countdown'
@@ -13,7 +15,8 @@ const LATER_S = 300
 /** The one question: what next, and when. Readable from two metres. */
 export function NextStep({
   action,
-  document,
+  pieces,
+  document: planned,
   now_s,
   units,
   pull_c,
@@ -21,6 +24,8 @@ export function NextStep({
   looked,
 }: {
   readonly action: NextAction
+  /** The same step of each piece that is alike, the one itself among them. */
+  readonly pieces: readonly RunStep[]
   readonly document: CookDocument
   readonly now_s: number
   readonly units: Units
@@ -29,6 +34,10 @@ export function NextStep({
   readonly looked: () => void
 }) {
   const due = action.at_s < now_s - DUE_S
+  const document = namedTogether(
+    planned,
+    pieces.map(({ step: { item } }) => item),
+  )
   const step = action.kind === 'step' ? action.step : undefined
   const help = step && stepHelp(step.step, document, units)
   const window = step?.window
@@ -108,14 +117,14 @@ export function NextStep({
 
 /** What comes after that, each with a tick. */
 export function AfterThat({
-  actions,
-  document,
+  groups,
+  document: planned,
   now_s,
   units,
   hands,
   pullOf,
 }: {
-  readonly actions: readonly NextAction[]
+  readonly groups: readonly (readonly RunStep[])[]
   readonly document: CookDocument
   readonly now_s: number
   readonly units: Units
@@ -124,35 +133,36 @@ export function AfterThat({
 }) {
   return (
     <ol className="grid gap-2 text-lg sm:grid-cols-2 lg:grid-cols-3" aria-label="After that">
-      {actions.map((action) =>
-        action.kind === 'look' ? null : (
+      {groups.map((group) => {
+        const [first] = group
+        if (!first) return null
+        const document = namedTogether(
+          planned,
+          group.map(({ step: { item } }) => item),
+        )
+        return (
           <li
-            key={action.step.step.id}
+            key={first.step.id}
             className="flex items-center gap-3 rounded-2xl border border-line bg-sheet py-1 pl-4 pr-1"
           >
             <strong className="tabular-nums">
-              <Countdown to_s={action.at_s} now_s={now_s} />
+              <Countdown to_s={first.at_s} now_s={now_s} />
             </strong>
             <span className="min-w-0 flex-1 leading-snug">
-              {stepTitle(
-                action.step.step,
-                document,
-                units,
-                action.step.step.kind === 'pull' ? pullOf(action.step.step.item) : undefined,
-              )}
-              {action.step.step.who && <span className="text-soft"> {action.step.step.who}</span>}
+              {stepTitle(first.step, document, units, first.step.kind === 'pull' ? pullOf(first.step.item) : undefined)}
+              {first.step.who && <span className="text-soft"> {first.step.who}</span>}
             </span>
             <button
               type="button"
               className="min-h-12 rounded-full px-4 font-semibold hover:bg-moss-ground"
-              aria-label={`Done: ${stepTitle(action.step.step, document, units)}`}
-              onClick={() => hands.done(action.step)}
+              aria-label={`Done: ${stepTitle(first.step, document, units)}`}
+              onClick={() => hands.done(first)}
             >
               Done
             </button>
           </li>
-        ),
-      )}
+        )
+      })}
     </ol>
   )
 }

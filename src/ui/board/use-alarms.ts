@@ -4,6 +4,7 @@ import { type BoardItem, freshOf, soonestPull } from '@/domain/cook/board'
 import type { CookDocument } from '@/domain/cook/cook-document'
 import type { OddReading } from '@/domain/cook/odd'
 import { openSteps, type Run } from '@/domain/cook/run'
+import { namedTogether, together } from '@/domain/cook/together'
 import { oddWords } from '@/words/cook-words'
 import { stepTitle } from '@/words/steps'
 import { temperature, type Units } from '@/words/units'
@@ -52,15 +53,21 @@ function alarmsOf(
   now_s: number,
   early_k: number,
 ): Alarm[] {
-  const due = openSteps(run)
-    .filter(({ step: { kind }, at_s }) => at_s <= now_s - CALLED_S && !UNCALLED.has(kind))
-    .map(
-      ({ step, at_s }): Alarm => ({
-        key: `${step.id} ${Math.round(at_s / 60)}`,
-        weight: 1,
-        text: (units) => `It is time: ${stepTitle(step, planned, units)}.`,
-      }),
+  const called = openSteps(run).filter(({ step: { kind }, at_s }) => at_s <= now_s - CALLED_S && !UNCALLED.has(kind))
+  const due = together(called, planned).flatMap(([first, ...others]): Alarm[] => {
+    if (!first) return []
+    const all = namedTogether(
+      planned,
+      [first, ...others].map(({ step: { item } }) => item),
     )
+    return [
+      {
+        key: `${first.step.id} ${Math.round(first.at_s / 60)}`,
+        weight: 1,
+        text: (units) => `It is time: ${stepTitle(first.step, all, units)}.`,
+      },
+    ]
+  })
   const meat = items.flatMap((board): Alarm[] => {
     const { item, pull_c, state } = board
     const latest = freshOf(board, now_s)
