@@ -258,7 +258,7 @@ const IN_NAMES = new Set(NAME_WORDS)
 const LONGEST_NAME = 8
 
 /** A tray of these is no roast: nothing is planned of them, least of all as many whole birds. */
-const PARTS = /^(?:thighs?|drumsticks?|wings?|legs?|breasts?|wingettes|quarters)$/
+const PARTS = /^(?:thighs?|drumsticks?|hindquarters?|marylands?|wings?|legs?|breasts?|wingettes|quarters)$/
 /** Unless it is said what is done with them. */
 const OF_WHOLE =
   /^(?:tied|untied|open|loose|splayed|up|down|out|in|on|off|first|covered|crossed|tucked|trussed|to|at|until|still|side)$/

@@ -16,7 +16,7 @@ export const ORDINARY: ReadonlySet<string> = new Set(
   real rear reared remember rich rinse risk rock role ross safe save seal sean seek seem sell series servers
   shake shaw shed shelf shoot shot show size skill slightly slit slits snow song sort soup sour speak spicy
   spoon sport spot staff star starter state steamer stephen stop store stuart stuck summer tail talk tallow
-  tanned team tend their though thus timer toast toasts together tough toward town training tree turner vote
+  tanned tasting team tend their though thus timer toast toasts together tough toward town training tree turner vote
   waiter wake wales walter ward warmer wash washed west whatever whopping whose wish word world wright write
   yard yeah
 `

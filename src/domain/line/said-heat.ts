@@ -54,6 +54,15 @@ export function takeStage(heats: HeatsSaid, meaning: Meaning, part: SaidStage): 
   const { roast, stages, toCelsius, spelt } = heats
   const { heat, core, follows, after_min, sear, last: isLast, ...said } = part
   const last = stages.at(-1)
+  // "Crackle at 220 for 30, then 160": what more heat follows was no finish.
+  if (follows && !part.finish && heat !== undefined && stages.length === 1 && last?.finish && roast.set_c === undefined)
+    stages.splice(0, 1, { ...last, finish: undefined })
+  // "160 under foil for 2 h, then uncovered" goes on at the same heat.
+  if (part.cover === 'bare' && part.follows && heat === undefined && part.usual === undefined) {
+    if (last?.set_c !== undefined && last.minutes !== undefined)
+      stages.push({ on: last.on, set_c: last.set_c, minutes: part.minutes, cover: 'bare' })
+    return
+  }
   // "150 for three hours, the last half hour at 220": it stays in.
   const straight = isLast && said.minutes !== undefined && last?.minutes !== undefined && !heats.rests
   const stage = straight ? { ...said, finish: undefined } : said

@@ -24,7 +24,7 @@ const FRACTIONS: ReadonlyMap<string, string> = new Map(
 )
 /** Dates, clocks and ordinals stay as they are; every other number parts from what is glued to it. */
 const PIECE =
-  /\b\d{1,2}h\d{2}\b|\bo\/n\b|\d{4}-\d{2}-\d{2}|\d{1,2}[/.]\d{1,2}[/.](?:\d{4}|\d{2})\b|\d{1,2}:\d{2}|\d{1,2}\.\d{2}(?=[ap]m\b)|(?<=\d[.\s]?)[ap]\.\s?m\b\.?|\d+(?:st|nd|rd|th)\b|\d+\/\d+|\d+[.,]\d+|\d+|[¼½¾⅓⅔⅛]|\p{L}[\p{L}\p{M}'’]*|\+|&|"|@|→|[-=]>|(?<=\d ?)#/giu
+  /\b\d{1,2}h\d{2}\b|\bo\/n\b|\d{4}-\d{2}-\d{2}|\d{1,2}[/.]\d{1,2}[/.](?:\d{4}|\d{2})\b|\d{1,2}:\d{2}|\d{1,2}\.\d{2}(?=[ap]m\b)|(?<=\d[.\s]?)[ap]\.\s?m\b\.?|\d+(?:st|nd|rd|th)\b|(?<!\d)\d{1,2}\/\d{1,2}(?!\d)|\d+[.,]\d+|\d+|[¼½¾⅓⅔⅛]|\p{L}[\p{L}\p{M}'’]*|\+|&|"|@|→|[-=]>|(?<=\d ?)#/giu
 /** Signs that stand for a word: an arrow goes to what it points at. */
 const SIGNS: ReadonlyMap<string, string> = new Map(
   Object.entries({ '→': 'to', '->': 'to', '=>': 'to', '#': 'lb', '@': 'at' }),
@@ -36,6 +36,10 @@ const LIGATURES: Readonly<Record<string, string>> = { œ: 'oe', æ: 'ae', ß: 's
 /** "56°" is a core, whatever comes after it. */
 const CORE_NUMBER = /^[4-9]\d$/
 const DEGREE_SIGN = /^[°º](?!\s?[cf]\b)/i
+/** "15' at 250", "45 min/kg", "20 mins/500g". */
+const MINUTE_SIGN = /^['\u2019\u2032](?![\p{L}\d])/u
+const TIME = /^(?:mins?|minutes?|h|hrs?|hours?)$/i
+const PER = /^ ?\/ ?(?:\d+ ?)?(?:kg|kilo|lb|pound|g)/i
 /** An hour of the day from here on, a span of hours before: 19h30, 1h20. */
 const FIRST_CLOCK_H = 13
 const PARTS = /[,;.:!?()\u2013\u2014\n]/
@@ -73,6 +77,10 @@ export function tokensOf(line: string): Token[] {
     tokens.push({ text, from, to: last, parted: parted && !HALVES.test(raw) })
     if (CORE_NUMBER.test(raw) && DEGREE_SIGN.test(line.slice(last)))
       tokens.push({ text: 'deg', from: last, to: last + 1, parted: false })
+    const rest = line.slice(last, last + 16)
+    const sign =
+      MINUTE_SIGN.test(rest) && /^\d{1,3}$/.test(raw) ? 'min' : PER.test(rest) && TIME.test(raw) ? 'per' : undefined
+    if (sign) tokens.push({ text: sign, from: last, to: last + 1, parted: false })
   }
   return tokens
 }

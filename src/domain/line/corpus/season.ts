@@ -147,7 +147,7 @@ export const SEASON: readonly (readonly [line: string, means: string])[] = [
   ['Roast chicken for two, Sunday lunch at 1', '?kg chicken | @11-29T13:00 for2'],
   [
     'turkey 6.5 kg brined, 2h at 180 then foil off 40 min, 15:00 christmas',
-    '6.5kg [180/120] bare brine turkey | ?40 min @12-25T15:00',
+    '6.5kg [180/120] [180/40+bare] brine turkey | @12-25T15:00',
   ],
   [
     'beef topside 1.5kg 20 min at 220 then 160 till 54, lunch 1',

@@ -184,4 +184,26 @@ export const SERVICE: readonly (readonly [line: string, means: string])[] = [
   ['leg of lamb 2.3kg & shoulder 1.9kg, eat at 2pm', '2.3kg lamb-leg-bone-in | 1.9kg lamb-shoulder | @11-24T14:00'],
   ['pork loin 2kg and belly 1.5kg, 7pm', '2kg pork-loin | 1.5kg pork-belly | @11-24T19:00'],
   ['leg of lamb 2.3kg and a rack 800g, pink, 7pm', '2.3kg lamb-leg-bone-in | 0.8kg =pink lamb-rack | @11-24T19:00'],
+  ['turkey 6kg 160, foil over the breast for the first 2 hours, 3pm', '6kg note oven160 turkey | @11-24T15:00'],
+  ['turkey 6kg 160 under foil 2h then foil off 3pm', '6kg [160+bare] [160/120+foil] turkey | @11-24T15:00'],
+  [
+    'turkey 6kg 160 covered for 2 hours then uncovered 1 hour, 3pm',
+    '6kg [160/120+foil] [160/60+bare] turkey | @11-24T15:00',
+  ],
+  ['turkey 5kg oven 170 foil first 2 hours then off, 14:00', '5kg oven170 turkey uncover@+120 | @11-24T14:00'],
+  ['gammon 1.5 kg in foil 180 30 min per 500g + 30', '1.5kg [180/120] foil smoked-ham | '],
+  [
+    'brisket 3kg 140 covered 4 hours then uncovered until 95, 7pm',
+    '3kg =95 [140+bare] [140/240+foil] beef-brisket | @11-24T19:00',
+  ],
+  [
+    'tasting menu 20:00: venison loin 1.4kg pink, 12 covers',
+    '1.4kg =pink venison-loin | ?tasting @11-24T20:00 for12 menu',
+  ],
+  ['rib 3 kg 250/10min 120/to 50 8pm', '3kg [120>50] [250/10] beef-rib-bone-in | @11-24T20:00'],
+  ["rib 3kg, 15' at 250°, 120° until 50°, 19:30", '3kg [120>50] [250/15] beef-rib-bone-in | @11-24T19:30'],
+  ['lamb leg 2.2 kg 20 mins/lb + 20 at 180, 1pm', '2.2kg lamb-leg-bone-in note oven180 | @11-24T13:00'],
+  ['pork scotch roast 2kg crackle 220 30 then 160, 6pm', '2kg [160] [220/30] pork-loin | ?cut ?scotch @11-24T18:00'],
+  ['turkey hindquarter 2kg', '?meat ?turkey hindquarter'],
+  ['50 portions of beef rib, 19:00', '?kg beef-rib-bone-in | @11-24T19:00 for50'],
 ]

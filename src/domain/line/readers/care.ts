@@ -255,7 +255,7 @@ export const CARE: readonly Reader[] = [
     `(?:${SPAN}) (?:per|a|for (?:each|every)) (?:${N} )?(?:lb|pound|kg|kilo|g|grams?|half kilo)(?: (?:plus|and|\\+)(?: another| an extra)? (?:${SPAN}|\\d+)(?: over| extra)?)?`,
     (_, text) => ({ kind: 'note', text }),
   ),
-  reader(`(?:(?:${N} days? )?(?:dry |wet )?aged|${N} days? hung)(?: (?:${N} days?))?`, (_, text) => ({
+  reader(`(?:(?:${N} days? |well )?(?:dry |wet )?aged|${N} days? hung)(?: (?:${N} days?))?`, (_, text) => ({
     kind: 'note',
     text,
   })),
@@ -276,6 +276,11 @@ export const CARE: readonly Reader[] = [
   ),
   reader(
     `${COAT} (?:wrapped|draped|covered|barded)|(?:wrapped|draped|covered|barded) (?:in|with) ${COAT}|(?:barded|bacon on top)`,
+    (_, text) => ({ kind: 'note', text }),
+  ),
+  // Over a part of a bird, for a while: no stage is as long
+  reader(
+    `(?:with )?(?:foil|foiled)(?: on| over)?(?: the)? (?:breasts?|legs|wings|wing tips|drumsticks)(?: (?:for|after|in) (?:the )?(?:first |last |final )?(?:${SPAN}))?`,
     (_, text) => ({ kind: 'note', text }),
   ),
   // Since when is told the board, where the line does not say it.

@@ -72,12 +72,15 @@ const TIMED = 'people|guests|kg|g|lb|c|f|degrees|am|pm'
 /** "Foil on for the first hour" covers no whole stretch. */
 const FOR_FIRST = '(?: on)?(?: for)?(?: the)? first '
 
+/** What follows a time that is said for a weight: it is no stretch. */
+const BY_WEIGHT = ' (?:per|(?:for )?(?:each|every)|a) (?:[\\d.]+ )?(?:kg|kilos?|g|grams?|lbs?|pounds?|half kilo)(?: |$)'
+
 /** Heat in stretches: how long at what, and then. */
 
 export const STAGES: readonly Reader[] = [
   // 230 for 20 min · then 175 covered for 2 h to 76 in the thigh
   reader(
-    `(?:(?:and |then )?(${COVER}) )?((?:${LEAD} )*)${HEAT}(?: oven| (fan|convection)(?: oven)?)?(?: (${COVER}))?(?: (breast down))?(?: for (?:the )?(?:first )?(${MINUTES})| (?:x )?(?:the )?(?:first )?(${SPAN}))(?: (${COVER}))?(?: (breast down))?(?: (?:to|until|till) ${TEMP}(?: in (?:the |its )?(${POINT}))?)?`,
+    `(?:(?:and |then )?(${COVER}) )?((?:${LEAD} )*)${HEAT}(?: oven| (fan|convection)(?: oven)?)?(?: (${COVER})(?!${FOR_FIRST}))?(?: (breast down))?(?: for (?:the )?(?:first )?(${MINUTES})| (?:x )?(?:the )?(?:first )?(${SPAN}))(?!${BY_WEIGHT})(?: (${COVER}))?(?: (breast down))?(?: (?:to|until|till) ${TEMP}(?: in (?:the |its )?(${POINT}))?)?`,
     ([, over, lead = '', value, unit, gas, fan, cover, down, said, bare, cover2, down2, core, coreUnit]) => {
       const span = said ?? bare ?? ''
       const heat = heatOf(value, unit, gas)
@@ -113,6 +116,12 @@ export const STAGES: readonly Reader[] = [
           })
         : undefined
     },
+  ),
+  // 160 under foil for 2 h, then uncovered: on at the same heat
+  reader(
+    `(?:and )?then (?:(?:the )?(?:foil|cover|lid) off|uncover(?:ed)?(?: it)?|bare|without (?:the )?(?:foil|cover|lid)|(?:take|remove) (?:the )?(?:foil|cover|lid)(?: off)?)(?:(?: for)?(?: the)?(?: last| final| another)? (${SPAN}))?(?! (?:at|in|for|the|another|last|final|${SPAN})(?: |$))`,
+    ([, span]) =>
+      stage({ on: 'oven', cover: 'bare', follows: true, ...(span === undefined ? {} : { minutes: minutesOf(span) }) }),
   ),
   // 62 C for eight hours sous vide; sous vide 56 for 6 hours
   reader(`sous ?vide(?: at)? ${TEMP}(?: for)? (${SPAN})`, ([, value, unit, span = '']) => {

@@ -9,7 +9,7 @@ import { DIGITS, listed, MASS_UNIT, minutesOf, N, type Reader, reader, SPAN } fr
 const EATER =
   '(?:pregnant(?: (?:woman|guest|lady|sister|daughter|wife))?|expecting|toddlers?|bab(?:y|ies)|infants?|small children|small child|young children|young child|children under (?:five|5)|elderly(?: (?:guests?|people|parents?|aunts?))?|frail|over (?:70|80|seventy|eighty)|immune(?: compromised| suppressed)?|immunocompromised|on chemo|vulnerable(?: guests?)?|grandma|granny|gran|nan|nana|grandad|grandpa|grandfather|grandmother|grandparents)'
 const PEOPLE =
-  '(?:people|persons?|guests?|heads?|covers?|diners?|eaters?|adults?|of us|pax|ppl|folks|friends|mouths|men|women|lads|ladies|teenagers)'
+  '(?:people|persons?|guests?|heads?|covers?|portions(?: of)?|plates(?: of)?|diners?|eaters?|adults?|of us|pax|ppl|folks|friends|mouths|men|women|lads|ladies|teenagers)'
 
 /** Batches where nobody says how far apart, minutes (common practice). */
 const APART_MIN = 20
