@@ -196,4 +196,11 @@ test('eight birds on two trays: all are placed, and go in with one tap', async (
   await next.getByRole('button', { name: 'Done' }).click()
   await expect(page.locator('[data-testid=board-row][data-state=in]')).toHaveCount(8)
   await expect(page.getByTestId('connection')).toHaveText('All kept')
+  // By mistake: one tap takes all of it back, and one puts it in again.
+  await page.getByRole('button', { name: /^Undo “in” × 8/ }).click()
+  await expect(page.locator('[data-testid=board-row][data-state=in]')).toHaveCount(0)
+  await next.getByRole('button', { name: 'Done' }).click()
+  await expect(page.locator('[data-testid=board-row][data-state=in]')).toHaveCount(8)
+  await page.reload()
+  await expect(page.locator('[data-testid=board-row][data-state=in]')).toHaveCount(8)
 })

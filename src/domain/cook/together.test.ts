@@ -4,7 +4,8 @@ import { mealFromLine } from '../meal/from-line'
 import { makeMeal } from '../meal/make-meal'
 import { PLAIN_KITCHEN } from '../meal/meal-problem'
 import { cookFromMeal } from './begin'
-import { type Due, namedTogether, together } from './together'
+import { cookEntry } from './cook-document'
+import { type Due, lastTogether, namedTogether, together } from './together'
 
 const NOW = Date.UTC(2026, 10, 24, 9) / 1000
 
@@ -41,6 +42,29 @@ describe('the same step of pieces that are alike', () => {
     )
     expect(named.items.find(({ id }) => id === putIn[0]?.step.item)?.title).toBe('6 × Cornish hen')
     expect(namedTogether(cook, [putIn[0]?.step.item ?? null])).toBe(cook)
+  })
+
+  it('what one tap entered one tap takes back', () => {
+    const { cook } = cookOf('3 poussins 600 g, 200, 19:00')
+    const ids = cook.items.map(({ id }) => id)
+    const entry = (n: number, part: object) =>
+      cookEntry.parse({
+        id: `together-${n}`,
+        kind: 'in',
+        at: new Date(NOW * 1000).toISOString(),
+        item: ids[n],
+        ...part,
+      })
+    const later = new Date((NOW + 30) * 1000).toISOString()
+    const three = [0, 1, 2].map((n) => entry(n, {}))
+    expect(lastTogether(three, cook)).toEqual(three)
+    const arrival = entry(2, { id: 'together-9', kind: 'heard', text: 'x', at: later })
+    expect(lastTogether([...three, arrival], cook)).toEqual(three)
+    const apart = [entry(0, {}), entry(1, {}), entry(2, { at: later })]
+    expect(lastTogether(apart, cook)).toEqual(apart.slice(2))
+    const note = cookEntry.parse({ id: 'together-7', kind: 'note', at: later, item: ids[0], text: 'x' })
+    expect(lastTogether([...three, note], cook)).toEqual([note])
+    expect(lastTogether([], cook)).toEqual([])
   })
 
   it('of another weight, another heat or another time is another', () => {

@@ -1,4 +1,5 @@
-import type { CookDocument, CookItem } from './cook-document'
+import type { CookDocument, CookEntry, CookItem } from './cook-document'
+import { secondsOf } from './entry/time'
 import type { CookStep } from './step'
 
 /** Steps that are one for the hands: the same of pieces that are alike, at the same time. */
@@ -52,6 +53,39 @@ export function together<Step extends Due>(steps: readonly Step[], { items }: Pi
     groups.push(begun)
   }
   return groups
+}
+
+/** What one tap enters comes this close, s of the cook's time. */
+const TAP_S = 2
+/** Entries that nobody takes back. */
+const STAY: ReadonlySet<CookEntry['kind']> = new Set(['arrival', 'heard'])
+
+/**
+ * What is taken back next: the last entry, and those of pieces alike that were entered with it by one tap.
+ *
+ * @param entries those that stand, in their order
+ * @example lastTogether([], { items: [] }).length // 0
+ */
+export function lastTogether(
+  entries: readonly CookEntry[],
+  { items }: Pick<CookDocument, 'items'>,
+): readonly CookEntry[] {
+  const last = entries.findLast(({ kind }) => !STAY.has(kind))
+  if (!last) return []
+  const likeOf = (id: string | null) => {
+    const item = items.find((each) => each.id === id)
+    return item && likeness(item)
+  }
+  const like = likeOf(last.item)
+  return entries.filter(
+    (entry) =>
+      entry === last ||
+      (like !== undefined &&
+        entry.kind === last.kind &&
+        entry.device === last.device &&
+        Math.abs(secondsOf(entry.at) - secondsOf(last.at)) < TAP_S &&
+        likeOf(entry.item) === like),
+  )
 }
 
 /** "Cornish hen 1 of 8" is one of its kind. */

@@ -1,4 +1,5 @@
 import type { Fact, Meaning, SaidHeat, SaidStage } from './fact'
+import { LEAST_A_SIDE } from './readers/stages'
 import type { HeatedStage, SaidRoast } from './said-roast'
 import type { Role } from './scale'
 
@@ -52,7 +53,14 @@ export interface HeatsSaid {
 /** Takes a stretch of heat: the next one, a finish, or what belongs to what was said. What was said so far is changed. */
 export function takeStage(heats: HeatsSaid, meaning: Meaning, part: SaidStage): void {
   const { roast, stages, toCelsius, spelt } = heats
-  const { heat, core, follows, after_min, sear, last: isLast, ...said } = part
+  const { heat, core, follows, after_min, sear, last: isLast, ...told } = part
+  // "On the barbecue, 15 min a side" is over its coals, and in no pan.
+  const overCoals =
+    told.on === 'pan' &&
+    roast.school === 'two-zone-fire' &&
+    (told.minutes ?? 0) >= 2 * LEAST_A_SIDE &&
+    !IN_A_PAN.test(spelt(meaning))
+  const said = overCoals ? { ...told, on: 'fire' as const } : told
   const last = stages.at(-1)
   // "Crackle at 220 for 30, then 160": what more heat follows was no finish.
   if (follows && !part.finish && heat !== undefined && stages.length === 1 && last?.finish && roast.set_c === undefined)

@@ -4,7 +4,7 @@ import Link from 'next/link'
 import { useEffect, useState } from 'react'
 import { nextActions } from '@/domain/cook/board'
 import { standing } from '@/domain/cook/entry/fold'
-import { together } from '@/domain/cook/together'
+import { lastTogether, together } from '@/domain/cook/together'
 import { ENTRY_WORDS } from '@/words/cook-words'
 import { problemSentence } from '@/words/problems'
 import { coolingRule } from '@/words/tasks'
@@ -60,9 +60,12 @@ export function Board({
   const hands = handsOnAll(stepHands(cook), groups)
   const pullOf = (id: string | null) => items.find(({ item }) => item.id === id)?.pull_c
   const looked = (item: string) => void cook.add(lookedAt(item))
-  const undoable = standing(cook.entries).findLast(({ kind }) => kind !== 'arrival' && kind !== 'heard')
+  const undoable = lastTogether(standing(cook.entries), planned)
   const nextItem = next?.kind === 'step' ? next.step.step.item : next?.item
   const { add } = cook
+  const undo = () => {
+    for (const { id, item } of undoable) add(blank({ kind: 'undo', of: id, item }))
+  }
   useEffect(() => {
     const key = (event: KeyboardEvent) => {
       if (
@@ -73,8 +76,7 @@ export function Board({
       )
         return
       // Letters alone do things only where the cook wants it: speech input and a leaning elbow type them too.
-      if (keys === 'on' && event.key === 'u' && undoable)
-        add(blank({ kind: 'undo', of: undoable.id, item: undoable.item }))
+      if (keys === 'on' && event.key === 'u') undo()
       if (keys === 'on' && event.key === 'd' && nextItem) add(blank({ kind: 'door', item: nextItem }))
       if (event.key === 'Enter' && next && document.activeElement === document.body) {
         if (next.kind === 'step') hands.done(next.step)
@@ -149,10 +151,11 @@ export function Board({
             <button
               type="button"
               className="inline-flex min-h-12 items-center gap-2 rounded-full px-4 font-semibold hover:bg-moss-ground disabled:opacity-40"
-              disabled={!undoable}
-              onClick={() => undoable && cook.add(blank({ kind: 'undo', of: undoable.id, item: undoable.item }))}
+              disabled={undoable.length === 0}
+              onClick={undo}
             >
-              <Undo2 className="size-5" aria-hidden /> Undo{undoable ? ` “${ENTRY_WORDS[undoable.kind]}”` : ''}
+              <Undo2 className="size-5" aria-hidden /> Undo{undoable[0] ? ` “${ENTRY_WORDS[undoable[0].kind]}”` : ''}
+              {undoable.length > 1 && ` × ${undoable.length}`}
             </button>
           </div>
         </div>

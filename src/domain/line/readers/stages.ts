@@ -55,7 +55,7 @@ function finishOf(
 /** Cooler than this nothing is seared, °C. */
 const LEAST_SEAR_C = 180
 /** Shorter than this a side is seared and not cooked, minutes. */
-const LEAST_A_SIDE = 6
+export const LEAST_A_SIDE = 6
 /** A moderate oven (common practice), °C. */
 const MODERATE_C = 180
 /** A number alone is no core from here on. */
