@@ -8,6 +8,9 @@ import type { Role } from './scale'
 /** A dial is not set below this, °C. */
 const LEAST_HEAT_C = 55
 
+/** Nothing is roasted in less but what is held for hours, °C. */
+const LEAST_ROASTED_C = 75
+
 /** What follows a bath is its crust from here on, °C. */
 const AFTER_BATH_C = 150
 /** Under this an oven is gentle: what sears comes after it, °C (common practice). */
@@ -84,6 +87,9 @@ export function takeStage(heats: HeatsSaid, meaning: Meaning, part: SaidStage): 
     delete roast.serve_c
     delete roast.set_c
   }
+  // "Sous vide, 58 C for 12 hours": as warm as the bath is its middle.
+  if (roast.school === 'water-bath' && stage.on === 'oven' && heat && toCelsius(heat, 'oven') < LEAST_ROASTED_C)
+    roast.serve_c ??= toCelsius(heat, 'oven')
   const { set_c } = roast
   // "Sous vide, then a hot oven 10 minutes", "sous vide 54, then sear": its school ends hot anyway.
   const fierce = follows && heat !== undefined && toCelsius(heat, 'oven') >= AFTER_BATH_C

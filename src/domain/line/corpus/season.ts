@@ -315,7 +315,7 @@ export const SEASON: readonly (readonly [line: string, means: string])[] = [
     '4 kg rib 58C sous vide 12h then 10 min 250, 8pm sat',
     '4kg =58 [bath58/720+bag] [*250/10] beef-rib-bone-in | @11-28T20:00',
   ],
-  ['4 kg rib sous vide 12 hours at 58, 8pm sat', '4kg [bath58/720+bag] [*] beef-rib-bone-in | @11-28T20:00'],
+  ['4 kg rib sous vide 12 hours at 58, 8pm sat', '=58 4kg [bath58/720+bag] [*] beef-rib-bone-in | @11-28T20:00'],
   ['venison loin 900g pan then 120 oven to 52, 8pm', '0.9kg [120>52] pan-first venison-loin | @11-24T20:00'],
   // Pieces told one by one
   [

@@ -206,4 +206,18 @@ export const SERVICE: readonly (readonly [line: string, means: string])[] = [
   ['pork scotch roast 2kg crackle 220 30 then 160, 6pm', '2kg [160] [220/30] pork-loin | ?cut ?scotch @11-24T18:00'],
   ['turkey hindquarter 2kg', '?meat ?turkey hindquarter'],
   ['50 portions of beef rib, 19:00', '?kg beef-rib-bone-in | @11-24T19:00 for50'],
+  [
+    'prime rib 5 lb, 450 for 15 minutes, reduce to 325 until 120, tent 20 minutes, dinner 7',
+    '2.27kg [163>49] [232/15] beef-rib-bone-in rest20 | @11-24T19:00',
+  ],
+  [
+    'lamb shoulder 4 lb 325 covered 3 hours, uncover 30 minutes, 6pm',
+    '1.81kg [163/180+foil] [163/30+bare] lamb-shoulder | @11-24T18:00',
+  ],
+  [
+    'eye of round 3lb 500 7 min per pound, turn off, wait 2.5 h, 5pm',
+    '1.36kg [260/21] [off/150] beef-eye-of-round | @11-24T17:00',
+  ],
+  ['lamb leg 2kg hot oven 20 mins, moderate 1 hr, 1pm', '2kg [180/60] [hot/20] lamb-leg-bone-in | @11-24T13:00'],
+  ['rib 2.5kg 60c for 12h then 250 10 min, 7pm', '2.5kg [250/10] [60/720] beef-rib-bone-in | @11-24T19:00'],
 ]

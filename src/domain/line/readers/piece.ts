@@ -265,7 +265,7 @@ export const PIECE: readonly Reader[] = [
   })),
   // Rest
   reader(
-    `(?:then |and )?(?:rest(?:ed|ing)?)(?: it)?(?: for)?(?: (?:at least|about|around|some|a good|a full))? (${SPAN}|${N})(?: (?:tented|under foil|before carving|covered|in (?:an? |the )?(?:cooler|cool box)))?|(${SPAN}) rest(?:ing)?(?!(?: for)? \\d)`,
+    `(?:then |and )?(?:rest(?:ed|ing)?|tent(?:ed)?(?= (?:it )?(?:for )?(?:${SPAN})))(?: it)?(?: for)?(?: (?:at least|about|around|some|a good|a full))? (${SPAN}|${N})(?: (?:tented|under foil|before carving|covered|in (?:an? |the )?(?:cooler|cool box)))?|(${SPAN}) rest(?:ing)?(?!(?: for)? \\d)`,
     ([, one, two]) => ({
       kind: 'rest',
       minutes: minutesOf(one ?? two ?? ''),

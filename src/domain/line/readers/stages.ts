@@ -72,6 +72,10 @@ const TIMED = 'people|guests|kg|g|lb|c|f|degrees|am|pm'
 /** "Foil on for the first hour" covers no whole stretch. */
 const FOR_FIRST = '(?: on)?(?: for)?(?: the)? first '
 
+/** So long a combination oven holds it, min, at so much and more, °C (common practice). */
+const LEAST_HELD_MIN = 180
+const LEAST_HELD_C = 50
+
 /** What follows a time that is said for a weight: it is no stretch. */
 const BY_WEIGHT = ' (?:per|(?:for )?(?:each|every)|a) (?:[\\d.]+ )?(?:kg|kilos?|g|grams?|lbs?|pounds?|half kilo)(?: |$)'
 
@@ -84,7 +88,8 @@ export const STAGES: readonly Reader[] = [
     ([, over, lead = '', value, unit, gas, fan, cover, down, said, bare, cover2, down2, core, coreUnit]) => {
       const span = said ?? bare ?? ''
       const heat = heatOf(value, unit, gas)
-      if (!isHeat(heat)) return undefined
+      // For hours an oven may be no hotter than the core.
+      if (!isHeat(heat, minutesOf(span) >= LEAST_HELD_MIN ? LEAST_HELD_C : undefined)) return undefined
       return stage({
         on: fan ? 'fan' : ovenOf(lead),
         heat,
@@ -119,7 +124,7 @@ export const STAGES: readonly Reader[] = [
   ),
   // 160 under foil for 2 h, then uncovered: on at the same heat
   reader(
-    `(?:and )?then (?:(?:the )?(?:foil|cover|lid) off|uncover(?:ed)?(?: it)?|bare|without (?:the )?(?:foil|cover|lid)|(?:take|remove) (?:the )?(?:foil|cover|lid)(?: off)?)(?:(?: for)?(?: the)?(?: last| final| another)? (${SPAN}))?(?! (?:at|in|for|the|another|last|final|${SPAN})(?: |$))`,
+    `(?:(?:and )?then (?=.)|(?=uncover(?:ed)? ${SPAN}(?: |$)))(?:(?:the )?(?:foil|cover|lid) off|uncover(?:ed)?(?: it)?|bare|without (?:the )?(?:foil|cover|lid)|(?:take|remove) (?:the )?(?:foil|cover|lid)(?: off)?)(?:(?: for)?(?: the)?(?: last| final| another)? (${SPAN}))?(?! (?:at|in|for|the|another|last|final|${SPAN})(?: |$))`,
     ([, span]) =>
       stage({ on: 'oven', cover: 'bare', follows: true, ...(span === undefined ? {} : { minutes: minutesOf(span) }) }),
   ),
@@ -156,6 +161,10 @@ export const STAGES: readonly Reader[] = [
   reader(
     `(?:start(?:ed|ing)? )?(?:in )?(?:an? |the )?(?:very )?(hot|low|slow|cool|gentle) oven(?: (?:to|until|till) ${TEMP})?`,
     ([, heat, value, unit]) => stage({ on: 'oven', usual: heat === 'hot' ? 'hot' : 'low', core: heatOf(value, unit) }),
+  ),
+  // hot oven 20 min, moderate 1 h
+  reader(`(?:then )?(?:in )?(?:an? |the )?moderate(?: oven| heat)?(?: for)? (${SPAN})`, ([, span = '']) =>
+    stage({ on: 'oven', heat: { value: MODERATE_C, unit: 'c' }, minutes: minutesOf(span) }),
   ),
   reader('(?:in )?(?:an? |the )?(?:medium|moderate) oven', () => ({
     kind: 'heat',
@@ -234,6 +243,11 @@ export const STAGES: readonly Reader[] = [
     },
   ),
   // off till 54: as far as the warmth that is left takes it
+  // turn off, wait 2.5 h
+  listed(
+    `(?:and )?(?:then )?(?:turn(?:ed)?|switch(?:ed)?)(?: it| the oven| oven)? off(?: the (?:oven|heat))?(?: and)? (?:leave|left|wait|stand)(?: it)?(?: in)?(?: for)? (${SPAN})`,
+    ([, span = '']) => stage({ on: 'off', minutes: minutesOf(span) }),
+  ),
   reader(
     `(?:and )?(?:then )?(?:(?:turn(?:ed)? |switch(?:ed)? )?(?:it |the oven |oven )?off|(?:turn(?:ed)?|switch(?:ed)?) off (?:the )?(?:oven|heat))(?: (?:and )?(?:leave|left|wait)(?: it)?(?: in)?)? (?:to|until|till)(?: ${READS})? ${TEMP}`,
     ([, value, unit]) => {
