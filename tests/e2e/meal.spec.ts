@@ -201,6 +201,7 @@ test('eight birds on two trays: all are placed, and go in with one tap', async (
   await expect(page.locator('[data-testid=board-row][data-state=in]')).toHaveCount(0)
   await next.getByRole('button', { name: 'Done' }).click()
   await expect(page.locator('[data-testid=board-row][data-state=in]')).toHaveCount(8)
+  await expect(page.getByTestId('connection')).toHaveText('All kept')
   await page.reload()
   await expect(page.locator('[data-testid=board-row][data-state=in]')).toHaveCount(8)
 })
