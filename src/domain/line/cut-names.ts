@@ -85,7 +85,6 @@ const NAMES: Readonly<Record<string, readonly string[]>> = {
   'beef wellington': ['beef-tenderloin'],
   beef: ['beef-rib-bone-in', 'beef-strip-loin', 'beef-round-or-rump', 'beef-tenderloin'],
   veal: ['veal-loin', 'veal-rib', 'veal-leg', 'veal-shoulder'],
-
   lamb: ['lamb-leg-bone-in', 'lamb-shoulder', 'lamb-rack'],
   'lamb gigot': ['lamb-leg-bone-in'],
   'lamb leg short': ['lamb-leg-bone-in'],

@@ -5,7 +5,7 @@
  */
 export const ORDINARY: ReadonlySet<string> = new Set(
   `
-  able along apply baker ball board bank barry base beat bend berkshire blood boat booked born brain break bride
+  able along apply baker ball bank barry base beat bend berkshire blood board boat booked born brain break bride
   bruce building butler call card care carl carver case cell cellar cheek chunk class clear close closes
   collection cooling cost crime curry deal deck dixon east election enter even ever fail farm feeling find
   finger firm flour food force frank fred gents goal grace grant greg groom guess hair harry heart help here

@@ -237,7 +237,8 @@ export function resolveMeal(document: MealDocument): Outcome<ResolvedMeal> {
       if (hindered) problems.push({ code: 'cannot_be', path: ['roasts', index, 'program'], because: hindered })
       return
     }
-    const { legs, missing } = legsOf(cooked, shareOfPlace(roast.roast.mass_kg), sources, document)
+    const share = shareOfPlace(roast.roast.mass_kg)
+    const { legs, missing } = legsOf(cooked, share, sources, document)
     if (missing)
       problems.push({
         code: 'missing_heat',
@@ -253,7 +254,7 @@ export function resolveMeal(document: MealDocument): Outcome<ResolvedMeal> {
       legs,
       dish_s: carveSeconds(roast.roast.mass_kg),
       early_s: STANDARDS.keepsCarved.value,
-      hands: shareOfPlace(roast.roast.mass_kg),
+      hands: share,
       drop_cost: ROAST_DROP_COST,
       ...pinOf(roast.pin, sources),
     })

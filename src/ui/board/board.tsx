@@ -23,7 +23,7 @@ import { Log } from './log'
 import { AfterThat, NextStep } from './next-step'
 import { PlanAgain } from './plan-again'
 import { RunList } from './run-list'
-import { handsOnAll, stepHands } from './step-hands'
+import { stepHands } from './step-hands'
 import { useAlarms } from './use-alarms'
 import { blank, type CookStart, lookedAt, useCook } from './use-cook'
 
@@ -57,7 +57,8 @@ export function Board({
   const groups = together(steps, planned)
   const next = looks[0] ?? (groups[0]?.[0] && { kind: 'step' as const, step: groups[0][0], at_s: groups[0][0].at_s })
   const rest = groups.slice(looks.length > 0 ? 0 : 1).slice(0, Math.max(0, 4 - Math.max(1, looks.length)))
-  const hands = handsOnAll(stepHands(cook), groups)
+  const hands = stepHands(cook)
+  const pieces = looks.length > 0 ? [] : (groups[0] ?? [])
   const pullOf = (id: string | null) => items.find(({ item }) => item.id === id)?.pull_c
   const looked = (item: string) => void cook.add(lookedAt(item))
   const undoable = lastTogether(standing(cook.entries), planned)
@@ -79,7 +80,7 @@ export function Board({
       if (keys === 'on' && event.key === 'u') undo()
       if (keys === 'on' && event.key === 'd' && nextItem) add(blank({ kind: 'door', item: nextItem }))
       if (event.key === 'Enter' && next && document.activeElement === document.body) {
-        if (next.kind === 'step') hands.done(next.step)
+        if (next.kind === 'step') pieces.forEach(hands.done)
         else looked(next.item)
       }
     }
@@ -164,7 +165,7 @@ export function Board({
         {next ? (
           <NextStep
             action={next}
-            pieces={looks.length > 0 ? [] : (groups[0] ?? [])}
+            pieces={pieces}
             document={planned}
             now_s={now_s}
             units={units}

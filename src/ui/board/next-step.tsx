@@ -88,7 +88,7 @@ export function NextStep({
         <button
           type="button"
           className="min-h-16 rounded-full bg-white px-8 font-display text-2xl font-bold text-[#10362b]"
-          onClick={() => (step ? hands.done(step) : looked())}
+          onClick={() => (step ? pieces.forEach(hands.done) : looked())}
         >
           Done
         </button>
@@ -97,14 +97,14 @@ export function NextStep({
             <button
               type="button"
               className="min-h-16 rounded-full border-2 border-white/50 px-5 text-lg font-semibold hover:border-white"
-              onClick={() => hands.shift(step, LATER_S)}
+              onClick={() => pieces.forEach((each) => hands.shift(each, LATER_S))}
             >
               5 min later
             </button>
             <button
               type="button"
               className="min-h-16 rounded-full border-2 border-white/50 px-5 text-lg font-semibold hover:border-white"
-              onClick={() => hands.skip(step)}
+              onClick={() => pieces.forEach(hands.skip)}
             >
               Leave out
             </button>
@@ -156,7 +156,7 @@ export function AfterThat({
               type="button"
               className="min-h-12 rounded-full px-4 font-semibold hover:bg-moss-ground"
               aria-label={`Done: ${stepTitle(first.step, document, units)}`}
-              onClick={() => hands.done(first)}
+              onClick={() => group.forEach(hands.done)}
             >
               Done
             </button>

@@ -31,14 +31,3 @@ export const stepHands = ({ add, items, now_s }: LiveCook): StepHands => ({
       }),
     ),
 })
-
-/** The same hands on all that are alike: what is done to the first of a group is done to each of it. */
-export function handsOnAll(hands: StepHands, groups: readonly (readonly RunStep[])[]): StepHands {
-  const allOf = (step: RunStep): readonly RunStep[] =>
-    groups.find(([first]) => first?.step.id === step.step.id) ?? [step]
-  return {
-    done: (step) => allOf(step).forEach((each) => void hands.done(each)),
-    skip: (step) => allOf(step).forEach((each) => void hands.skip(each)),
-    shift: (step, by_s) => allOf(step).forEach((each) => void hands.shift(each, by_s)),
-  }
-}

@@ -79,6 +79,12 @@ const LEAST_HELD_C = 50
 /** What follows a time that is said for a weight: it is no stretch. */
 const BY_WEIGHT = ' (?:per|(?:for )?(?:each|every)|a) (?:[\\d.]+ )?(?:kg|kilos?|g|grams?|lbs?|pounds?|half kilo)(?: |$)'
 
+/** A bath, so warm for so long. */
+const bathFor: Reader['fact'] = ([, value, unit, span = '']) => {
+  const heat = heatOf(value, unit)
+  return isHeat(heat, 45) ? stage({ on: 'bath', heat, minutes: minutesOf(span) }) : undefined
+}
+
 /** Heat in stretches: how long at what, and then. */
 
 export const STAGES: readonly Reader[] = [
@@ -124,19 +130,13 @@ export const STAGES: readonly Reader[] = [
   ),
   // 160 under foil for 2 h, then uncovered: on at the same heat
   reader(
-    `(?:(?:and )?then (?=.)|(?=uncover(?:ed)? ${SPAN}(?: |$)))(?:(?:the )?(?:foil|cover|lid) off|uncover(?:ed)?(?: it)?|bare|without (?:the )?(?:foil|cover|lid)|(?:take|remove) (?:the )?(?:foil|cover|lid)(?: off)?)(?:(?: for)?(?: the)?(?: last| final| another)? (${SPAN}))?(?! (?:at|in|for|the|another|last|final|${SPAN})(?: |$))`,
+    `(?:(?:and )?then |(?=uncover(?:ed)? ${SPAN}(?: |$)))(?:(?:the )?(?:foil|cover|lid) off|uncover(?:ed)?(?: it)?|bare|without (?:the )?(?:foil|cover|lid)|(?:take|remove) (?:the )?(?:foil|cover|lid)(?: off)?)(?:(?: for)?(?: the)?(?: last| final| another)? (${SPAN}))?(?! (?:at|in|for|the|another|last|final|${SPAN})(?: |$))`,
     ([, span]) =>
       stage({ on: 'oven', cover: 'bare', follows: true, ...(span === undefined ? {} : { minutes: minutesOf(span) }) }),
   ),
   // 62 C for eight hours sous vide; sous vide 56 for 6 hours
-  reader(`sous ?vide(?: at)? ${TEMP}(?: for)? (${SPAN})`, ([, value, unit, span = '']) => {
-    const heat = heatOf(value, unit)
-    return isHeat(heat, 45) ? stage({ on: 'bath', heat, minutes: minutesOf(span) }) : undefined
-  }),
-  reader(`${TEMP}(?: for)? (${SPAN}) sous ?vide`, ([, value, unit, span = '']) => {
-    const heat = heatOf(value, unit)
-    return isHeat(heat, 45) ? stage({ on: 'bath', heat, minutes: minutesOf(span) }) : undefined
-  }),
+  reader(`sous ?vide(?: at)? ${TEMP}(?: for)? (${SPAN})`, bathFor),
+  reader(`${TEMP}(?: for)? (${SPAN}) sous ?vide`, bathFor),
   // 20 min hot then · six hours in a low oven: as hot, or as low, as it is usual
   reader(
     `(?:first |for |start(?:ing)? )*(?:(${SPAN}) (?:in an? |at |on )*(?:very )?(hot|high|low|slow)(?: oven| heat)?|(?:in an? |at )?(?:very )?(hot|high|low|slow) (?:oven|heat)(?: for)? (${SPAN})|then (?:on )?(hot|high|low|slow)(?: for)? (${SPAN}))`,
@@ -242,12 +242,12 @@ export const STAGES: readonly Reader[] = [
       return isHeat(heat, 200) ? stage({ on: 'oven', heat, minutes: Number(minutes), follows: true }) : undefined
     },
   ),
-  // off till 54: as far as the warmth that is left takes it
   // turn off, wait 2.5 h
   listed(
     `(?:and )?(?:then )?(?:turn(?:ed)?|switch(?:ed)?)(?: it| the oven| oven)? off(?: the (?:oven|heat))?(?: and)? (?:leave|left|wait|stand)(?: it)?(?: in)?(?: for)? (${SPAN})`,
     ([, span = '']) => stage({ on: 'off', minutes: minutesOf(span) }),
   ),
+  // off till 54: as far as the warmth that is left takes it
   reader(
     `(?:and )?(?:then )?(?:(?:turn(?:ed)? |switch(?:ed)? )?(?:it |the oven |oven )?off|(?:turn(?:ed)?|switch(?:ed)?) off (?:the )?(?:oven|heat))(?: (?:and )?(?:leave|left|wait)(?: it)?(?: in)?)? (?:to|until|till)(?: ${READS})? ${TEMP}`,
     ([, value, unit]) => {
