@@ -97,7 +97,7 @@ export function NextStep({
             <button
               type="button"
               className="min-h-16 rounded-full border-2 border-white/50 px-5 text-lg font-semibold hover:border-white"
-              onClick={() => pieces.forEach((each) => hands.shift(each, LATER_S))}
+              onClick={() => pieces.forEach((each) => void hands.shift(each, LATER_S))}
             >
               5 min later
             </button>
