@@ -8,6 +8,7 @@ import type { CookEntry } from '@/domain/cook/cook-document'
 import { asIfUntaught, type LearnedThing, learnedFrom, mealWithLearned, withLearned } from '@/domain/learn/learned'
 import { type LearnedProbe, offsetsToBegin, probesFrom } from '@/domain/learn/probes'
 import type { MealDocument } from '@/domain/meal/meal-document'
+import { asIfToGoIn } from '@/domain/plan/make-plan'
 import { parseWith } from '@/domain/problem/parse'
 import { fail, type Outcome, succeed } from '@/domain/problem/problem'
 import type { PlanDocument } from '@/domain/roast/roast-document'
@@ -97,7 +98,7 @@ export async function taughtPlan(scope: KitchenScope, document: PlanDocument): P
   if (used.length === 0) return document
   const now_s = nowSeconds()
   const putIn = async (of: PlanDocument) => {
-    const made = await compute('plan', { document: of, now_s })
+    const made = await compute('plan', { document: asIfToGoIn(of), now_s })
     return made.ok ? made.value.putIn : undefined
   }
   const own_s = await putIn(taught)

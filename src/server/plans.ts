@@ -6,7 +6,7 @@ import { standardsOf, withStandards } from '@/domain/house/standards'
 import { type LineReading, NO_CUT, readLine } from '@/domain/line/reading'
 import { isMeal } from '@/domain/line/said-roast'
 import { goingInAt, mayComeAsTold, planFromLine, servedAsItComes } from '@/domain/plan/from-line'
-import { checkPlan, checkPromiseAhead } from '@/domain/plan/make-plan'
+import { asIfToGoIn, checkPlan, checkPromiseAhead } from '@/domain/plan/make-plan'
 import type { PlanSummary } from '@/domain/plan/summary'
 import { parseWith } from '@/domain/problem/parse'
 import { fail, type Outcome, succeed } from '@/domain/problem/problem'
@@ -134,7 +134,7 @@ export async function planAsSaid(
   const document = await taughtPlan(scope, untaught)
   const put_in_s = promise_s === undefined ? said_s : undefined
   if (put_in_s === undefined && !mayComeAsTold(document)) return document
-  const made = await compute('plan', { document, now_s })
+  const made = await compute('plan', { document: asIfToGoIn(document), now_s })
   if (!made.ok) return document
   const serve_c = servedAsItComes(document, made.value)
   const served = serve_c === undefined ? document : { ...document, target: { serve_c: Math.round(serve_c) } }

@@ -88,9 +88,9 @@ export function troubleWords(trouble: Trouble, units: Units): string {
     case 'start_passed':
       return `This should have started ${duration(trouble.late_s)} ago. From now the earliest honest promise is ${clock(trouble.earliestPromise, units)} on ${shortDay(trouble.earliestPromise, units)}.`
     case 'in_otherwise':
-      return trouble.later_s > 0
-        ? `It went in ${duration(trouble.later_s)} later than this promise needs: as it cooks it is on the table at ${clock(trouble.earliestPromise, units)}. Promise that; or begin the cook, and the board says what would make the old promise.`
-        : `It went in ${duration(-trouble.later_s)} earlier than this promise needs: as it cooks it could be on the table at ${clock(trouble.earliestPromise, units)}. Promise that; or begin the cook, and the board says whether to slow it or to let it wait.`
+      if (trouble.later_s < 0)
+        return `It went in ${duration(-trouble.later_s)} earlier than this promise needs: it could be on the table at ${clock(trouble.earliestPromise, units)}, and rests so much longer as it is. Promise that; or begin the cook, and the board says whether to slow it or to let it wait.`
+      return `It went in ${duration(trouble.later_s)} later than this promise needs: ${trouble.table > trouble.earliestPromise - trouble.later_s + 60 ? `as it cooks it is on the table at ${clock(trouble.table, units)}` : 'only a shorter rest would keep it'}, and ${clock(trouble.earliestPromise, units)} is kept nine times in ten. Promise that; or begin the cook, and the board says what would make the old promise.`
     case 'promise_passed':
       return `This promise was ${duration(trouble.late_s)} ago.`
     case 'thaw_passed':

@@ -31,6 +31,7 @@ import type { Shown } from '../simulate/shown'
 import { type Celsius, type EpochSeconds, epochSeconds, seconds } from '../units'
 import { carveSeconds } from './carving'
 import { type Preparation, THAW_GRACE_S, type Thaw, thawStart } from './days-before'
+import { asItWentIn } from './in-since'
 import { AHEAD_KINDS, type Task } from './task'
 import { tasksOf } from './tasks'
 
@@ -71,6 +72,8 @@ export type Trouble =
       /** It went in already, and not when this promise wants it to: so much later, s; before it below zero. */
       readonly code: 'in_otherwise'
       readonly later_s: number
+      /** When it is on the table as it is foreseen, its rest giving way. */
+      readonly table: EpochSeconds
       readonly earliestPromise: EpochSeconds
     }
   | { readonly code: 'promise_passed'; readonly late_s: number; readonly earliestPromise: EpochSeconds }
@@ -243,7 +246,7 @@ export function planRoast(request: PlanRequest): Plan {
         right: rightClock(request, answer),
       })
   }
-  return {
+  const plan: Plan = {
     outcome: answer.outcome,
     pull_c: answer.pull_c,
     safety: answer.safety,
@@ -276,6 +279,7 @@ export function planRoast(request: PlanRequest): Plan {
     cooling: coolingOf(prepared.bodies[0] as (typeof prepared.bodies)[number], prepared.parameters),
     poultryDecades: answer.poultryDecades,
   }
+  return request.inSince === undefined ? plan : asItWentIn(plan, request.inSince, { program, least_s })
 }
 
 /** Nearer to the planned it is not said that it went in otherwise, s. */
@@ -284,12 +288,12 @@ const BESIDE_S = 300
 /** What its promise is where it went in already at another time than planned. */
 function inOtherwise(
   inSince: EpochSeconds,
-  { putIn, promise, now }: { putIn: number; promise: number; now: number },
+  { putIn, promise, now }: { putIn: number; promise: EpochSeconds; now: number },
 ): Trouble[] {
   const later_s = inSince - putIn
   if (Math.abs(later_s) <= BESIDE_S) return []
   const earliestPromise = epochSeconds(Math.ceil(Math.max(promise + later_s, now + GRACE_S) / 300) * 300)
-  return [{ code: 'in_otherwise', later_s, earliestPromise }]
+  return [{ code: 'in_otherwise', later_s, table: promise, earliestPromise }]
 }
 
 /** A frozen piece that should be out of its freezer by now: what still could be. */

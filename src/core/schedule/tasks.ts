@@ -222,8 +222,8 @@ export function tasksOf(request: PlanRequest, answer: RoastAnswer, stages: reado
   tasks.push(...before.filter(({ kind, at }) => !LAID_OUT.has(kind) || at >= request.now))
   if (request.gravy) {
     const off = stages[pullStageIndex(answer.program)]?.to ?? putIn
-    const at = Math.min(Math.max(off, putIn), request.promise - HANDS_S.gravy - carve_s)
-    tasks.push({ kind: 'gravy', at: epochSeconds(at), hands_s: HANDS_S.gravy, because: because('common_practice') })
+    // Without a rest it is made while it is carved: its tin is in the oven until then.
+    tasks.push({ kind: 'gravy', at: epochSeconds(Math.max(off, putIn)), hands_s: HANDS_S.gravy, because: because('common_practice') })
   }
   const first_s = Math.min(...tasks.map(({ at }) => at))
   tasks.push(

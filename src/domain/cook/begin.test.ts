@@ -2,11 +2,13 @@ import { describe, expect, it } from 'vitest'
 import { fridayEvening } from '@/stand-ins/demo/meals'
 import { type StationChannel, sampler } from '@/stand-ins/probe-station/sampler'
 import { makeMeal } from '../meal/make-meal'
+import { makePlan } from '../plan/make-plan'
 import { parseWith } from '../problem/parse'
 import { planDocument } from '../roast/roast-document'
 import { cookFromMeal, cookFromPlan, wentInAlready } from './begin'
 import { cookDocument, cookEntry, readingsBatch } from './cook-document'
 import { estimateDocument, estimateFrom } from './estimate-document'
+import { runOf } from './run'
 
 const NOW = Date.UTC(2026, 10, 27, 9) / 1000
 const plan = planDocument.parse({
@@ -37,6 +39,45 @@ describe('a cook begins', () => {
     expect(entries(since(2))).toEqual([
       cookEntry.parse({ id: 'in-already-1', kind: 'in', at: since(2), item: 'roast' }),
     ])
+  })
+
+  it('with what is in already at the minutes its plan draws, early or late', () => {
+    const roasts = [
+      [
+        { cut: 'beef-rib-bone-in', mass_kg: 2.7 },
+        { school: 'steady', set_c: 160 },
+      ],
+      [{ cut: 'beef-rib-bone-in', mass_kg: 2.7 }, { school: 'reverse-sear' }],
+      [{ cut: 'chicken', mass_kg: 2 }, { school: 'finish-hot' }],
+      [
+        { cut: 'turkey', mass_kg: 6 },
+        { stages: [{ environment: { kind: 'oven', set_c: 170 }, until: { kind: 'time', minutes: 170 } }] },
+      ],
+    ]
+    const open = new Set(['put_in', 'pull', 'finish', 'rest', 'gravy', 'carve', 'serve'])
+    for (const [roast, program] of roasts)
+      for (const min of [-60, 0, 15, 70]) {
+        const document = { ...plan, roast, program, gravy: true }
+        const bare = makePlan(planDocument.parse(document), NOW)
+        if (!bare.ok) throw new Error(JSON.stringify(bare.problems))
+        const since_s = bare.value.plan.putIn + min * 60
+        const now_s = since_s + 600
+        const inAlready = planDocument.parse({ ...document, in_since: new Date(since_s * 1000).toISOString() })
+        const drawn = makePlan(inAlready, now_s)
+        const begun = cookFromPlan(inAlready, now_s, 1)
+        if (!drawn.ok || !begun.ok) throw new Error(`${min}`)
+        const run = runOf(begun.value, wentInAlready(inAlready, now_s, 'in-already-1'), now_s)
+        for (const kind of open) {
+          const told = drawn.value.plan.tasks.filter((task) => task.kind === kind).map(({ at }) => at)
+          const onBoard = run.steps.filter(({ step }) => step.kind === kind).map(({ at_s }) => at_s)
+          expect(onBoard.length, kind).toBe(told.length)
+          for (const [i, at_s] of onBoard.entries())
+            expect(Math.abs(at_s - (told[i] ?? 0)), `${min} ${kind}`).toBeLessThanOrEqual(2)
+        }
+        // Nothing is made of juices that have not run out.
+        const at = (kind: string) => run.steps.find(({ step }) => step.kind === kind)?.at_s ?? 0
+        if (at('pull') > 0) expect(at('gravy')).toBeGreaterThanOrEqual(at('pull'))
+      }
   })
 
   it('from a plan that was told its reading, to be pulled at it as at any other', () => {

@@ -7,7 +7,7 @@ import { AHEAD_KINDS } from '@/core/schedule/task'
 import type { MealPlan } from '../meal/make-meal'
 import { type MealDocument, servingsAt } from '../meal/meal-document'
 import { servedAsItComes } from '../plan/from-line'
-import { makePlan } from '../plan/make-plan'
+import { asIfToGoIn, makePlan } from '../plan/make-plan'
 import { fail, type Outcome, succeed } from '../problem/problem'
 import { cutAsCooked, pieceOf } from '../roast/resolve'
 import type { PlanDocument } from '../roast/roast-document'
@@ -22,7 +22,8 @@ const iso = (at_s: number) => new Date(at_s * 1000).toISOString()
 
 /** A cook of one planned roast. */
 export function cookFromPlan(plan: PlanDocument, now_s: number, speed: number): Outcome<CookDocument> {
-  const made = makePlan(plan, now_s)
+  // What is in already is counted from its entry, as whatever went in otherwise than planned.
+  const made = makePlan(asIfToGoIn(plan), now_s)
   if (!made.ok) return made
   const { resolved, plan: planned } = made.value
   if (resolved.target.kind !== 'serve') return fail({ code: 'missing_doneness', path: ['target'] })

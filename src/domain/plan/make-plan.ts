@@ -83,6 +83,9 @@ export function makePlan(document: PlanDocument, now_s: number, members = MEMBER
   return succeed({ document, resolved, plan })
 }
 
+/** The same, as if it were still to go in: when that is is counted from its promise. */
+export const asIfToGoIn = (document: PlanDocument): PlanDocument => ({ ...document, in_since: undefined })
+
 /** A new plan may not be promised for the past; an old one may be looked at afterwards. */
 export function checkPromiseAhead(document: PlanDocument, now_s: number): Outcome<PlanDocument> {
   const promise_s = Date.parse(document.promise) / 1000

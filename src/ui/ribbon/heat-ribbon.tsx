@@ -76,7 +76,9 @@ export function HeatRibbon({ plan, cutId, units, slim = false, edit }: RibbonPro
   const height = slim ? bottom + 4 : bottom + 18 + labelRows * 19
   // While a hand holds an edge the axis stands still, or the edge would run from under the finger.
   const [held, setHeld] = useState<{ from_s: number; to_s: number } | undefined>()
-  const frame = { from_s: plan.begin, to_s: plan.promise, ...held, left: pad, right: width - pad, top, bottom }
+  // What went in too late ends after its promise.
+  const table_s = Math.max(plan.promise, ...plan.tasks.map(({ at }) => at))
+  const frame = { from_s: plan.begin, to_s: table_s, ...held, left: pad, right: width - pad, top, bottom }
   const scale = ribbonScale(frame)
   const putIn = plan.putIn
   const inOven = plan.course.map((point) => ({ ...point, at: putIn + point.time_s }))
@@ -88,7 +90,7 @@ export function HeatRibbon({ plan, cutId, units, slim = false, edit }: RibbonPro
     inOven
       .map((point, i) => `${i === 0 ? 'M' : 'L'}${scale.x(point.at).toFixed(1)} ${scale.y(pick(point)).toFixed(1)}`)
       .join('')
-  const bandRows = plan.ensemble.band.filter((row) => putIn + row.time_s <= plan.promise)
+  const bandRows = plan.ensemble.band.filter((row) => putIn + row.time_s <= table_s)
   const bandPath =
     bandRows.length > 1
       ? `${bandRows.map((row, i) => `${i === 0 ? 'M' : 'L'}${scale.x(putIn + row.time_s).toFixed(1)} ${scale.y(row.high_c).toFixed(1)}`).join('')}${[
@@ -103,9 +105,7 @@ export function HeatRibbon({ plan, cutId, units, slim = false, edit }: RibbonPro
   const step = tickStep(perPixel, narrow ? 64 : 78)
   const ticks: number[] = []
   for (let t = Math.ceil(frame.from_s / step) * step; t < frame.to_s - perPixel * 60; t += step) ticks.push(t)
-  const marks = plan.tasks.filter(
-    (task) => MARKS.includes(task.kind) && task.at >= plan.begin && task.at <= plan.promise,
-  )
+  const marks = plan.tasks.filter((task) => MARKS.includes(task.kind) && task.at >= plan.begin && task.at <= table_s)
   const labels = marks.map((task) => {
     const text = `${SHORT[task.kind] ?? taskTitle(task, { cut }, units)} ${clock(task.at, units)}`
     const w = text.length * 6.9 + 8
@@ -121,7 +121,7 @@ export function HeatRibbon({ plan, cutId, units, slim = false, edit }: RibbonPro
     const time = scale.at(event.clientX - left)
     setCursor(Math.min(frame.to_s, Math.max(frame.from_s, time)))
   }
-  const summary = `In at ${clock(plan.putIn, units)}${pull ? `, pull at ${temperature(plan.pull_c, units)} about ${clock(pull.at, units)}` : ''}, on the table ${clock(plan.promise, units)}.`
+  const summary = `In at ${clock(plan.putIn, units)}${pull ? `, pull at ${temperature(plan.pull_c, units)} about ${clock(pull.at, units)}` : ''}, on the table ${clock(table_s, units)}.`
 
   return (
     <div

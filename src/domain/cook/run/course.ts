@@ -206,6 +206,9 @@ export function timeOf(step: CookStep, plan: Milestones, course: RoastCourse): W
       break
     default:
   }
+  // It is made of what has run out by then.
+  if (step.kind === 'gravy' && planned >= plan.pull_s - SAME_S)
+    return { at_s: Math.max(planned + ends, Math.min(course.pull_s, course.carve_s)), window: undefined }
   const after = planned >= plan.pull_s - SAME_S || (step.kind === 'heat_up' && step.stage?.role === 'finish')
   return { at_s: planned + (after ? ends : begins), window: undefined }
 }
