@@ -89,7 +89,7 @@ export function troubleWords(trouble: Trouble, units: Units): string {
       return `This should have started ${duration(trouble.late_s)} ago. From now the earliest honest promise is ${clock(trouble.earliestPromise, units)} on ${shortDay(trouble.earliestPromise, units)}.`
     case 'in_otherwise':
       if (trouble.later_s < 0)
-        return `It went in ${duration(-trouble.later_s)} earlier than this promise needs: it could be on the table at ${clock(trouble.earliestPromise, units)}, and rests so much longer as it is. Promise that; or begin the cook, and the board says whether to slow it or to let it wait.`
+        return `It went in ${duration(-trouble.later_s)} earlier than this promise needs: it could be on the table at ${clock(trouble.earliestPromise, units)}, and as it is waits ${duration(trouble.waits_s)} when it is out${trouble.waits_s > trouble.keeps_s * 1.25 ? `. On a board it keeps well ${duration(trouble.keeps_s)}; after that hold it at ${temperature(STANDARDS.cabinet.value, units)}, or cool it within two hours and heat it through again` : ''}. Promise that; or begin the cook, and the board says whether to slow it or to let it wait.`
       return `It went in ${duration(trouble.later_s)} later than this promise needs: ${trouble.table > trouble.earliestPromise - trouble.later_s + 60 ? `as it cooks it is on the table at ${clock(trouble.table, units)}` : 'only a shorter rest would keep it'}, and ${clock(trouble.earliestPromise, units)} is kept nine times in ten. Promise that; or begin the cook, and the board says what would make the old promise.`
     case 'promise_passed':
       return `This promise was ${duration(trouble.late_s)} ago.`

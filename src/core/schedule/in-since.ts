@@ -52,7 +52,9 @@ export function asItWentIn(plan: Plan, inSince: EpochSeconds, { program, least_s
     tasks: plan.tasks.map(task).sort(byClock),
     stages: plan.stages.map(stage),
     troubles: plan.troubles.map((trouble) =>
-      trouble.code === 'in_otherwise' ? { ...trouble, table: moved(plan.promise, ends_s) } : trouble,
+      trouble.code === 'in_otherwise'
+        ? { ...trouble, table: moved(plan.promise, ends_s), waits_s: next_s + ends_s - pull_s - begins_s }
+        : trouble,
     ),
   }
 }

@@ -74,6 +74,9 @@ export type Trouble =
       readonly later_s: number
       /** When it is on the table as it is foreseen, its rest giving way. */
       readonly table: EpochSeconds
+      /** Out of its heat it then waits for the knife, and keeps well, s. */
+      readonly waits_s: number
+      readonly keeps_s: number
       readonly earliestPromise: EpochSeconds
     }
   | { readonly code: 'promise_passed'; readonly late_s: number; readonly earliestPromise: EpochSeconds }
@@ -213,12 +216,14 @@ export function planRoast(request: PlanRequest): Plan {
   const must = tasks.filter(({ kind }) => !AHEAD.has(kind))
   const firstMust = Math.min(...must.map((task) => task.at))
   const troubles: Trouble[] = [...hindrances]
+  const restMost_s = Math.max(cut.rest_min.most * 60, least_s)
   if (hindrances.length === 0) {
     const whole_s = promise - firstMust
     // A few minutes of grace: whoever taps this takes a moment, and another ensemble differs by a minute or two.
     const earliestPromise = epochSeconds(Math.ceil((now + whole_s + GRACE_S) / 300) * 300)
     if (promise <= now) troubles.push({ code: 'promise_passed', late_s: now - promise, earliestPromise })
-    else if (request.inSince !== undefined) troubles.push(...inOtherwise(request.inSince, { putIn, promise, now }))
+    else if (request.inSince !== undefined)
+      troubles.push(...inOtherwise(request.inSince, { putIn, promise, now, keeps_s: restMost_s }))
     else if (firstMust < now)
       troubles.push({
         code: 'start_passed',
@@ -229,7 +234,6 @@ export function planRoast(request: PlanRequest): Plan {
     const thaw = tasks.find(({ kind }) => kind === 'thaw')
     if (request.thaw && thaw && thaw.at < now - THAW_GRACE_S && promise > now)
       troubles.push(thawTrouble(request, request.thaw, { thaw_s: thaw.at, putIn_s: putIn }))
-    const restMost_s = Math.max(cut.rest_min.most * 60, least_s)
     const longest_s = hasSpread ? least_s + ensemble.pull_s.p90 - ensemble.pull_s.p10 : least_s
     if (restStageIndex(program) >= 0 && longest_s > restMost_s * 1.25)
       troubles.push({ code: 'rest_too_long', longest_s, most_s: restMost_s })
@@ -288,12 +292,12 @@ const BESIDE_S = 300
 /** What its promise is where it went in already at another time than planned. */
 function inOtherwise(
   inSince: EpochSeconds,
-  { putIn, promise, now }: { putIn: number; promise: EpochSeconds; now: number },
+  { putIn, promise, now, keeps_s }: { putIn: number; promise: EpochSeconds; now: number; keeps_s: number },
 ): Trouble[] {
   const later_s = inSince - putIn
   if (Math.abs(later_s) <= BESIDE_S) return []
   const earliestPromise = epochSeconds(Math.ceil(Math.max(promise + later_s, now + GRACE_S) / 300) * 300)
-  return [{ code: 'in_otherwise', later_s, table: promise, earliestPromise }]
+  return [{ code: 'in_otherwise', later_s, table: promise, waits_s: 0, keeps_s, earliestPromise }]
 }
 
 /** A frozen piece that should be out of its freezer by now: what still could be. */

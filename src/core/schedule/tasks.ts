@@ -223,7 +223,12 @@ export function tasksOf(request: PlanRequest, answer: RoastAnswer, stages: reado
   if (request.gravy) {
     const off = stages[pullStageIndex(answer.program)]?.to ?? putIn
     // Without a rest it is made while it is carved: its tin is in the oven until then.
-    tasks.push({ kind: 'gravy', at: epochSeconds(Math.max(off, putIn)), hands_s: HANDS_S.gravy, because: because('common_practice') })
+    tasks.push({
+      kind: 'gravy',
+      at: epochSeconds(Math.max(off, putIn)),
+      hands_s: HANDS_S.gravy,
+      because: because('common_practice'),
+    })
   }
   const first_s = Math.min(...tasks.map(({ at }) => at))
   tasks.push(

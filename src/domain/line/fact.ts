@@ -162,6 +162,8 @@ export type Fact =
       readonly said: 'both' | 'day' | 'clock'
       /** When the guests come, or the name of a meal: they eat then where nothing else is said. */
       readonly weak?: 'arrival' | 'meal'
+      /** Its half of the day was not said. */
+      readonly halfTaken?: true
     }
   /** So many pieces at an hour of their own: more of them, what is left, or some of those that were said. */
   | {

@@ -8,6 +8,7 @@ import { type MomentContext, momentAt } from './said-moment'
 
 /** What cooks overnight is eaten by this hour of the next day, or the day is said. */
 const MORNING_AFTER_H = 15
+const HALF_DAY_S = 12 * 3600
 /** And it is no night that is shorter, s. */
 const A_NIGHT_S = 10 * 3600
 
@@ -45,6 +46,9 @@ export function promiseOf(table: readonly Meaning[], { now_s, timeZone }: Moment
     const [day, clock] = last.said === 'day' ? [last, other] : [other, last]
     return atHourOf(day.at_s, clock.at_s, timeZone)
   }
+  // What is in already is eaten by the next clock that shows this.
+  const isIn = table.some(({ fact }) => fact.kind === 'put_in' && fact.already)
+  if (isIn && last?.halfTaken && last.at_s - HALF_DAY_S > now_s) return last.at_s - HALF_DAY_S
   if (last?.said !== 'clock' || !table.some(({ fact }) => fact.kind === 'overnight')) return last?.at_s
   const hour = new TZDate(last.at_s * 1000, timeZone).getHours()
   const tonight = hour <= MORNING_AFTER_H && last.at_s - now_s < A_NIGHT_S

@@ -276,14 +276,15 @@ export function momentAt(said: readonly string[], { now_s, timeZone }: MomentCon
   if (skipped > 0) rest = ['eat', ...rest]
   // "On 5 December at 7": the number after "on" is a day.
   else if (more > 0 && (isDated(bare) || !['at', 'by', 'on', 'for'].includes(rest[0] ?? ''))) rest = bare
-  const bareHours = evening(rest)
+  const bareHours = evening(rest, LUNCH.test(text))
   const found = readMoment(bareHours.slice(0, LONGEST_MOMENT), { now_s, timeZone })
   if (found) {
     const dropped = rest === bare ? more : skipped > 0 ? skipped - 1 : 0
     const count = pastOclock(words, found.count + dropped)
     const used = rest.slice(0, found.count)
     const dated = used.some((word) => DAYS_SAID.test(word))
-    return { count, fact: { kind: 'moment', at_s: found.at_s, said: dated ? 'both' : 'clock' } }
+    const halfTaken = used.some((word, i) => word !== bareHours[i]) ? { halfTaken: true as const } : {}
+    return { count, fact: { kind: 'moment', at_s: found.at_s, said: dated ? 'both' : 'clock', ...halfTaken } }
   }
   // What has gone by is said to have gone by, not read as something else.
   if (bare[0] === 'yesterday') {
@@ -343,11 +344,12 @@ function beforeTable(words: readonly string[]): readonly string[] {
   )
   return end < 0 ? words : words.slice(0, end)
 }
+const LUNCH = /^(?:for )?(?:brunch|lunch)\b/
 const BEFORE_NOON = /^in the morning(?: |$)/
 const AFTER_NOON = /^(?:in the (?:evening|afternoon)|at night|tonight)/
 
 /** "at 7" is seven in the evening: roasts are not eaten at dawn unless somebody says so. */
-const evening = (words: readonly string[]): string[] =>
+const evening = (words: readonly string[], atLunch = false): string[] =>
   words.map((word, i) => {
     const clock = /^(\d{1,2})(?:[:.](\d{2}))?$/.exec(word)
     if (clock && Number(clock[1]) < 12 && AFTER_NOON.test(words.slice(i + 1, i + 4).join(' ')))
@@ -356,7 +358,8 @@ const evening = (words: readonly string[]): string[] =>
     if (clock && dawn && Number(clock[1]) <= 12) return `${Number(clock[1]) % 12}:${clock[2] ?? '00'}`
     const later = afternoon(word, words[i + 1])
     if (later !== word) return later
-    return /^(?:[1-9]|10)$/.test(word) &&
+    // Nobody has lunch at ten at night.
+    return (atLunch ? /^[1-9]$/ : /^(?:[1-9]|10)$/).test(word) &&
       i > 0 &&
       i < 6 &&
       !/^(?:am|pm|h|st|nd|rd|th|min|minutes|hours?|hrs?)$/.test(words[i + 1] ?? '') &&
