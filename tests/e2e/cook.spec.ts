@@ -91,6 +91,26 @@ test('a whole cook at high speed, from preheat to carve, with a probe pulled out
   await expect(page.getByTestId('next')).toContainText('Everything is on the table')
 })
 
+test('what is tapped in the same moment as its page is closed is kept', async ({ page, request }) => {
+  const { kitchen, cook } = await rehearsal(page, request, 1)
+  await openBoard(page, `/k/${kitchen}/cooks/${cook.id}`)
+  await page.getByRole('button', { name: 'It is in' }).click()
+  await expect(page.getByTestId('connection')).toHaveText('All kept')
+  // Closed before its database has written anything, and nothing sent.
+  await page.getByRole('button', { name: 'Door', exact: true }).evaluate((door) => {
+    window.fetch = () => new Promise(() => {})
+    IDBDatabase.prototype.transaction = () => {
+      throw new DOMException('The page is closing.', 'InvalidStateError')
+    }
+    ;(door as HTMLElement).click()
+    location.reload()
+  })
+  await expect(page.getByTestId('log')).toContainText('door opened')
+  await expect(page.getByTestId('connection')).toHaveText('All kept')
+  const kept = await (await request.get(`/api/k/${kitchen}/cooks/${cook.id}`)).json()
+  expect(kept.entries.filter(({ entry }: { entry: { kind: string } }) => entry.kind === 'door')).toHaveLength(1)
+})
+
 test('with the network gone the board counts and takes entries; back again each is there once, on every screen', async ({
   page,
   context,

@@ -1,6 +1,8 @@
 import { type DBSchema, type IDBPDatabase, openDB } from 'idb'
 import type { CookEntry } from '@/domain/cook/cook-document'
+import { parseJson } from '@/domain/problem/parse'
 import type { Problem } from '@/domain/problem/problem'
+import { deviceKeys, deviceStorage } from '../shell/device-storage'
 
 /** An entry that the server has not named yet: one record each. */
 export interface Waiting {
@@ -30,6 +32,29 @@ interface Shape extends DBSchema {
 }
 
 const NAME = 'pheasant-outbox'
+
+/**
+ * What was tapped in this very moment: the database writes it some milliseconds later, and a page may be closed before.
+ * Only such storage is written before a tap returns.
+ */
+const JOT = 'pheasant-tapped-'
+const jots = {
+  keep(item: Waiting): void {
+    try {
+      deviceStorage.setItem(`${JOT}${item.id}`, JSON.stringify(item))
+    } catch {
+      // No room for it: the database says so, or has some.
+    }
+  },
+  forget: (id: string): void => deviceStorage.removeItem(`${JOT}${id}`),
+  all(): readonly Waiting[] {
+    return deviceKeys(JOT).flatMap((key) => {
+      const read = parseJson(deviceStorage.getItem(key) ?? '')
+      const item = (read.ok ? read.value : undefined) as Partial<Waiting> | null | undefined
+      return item?.id && item.entry && item.cook && item.kitchen ? [item as Waiting] : []
+    })
+  },
+}
 const SENDER = 'sender'
 
 /** The device's own database; opened when it is first asked for. */
@@ -46,11 +71,22 @@ export function deviceStore(): OutboxStore {
       throw problem
     }))
   return {
-    all: async () => (await (await database()).getAll('entries')).sort((a, b) => a.order - b.order),
+    all: async () => {
+      const db = await database()
+      // Jotted down and closed: it is put where it belongs now, and sent twice it is kept once.
+      for (const item of jots.all()) {
+        await db.put('entries', item)
+        jots.forget(item.id)
+      }
+      return (await db.getAll('entries')).sort((a, b) => a.order - b.order)
+    },
     put: async (item) => {
+      jots.keep(item)
       await (await database()).put('entries', item)
+      jots.forget(item.id)
     },
     remove: async (ids) => {
+      for (const id of ids) jots.forget(id)
       const tx = (await database()).transaction('entries', 'readwrite')
       await Promise.all([...ids.map((id) => tx.store.delete(id)), tx.done])
     },
