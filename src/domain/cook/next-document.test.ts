@@ -26,6 +26,18 @@ describe('what is next, asked from outside', () => {
     }
   })
 
+  it('what its plan says is in already is in, unless it is told when it went in', () => {
+    const plan = { ...pork, in_since: at(-120) }
+    const told = (more: object) => {
+      const answer = ask(plan, { begun: at(-100), now: at(-99), ...more })
+      return answer.ok ? answer.value.roasts[0] : undefined
+    }
+    const since = told({})
+    expect(since?.state).toBe('in')
+    const later = told({ entries: [{ kind: 'in', at: at(-100) }] })
+    expect(Date.parse(later?.pull.p50 ?? '') - Date.parse(since?.pull.p50 ?? '')).toBeGreaterThan(12 * 60_000)
+  })
+
   it('a roast that was told its readings is turned up at the first and pulled at the last, whatever the clock', () => {
     const oven = (set_c: number, core_c: number) => ({
       environment: { kind: 'oven', set_c },

@@ -4,7 +4,7 @@ import { mealDocument } from '../meal/meal-document'
 import { fail, type Outcome, succeed } from '../problem/problem'
 import { planDocument } from '../roast/roast-document'
 import { finite, ident, instant, probeCelsius, text } from '../schema/scalars'
-import { cookFromMeal, cookFromPlan } from './begin'
+import { cookFromMeal, cookFromPlan, wentInAlready } from './begin'
 import { type BoardItem, boardOf, nextActions } from './board'
 import { type CookDocument, type CookEntry, cookEntry, leftOut, type ProbeReading } from './cook-document'
 import { ENTRY_KINDS } from './entry'
@@ -159,6 +159,9 @@ function toldOf(
       return fail({ code: 'malformed', path: ['entries', i], detail: entry.error.issues[0]?.message ?? '' })
     entries.push(entry.data)
   }
+  // What the plan says is in already is entered as its cook begins, where nobody says it here.
+  if (document.plan && !entries.some(({ kind }) => kind === 'in'))
+    entries.unshift(...wentInAlready(document.plan, secondsOf(document.begun), 'told-in-already'))
   const channels: string[] = []
   const readings = document.readings.flatMap(({ at, c, item, probe }): ProbeReading[] => {
     const roast = cook.items.find(({ id }) => id === (item ?? only))

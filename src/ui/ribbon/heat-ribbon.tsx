@@ -78,6 +78,7 @@ export function HeatRibbon({ plan, cutId, units, slim = false, edit }: RibbonPro
   const [held, setHeld] = useState<{ from_s: number; to_s: number } | undefined>()
   // What went in too late ends after its promise.
   const table_s = Math.max(plan.promise, ...plan.tasks.map(({ at }) => at))
+  const isLate = table_s > plan.promise + 60
   const frame = { from_s: plan.begin, to_s: table_s, ...held, left: pad, right: width - pad, top, bottom }
   const scale = ribbonScale(frame)
   const putIn = plan.putIn
@@ -304,8 +305,8 @@ export function HeatRibbon({ plan, cutId, units, slim = false, edit }: RibbonPro
             </text>
           ))}
         <line
-          x1={frame.right}
-          x2={frame.right}
+          x1={scale.x(plan.promise)}
+          x2={scale.x(plan.promise)}
           y1={slim ? 0 : top - 10}
           y2={slim ? height : bottom + 6}
           stroke="var(--copper)"
@@ -313,8 +314,9 @@ export function HeatRibbon({ plan, cutId, units, slim = false, edit }: RibbonPro
         />
         {!slim && (
           <text x={frame.right} y={top - 32} fontSize="15" fontWeight="700" textAnchor="end" fill="var(--copper)">
-            {clock(plan.promise, units)}
+            {clock(table_s, units)}
             {narrow ? '' : ' on the table'}
+            {isLate ? `, for ${clock(plan.promise, units)}` : ''}
           </text>
         )}
         {edit &&
