@@ -170,11 +170,15 @@ export function foresee(
         ? readsOver(probe, pace, setup.pull_c[decides] as number, setup.now_s)
         : 0
     const cores_c = run.pullCore_c.map((core_c, i) => core_c - over_k + (off_k?.[i] ?? 0))
+    // In an oven that is off a core may fall before the clock takes it out.
+    const before_c = run.peak_c.map((peak_c, i) =>
+      byClock && (run.peak_s[i] as number) < run.pull_s ? peak_c + (off_k?.[i] ?? 0) : Number.NEGATIVE_INFINITY,
+    )
     const highestAfter = (rest_s: number, { peak_c: by_c }: Rested) =>
       run.pullCore_c.map((pulled_c, i) => {
         const climbed_k = Math.max(0, (by_c[i] as number) - pulled_c)
         const peak_c = Math.min(BOILING_C, (cores_c[i] as number) + climbs * climbed_k)
-        return anchored(peak_c, climbedMore(anchor, rest_s))
+        return Math.max(anchored(peak_c, climbedMore(anchor, rest_s)), before_c[i] as number)
       })
     const rest_s = restUntil(setup.knife, after, middle)
     const rested = member.resting.at(run.pull_s + rest_s)

@@ -214,10 +214,18 @@ export interface MemberPast {
 
 const cookSetupOf = (setup: EstimateSetup, of: Drawn): CookSetup => {
   const parameters = parametersOf(of, setup.parameters)
+  // What stays hot longer gives a cold roast more, too.
+  const stays = Math.exp(of('cooling'))
   return {
     bodies: bodiesAs(of, setup.piece, setup.thickness_m, parameters),
     program: setup.program,
-    oven: { ...setup.oven, offset_k: setup.oven.offset_k + of('oven_k'), swing_k: 0 },
+    oven: {
+      ...setup.oven,
+      offset_k: setup.oven.offset_k + of('oven_k'),
+      swing_k: 0,
+      decay_s: setup.oven.decay_s * stays,
+      capacity_j_per_k: setup.oven.capacity_j_per_k * stays,
+    },
     start_c: setup.start_c + of('start_k'),
     startCore_c: setup.startCore_c,
     pull_c: setup.pull_c,

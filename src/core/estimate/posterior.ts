@@ -2,7 +2,7 @@ import { cookMember, type EstimateSetup, tracksOf } from './member'
 import { seededRandom, uncorrelatedNormals } from './random'
 import type { Reading } from './reading'
 import { smooth } from './smoother'
-import { type Drawn, depthOf, doubtOf, MIDDLE, NAMES, UNKNOWNS, type Unknown } from './unknowns'
+import { type Drawn, depthOf, doubtOf, isUnknownOf, MIDDLE, NAMES, UNKNOWNS, type Unknown } from './unknowns'
 
 /** Members after the readings: what a cook in progress is believed to be. Plain numbers. */
 export interface Posterior {
@@ -100,7 +100,8 @@ export function assimilate(setup: EstimateSetup): Posterior {
   const climbed = setup.named ? 0 : climbedBy(wanted, setup)
   const drawn = uncorrelatedNormals(NAMES.length, members, seededRandom(seed))
   const theta = NAMES.map((name, p) => {
-    const spread = doubtOf(name, climbed) * (name === 'thickness' && setup.measured ? 0.5 : 1)
+    const told = isUnknownOf(name, setup.program) ? 1 : 0
+    const spread = told * doubtOf(name, climbed) * (name === 'thickness' && setup.measured ? 0.5 : 1)
     const middle = MIDDLE[name] ?? 0
     return (drawn[p] as Float64Array).map((value) => middle + value * spread)
   })

@@ -1,12 +1,14 @@
 import { type HeatParameters, parametersVaried } from '../heat/parameters'
 import { bodiesOf, type PieceBody, type PieceSize } from '../heat/piece'
 import { type EquivalentBall, firstZero } from '../heat/shape'
+import type { Program } from '../program/stage'
 
 /**
  * What is not known of a cook, each with its doubt before any reading (one standard deviation).
  *
  * `drying` is the time in which the surface stops being wet, times e to its power: the physics of the late
- * surface is where models of meat differ, so the doubt about the model itself is part of the state.
+ * surface is where models of meat differ, so the doubt about the model itself is part of the state. `cooling` is how long
+ * an oven that is off stays hot, times e to its power (common practice: 30 to 90 min); no doubt where none goes off.
  */
 export const UNKNOWNS = {
   thickness: 0.16,
@@ -20,6 +22,7 @@ export const UNKNOWNS = {
   second: 0.2,
   depth: 0.7,
   depth2: 0.7,
+  cooling: 0.4,
 } as const
 /**
  * Where the middle lies before any reading, where not at what the plan has. Wetter and sooner dry is as likely by the
@@ -44,6 +47,11 @@ export function doubtOf(name: Unknown, climbed: number): number {
   const shown = Math.min(1, Math.max(0, climbed / SHOWS))
   return UNKNOWNS[name] + shown * ((UNNAMED[name] ?? UNKNOWNS[name]) - UNKNOWNS[name])
 }
+/** Whether its oven is off in a stretch of it: how fast that cools is then one of its unknowns. */
+const goesOff = ({ stages }: Program): boolean =>
+  stages.some(({ environment, role }) => role !== 'rest' && environment.kind === 'oven' && environment.heat === 'off')
+/** Whether an unknown is one of a program's. */
+export const isUnknownOf = (name: Unknown, program: Program): boolean => name !== 'cooling' || goesOff(program)
 export const NAMES = Object.keys(UNKNOWNS) as Unknown[]
 /** One member's values by name. */
 export type Drawn = (name: Unknown) => number

@@ -1,6 +1,6 @@
 import type { Cover } from '../heat/environment'
 import { FRIDGE_C, ROOM_C } from '../reference/standards'
-import type { Celsius, Seconds } from '../units'
+import { type Celsius, type Seconds, seconds } from '../units'
 
 /** What surrounds the meat, with its setting where it has one. */
 export type StageEnvironment =
@@ -114,6 +114,15 @@ export function pullsAtCore(program: Program): Celsius | undefined {
   return end?.kind === 'core' ? end.core_c : undefined
 }
 
+/** What was to be carved as it comes out, and comes out sooner, rests at least so long (common practice). */
+const LEAST_REST: Stage = {
+  role: 'rest',
+  environment: { kind: 'counter' },
+  cover: 'tent',
+  preheated: true,
+  tending: [],
+  until: { kind: 'time', duration_s: seconds(600) },
+}
 /** What a clock ends sooner than this is no roasting that a reading could end instead, s. */
 const LEAST_ROAST_S = 1200
 const ROASTED: ReadonlySet<Stage['environment']['kind']> = new Set(['oven', 'fire'])
@@ -127,10 +136,8 @@ export function readInstead(program: Program): Program | undefined {
   const last = program.stages[at]
   if (last?.until.kind !== 'time' || last.until.duration_s < LEAST_ROAST_S || !ROASTED.has(last.environment.kind))
     return undefined
-  return {
-    ...program,
-    stages: program.stages.map((stage, i) => (i === at ? { ...stage, until: { kind: 'pull' } } : stage)),
-  }
+  const stages = program.stages.map((stage, i): Stage => (i === at ? { ...stage, until: { kind: 'pull' } } : stage))
+  return { ...program, stages: at === stages.length - 1 ? [...stages, LEAST_REST] : stages }
 }
 
 /**

@@ -34,6 +34,7 @@ const MENDED_TO: readonly string[] = [...new Set([...NAME_WORDS, ...PATTERN_WORD
 const SHORT: ReadonlyMap<string, string> = new Map([
   ...['tmrw', 'tmw', 'tmr', 'tomoz', '2moro'].map((word) => [word, 'tomorrow'] as const),
   ['porc', 'pork'],
+  ['degree', 'degrees'],
   ['sv', 'sousvide'],
   ['o/n', 'overnight'],
   ['til', 'until'],

@@ -312,6 +312,12 @@ export function service(
       enter({ kind: 'pull_at', item: one.item, value_c: best.pull_c })
       return now_s + TICK_S
     }
+    if (best?.code === 'pull_now') {
+      one.taken++
+      for (const decided of best.enter) enter(decided)
+      out(one)
+      return now_s + TICK_S
+    }
     if (best && best.code !== 'leave_it' && now_s - one.took_s > TAKEN_AGAIN_S) {
       one.took_s = now_s
       if (best.code === 'other_heat') {

@@ -89,6 +89,21 @@ describe('what a line told is done, and nothing is left where it does harm', () 
     }
   })
 
+  it('in an oven that is off: what it would make too much of comes out at a reading, and rests', () => {
+    for (const [oven_k, thicker] of [
+      [0, 1],
+      [14, 0.93],
+    ] as const) {
+      const { one, minutesOf } = served('prime rib 3 kg, oven off method, medium rare, 19:00', { oven_k, thicker })
+      expect(minutesOf('pull_at').length).toBeGreaterThan(0)
+      expect(minutesOf('out').length).toBe(1)
+      expect((minutesOf('carve')[0] ?? 0) - (minutesOf('out')[0] ?? 0)).toBeGreaterThan(20)
+      // Left to its clock it came to 60.8, and to 64.7 °C.
+      expect(one.peak_c).toBeLessThan(60)
+      expect(Math.abs(one.late_min)).toBeLessThanOrEqual(5)
+    }
+  })
+
   it('as it comes: a leg of seven hours is not pulled as a pink one', () => {
     const { one, minutesOf } = served('leg of lamb 2.4 kg seven hours at 120, 19:00')
     expect((minutesOf('out')[0] ?? 0) - (minutesOf('in')[0] ?? 0)).toBeGreaterThan(330)

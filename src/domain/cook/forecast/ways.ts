@@ -328,19 +328,22 @@ const NEAR_TENDER_S = 150 * 60
 
 /** What the clock takes out so little before it leaves its bone is let be, s. */
 const TOUGH_S = 900
-/** Of what the clock takes out a reading says enough once so much of its time has gone. */
-const CLOCK_TELLS = 0.4
+/** Of what the clock takes out a reading says enough once so much of its time has gone; in an oven that is off it may be hot sooner. */
+const CLOCK_TELLS = { on: 0.4, off: 0.25 } as const
 /**
  * A roast by the clock as one that is pulled at a reading; undefined where it is none, and early, when little is known
  * of it.
  */
-function insteadOf({ setup }: Belief): Program | undefined {
+function insteadOf(
+  { setup, set_c }: Belief,
+  tells: number = CLOCK_TELLS[set_c === undefined ? 'off' : 'on'],
+): Program | undefined {
   const { program, now_s } = setup
   const last = pullStageIndex(program)
   const timed = program.stages.slice(0, last + 1).map(({ until }) => (until.kind === 'time' ? until.duration_s : 0))
   const all_s = timed.reduce<number>((sum, each) => sum + each, 0)
   // A reading ends the last heat and none before it.
-  const from_s = Math.max(CLOCK_TELLS * all_s, all_s - (timed[last] ?? 0))
+  const from_s = Math.max(tells * all_s, all_s - (timed[last] ?? 0))
   return now_s > from_s ? readInstead(program) : undefined
 }
 const isClocked = (program: Program): boolean => program.stages[pullStageIndex(program)]?.until.kind === 'time'
@@ -352,7 +355,9 @@ function otherReading(ways: Ways, belief: Belief, main: Estimate): Advice | unde
   const safe = belief.meant ? main.safe : undefined
   const latest = board.latest
   const { instead, wanted_c } = ways
-  const near = main.pull_s.p50 - now_s < (ways.tender_c === undefined ? NEAR_PULL_S : NEAR_TENDER_S)
+  const isNear = (pull_s: number) => pull_s - now_s < (ways.tender_c === undefined ? NEAR_PULL_S : NEAR_TENDER_S)
+  // In an oven that is off the reading may be long before the clock.
+  const near = (instead !== undefined && belief.set_c === undefined) || isNear(main.pull_s.p50)
   if (!(pullsAtReading(program) || instead) || !near || !latest || setup.readings.length < CLIMB_READINGS)
     return undefined
   const off_k = Math.abs(main.peak_c.p50 - wanted_c)
@@ -365,8 +370,12 @@ function otherReading(ways: Ways, belief: Belief, main: Estimate): Advice | unde
     pull_c = Math.round(2 * Math.min(wanted_c, Math.max(least_c, pull_c + found.raise_k))) / 2
     found = ways.pulledAt(pull_c)
   }
-  // It is no other, or reads more than both already.
-  if (Math.abs(pull_c - planned_c) < 0.5 || Math.max(pull_c, instead ? pull_c : planned_c) <= latest.value_c)
+  // It is no other, or far ahead, or reads more than both already.
+  if (
+    !isNear(found.pull_s) ||
+    Math.abs(pull_c - planned_c) < 0.5 ||
+    Math.max(pull_c, instead ? pull_c : planned_c) <= latest.value_c
+  )
     return undefined
   return {
     code: 'pull_at',
@@ -418,7 +427,11 @@ export function waysOut(
     justBack || (Math.abs(late_s) > WORTH_SAYING_S && !isUnsure(safe)) ? undefined : otherReading(ways, belief, main)
   if (reading) found.push(reading)
   // In an oven that is off it climbs no more, and is less than was wanted: on again, to a reading.
-  if (instead && belief.set_c === undefined && main.peak_c.p50 < board.item.serve_c - CLOCK_OFF_K)
+  if (
+    insteadOf(belief, CLOCK_TELLS.on) &&
+    belief.set_c === undefined &&
+    main.peak_c.p50 < board.item.serve_c - CLOCK_OFF_K
+  )
     found.push(...AGAIN_C.map((set_c): Advice => ({ code: 'oven_up', again: true, ...ways.withSetting(set_c) })))
   // Waiting for it makes the plates late: hotter it comes there in time.
   if (reading && reading.plate_s > board.promise_s + WORTH_SAYING_S) found.push(...dials(ways, belief, 'late'))

@@ -21,7 +21,7 @@ import {
   timeOf,
   type When,
 } from './course'
-import { holdSteps, isDecidedHold, isHold, planSteps, stuffingSteps } from './steps'
+import { holdSteps, isDecidedHold, isHold, planSteps, readingSteps, stuffingSteps } from './steps'
 
 export { isDecidedHold, planSteps } from './steps'
 
@@ -80,7 +80,12 @@ export const runOf = (document: CookDocument, entries: readonly CookEntry[], now
 
 /** The same, of a log that is folded already. */
 export function runOfLog(document: CookDocument, log: CookLog, now_s: number): Run {
-  const steps = [...planSteps(document), ...stuffingSteps(document, log), ...holdSteps(document, log)]
+  const steps = [
+    ...planSteps(document),
+    ...readingSteps(document, log),
+    ...stuffingSteps(document, log),
+    ...holdSteps(document, log),
+  ]
   const origin_s = secondsOf(document.clock.origin)
   const ticked = tickedOf(steps, log)
   const roasts = new Map(

@@ -92,6 +92,17 @@ export const isDecidedHold = ({ id }: CookStep): boolean => id.startsWith(HOLD)
 /** Whether a step puts a roast into a cabinet, planned or decided. */
 export const isHold = ({ kind, stage }: CookStep): boolean => kind === 'rest' && stage?.environment.kind === 'cabinet'
 
+/** Carved straight out of its oven by the clock, and told a reading on the way: it is pulled at that. */
+export const readingSteps = (document: CookDocument, log: CookLog): CookStep[] =>
+  document.items.flatMap(({ id, carve, pull }, i) => {
+    const pull_c = log.items.get(id)?.pull_c
+    const comesOut = planSteps(document).some((step) => step.item === id && COMES_OUT.has(step.kind))
+    return pull_c === undefined || comesOut
+      ? []
+      : [{ ...plainStep('pull', pull ?? carve, id, i, pull_c), id: `reading ${i + 1}` }]
+  })
+const COMES_OUT: ReadonlySet<TaskKind> = new Set(['pull', 'take_off', 'rest'])
+
 /** The steps of a cook's plan, whatever release began it. */
 export const planSteps = (document: CookDocument): readonly CookStep[] =>
   document.steps.length > 0 ? document.steps : plainSteps(document)

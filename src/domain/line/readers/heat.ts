@@ -78,6 +78,14 @@ export const HEATS: readonly Reader[] = [
   reader('(?:in the oven |cooked |cooking |roast(?:ed)? )?(?:overnight|through the night|all night)', () => ({
     kind: 'overnight',
   })),
+  // 70 overnight, 55 degrees all night
+  reader(
+    `(?:at |in an? oven at |oven (?:at )?)?${TEMP}(?= (?:overnight|all night|through the night)(?: |$))`,
+    ([, value, unit]) => {
+      const heat = heatOf(value, unit)
+      return isHeat(heat, 50) ? { kind: 'heat', heat, on: 'oven' } : undefined
+    },
+  ),
   // overnight at 60
   reader(
     `(?<=(?:overnight|all night|the night) )(?:at |in an? oven at |oven (?:at )?)${HEAT}`,
