@@ -33,6 +33,8 @@ const NAMES: Readonly<Record<string, readonly string[]>> = {
   'ny strip': ['beef-strip-loin'],
   'top loin': ['beef-strip-loin'],
   'top sirloin': ['beef-round-or-rump'],
+  'baron of beef': ['beef-round-or-rump'],
+  'steamship round': ['beef-round-or-rump'],
   'beef top sirloin': ['beef-round-or-rump'],
   'sirloin cap': ['beef-round-or-rump'],
   culotte: ['beef-round-or-rump'],
@@ -165,6 +167,8 @@ const NAMES: Readonly<Record<string, readonly string[]>> = {
   'deer leg': ['venison-haunch'],
   'venison haunch': ['venison-haunch'],
   'venison leg': ['venison-haunch'],
+  'venison saddle': ['venison-loin'],
+  'saddle of venison': ['venison-loin'],
   // Other deer (common practice): as venison.
   ...Object.fromEntries(
     ['elk', 'moose', 'reindeer', 'caribou'].flatMap((deer) => [

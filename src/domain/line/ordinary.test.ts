@@ -111,6 +111,7 @@ const EVERYDAY = `
 const SLIPS: Readonly<Record<string, string>> = {
   chipolata: 'chipolatas',
   color: 'colour',
+  degree: 'degrees',
   friend: 'friends',
   fries: 'fried',
   leeds: 'leeks',

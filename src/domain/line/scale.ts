@@ -17,6 +17,8 @@ const FIERCE_C = 225
 const LONG_MIN = 120
 /** How °F are set. */
 const STEP_F = 25
+/** Cuts that no smoker and no oven of 225 °C is meant for, where that is all that is said. */
+const LOW_AND_SLOW: ReadonlySet<string> = new Set(['beef-brisket', 'beef-short-ribs'])
 /** Weights and sizes of those who set °F, or may. */
 const IMPERIAL = /(?<!\p{L})(?:lbs?|pounds?|pounders?|oz|ounces?|inch(?:es)?)(?!\p{L})|#/iu
 
@@ -82,7 +84,7 @@ function withHeats(fact: Fact, tell: (said: Said) => SaidHeat): Fact {
 
 /**
  * Bare numbers of a line are °F where only that makes sense of one of them, and where the kitchen reads °F. Six pounds
- * of shoulder nine hours at 250 are °F too: there no oven of 250 °C is meant.
+ * of shoulder nine hours at 250 are °F too, and so is a smoker at 225: there no oven of 250 °C is meant.
  */
 export function scaleOf(
   meanings: readonly Meaning[],
@@ -104,10 +106,14 @@ export function scaleOf(
   const ovens = heats.filter(({ role, on }) => role === 'oven' && on !== 'pan')
   const isFierce = ({ heat }: Said) => heat.unit === undefined && heat.value >= FIERCE_C
   const cool = heats.some(({ heat, role }) => role === 'core' && heat.unit === undefined && heat.value < CORE_LEAST_F)
+  const smokers = new Set(meanings.flatMap(({ fact }) => (fact.kind === 'heat' && fact.smoked ? [fact.heat] : [])))
+  const isTough = meanings.some(({ fact }) => fact.kind === 'cut' && LOW_AND_SLOW.has(fact.ids[0] ?? ''))
   const gently =
     !celsiusToo &&
     !cool &&
     (ovens.some((said) => said.on !== 'fire' && isFierce(said) && (said.minutes ?? 0) >= LONG_MIN) ||
+      ovens.some((said) => smokers.has(said.heat) && isFierce(said) && said.heat.value % STEP_F === 0) ||
+      (isTough && ovens.length === 1 && ovens.every((said) => isFierce(said) && said.heat.value % STEP_F === 0)) ||
       (isImperial(line) && ovens.length > 0 && ovens.every((said) => isFierce(said) && said.heat.value % STEP_F === 0)))
   const kitchens = reads === 'f' && !celsiusToo && !cool
   const fahrenheit = said('f') || only || gently || kitchens

@@ -61,9 +61,16 @@ function cutAt(words: readonly string[], at: number, boned: boolean, apart = fal
     return whole && { count: whole.count, fact: { kind: 'cut', ids: whole.ids, count: 1 } }
   }
   if (here) {
-    const times = words[at + here.count] === 'x' ? Number(words[at + here.count + 1]) : Number.NaN
+    const next = at + here.count
+    const byTimes = words[next] === 'x'
+    // "Lamb shanks 4, braised": what is then done to it counts no hours.
+    const bare = /s$/.test(words[last] ?? '') && COUNTED.test(words[next + 1] ?? '')
+    const times = byTimes || bare ? Number(words[byTimes ? next + 1 : next]) : Number.NaN
     const many = Number.isInteger(times) && times >= 1 && times <= MOST_PIECES
-    return { count: here.count + (many ? 2 : 0), fact: { kind: 'cut', ids: here.ids, count: many ? times : 1 } }
+    return {
+      count: here.count + (many ? (byTimes ? 2 : 1) : 0),
+      fact: { kind: 'cut', ids: here.ids, count: many ? times : 1 },
+    }
   }
   const word = words[at] ?? ''
   if (apart || !PIECES.test(word) || ['a', 'an', 'half', 'quarter'].includes(word)) return undefined
@@ -92,6 +99,7 @@ function cutAt(words: readonly string[], at: number, boned: boolean, apart = fal
   }
 }
 
+const COUNTED = /^(?:braised|roast|roasted|covered|uncovered|tented|smoked|stuffed|seared|each|slow|from)$/
 /** "Lamb rump": a piece that we know of another animal only is no second roast. */
 function isOfAnother(
   before: Meaning | undefined,

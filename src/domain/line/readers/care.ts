@@ -72,11 +72,11 @@ export const CARE: readonly Reader[] = [
   reader('acid marinade', () => ({ kind: 'preparation', preparation: 'acid_marinade' })),
   reader(`(?:unsalted|no salt|without salt|not salted)`, () => ({ kind: 'preparation', preparation: 'none' })),
   reader(
-    `(?:dry ?)?(?:salted|salt|dry brined?|dry brine)(?: (?:overnight|ahead|the day before|the night before|yesterday|today|all over|well|and left open|(?:for )?${N} (?:${HOUR}|days?)(?: (?:ahead|before))?))*`,
+    `(?:dry ?)?(?:salted|salt|dry brined?|dry brine)(?: (?:overnight|ahead|the day before|the night before|(?:since |from )?(?:yesterday|last night)|since this morning|today|all over|well|and left open|(?:for )?${N} (?:${HOUR}|days?)(?: (?:ahead|before))?))*`,
     () => ({ kind: 'preparation', preparation: 'dry_salt' }),
   ),
   reader(
-    `(?:wet )?(?:brined?|in (?:a )?brine|wet brined?|pickled)(?: (?:overnight|(?:for )?${N} (?:${HOUR}|days?)))?`,
+    `(?:wet )?(?:brined?|in (?:a |the )?brine|wet brined?|pickled)(?: (?:overnight|already|(?:since |from )?(?:yesterday|last night|the day before|the night before)|since (?:this morning|${N} (?:am|pm)|monday|tuesday|wednesday|thursday|friday|saturday|sunday)|(?:for )?${N} (?:${HOUR}|days?)))*`,
     (_, text) => ({
       kind: 'preparation',
       preparation: 'wet_brine',
@@ -224,7 +224,7 @@ export const CARE: readonly Reader[] = [
   ),
   // Wrapped at 160: once its core reads so
   reader(
-    `(?:then )?(?:wrap(?:ped|ping)?|foil(?:ed)?|crutch(?:ed)?)(?: it)?(?: tight(?:ly)?)?(?: (?:in|with) (?:foil|(?:butcher |pink |baking )?paper))?(?: (?:at|around|about|when|once|it|reads|hits|reaches|is))+ ${TEMP}(?! (?:for|${MIN.slice(3, -1)}|h|hours?)(?: |$))`,
+    `(?:then )?(?:wrap(?:ped|ping)?|foil(?:ed)?|crutch(?:ed)?)(?: it)?(?: tight(?:ly)?)?(?: (?:in|with) (?:foil|(?:butcher |pink |baking )?paper))?(?: (?:at|around|about|when|once|it|reads|hits|reaches|is))* ${TEMP}(?! (?:for|${MIN.slice(3, -1)}|h|hours?)(?: |$))`,
     ([, value, unit]) => {
       const heat = heatOf(value, unit)
       return heat && isCore(heat)
@@ -332,7 +332,7 @@ export const CARE: readonly Reader[] = [
     text,
   })),
   reader(
-    `(?:(?:for |with )?(?:good |crisp |crispy )?(?:crackling|skin)|(?:score|scored)(?: (?:fat|skin))?|fat cap (?:on|off)|trimmed|frenched|french trimmed|skin (?:on|off)|giblets? (?:out|in)|wings? tucked)`,
+    `(?:(?:for |with )?(?:good |crisp |crispy )?(?:crackling|skin)|(?:score|scored)(?: (?:fat|skin))?|fat cap (?:on|off)|trimmed|peeled|denuded|silver ?skin (?:off|removed)|(?:rib )?bones (?:cut (?:off )?and tied(?: back)?(?: on)?|tied back(?: on)?)|frenched|french trimmed|skin (?:on|off)|giblets? (?:out|in)|wings? tucked)`,
     (_, text) => ({
       kind: 'note',
       text,

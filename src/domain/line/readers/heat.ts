@@ -17,7 +17,7 @@ const SCHOOL_WORDS: Readonly<Record<string, string>> = {
   'cold-start': 'cold start(?: off reheat)?|cold oven start',
   'reverse-sear': 'reverse sear(?:ed|ing)?',
   'pan-first':
-    '(?:(?:in|hot|first|an?|the) )*pan(?= then )|(?:pan )?sear(?:ed)?(?: (?:it )?first| in (?:an? |the )?(?:pan|cast iron(?: pan| skillet)?|skillet)(?: first)?)|pan sear(?:ed)?|brown(?:ed)?(?: (?:it )?first| in (?:a|the) pan(?: first)?)|pan (?:first|roast(?:ed)?|fr(?:y|ied)|brown(?:ed)?)|sear(?:ed)?(?: it)?(?: (?:hard|well|quickly))?(?: (?:all over|all round|on all sides|on every side))?',
+    '(?:(?:on|the|hot) )*(?:grill(?:ed)?|char(?:red|grill(?:ed)?)?|barbecued?|bbq|marked)(?: it)?(?: (?:hard|well|first|quickly))*(?= (?:and )?then (?:(?:in(?:to)? |the |an? )*oven|finish(?:ed)? in the oven))|(?:(?:in|hot|first|an?|the) )*pan(?= then )|(?:pan )?sear(?:ed)?(?: (?:it )?first| in (?:an? |the )?(?:pan|cast iron(?: pan| skillet)?|skillet)(?: first)?)|pan sear(?:ed)?|brown(?:ed)?(?: (?:it )?first| in (?:a|the) pan(?: first)?)|pan (?:first|roast(?:ed)?|fr(?:y|ied)|brown(?:ed)?)|sear(?:ed)?(?: it)?(?: (?:hard|well|quickly))?(?: (?:all over|all round|on all sides|on every side))?',
   'two-zone-fire':
     'two zone(?: fire)?|(?:on|over) (?:the |a )?(?:grill|barbecue|bbq|coals|charcoal|fire|embers)|charcoal(?: grill(?:ed)?)?|grill(?:ed)?|barbecued?|bbq|indirect(?: on the (?:grill|bbq|barbecue))?|on the kettle',
   'water-bath': 'water bath(?: then hot)?|sous ?vide|in (?:a|the) bath',
@@ -120,10 +120,13 @@ export const HEATS: readonly Reader[] = [
     () => ({ kind: 'another_way' }),
   ),
   // Smoked at 250: in a smoker
-  reader(`smok(?:ed|ing|e)(?: it)?(?: low)?(?: at| over [a-z]+ at) ${HEAT}`, ([, value, unit, gas]) => {
-    const heat = heatOf(value, unit, gas)
-    return isHeat(heat) ? { kind: 'heat', heat, on: 'fire', smoked: true } : undefined
-  }),
+  reader(
+    `smok(?:ed|ing|e)(?: it)?(?: low)?(?: at| over [a-z]+ at)? ${HEAT}(?! (?:h|hrs?|hours?|mins?|minutes?)(?: |$))|${HEAT} smok(?:ed|ing|e)(?= |$)`,
+    ([, value, unit, gas, valueFirst, unitFirst, gasFirst]) => {
+      const heat = heatOf(value ?? valueFirst, unit ?? unitFirst, gas ?? gasFirst)
+      return isHeat(heat) ? { kind: 'heat', heat, on: 'fire', smoked: true } : undefined
+    },
+  ),
   // Heat
   reader(
     `(?:in (?:an? |the )?|with (?:an? |the )?)?(?:(?:low|hot|moderate|slow|cool) )?(oven|fan|fan oven|convection|convection oven|hot air|hot air oven|fire|grill|coals|smoker|barbecue|bbq|bath|water bath|sous vide|at|roast(?:ed)? at|cook(?:ed)? at|(?:start|starting|begin|beginning)(?: it)? at|heat|oven on)(?: on| set)?(?: at| to)? ${TEMP}(?! (?:h|hrs?|hours?|mins?|minutes?)(?: |$))(?: (fan|convection|oven))?`,
@@ -150,6 +153,10 @@ export const HEATS: readonly Reader[] = [
   // How many ovens there are is the kitchen's
   reader('(?:with |in |just |only |i have |we have )*(?:a |an |the |my |our )?(?:single|one) oven(?: only)?', () => ({
     kind: 'filler',
+  })),
+  reader('(?:with |in |i have |we have )*(?:the |my |our )?(?:both|double|[2-6]|two|three|four) ovens?', (_, text) => ({
+    kind: 'note',
+    text,
   })),
   reader(`(?:in an? |in the |my )?(?:fan|convection|fan assisted|hot air)(?: oven)?`, () => ({
     kind: 'oven',
