@@ -302,6 +302,8 @@ export function cutsNamed(
     const last = words[at + count - 1] as string
     // A name ends with a word of its own; "roast" and "joint" after it are taken along by who reads on.
     if (EMPTY.has(last) && !KEPT.has(last)) continue
+    // "Ham, green beans": a green ham is said the other way round.
+    if (last === 'green') continue
     const named = words.slice(at, at + count)
     // A pot is no meat, a pot roast is.
     if (named.includes('pot') && !/^roasts?$/.test(words[at + count] ?? '') && !named.includes('roast')) continue

@@ -64,6 +64,10 @@ export const SERVICE: readonly (readonly [line: string, means: string])[] = [
   ],
   ['beef rib 3kg 90c, core 52c, 19:00', '3kg =52 beef-rib-bone-in oven90 | @11-24T19:00'],
   ['turkey 16lb 2 ovens, 4pm', '7.26kg note turkey | @11-24T16:00'],
+  [
+    'thanksgiving: 16 lb turkey, 8 lb ham, green bean casserole, rolls, 4pm for 14, two ovens',
+    '7.26kg turkey | 3.63kg note note smoked-ham | +bean-casserole ?cut @11-26T16:00 for14',
+  ],
   ['porchetta 4kg crackling, 6 hours from now', '4kg note pork-loin-stuffed-rolled | @11-24T15:00'],
   ['veal rack 2.4kg core 58 at 130C, 19:45 for 7', '2.4kg =58 oven130 veal-rib | @11-24T19:45 for7'],
   ['19:45 for 7, veal rack 2.4kg', '2.4kg veal-rib | @11-24T19:45 for7'],
