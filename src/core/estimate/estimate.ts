@@ -120,6 +120,8 @@ export function foresee(
   const anchor = known.anchor ?? anchorFor(setup, posterior)
   // Members that were moved to readings have taken their own coarseness into account with them.
   const finer = anchor.share / (1 + wanted.length / FINER_READINGS)
+  // While nothing is read, time that goes by teaches nothing.
+  const read_s = wanted.length === 0 ? 0 : setup.now_s
   const future = setup.certain || byClock ? NOTHING_AHEAD : AHEAD
   const climbed = setup.certain || byClock ? 0 : climbedBy(wanted, setup)
   const pulls: number[] = []
@@ -155,7 +157,7 @@ export function foresee(
     const whole = Math.max(blended, setup.now_s)
     const doubt = FUTURE_DOUBT * ahead + MODEL_DOUBT * whole * Math.min(1, ahead / (0.2 * Math.max(1, whole)))
     // The future is drawn for no member: each stands for all of it, so that chance moves nothing.
-    const middle = byClock ? run.pull_s : Math.max(setup.now_s, blended + finer * Math.max(0, blended - setup.now_s))
+    const middle = byClock ? run.pull_s : Math.max(setup.now_s, blended + finer * Math.max(0, blended - read_s))
     const after = run.carve_s - run.pull_s
     middles.pull.push(middle)
     middles.carve.push(Math.max(setup.now_s, middle + after))

@@ -38,6 +38,15 @@ describe('what is next, asked from outside', () => {
     expect(Date.parse(later?.pull.p50 ?? '') - Date.parse(since?.pull.p50 ?? '')).toBeGreaterThan(12 * 60_000)
   })
 
+  it('while nothing is read its pull is where its plan had it, however much time goes by', () => {
+    const entries = [{ kind: 'in', at: at(-120) }]
+    const [soon = 0, later = 0] = [-119, -70].map((minute) => {
+      const answer = ask(pork, { now: at(minute), entries })
+      return answer.ok ? Date.parse(answer.value.roasts[0]?.pull.p50 ?? '') / 1000 : Number.NaN
+    })
+    expect(Math.abs(later - soon)).toBeLessThan(20)
+  })
+
   it('a roast that was told its readings is turned up at the first and pulled at the last, whatever the clock', () => {
     const oven = (set_c: number, core_c: number) => ({
       environment: { kind: 'oven', set_c },

@@ -249,7 +249,10 @@ export function HeatRibbon({ plan, cutId, units, slim = false, edit }: RibbonPro
               fillOpacity="0.16"
             />
             <text
-              x={Math.min((scale.x(pull.window.from) + scale.x(pull.window.to)) / 2, frame.right - (narrow ? 90 : 190))}
+              x={Math.min(
+                (scale.x(pull.window.from) + scale.x(pull.window.to)) / 2,
+                frame.right - (narrow ? 90 : 190) - (isLate ? 100 : 0),
+              )}
               y={top - 32}
               fontSize="15"
               fontWeight="700"
