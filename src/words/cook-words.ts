@@ -130,10 +130,11 @@ export function adviceWords(
     case 'earlier_promise':
       return {
         what: `Promise ${clock(advice.promise_s ?? advice.plate_s, units)}`,
-        result:
-          others > 0
-            ? `${others === 1 ? 'the other roast' : `the ${others} others`} of this table with it`
-            : 'nothing else changes',
+        result: [
+          ...(others > 0 ? [`${others === 1 ? 'the other roast' : `the ${others} others`} of this table with it`] : []),
+          ...(advice.pull_c === undefined ? [] : [`pull at ${temperature(advice.pull_c, units)}, ${done}`]),
+          ...(others === 0 && advice.pull_c === undefined ? ['nothing else changes'] : []),
+        ].join('; '),
       }
     case 'hold':
       return {

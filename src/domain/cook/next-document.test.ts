@@ -1,5 +1,6 @@
 import { describe, expect, it } from 'vitest'
 import { seededRandom } from '@/core/estimate/random'
+import { sampler } from '@/stand-ins/probe-station/sampler'
 import { nextDocument, nextFrom } from './next-document'
 
 const PROMISE = '2026-11-28T19:00:00.000Z'
@@ -36,6 +37,25 @@ describe('what is next, asked from outside', () => {
     expect(since?.state).toBe('in')
     const later = told({ entries: [{ kind: 'in', at: at(-100) }] })
     expect(Date.parse(later?.pull.p50 ?? '') - Date.parse(since?.pull.p50 ?? '')).toBeGreaterThan(12 * 60_000)
+  })
+
+  it('guests who are told a later hour have it as done as wanted', () => {
+    const leg = {
+      roast: { cut: 'lamb-leg-bone-in', mass_kg: 2.4 },
+      program: { school: 'steady', set_c: 180 },
+      target: { serve_c: 55 },
+    }
+    const told = { cut: 'lamb-leg-bone-in', mass_kg: 2.4, set_c: 180, pull_c: 46.5, fan: false }
+    const read = sampler({ channel: 0, point: 'core', seed: 5, told, put_in: at(-60), faults: [] })
+    const readings = Array.from({ length: 55 }, (_, i) => ({ at: at(i - 60), c: read(i * 60) ?? 5 }))
+    const answer = ask(leg, { now: at(-5), entries: [{ kind: 'in', at: at(-60) }], readings })
+    const own = answer.ok ? answer.value.roasts[0] : undefined
+    const way = own?.ways.find(({ code }) => code === 'later_promise')
+    const left = own?.ways.find(({ code }) => code === 'leave_it')
+    expect(left?.peak_c).toBeLessThan(54)
+    expect(Math.abs((way?.peak_c ?? 0) - 55)).toBeLessThan(1)
+    expect(way?.enter.map(({ kind }) => kind)).toEqual(['pull_at', 'promise'])
+    expect(Date.parse(way?.promise ?? '')).toBeGreaterThan(Date.parse(left?.plate ?? ''))
   })
 
   it('while nothing is read its pull is where its plan had it, however much time goes by', () => {

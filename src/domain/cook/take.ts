@@ -67,7 +67,7 @@ export function wayTaken(way: Way, board: BoardItem, items: readonly BoardItem[]
       )
     case 'later_promise':
     case 'earlier_promise':
-      return promiseMoved(way.promise_s ?? way.plate_s, board, items)
+      return [...pullAt(way.pull_c, item.id), ...promiseMoved(way.promise_s ?? way.plate_s, board, items)]
     case 'short_rest':
     case 'pan_finish':
     case 'hold':

@@ -438,9 +438,12 @@ export function waysOut(
   if (Math.abs(late_s) > WORTH_SAYING_S) {
     found.push(...dials(ways, belief, late_s > 0 ? 'late' : 'early'))
     if (late_s > 0) found.push(...swaps(ways, belief, others, now_s, seed), ...shorterEnds(ways, belief, main))
-    const rounded = Math.ceil(left.plate_s / PROMISE_GRID_S) * PROMISE_GRID_S
+    // Told a later hour anyway they need not have it less done.
+    const righted = late_s > 0 && !justBack && !instead ? otherReading(ways, belief, main) : undefined
+    const later = righted?.pull_c !== undefined && righted.pull_c > (setup.pull_c[0] as number) ? righted : left
+    const rounded = Math.ceil(later.plate_s / PROMISE_GRID_S) * PROMISE_GRID_S
     found.push({
-      ...left,
+      ...later,
       code: late_s > 0 ? 'later_promise' : 'earlier_promise',
       plate_s: rounded,
       promise_s: rounded,
