@@ -36,6 +36,8 @@ const ON_TIME_S = 300
 /** So much later nobody at the table notices, s: what is foreseen late grows later more often than not. */
 const UNNOTICED_S = 120
 
+/** So much more done it is more tender, K. */
+const MUCH_MORE_K = 10
 /** As minutes of guests waiting: a cook may have a reason for a way that costs a little more. */
 const WORSE_BY = 20
 
@@ -176,7 +178,14 @@ export function chooseWays(found: readonly Advice[], belief: Pick<Belief, 'board
   const left = distinct.find(({ advice }) => advice.code === 'leave_it')
   // What does more harm than leaving it is no way out.
   const worst = (left?.harm ?? Number.POSITIVE_INFINITY) + WORSE_BY
-  const others = distinct.filter((each) => each !== left && each.harm <= worst).slice(0, left ? MOST - 1 : MOST)
+  // What is left tough is told what would make it tender, however late that is.
+  const tender =
+    left && isTough(left.advice, belief)
+      ? distinct.find(({ advice }) => advice.peak_c > left.advice.peak_c + MUCH_MORE_K)
+      : undefined
+  const others = distinct
+    .filter((each) => each !== left && (each.harm <= worst || each === tender))
+    .slice(0, left ? MOST - 1 : MOST)
   return [...others, ...(left ? [left] : [])]
     .sort((a, b) => a.harm - b.harm || a.cost.effort - b.cost.effort)
     .map(({ advice, cost, harm }, i) => ({

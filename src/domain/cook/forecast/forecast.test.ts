@@ -208,11 +208,14 @@ describe('early and late', () => {
   })
 
   it('pulled now it is less done, and on the table sooner', () => {
-    const { tried: advice } = forecast({ plate: 100 }, 70, climbing(70, 0.6))
+    const { tried: advice } = forecast({ plate: 85 }, 70, climbing(70, 0.6))
     const now = advice.find(({ code }) => code === 'pull_now')
     const left = advice.find(({ code }) => code === 'leave_it')
     expect(now?.plate_s).toBeLessThan(left?.plate_s ?? 0)
     expect(now?.peak_c).toBeLessThan(left?.peak_c ?? 0)
+    // With time in hand it stays in: nobody serves it less done for nothing.
+    const early = forecast({ plate: 130 }, 70, climbing(70, 0.6))
+    expect(early.tried.map(({ code }) => code)).not.toContain('pull_now')
   })
 
   it('an oven that will not do it is said, with a heat that does', () => {

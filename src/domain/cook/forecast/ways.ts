@@ -105,19 +105,25 @@ class Ways {
 
   /** What it reads when it leaves its bone, °C; undefined where the clock does not take it out before. */
   private readsTender(): number | undefined {
-    const { main, setup } = this
+    const found = this.untilTender({})
+    const { serve_c } = this.belief.board.item
+    // As it is heated it never does: hotter it may.
+    if (!Number.isFinite(found.pull_s.p50)) return serve_c
+    return found.pull_s.p50 > this.main.pull_s.p50 + TOUGH_S ? Math.min(serve_c, found.peak_c.p50) : undefined
+  }
+
+  /** Cooked on until it leaves its bone. */
+  private untilTender(change: Partial<EstimateSetup>): Estimate {
+    const { setup } = this
     const until = { kind: 'tender' as const, tender_s: seconds(tenderSeconds('leaves_bone')) }
     const last = pullStageIndex(setup.program)
     const stages = setup.program.stages.map((stage, i) => (i === last ? { ...stage, until } : stage))
-    const found = foresee(
-      { ...setup, program: { ...setup.program, stages } },
+    return foresee(
+      { ...setup, ...change, program: { ...setup.program, stages } },
       this.belief.posterior,
       MEMBERS.ways,
       this.leaving.known,
     )
-    return found.pull_s.p50 > main.pull_s.p50 + TOUGH_S
-      ? Math.min(this.belief.board.item.serve_c, found.peak_c.p50)
-      : undefined
   }
 
   /** Left as it is, by the members that every way is asked of: until now they are all one. Found when a way is first tried. */
@@ -187,17 +193,26 @@ class Ways {
   withSetting(set_c: number): Omit<Advice, 'code'> & { readonly set_c: number; readonly pull_c: number | undefined } {
     const { belief } = this
     const { setup, in_s, floor_c = Number.NEGATIVE_INFINITY } = belief
-    const wanted_c = this.tender_c ?? belief.board.item.serve_c
+    const { serve_c } = belief.board.item
     const changes = [...(this.setup.changes ?? []), { time_s: setup.now_s + 1, set_c }]
     const air = setup.air?.filter(({ time_s }) => time_s <= setup.now_s)
+    // Hotter it reads more when it leaves its bone, for that takes its time.
+    const tender = this.tender_c === undefined ? undefined : this.untilTender({ changes, air })
+    const wanted_c = Math.min(serve_c, tender?.peak_c.p50 || serve_c)
     const least = Math.max(floor_c, Math.min(wanted_c, belief.board.latest?.value_c ?? setup.start_c))
+    const more_k = tender === undefined ? 0 : wanted_c - this.wanted_c
     let pull_c = setup.pull_c[0] as number
     // Of a roast by the clock another heat has a reading of its own, too.
     let found = this.pulledAt(pull_c, { changes, air })
     for (let attempt = 0; attempt < 2 && Number.isFinite(found.peak_c); attempt++) {
-      const next = Math.min(wanted_c, Math.max(least, pull_c + found.raise_k))
+      const next = Math.min(wanted_c, Math.max(least, pull_c + found.raise_k + more_k))
       if (Math.abs(next - pull_c) < READING_K) break
       pull_c = next
+      found = this.pulledAt(pull_c, { changes, air })
+    }
+    // Where it stands still a reading says nothing of its hours: then it is the most that is wanted.
+    if (tender !== undefined && !(found.pull_s > tender.pull_s.p50 - TOUGH_S)) {
+      pull_c = serve_c - (found.peak_c - pull_c || 0)
       found = this.pulledAt(pull_c, { changes, air })
     }
     return {
@@ -372,6 +387,7 @@ function otherReading(ways: Ways, belief: Belief, main: Estimate): Advice | unde
   }
   // It is no other, or far ahead, or reads more than both already.
   if (
+    (ways.tender_c !== undefined && found.pull_s < main.pull_s.p50) ||
     !isNear(found.pull_s) ||
     Math.abs(pull_c - planned_c) < 0.5 ||
     Math.max(pull_c, instead ? pull_c : planned_c) <= latest.value_c
@@ -434,7 +450,9 @@ export function waysOut(
   )
     found.push(...AGAIN_C.map((set_c): Advice => ({ code: 'oven_up', again: true, ...ways.withSetting(set_c) })))
   // Waiting for it makes the plates late: hotter it comes there in time.
-  if (reading && reading.plate_s > board.promise_s + WORTH_SAYING_S) found.push(...dials(ways, belief, 'late'))
+  const isTough = !reading && ways.tender_c !== undefined && main.pull_s.p50 - setup.now_s < NEAR_TENDER_S
+  if (isTough || (reading && reading.plate_s > board.promise_s + WORTH_SAYING_S))
+    found.push(...dials(ways, belief, 'late'))
   if (Math.abs(late_s) > WORTH_SAYING_S) {
     found.push(...dials(ways, belief, late_s > 0 ? 'late' : 'early'))
     if (late_s > 0) found.push(...swaps(ways, belief, others, now_s, seed), ...shorterEnds(ways, belief, main))
@@ -456,16 +474,22 @@ export function waysOut(
     !justBack &&
     board.latest &&
     board.latest.value_c > PULL_NOW_FROM_C &&
-    (instead ? main.peak_c.p50 > board.item.serve_c + CLOCK_OFF_K : board.latest.value_c < (setup.pull_c[0] as number))
+    (isClocked(setup.program)
+      ? instead && main.peak_c.p50 > board.item.serve_c + CLOCK_OFF_K
+      : board.latest.value_c < (setup.pull_c[0] as number))
   ) {
     const early = ways.pulledAt(board.latest.value_c)
-    found.push({
-      code: 'pull_now',
-      pull_s: now_s,
-      plate_s: Math.max(now_s, plateOf(belief, early.carve_s - early.pull_s + setup.now_s).plate_s),
-      peak_c: early.peak_c,
-      safe: early.safe,
-    })
+    const { earliest_s, plate_s } = plateOf(belief, early.carve_s - early.pull_s + setup.now_s)
+    // What is not done yet stays in as long as its table lets it.
+    const waits = early.peak_c < ways.wanted_c - PEAK_OFF_K && earliest_s < board.promise_s - WORTH_SAYING_S
+    if (!waits)
+      found.push({
+        code: 'pull_now',
+        pull_s: now_s,
+        plate_s: Math.max(now_s, plate_s),
+        peak_c: early.peak_c,
+        safe: early.safe,
+      })
   }
   return found.filter((advice) => isSound(advice, belief, now_s))
 }
