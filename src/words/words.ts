@@ -74,7 +74,6 @@ export const INPUT_NAMES: Readonly<Record<string, string>> = {
   wetness: 'how dry the surface is',
   convection: 'how the air moves in this oven',
   drying: 'how fast its surface dries',
-  cooling: 'how long its oven stays hot when it is off',
   model: 'the model itself',
 }
 /** How tender a tough cut has become. */

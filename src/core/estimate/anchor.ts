@@ -2,7 +2,7 @@ import { pullStageIndex } from '../program/stage'
 import { spreadOf } from './ensemble'
 import { cookMember, type EstimateSetup, type MemberRun } from './member'
 import { assimilate, drawnOf, type Posterior } from './posterior'
-import { type Drawn, isUnknownOf, type Unknown } from './unknowns'
+import { type Drawn, goesOff, type Unknown } from './unknowns'
 
 /** So many readings take half of what coarse members are off. */
 export const FINER_READINGS = 6
@@ -68,7 +68,7 @@ export function anchorFor(setup: EstimateSetup, posterior: Posterior): Anchor {
   if (pulls.length <= prior.members / 2) return NO_ANCHOR
   const middle_s = spreadOf(pulls).p50
   // With its heat off it climbs by when it is pulled, and as told that is another time.
-  const climb = isUnknownOf('cooling', told.program) ? NO_CLIMB : climbsMoreThan(fine, told, posterior)
+  const climb = goesOff(told.program) ? NO_CLIMB : climbsMoreThan(fine, told, posterior)
   return { share: middle_s > 0 ? fine.run.pull_s / middle_s - 1 : 0, ...climb }
 }
 

@@ -237,7 +237,7 @@ export function foresee(
       peak_c: spreadOf(some ? wholes : []),
       safe: setup.least === undefined || peaks.length === 0 ? undefined : wholeSafe / peaks.length,
     },
-    inferred: inferredOf(posterior),
+    inferred: inferredOf(posterior, setup.program),
     misfit_k: wanted.length > 0 ? Math.sqrt(misfit / (wanted.length * count)) : 0,
     aside: posterior.aside,
     course: courseOf(courses, some ? Math.max(...pulls) : 0),

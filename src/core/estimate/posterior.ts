@@ -1,3 +1,4 @@
+import type { Program } from '../program/stage'
 import { cookMember, type EstimateSetup, tracksOf } from './member'
 import { seededRandom, uncorrelatedNormals } from './random'
 import type { Reading } from './reading'
@@ -19,8 +20,9 @@ export type Inferred = readonly {
   readonly prior: number
 }[]
 
-export const inferredOf = ({ theta }: Posterior): Inferred =>
-  NAMES.map((name, p) => {
+export const inferredOf = ({ theta }: Posterior, program: Program): Inferred =>
+  NAMES.flatMap((name, p) => {
+    if (!isUnknownOf(name, program)) return []
     const column = theta[p] as Float64Array
     const mean = column.reduce((sum, value) => sum + value, 0) / column.length
     const variance = column.reduce((sum, value) => sum + (value - mean) ** 2, 0) / column.length
@@ -100,8 +102,8 @@ export function assimilate(setup: EstimateSetup): Posterior {
   const climbed = setup.named ? 0 : climbedBy(wanted, setup)
   const drawn = uncorrelatedNormals(NAMES.length, members, seededRandom(seed))
   const theta = NAMES.map((name, p) => {
-    const told = isUnknownOf(name, setup.program) ? 1 : 0
-    const spread = told * doubtOf(name, climbed) * (name === 'thickness' && setup.measured ? 0.5 : 1)
+    const doubt = isUnknownOf(name, setup.program) ? doubtOf(name, climbed) : 0
+    const spread = doubt * (name === 'thickness' && setup.measured ? 0.5 : 1)
     const middle = MIDDLE[name] ?? 0
     return (drawn[p] as Float64Array).map((value) => middle + value * spread)
   })

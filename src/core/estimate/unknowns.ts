@@ -47,10 +47,14 @@ export function doubtOf(name: Unknown, climbed: number): number {
   const shown = Math.min(1, Math.max(0, climbed / SHOWS))
   return UNKNOWNS[name] + shown * ((UNNAMED[name] ?? UNKNOWNS[name]) - UNKNOWNS[name])
 }
-/** Whether its oven is off in a stretch of it: how fast that cools is then one of its unknowns. */
-const goesOff = ({ stages }: Program): boolean =>
+/** Whether its oven is off in a stretch of it: how fast that cools is then one of its unknowns.
+ * @example goesOff(steadyProgram(160, 20)) // false
+ */
+export const goesOff = ({ stages }: Program): boolean =>
   stages.some(({ environment, role }) => role !== 'rest' && environment.kind === 'oven' && environment.heat === 'off')
-/** Whether an unknown is one of a program's. */
+/** Whether an unknown is one of a program's.
+ * @example isUnknownOf('cooling', steadyProgram(160, 20)) // false
+ */
 export const isUnknownOf = (name: Unknown, program: Program): boolean => name !== 'cooling' || goesOff(program)
 export const NAMES = Object.keys(UNKNOWNS) as Unknown[]
 /** One member's values by name. */

@@ -1,6 +1,6 @@
 import type { Cover } from '../heat/environment'
 import { FRIDGE_C, ROOM_C } from '../reference/standards'
-import { type Celsius, type Seconds, seconds } from '../units'
+import type { Celsius, Seconds } from '../units'
 
 /** What surrounds the meat, with its setting where it has one. */
 export type StageEnvironment =
@@ -112,32 +112,6 @@ export const pullsAtReading = (program: Program): boolean =>
 export function pullsAtCore(program: Program): Celsius | undefined {
   const end = program.stages[toldPullOf(program.stages) ?? -1]?.until
   return end?.kind === 'core' ? end.core_c : undefined
-}
-
-/** What was to be carved as it comes out, and comes out sooner, rests at least so long (common practice). */
-const LEAST_REST: Stage = {
-  role: 'rest',
-  environment: { kind: 'counter' },
-  cover: 'tent',
-  preheated: true,
-  tending: [],
-  until: { kind: 'time', duration_s: seconds(600) },
-}
-/** What a clock ends sooner than this is no roasting that a reading could end instead, s. */
-const LEAST_ROAST_S = 1200
-const ROASTED: ReadonlySet<Stage['environment']['kind']> = new Set(['oven', 'fire'])
-/**
- * A program that the clock takes out of its oven or fire, as one that waits for a reading there instead; undefined where
- * it waits for something, or ends in no stretch of roasting.
- * @example readInstead(steadyProgram(160, 20)) // undefined
- */
-export function readInstead(program: Program): Program | undefined {
-  const at = pullStageIndex(program)
-  const last = program.stages[at]
-  if (last?.until.kind !== 'time' || last.until.duration_s < LEAST_ROAST_S || !ROASTED.has(last.environment.kind))
-    return undefined
-  const stages = program.stages.map((stage, i): Stage => (i === at ? { ...stage, until: { kind: 'pull' } } : stage))
-  return { ...program, stages: at === stages.length - 1 ? [...stages, LEAST_REST] : stages }
 }
 
 /**

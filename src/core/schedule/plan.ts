@@ -31,7 +31,7 @@ import type { Shown } from '../simulate/shown'
 import { type Celsius, type EpochSeconds, epochSeconds, seconds } from '../units'
 import { carveSeconds } from './carving'
 import { type Preparation, THAW_GRACE_S, type Thaw, thawStart } from './days-before'
-import { asItWentIn } from './in-since'
+import { asItWentIn, type Moves, movesOf } from './in-since'
 import { AHEAD_KINDS, type Task } from './task'
 import { tasksOf } from './tasks'
 
@@ -217,13 +217,16 @@ export function planRoast(request: PlanRequest): Plan {
   const firstMust = Math.min(...must.map((task) => task.at))
   const troubles: Trouble[] = [...hindrances]
   const restMost_s = Math.max(cut.rest_min.most * 60, least_s)
+  const moves =
+    request.inSince === undefined
+      ? undefined
+      : movesOf(request.inSince, { tasks, stages, putIn, promise, program, least_s })
   if (hindrances.length === 0) {
     const whole_s = promise - firstMust
     // A few minutes of grace: whoever taps this takes a moment, and another ensemble differs by a minute or two.
     const earliestPromise = epochSeconds(Math.ceil((now + whole_s + GRACE_S) / 300) * 300)
     if (promise <= now) troubles.push({ code: 'promise_passed', late_s: now - promise, earliestPromise })
-    else if (request.inSince !== undefined)
-      troubles.push(...inOtherwise(request.inSince, { putIn, promise, now, keeps_s: restMost_s }))
+    else if (moves) troubles.push(...inOtherwise(moves, { promise, now, keeps_s: restMost_s }))
     else if (firstMust < now)
       troubles.push({
         code: 'start_passed',
@@ -283,7 +286,7 @@ export function planRoast(request: PlanRequest): Plan {
     cooling: coolingOf(prepared.bodies[0] as (typeof prepared.bodies)[number], prepared.parameters),
     poultryDecades: answer.poultryDecades,
   }
-  return request.inSince === undefined ? plan : asItWentIn(plan, request.inSince, { program, least_s })
+  return moves ? asItWentIn(plan, moves) : plan
 }
 
 /** Nearer to the planned it is not said that it went in otherwise, s. */
@@ -291,13 +294,13 @@ const BESIDE_S = 300
 
 /** What its promise is where it went in already at another time than planned. */
 function inOtherwise(
-  inSince: EpochSeconds,
-  { putIn, promise, now, keeps_s }: { putIn: number; promise: EpochSeconds; now: number; keeps_s: number },
+  { begins_s: later_s, ends_s, pull_s, next_s }: Moves,
+  { promise, now, keeps_s }: { promise: number; now: number; keeps_s: number },
 ): Trouble[] {
-  const later_s = inSince - putIn
   if (Math.abs(later_s) <= BESIDE_S) return []
   const earliestPromise = epochSeconds(Math.ceil(Math.max(promise + later_s, now + GRACE_S) / 300) * 300)
-  return [{ code: 'in_otherwise', later_s, table: promise, waits_s: 0, keeps_s, earliestPromise }]
+  const waits_s = next_s + ends_s - pull_s - later_s
+  return [{ code: 'in_otherwise', later_s, table: epochSeconds(promise + ends_s), waits_s, keeps_s, earliestPromise }]
 }
 
 /** A frozen piece that should be out of its freezer by now: what still could be. */

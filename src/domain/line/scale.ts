@@ -45,6 +45,7 @@ interface Said {
   readonly role: Role
   readonly on?: SaidStage['on'] | undefined
   readonly minutes?: number | undefined
+  readonly smoked?: boolean | undefined
 }
 
 /** A fact with each temperature that is said in it told anew. */
@@ -59,7 +60,7 @@ function withHeats(fact: Fact, tell: (said: Said) => SaidHeat): Fact {
       return { ...fact, stage: { ...fact.stage, ...told } }
     }
     case 'heat':
-      return { ...fact, heat: tell({ heat: fact.heat, role: 'oven', on: fact.on }) }
+      return { ...fact, heat: tell({ heat: fact.heat, role: 'oven', on: fact.on, smoked: fact.smoked }) }
     case 'second':
       return fact.heat ? { ...fact, heat: tell({ heat: fact.heat, role: 'oven' }) } : fact
     case 'serve':
@@ -106,15 +107,15 @@ export function scaleOf(
   const ovens = heats.filter(({ role, on }) => role === 'oven' && on !== 'pan')
   const isFierce = ({ heat }: Said) => heat.unit === undefined && heat.value >= FIERCE_C
   const cool = heats.some(({ heat, role }) => role === 'core' && heat.unit === undefined && heat.value < CORE_LEAST_F)
-  const smokers = new Set(meanings.flatMap(({ fact }) => (fact.kind === 'heat' && fact.smoked ? [fact.heat] : [])))
+  const isSetInF = (said: Said) => isFierce(said) && said.heat.value % STEP_F === 0
   const isTough = meanings.some(({ fact }) => fact.kind === 'cut' && LOW_AND_SLOW.has(fact.ids[0] ?? ''))
   const gently =
     !celsiusToo &&
     !cool &&
     (ovens.some((said) => said.on !== 'fire' && isFierce(said) && (said.minutes ?? 0) >= LONG_MIN) ||
-      ovens.some((said) => smokers.has(said.heat) && isFierce(said) && said.heat.value % STEP_F === 0) ||
-      (isTough && ovens.length === 1 && ovens.every((said) => isFierce(said) && said.heat.value % STEP_F === 0)) ||
-      (isImperial(line) && ovens.length > 0 && ovens.every((said) => isFierce(said) && said.heat.value % STEP_F === 0)))
+      ovens.some((said) => said.smoked && isSetInF(said)) ||
+      (isTough && ovens.length === 1 && ovens.every(isSetInF)) ||
+      (isImperial(line) && ovens.length > 0 && ovens.every(isSetInF)))
   const kitchens = reads === 'f' && !celsiusToo && !cool
   const fahrenheit = said('f') || only || gently || kitchens
   const read = ({ value, unit }: SaidHeat, role: Role): number => {

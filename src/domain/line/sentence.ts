@@ -99,6 +99,7 @@ function cutAt(words: readonly string[], at: number, boned: boolean, apart = fal
   }
 }
 
+/** What follows a number of pieces, and no hour. */
 const COUNTED = /^(?:braised|roast|roasted|covered|uncovered|tented|smoked|stuffed|seared|each|slow|from)$/
 /** "Lamb rump": a piece that we know of another animal only is no second roast. */
 function isOfAnother(

@@ -111,7 +111,7 @@ export const SIDES: readonly KnownSide[] = [
     quantity: '150 g a head',
   }),
   tray('cauliflower', 'Cauliflower cheese', 'cauliflower(?: cheese)?', 190, 30, { quantity: '150 g a head' }),
-  tray('bean-casserole', 'Green bean casserole', '(?:green )?be(?:an|ans) casserole', 175, 30, {
+  tray('bean-casserole', 'Green bean casserole', '(?:green )?beans? casserole', 175, 30, {
     quantity: '150 g a head',
   }),
   tray('pigs', 'Bacon-wrapped sausages', 'pigs in blankets?|chipolatas', 190, 30, { quantity: 'two a head' }),

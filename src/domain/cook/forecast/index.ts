@@ -1,6 +1,7 @@
 import { atLeast } from '@/core/estimate/ensemble'
 import { type Estimate, foresee } from '@/core/estimate/estimate'
-import { endsTender, type Program, readInstead } from '@/core/program/stage'
+import { readInstead } from '@/core/program/read-instead'
+import { endsTender, type Program } from '@/core/program/stage'
 import { type BoardItem, freshOf, soonestPull } from '../board'
 import { secondsOf } from '../entry/time'
 import { isBelieved } from '../odd'

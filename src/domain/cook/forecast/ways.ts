@@ -1,6 +1,7 @@
 import { spreadOf } from '@/core/estimate/ensemble'
 import { type Estimate, type EstimateSetup, foresee, type Known, nowMarked, pastsOf } from '@/core/estimate/estimate'
-import { type Program, pullStageIndex, pullsAtReading, readInstead, settingOf } from '@/core/program/stage'
+import { readInstead } from '@/core/program/read-instead'
+import { type Program, pullStageIndex, pullsAtReading, settingOf } from '@/core/program/stage'
 import { STANDARDS } from '@/core/reference/standards'
 import { tenderSeconds } from '@/core/reference/tenderness'
 import { withRest } from '@/core/roast/rest'
@@ -439,13 +440,17 @@ export function waysOut(
   // Just put back in for what its rest lacked: what it was put in for is not taken back before it has been read.
   const justBack = now_s < (backSince(board) ?? Number.NEGATIVE_INFINITY) + BACK_IN_S
   // Late or early, the ways that mend that bring their own reading; on time, only the reading may be wrong.
-  const reading =
-    justBack || (Math.abs(late_s) > WORTH_SAYING_S && !isUnsure(safe)) ? undefined : otherReading(ways, belief, main)
+  const isOwnWay = Math.abs(late_s) <= WORTH_SAYING_S || isUnsure(safe)
+  // Guests who are told a later hour anyway need not have it less done.
+  const isRighted = late_s > WORTH_SAYING_S && !instead
+  const other = !justBack && (isOwnWay || isRighted) ? otherReading(ways, belief, main) : undefined
+  const reading = isOwnWay ? other : undefined
   if (reading) found.push(reading)
   // In an oven that is off it climbs no more, and is less than was wanted: on again, to a reading.
   if (
-    insteadOf(belief, CLOCK_TELLS.on) &&
+    instead &&
     belief.set_c === undefined &&
+    insteadOf(belief, CLOCK_TELLS.on) &&
     main.peak_c.p50 < board.item.serve_c - CLOCK_OFF_K
   )
     found.push(...AGAIN_C.map((set_c): Advice => ({ code: 'oven_up', again: true, ...ways.withSetting(set_c) })))
@@ -456,9 +461,7 @@ export function waysOut(
   if (Math.abs(late_s) > WORTH_SAYING_S) {
     found.push(...dials(ways, belief, late_s > 0 ? 'late' : 'early'))
     if (late_s > 0) found.push(...swaps(ways, belief, others, now_s, seed), ...shorterEnds(ways, belief, main))
-    // Told a later hour anyway they need not have it less done.
-    const righted = late_s > 0 && !justBack && !instead ? otherReading(ways, belief, main) : undefined
-    const later = righted?.pull_c !== undefined && righted.pull_c > (setup.pull_c[0] as number) ? righted : left
+    const later = isRighted && other && (other.pull_c ?? 0) > (setup.pull_c[0] as number) ? other : left
     const rounded = Math.ceil(later.plate_s / PROMISE_GRID_S) * PROMISE_GRID_S
     found.push({
       ...later,

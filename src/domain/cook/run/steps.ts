@@ -96,8 +96,8 @@ export const isHold = ({ kind, stage }: CookStep): boolean => kind === 'rest' &&
 export const readingSteps = (document: CookDocument, log: CookLog): CookStep[] =>
   document.items.flatMap(({ id, carve, pull }, i) => {
     const pull_c = log.items.get(id)?.pull_c
-    const comesOut = planSteps(document).some((step) => step.item === id && COMES_OUT.has(step.kind))
-    return pull_c === undefined || comesOut
+    const isTold = pull_c !== undefined
+    return !isTold || planSteps(document).some((step) => step.item === id && COMES_OUT.has(step.kind))
       ? []
       : [{ ...plainStep('pull', pull ?? carve, id, i, pull_c), id: `reading ${i + 1}` }]
   })

@@ -158,7 +158,7 @@ function lessonOf(
   const air_k = setup.air ? airOffset(last.board) : undefined
   const usual_m = usualThickness(setup.piece.cut, item.roast.mass_kg, setup.parameters, item.roast.legs)
   return {
-    causes: causesOf(setup, inferredOf(assimilate({ ...setup, named: true })), planned_c).map(
+    causes: causesOf(setup, inferredOf(assimilate({ ...setup, named: true }), setup.program), planned_c).map(
       ({ what, later_s, share, value, spread }) => ({
         what,
         later_s: Math.round(later_s),
