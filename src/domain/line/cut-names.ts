@@ -81,6 +81,8 @@ const NAMES: Readonly<Record<string, readonly string[]>> = {
   'beef short loin': ['beef-strip-loin'],
   'brisket flat': ['beef-brisket'],
   'brisket point': ['beef-brisket'],
+  'beef brisket flat': ['beef-brisket'],
+  'beef brisket point': ['beef-brisket'],
   'packer brisket': ['beef-brisket'],
   'beef packer brisket': ['beef-brisket'],
   wellington: ['beef-tenderloin'],

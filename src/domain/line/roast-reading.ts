@@ -25,6 +25,8 @@ const lowFor = (minutes: number): Pick<HeatedStage, 'set_c' | 'usual'> => {
   const set_c = LOWER.find(([from]) => minutes >= from)?.[1]
   return set_c === undefined ? { usual: 'low' } : { set_c }
 }
+/** Said alone it is no school. */
+const COLD_START = /^\W*cold start$/i
 /** No bath is hotter, °C. */
 const BOILS_C = 100
 
@@ -102,7 +104,7 @@ export function roastsOf(
     })
   /** "A smoked ham, fully cooked": what was done to it, and not how it is wanted. */
   const factOf = (meaning: Meaning): Fact => {
-    const done = meaning.fact.kind === 'doneness' && meaning.fact.word === 'done' && isHam(ids[0] ?? '')
+    const done = meaning.fact.kind === 'doneness' && /^(?:done|cooked)$/.test(meaning.fact.word) && isHam(ids[0] ?? '')
     return done && /cooked/i.test(spelt(meaning)) ? { kind: 'traits', traits: { cooked: true } } : meaning.fact
   }
   for (const meaning of group) {
@@ -266,7 +268,11 @@ export function roastsOf(
   const joint = findCut(ids[0] ?? '')
   const { span, searsFirst } = heats
   const isLong = span !== undefined && span.minutes >= LONG_MIN && joint !== undefined && pullsApart(joint)
-  const slow = roast.school === 'low-and-long' || (isLong && roast.school === undefined && roast.set_c === undefined)
+  // "Braised for four hours" is low, whatever it is; so is what "slow for six hours, then crisp" begins with.
+  const braised = span !== undefined && span.minutes >= LONG_MIN && roast.cover === 'foil'
+  const slow =
+    roast.school === 'low-and-long' || ((isLong || braised) && roast.school === undefined && roast.set_c === undefined)
+  const onlyEnds = stages.every(({ finish }) => finish)
   const seared = stages.filter(({ on }) => on === 'pan')
   const bathOnly = roast.school === 'water-bath' && seared.length === stages.length
   const bath_c = bathOnly ? (roast.set_c ?? roast.serve_c) : undefined
@@ -278,8 +284,11 @@ export function roastsOf(
     else stages.push({ on: 'oven', set_c: roast.second_c, minutes: roast.second_min, finish: true })
     delete roast.set_c
     delete roast.school
-  } else if (span && stages.length === 0 && (roast.school === undefined ? slow || roast.set_c !== undefined : slow)) {
-    stages.push({
+  } else if (span && stages.length === 0 && roast.school === 'two-zone-fire' && roast.set_c === undefined) {
+    // "Bbq 40 min": over it for so long.
+    stages.push({ on: 'fire', minutes: span.minutes })
+  } else if (span && onlyEnds && (roast.school === undefined ? slow || roast.set_c !== undefined : slow)) {
+    stages.unshift({
       on: 'oven',
       ...(roast.set_c === undefined ? lowFor(span.minutes) : { set_c: roast.set_c }),
       minutes: span.minutes,
@@ -290,6 +299,12 @@ export function roastsOf(
   const [opening] = stages
   if (searsFirst && opening && (stages.length > 1 || roast.set_c !== undefined))
     stages[0] = { on: 'pan', minutes: opening.minutes }
+  // "Cold start, 200 C": its oven is that, and what is put into it while it is cold.
+  const called = seen.get('school')
+  if (roast.school === 'cold-start' && roast.set_c !== undefined && called && COLD_START.test(spelt(called))) {
+    delete roast.school
+    cold = true
+  }
   if (cold) stages.splice(0, 1, { ...stages[0], on: 'cold' })
   const first = ids[0] as string
   const stuffed = roast.stuffed === true

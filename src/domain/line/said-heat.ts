@@ -74,6 +74,14 @@ export function takeStage(heats: HeatsSaid, meaning: Meaning, part: SaidStage): 
       stages.push({ on: last.on, set_c: last.set_c, minutes: part.minutes, cover: 'bare' })
     return
   }
+  // "Smoked at 107 to 74, wrap, then till 95" goes on so, too.
+  if (part.cover === 'foil' && part.follows && heat === undefined && part.usual === undefined) {
+    const to_c = core && toCelsius(core, 'core')
+    if (last?.set_c !== undefined && last.core_c !== undefined && last.core_c < (to_c ?? Number.POSITIVE_INFINITY))
+      stages.push({ on: last.on, set_c: last.set_c, core_c: to_c, cover: 'foil' })
+    else if (to_c !== undefined) roast.serve_c ??= to_c
+    return
+  }
   // "150 for three hours, the last half hour at 220": it stays in.
   const straight = isLast && said.minutes !== undefined && last?.minutes !== undefined && !heats.rests
   const stage = straight ? { ...said, finish: undefined } : said
@@ -102,6 +110,9 @@ export function takeStage(heats: HeatsSaid, meaning: Meaning, part: SaidStage): 
   const cooked_c = last ? last.core_c !== undefined && last.set_c : set_c
   const rested = heats.rests && core === undefined && stage.minutes !== undefined
   const hotter = rested && heat !== undefined && cooked_c && toCelsius(heat, 'oven') > cooked_c
+  // "Water bath 58 for 8 hours, then 250 for 10 minutes": that is its crust.
+  const bathed =
+    last?.on === 'bath' && stage.on === 'oven' && heat !== undefined && toCelsius(heat, 'oven') >= AFTER_BATH_C
   // "At 260, then 160", "260, then off": what was said as the oven is the first stretch of heat.
   if ((follows || stage.on === 'off') && !stage.finish && !hotter && stages.length === 0 && set_c !== undefined) {
     stages.push({ on: 'oven', set_c, minutes: after_min })
@@ -117,7 +128,7 @@ export function takeStage(heats: HeatsSaid, meaning: Meaning, part: SaidStage): 
   stages.push({
     ...stage,
     ...(stage.on === 'bath' ? { cover: stage.cover ?? ('bag' as const) } : {}),
-    ...(hotter || (stage.on === 'pan' && last?.core_c !== undefined) ? { finish: true } : {}),
+    ...(hotter || bathed || (stage.on === 'pan' && last?.core_c !== undefined) ? { finish: true } : {}),
     set_c: heat && toCelsius(heat, 'oven'),
     core_c: core && toCelsius(core, 'core'),
   })
@@ -147,7 +158,8 @@ export function takeSchool({ roast, stages, spelt }: HeatsSaid, meaning: Meaning
   const isRead = roast.pull_c !== undefined || stages.at(-1)?.core_c !== undefined
   // "Reverse seared, low and slow", "sous vide, sear": the second only praises the first, or belongs to it.
   // "Oven 65 overnight, sear": after it, that is.
-  if (
+  if (id === 'pan-first' && stages.at(-1)?.on === 'bath') stages.push({ on: 'pan', finish: true })
+  else if (
     id === 'pan-first' &&
     roast.school !== 'water-bath' &&
     roast.set_c !== undefined &&

@@ -121,6 +121,28 @@ function putInAt(words: readonly string[], context: MomentContext): Found | unde
   return found && clocked ? { count: skipped + found.count, fact: { kind: 'put_in', at_s: found.at_s } } : undefined
 }
 
+/** "3 pm in the oven": when it goes in, where no heat follows. */
+const INTO = /^(?:put )?in(?:to)?(?: the| my)? oven$|^(?:it )?goes in(?: the oven)?$|^(?:to )?go in(?: the oven)?$/
+/**
+ * What a moment says that stands before "in the oven".
+ * @param ends whether nothing more belongs to what is said so many words on
+ */
+export function inAfter(
+  words: readonly string[],
+  context: MomentContext,
+  ends: (count: number) => boolean,
+): Found | undefined {
+  if (!/^\d/.test(words[0] ?? '')) return undefined
+  const found = readMoment(words, context)
+  if (!found) return undefined
+  for (let more = 4; more > 0; more--) {
+    const count = found.count + more
+    if (count <= words.length && INTO.test(words.slice(found.count, count).join(' ')) && ends(count))
+      return { count, fact: { kind: 'put_in', at_s: found.at_s } }
+  }
+  return undefined
+}
+
 /** It is in already: went in at 8:30, been in the oven since 8, in for 2 hours already, put in an hour ago. */
 const HEAT = '(?: (?:the )?(?:oven|heat|smoker|grill|fire))?'
 const WENT_IN = new RegExp(
@@ -136,9 +158,20 @@ const LONGEST_IN_H = 20
 const HALF_DAY_H = 12
 const NAMED_HALF: Readonly<Record<string, string>> = { midnight: 'am', noon: 'pm', midday: 'pm' }
 
+/** A minute ago: just went in, I have just put it in the oven. */
+const JUST = new RegExp(
+  `^(?:(?:and|it|they|i|we|has|have|i've|we've) )*(?:just (?:now )?(?:went|gone|put(?: it| them)?)|(?:went|gone) just now|(?:(?:is|are) )?going|(?:is|are)) (?:into|in)${HEAT}(?<now> (?:just )?now)?(?= |$)`,
+)
+
 /** When it went in already; what was not said to be past is not. */
 function wentInAt(words: readonly string[], { now_s, timeZone }: MomentContext): Found | undefined {
   const text = words.slice(0, LONGEST_MOMENT + 6).join(' ')
+  const just = JUST.exec(text)
+  if (just && (just.groups?.now || /\bjust\b/.test(just[0])))
+    return {
+      count: just[0].split(' ').length,
+      fact: { kind: 'put_in', at_s: Math.round(now_s / 60) * 60, already: true },
+    }
   const lead = WENT_IN.exec(`${text} `)?.[0]
   if (lead === undefined) return undefined
   const rest = text.slice(lead.length)

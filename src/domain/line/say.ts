@@ -134,7 +134,8 @@ export function sayPlan(document: PlanDocument, timeZone: string): SaidPlan {
   const heat =
     'school' in program
       ? [
-          program.school.replaceAll('-', ' '),
+          // Said alone it is an oven that is cold.
+          program.school === 'cold-start' ? 'cold start off reheat' : program.school.replaceAll('-', ' '),
           program.set_c === undefined ? '' : `heat ${program.set_c} c`,
           program.hot_c === undefined && program.hot_min === undefined
             ? ''

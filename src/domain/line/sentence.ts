@@ -11,7 +11,7 @@ import { oneHeat } from './one-heat'
 import { READERS } from './readers'
 import { MASS_UNIT } from './readers/grammar'
 import { clocks } from './said-clock'
-import { type Found, type MomentContext, momentAt } from './said-moment'
+import { type Found, inAfter, type MomentContext, momentAt } from './said-moment'
 import { isImperial } from './scale'
 import { againAt } from './seatings'
 import { FILLER, spelling } from './spelling'
@@ -42,8 +42,8 @@ const MOST_PIECES = 40
 const RIB = 'beef-rib-bone-in'
 /** So many ribs a side of beef has that are roasted. */
 const MOST_RIBS = 7
-/** And so many bones a rack or two. */
-const MOST_BONES = 16
+/** And so many bones a rack or two, or a crown of two. */
+const MOST_BONES = 24
 
 /**
  * A cut at the head of some words, with how many of it: "two pork tenderloins", "11 turkeys", "2 x lamb rack".
@@ -387,6 +387,8 @@ export function readSentence(whole: string, context: LineContext): Sentence {
     if (moment && moment.count > (best?.count ?? 0)) best = moment
     const from = inFrom(words, at, context)
     if (from && from.count >= (best?.count ?? 0)) best = from
+    const into = inAfter(words.slice(at, end), context, (count) => at + count === end)
+    if (into && into.count > (best?.count ?? 0)) best = into
     const behind = countBehind(tokens, at, line, meanings.at(-1))
     const again = behind ? undefined : againAt(words.slice(at, at + LONGEST_MOMENT + 4), context)
     if (again && again.count > (best?.count ?? 0)) best = again

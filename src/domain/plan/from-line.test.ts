@@ -118,6 +118,18 @@ describe('one heat and then another', () => {
       expect(cookedBy(line), line).toEqual({ school: 'hot-start', hot_c: 230, set_c: 160, hot_min: 20 })
   })
 
+  it('stays as hot and as long as it was said where something is done to it as well', () => {
+    expect(cookedBy('beef rib 3 kg 240 for 20 minutes then 150, baste twice')).toEqual([
+      'cook 240 time 20',
+      'cook 150 pull',
+      'rest counter time 20',
+    ])
+    expect(cookedBy('gammon 2.2 kg, bake 30 minutes at 200, glazed')).toContain('cook 200 time 30')
+    // A bath is a degree over what is wanted, glazed or not.
+    const bathed = programBy('beef fillet 1.5 kg sous vide rare, glazed')
+    expect('stages' in bathed && bathed.stages[0]?.environment).toEqual({ kind: 'bath', set_c: 52 })
+  })
+
   it('hotter last is its finish, and never comes first', () => {
     expect(cookedBy('rib 3kg at 120C then 250')).toMatchObject({ school: 'reverse-sear', set_c: 120, hot_c: 250 })
     for (const line of ['rib 3kg at 120C then 250 for 10 minutes', 'rib 3kg at 120C, last 10 minutes at 250'])

@@ -1,5 +1,6 @@
-import { findSchool, programOf, type School, settingsOf } from '@/core/program/schools'
+import { findSchool, type GivenSettings, programOf, type School, settingsOf } from '@/core/program/schools'
 import type { Cut } from '@/core/reference/cuts'
+import { degreeNamed, donenessScale } from '@/core/reference/doneness'
 import { BASTE_MIN } from '../house/ways'
 import type { SaidRoast } from '../line/reading'
 import type { ProgramPart, StagePart } from '../roast/roast-document'
@@ -12,7 +13,12 @@ import { MOST_STAGES, restPart } from './said-stretches'
 /** A school's own way written out, for what no school's settings can say. */
 export function writtenOut(school: School, roast: SaidRoast, cut: Cut): StagePart[] {
   const { set_c, second_c: hot_c, second_min: hot_min, rest_min } = roast
-  const settings = settingsOf(school, { set_c, hot_c, hot_min, rest_min }, cut)
+  return asSet(school, { set_c, hot_c, hot_min, rest_min }, roast, cut)
+}
+function asSet(school: School, set: GivenSettings, roast: SaidRoast, cut: Cut): StagePart[] {
+  const { serve_c, doneness } = roast
+  const degree = doneness === undefined ? undefined : degreeNamed(donenessScale(cut.doneness), doneness)
+  const settings = settingsOf(school, set, cut, serve_c ?? degree?.serve_c)
   return stagesOf(programOf(school, settings, cut, roast.mass_kg))
 }
 
@@ -31,14 +37,7 @@ export function withCare(program: ProgramPart, roast: SaidRoast, cut: Cut): Prog
   const foiled = covered !== undefined && covered !== 'bare'
   const tenderly = tender !== undefined && !('school' in program && findSchool(program.school)?.untilTender)
   if (!foiled && pull_c === undefined && tended.length === 0 && !tenderly && wrapped_c === undefined) return program
-  const stages =
-    'stages' in program
-      ? program.stages
-      : writtenOut(
-          findSchool(program.school) as School,
-          { ...roast, ...(program.set_c === undefined ? {} : { set_c: program.set_c }) },
-          cut,
-        )
+  const stages = 'stages' in program ? program.stages : asSet(findSchool(program.school) as School, program, roast, cut)
   const main = mainStage(stages)
   const long = longestOf(stages, main)
   const whileItCooks = tended.filter((each) => long !== main && !ofTheEnd(each))

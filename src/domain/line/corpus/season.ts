@@ -72,7 +72,7 @@ export const SEASON: readonly (readonly [line: string, means: string])[] = [
   ['ribs 2 racks 6pm', '?meat ?ribs 2 racks @11-24T18:00'],
   ['lamb shanks x4 7pm', '?kg lamb-shank x4 | @11-24T19:00'],
   ['ham shank half 4kg 2pm', '4kg note smoked-ham | ?cut @11-24T14:00'],
-  ['clay pot chicken 1.8kg 7pm', '1.8kg chicken | ?clay pot @11-24T19:00'],
+  ['clay pot chicken 1.8kg 7pm', '1.8kg chicken foil | @11-24T19:00'],
   ['elk loin 3 lb medium rare 6pm', '1.36kg =medium-rare venison-loin | @11-24T18:00'],
   ['goat shoulder 2kg slow 6h 7pm', '2kg [120/360] lamb-shoulder low-and-long | @11-24T19:00'],
   ['kid leg roast 1.8kg medium 7pm', '1.8kg =medium lamb-leg-bone-in | @11-24T19:00'],
@@ -162,7 +162,7 @@ export const SEASON: readonly (readonly [line: string, means: string])[] = [
   ['veal breast stuffed 3 kg 150 3 hours covered 7pm', '3kg [150/180+foil] stuffed veal-breast | @11-24T19:00'],
   ['3kg goose, 2pm; 1.5kg pork loin, same time', '3kg goose | 1.5kg pork-loin | @11-24T14:00'],
   ['rib eye roll 5kg combi 90C to 52C core, 18:45', '5kg [90>52] beef-rib-boneless | ?combi ?roll @11-24T18:45'],
-  ['six ducks 2.4kg for a wedding at 6 pm, two ovens', '2.4kg duck x6 | ?two ovens @11-24T18:00'],
+  ['six ducks 2.4kg for a wedding at 6 pm, two ovens', '2.4kg duck note x6 | @11-24T18:00'],
   [
     '120 covers, 24kg striploin, 8 pieces, med rare, 20:00',
     '3kg =medium-rare beef-strip-loin x8 | @11-24T20:00 for120',

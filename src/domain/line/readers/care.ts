@@ -92,7 +92,7 @@ export const CARE: readonly Reader[] = [
     }),
   ),
   reader(
-    `(?:butter under (?:the|its) skin|with butter(?: under the skin)?|rubbed with butter|butter(?:ed)?|larded|smeared with (?:butter|fat)|goose fat|dripping|basted in butter)`,
+    `(?:butter under(?: the| its)? skin|with butter(?: under the skin)?|rubbed with butter|butter(?:ed)?|larded|smeared with (?:butter|fat)|goose fat|dripping|basted in butter)`,
     () => ({
       kind: 'surface',
       surface: 'buttered',
@@ -153,7 +153,7 @@ export const CARE: readonly Reader[] = [
   ),
   reader(`(?:smoked|cured|cook before eating)(?! paprika)`, () => ({ kind: 'traits', traits: { cured: true } })),
   reader(
-    `(?:(?:it is |its )?(?:fully|already|ready|pre) ?cooked|cooked already|precooked|canned|tinned|ready to (?:eat|heat|serve)|spiral(?: cut| sliced)?|reheat(?:ed|ing)?|(?:just )?(?:re ?)?(?:heat|warm)(?:ed|ing)? (?:up|through)(?: (?:an?|the|my|our))?)`,
+    `(?:(?:it is |its )?(?:fully|already|ready|pre) ?cooked|cooked already|precooked|canned|tinned|left ?overs?|ready to (?:eat|heat|serve)|spiral(?: cut| sliced)?|reheat(?:ed|ing)?|(?:just )?(?:re ?)?(?:heat|warm)(?:ed|ing)? (?:up|through)(?: (?:an?|the|my|our))?)`,
     () => ({ kind: 'traits', traits: { cooked: true } }),
   ),
   reader(`(?:raw|uncooked)`, () => ({ kind: 'traits', traits: { raw: true } })),
@@ -297,6 +297,10 @@ export const CARE: readonly Reader[] = [
   reader(`(?:on|over) (?:a |the |its )?(?:wire )?rack`, (_, text) => ({ kind: 'note', text })),
   reader(
     `(?:(?:cooked |roasted )?upside down )?(?:in|on) (?:a |the |my )?(?:cast iron|heavy|big|roasting|sheet|large)(?: iron)? (?:pan|skillet|tin|tray|dish)|(?:cooked |roasted )?upside down`,
+    (_, text) => ({ kind: 'note', text }),
+  ),
+  reader(
+    `(?:roasted |cooked |done )?in (?:the |its |their )?(?:own )?(?:(?:duck|goose|beef|bacon|the) )?(?:fat|dripping|lard)|(?:(?:on|over) )?(?:an? )?beer can|(?:thin )?tail(?: end)? (?:tucked|folded|turned)(?: under| in| over)?(?: and tied)?|(?:(?:with )?(?:only )?(?:one|two|three|four|\\d) (?:oven )?(?:shelf|shelves))`,
     (_, text) => ({ kind: 'note', text }),
   ),
   reader('rest(?:ed|ing)?(?: it)?(?= (?:and )?then )', () => ({ kind: 'filler' })),

@@ -98,6 +98,9 @@ export const massOf = (value: string, unit: string): number =>
 /** After minutes: for each so much of its weight ("min/lb" is read as "min lb"). Groups: how many, unit. */
 export const A_WEIGHT = `(?:(?:per|a|each|every|for each|for every) (?:(${DIGITS}) )?)?${MASS_UNIT}`
 
+/** What is cooked in under its lid. */
+const LIDDED =
+  '(?:in (?:a |an |the |my )?)?(?:(?:covered|lidded|closed|tightly|heavy|cast iron|iron|clay) )*(?:dutch oven|clay pot|cocotte|tagine)(?: with (?:a |the )?lid(?: on)?)?|(?:in (?:a |an |the |my )?)?(?:(?:covered|lidded|closed|tightly|heavy|cast iron|iron|clay) )+(?:pot|casserole(?: dish)?|roaster|dish|tin)|(?:in (?:a |an |the |my )?)(?:(?:heavy|cast iron|iron|big|large) )*(?:pot|casserole(?: dish)?)|(?:in (?:a |an |the |my )?)?(?:pot|casserole(?: dish)?) with (?:a |the )?lid(?: on)?'
 const COVERS: readonly (readonly [string, NonNullable<SaidStage['cover']>])[] = [
   ['uncovered|foil off|lid off|bare|open|without (?:foil|lid)', 'bare'],
   ['(?:in (?:a |an |the )?)?(?:oven |roasting |cooking )?bag', 'bag'],
@@ -106,7 +109,7 @@ const COVERS: readonly (readonly [string, NonNullable<SaidStage['cover']>])[] = 
     'tent',
   ],
   [
-    'under (?:the |a |some )?(?:foil|lid)|cover(?:ed)?(?: (?:with|in) foil)?|in foil|foil(?: on)?|lid on|with (?:the |a )?lid(?: on)?|wrapped(?: in foil)?',
+    `${LIDDED}|under (?:the |a |some )?(?:foil|lid)|cover(?:ed)?(?: (?:with|in) foil)?|in foil|foil(?: on)?|lid on|with (?:the |a )?lid(?: on)?|wrapped(?: in foil)?`,
     'foil',
   ],
 ]

@@ -14,10 +14,10 @@ const SCHOOL_WORDS: Readonly<Record<string, string>> = {
   'low-and-long': 'low and (?:slow|long)|slow roast(?:ed)?|slow cook(?:ed)?|slow(?:ly)?(?! (?:oven|cooker|heat))',
   'oven-off':
     'oven off|(?:and |then )+off(?! the)|closed oven(?: method)?|(?:with )?the oven off|(?:and |then )*(?:turn(?:ed)?|switch(?:ed)?) (?:(?:it |the oven |oven )off(?: and leave(?: it)?(?: in)?)?|off (?:the )?(?:oven|heat)(?: and leave(?: it)?(?: in)?)?)',
-  'cold-start': 'cold start(?: off reheat)?|cold oven start',
+  'cold-start': 'cold start(?: off reheat)?',
   'reverse-sear': 'reverse sear(?:ed|ing)?',
   'pan-first':
-    '(?:(?:on|the|hot) )*(?:grill(?:ed)?|char(?:red|grill(?:ed)?)?|barbecued?|bbq|marked)(?: it)?(?: (?:hard|well|first|quickly))*(?= (?:and )?then (?:(?:in(?:to)? |the |an? )*oven|finish(?:ed)? in the oven))|(?:(?:in|hot|first|an?|the) )*pan(?= then )|(?:pan )?sear(?:ed)?(?: (?:it )?first| in (?:an? |the )?(?:pan|cast iron(?: pan| skillet)?|skillet)(?: first)?)|pan sear(?:ed)?|brown(?:ed)?(?: (?:it )?first| in (?:a|the) pan(?: first)?)|pan (?:first|roast(?:ed)?|fr(?:y|ied)|brown(?:ed)?)|sear(?:ed)?(?: it)?(?: (?:hard|well|quickly))?(?: (?:all over|all round|on all sides|on every side))?',
+    '(?:(?:on|the|hot) )*(?:grill(?:ed)?|char(?:red|grill(?:ed)?)?|barbecued?|bbq|marked)(?: it)?(?: (?:hard|well|first|quickly))*(?= (?:and )?then (?:(?:in(?:to)? |the |an? )*oven|finish(?:ed)? in the oven))|(?:(?:in|hot|first|an?|the) )*pan(?= then )|(?:pan )?sear(?:ed)?(?: (?:it )?first| in (?:an? |the )?(?:pan|cast iron(?: pan| skillet)?|skillet)(?: first)?)|pan sear(?:ed)?|brown(?:ed)?(?: it)?(?: first(?: in (?:a |the )?(?:hot |frying )*pan)?| in (?:a |the )?(?:hot |frying )*pan(?: first)?)|pan (?:first|roast(?:ed)?|fr(?:y|ied)|brown(?:ed)?)|sear(?:ed)?(?: it)?(?: (?:hard|well|quickly))?(?: (?:all over|all round|on all sides|on every side))?',
   'two-zone-fire':
     'two zone(?: fire)?|(?:on|over) (?:the |a )?(?:grill|barbecue|bbq|coals|charcoal|fire|embers)|charcoal(?: grill(?:ed)?)?|grill(?:ed)?|barbecued?|bbq|indirect(?: on the (?:grill|bbq|barbecue))?|on the kettle',
   'water-bath': 'water bath(?: then hot)?|sous ?vide|in (?:a|the) bath',
@@ -94,7 +94,7 @@ export const HEATS: readonly Reader[] = [
       return isHeat(heat, 55) ? { kind: 'heat', heat, on: 'oven' } : undefined
     },
   ),
-  reader('(?:in |from |into )?(?:an? |the )?cold oven|start(?:ing|ed)? cold', () => ({ kind: 'cold_oven' })),
+  reader('(?:in |from |into )?(?:an? |the )?cold oven(?: start)?|start(?:ing|ed)? cold', () => ({ kind: 'cold_oven' })),
   reader(`(?:oven )?(?:set|turned|switched)(?: on)?(?: to| at| on) ${HEAT}`, ([, value, unit, gas]) => {
     const heat = heatOf(value, unit, gas)
     return isHeat(heat, 97) ? { kind: 'heat', heat, on: 'oven' } : undefined
@@ -199,7 +199,7 @@ export const BARE: readonly Reader[] = [
   ),
   // A time that is all there is between two commas, or up to what comes then
   reader(
-    `(?:for |about |around |it takes |takes )*(${SPAN})(?: in all| total| altogether| in the oven)?(?:$|(?= (?:${COVER}$|(?:and )?then |for \\d+ |(?:in (?:a |the )?)?(?:water )?bath |\\d{1,2}(?::\\d{2}| [ap]m)(?: |$))))`,
+    `(?:for |about |around |it takes |takes )*(${SPAN})(?: in all| total| altogether| in the oven)?(?:$|(?= (?:${COVER}(?: for \\d|$)|(?:and )?then |for \\d+ |(?:in (?:a |the )?)?(?:water )?bath |\\d{1,2}(?::\\d{2}| [ap]m)(?: |$))))`,
     ([, span = '']) => ({
       kind: 'span',
       minutes: minutesOf(span),

@@ -69,6 +69,13 @@ export const PIECE: readonly Reader[] = [
       return most > least && most <= RANGE * least ? { kind: 'mass', kg: (least + most) / 2 } : undefined
     },
   ),
+  // two 8 bone racks
+  reader(`(${N}) (?:x )?(?:${N}) bones? (?:racks|joints|roasts|pieces)`, ([, count = '']) => {
+    const pieces = numberOf(count)
+    return Number.isInteger(pieces) && pieces >= 2 && pieces <= MOST_PIECES
+      ? { kind: 'pieces', count: pieces }
+      : undefined
+  }),
   reader(`(${N}) bones?`, ([, count = '']) => {
     const bones = numberOf(count)
     return Number.isInteger(bones) && bones >= 1 && bones <= MOST_BONES ? { kind: 'bones', bones } : undefined

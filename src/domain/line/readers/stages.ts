@@ -1,6 +1,6 @@
 import { TENDING_ACTS, type TendingAct } from '@/core/program/stage'
 import { heldNumber } from '../../schema/scalars'
-import type { Fact, SaidStage } from '../fact'
+import type { Fact, SaidHeat, SaidStage } from '../fact'
 import { numberOf } from '../tokens'
 import {
   A_WEIGHT,
@@ -69,6 +69,10 @@ const DIRECT = ' direct(?:ly)?(?: heat)?| over(?: the)?(?: hot| direct)? (?:coal
 /** After a number these make it something else than minutes. */
 const TIMED = 'people|guests|kg|g|lb|c|f|degrees|am|pm'
 
+/** How the heat is said to go up at last. */
+const UP =
+  '(?:(?:turn(?:ed|ing)?|crank(?:ed)?|whack(?:ed)?|raised?|blast(?:ed)?|crisp(?:ed)?|sear(?:ed)?|brown(?:ed)?|finish(?:ed)?|crackl(?:e|ed|ing)|hot|oven)(?: it| the oven| the heat| the skin)?(?: up| hot)? |up )'
+
 /** "Foil on for the first hour" covers no whole stretch. */
 const FOR_FIRST = '(?: on)?(?: for)?(?: the)? first '
 
@@ -78,6 +82,22 @@ const LEAST_HELD_C = 50
 
 /** What follows a time that is said for a weight: it is no stretch. */
 const BY_WEIGHT = ' (?:per|(?:for )?(?:each|every)|a) (?:[\\d.]+ )?(?:kg|kilos?|g|grams?|lbs?|pounds?|half kilo)(?: |$)'
+
+/** So many minutes of a heat for each so much of its weight, and some more. */
+function perWeight(
+  said: { readonly [Part in 'count' | 'time' | 'weight']: string } & {
+    readonly [Part in 'each' | 'more']: string | undefined
+  },
+  heat: SaidHeat | undefined,
+  on: 'fan' | 'oven',
+): Fact | undefined {
+  if (!isHeat(heat)) return undefined
+  const { count, time, each, weight, more } = said
+  const per_kg_min = (numberOf(count) * (time.startsWith('h') ? 60 : 1)) / massOf(each ?? '1', weight)
+  return per_kg_min > 0 && per_kg_min <= MOST_PER_KG_MIN
+    ? stage({ on, heat, per_kg_min, minutes: more === undefined ? undefined : Number(more) })
+    : undefined
+}
 
 /** A bath, so warm for so long. */
 const bathFor: Reader['fact'] = ([, value, unit, span = '']) => {
@@ -109,8 +129,8 @@ export const STAGES: readonly Reader[] = [
   ),
   // 20 min at 230 · an hour at 160 under foil
   reader(
-    `((?:${LEAD} )*)(${SPAN}) ((?:at |(?:in (?:an? |the )?)?oven (?:at |on |of )|(?:in (?:an? |the )?)?(?:water )?bath (?:at |of )?))?${HEAT}(?! (?:${TIMED}|min|mins|minutes?|h|hours?)(?: |$))( (?:in (?:an? |the )?)?(?:water )?bath)?(?: (${COVER})(?!${FOR_FIRST}))?(?: (breast down))?`,
-    ([, lead = '', span = '', at, value, unit, gas, bath, cover, down]) => {
+    `((?:${LEAD} )*)(?:(${COVER})(?: for)? )?(${SPAN})(?: (${COVER})(?= at ))? ((?:at |(?:in (?:an? |the )?)?oven (?:at |on |of )|(?:in (?:an? |the )?)?(?:water )?bath (?:at |of )?))?${HEAT}(?! (?:${TIMED}|min|mins|minutes?|h|hours?)(?: |$))( (?:in (?:an? |the )?)?(?:water )?bath)?(?: (${COVER})(?!${FOR_FIRST}))?(?: (breast down))?`,
+    ([, lead = '', before, span = '', over, at, value, unit, gas, bath, cover, down]) => {
       const heat = heatOf(value, unit, gas)
       // Without "at" only what no core reads is an oven's.
       // A blast is a finish; and what a core may read is no oven without "at".
@@ -122,7 +142,7 @@ export const STAGES: readonly Reader[] = [
             heat,
             minutes: minutesOf(span),
             follows: isNext(lead),
-            cover: coverOf(cover),
+            cover: coverOf(cover ?? over ?? before),
             breastDown: down !== undefined || undefined,
           })
         : undefined
@@ -134,9 +154,22 @@ export const STAGES: readonly Reader[] = [
     ([, span]) =>
       stage({ on: 'oven', cover: 'bare', follows: true, ...(span === undefined ? {} : { minutes: minutesOf(span) }) }),
   ),
+  // smoked at 107 to 74, wrap, then till 95: on at the same heat
+  listed(
+    `(?:and |then )*(?:wrap(?:ped|ping)?|foil(?:ed)?|crutch(?:ed)?)(?: it)?(?: tight(?:ly)?)?(?: (?:in|with) (?:foil|(?:butcher |pink |baking )?paper))?(?: (?:and|then|back|on|in|cook(?:ed)?|continue|carry|go(?:es)?|take(?:n)?|it|the|oven|smoker|smoke))*(?: (?:to|until|till)(?: ${READS})? ${TEMP}(?: (?:inside|internal|core))?|(?= (?:until|till) ${TENDER_SAID}(?: |$)))`,
+    ([, value, unit]) => {
+      if (value === undefined) return stage({ on: 'oven', cover: 'foil', follows: true })
+      const core = heatOf(value, unit)
+      return core && core.value >= 70 && core.value <= (core.unit === 'c' ? 98 : 210)
+        ? stage({ on: 'oven', cover: 'foil', follows: true, core })
+        : undefined
+    },
+  ),
   // 62 C for eight hours sous vide; sous vide 56 for 6 hours
   reader(`sous ?vide(?: at)? ${TEMP}(?: for)? (${SPAN})`, bathFor),
   reader(`${TEMP}(?: for)? (${SPAN}) sous ?vide`, bathFor),
+  reader(`(?:and |then )*(?:in (?:an? |the )?)?${TEMP} (?:water )?bath(?: for)? (${SPAN})`, bathFor),
+  reader(`(?:and |then )*(?:in (?:an? |the )?)?(?:water )?bath(?: at)? ${TEMP}(?: for)? (${SPAN})`, bathFor),
   // 20 min hot then · six hours in a low oven: as hot, or as low, as it is usual
   reader(
     `(?:first |for |start(?:ing)? )*(?:(${SPAN}) (?:in an? |at |on )*(?:very )?(hot|high|low|slow)(?: oven| heat)?|(?:in an? |at )?(?:very )?(hot|high|low|slow) (?:oven|heat)(?: for)? (${SPAN})|then (?:on )?(hot|high|low|slow)(?: for)? (${SPAN}))`,
@@ -184,7 +217,7 @@ export const STAGES: readonly Reader[] = [
   ),
   // 220 for the last 20 minutes · 240 at the end
   reader(
-    `(?:and |then )?(?:(?:up |turned up |turn it up )?(?:at|to) )?${HEAT}(?: (?:for |in )?(?:the )?(?:last|final) (${SPAN}|hour|half hour)|(?: for)?(?: (${SPAN}))? (?:right )?at the (?:very )?end)`,
+    `(?:and |then )?${UP}?(?:(?:at|to) )?${HEAT}(?: (?:for |in )?(?:the )?(?:last|final) (${SPAN}|hour|half hour)|(?: for)?(?: (${SPAN}))? (?:right )?at the (?:very )?end)`,
     ([, value, unit, gas, last, span]) => {
       const heat = heatOf(value, unit, gas)
       const said = last ?? span
@@ -313,20 +346,21 @@ export const STAGES: readonly Reader[] = [
   // 260 for 11 min a kilo
   reader(
     `((?:${LEAD} )*)${HEAT}(?: oven| (fan|convection)(?: oven)?)?(?: for)? (${N}) (${MIN}|${HOUR}) ${A_WEIGHT}(?: (?:plus|and|\\+) (?:another |an extra )?(\\d+)(?: ${MIN})?(?: over| extra)?(?! (?:${TIMED})(?: |$)))?`,
-    ([, lead = '', value, unit, gas, fan, count = '', time = '', each, weight = '', more]) => {
-      const heat = heatOf(value, unit, gas)
-      if (!isHeat(heat)) return undefined
-      const per_kg_min = (numberOf(count) * (time.startsWith('h') ? 60 : 1)) / massOf(each ?? '1', weight)
-      return per_kg_min > 0 && per_kg_min <= MOST_PER_KG_MIN
-        ? stage({
-            on: fan ? 'fan' : ovenOf(lead),
-            heat,
-            per_kg_min,
-            minutes: more === undefined ? undefined : Number(more),
-          })
-        : undefined
-    },
+    ([, lead = '', value, unit, gas, fan, count = '', time = '', each, weight = '', more]) =>
+      perWeight({ count, time, each, weight, more }, heatOf(value, unit, gas), fan ? 'fan' : ovenOf(lead)),
   ),
+  // 20 min per lb plus 20 at gas 5
+  reader(
+    `(${N}) (${MIN}|${HOUR}) ${A_WEIGHT}(?: (?:plus|and|\\+) (?:another |an extra )?(\\d+)(?: ${MIN})?(?: over| extra)?)? (?:at |in an? (?:oven at )?)${HEAT}(?: oven| (fan|convection)(?: oven)?)?`,
+    ([, count = '', time = '', each, weight = '', more, value, unit, gas, fan]) =>
+      perWeight({ count, time, each, weight, more }, heatOf(value, unit, gas), fan ? 'fan' : 'oven'),
+  ),
+  // grill to finish
+  reader('(?:and |then )*(?:on the )?(?:grill(?:ed)?|bbq|barbecue|coals) (?:to )?finish(?:ed)?', () =>
+    stage({ on: 'fire', finish: true }),
+  ),
+  // 260 to brown
+  reader('to (?:brown|crisp|colou?r|crackle)(?: up)?(?: it| the skin| the outside)?', () => ({ kind: 'filler' })),
   // then sear for 6 min at 270
   reader(
     `(?:then |and )?(?:final |last )?(?:sear(?:ed)?|blast|crisp(?:ed)?(?: up)?|finish(?:ed)?)(?: it)?(?: for)? (${SPAN}|\\d{1,2}(?= at ))(?: at| in an? oven at)? ${HEAT}`,
@@ -334,7 +368,7 @@ export const STAGES: readonly Reader[] = [
   ),
   // sear at the end, 270 for 6 min
   listed(
-    `(?:then |and )?(?:sear(?:ed)?|blast(?:ed)?|brown(?:ed)?|crisp(?:ed)?(?: up)?)(?: it)?(?: hard| hot| off)? (?:at the end|at end|at the last|last|to finish|before serving|just before serving)(?:(?: at| in an?| oven| hot)* ${HEAT}(?! (?:am|pm)))?(?: for)?(?: (${SPAN}))?`,
+    `(?:then |and )?(?:sear(?:ed)?|blast(?:ed)?|brown(?:ed)?|crisp(?:ed)?(?: up)?|crackl(?:e|ed|ing)|(?:crisp )?skin crisp(?:ed)?)(?: it| the skin)?(?: hard| hot| off)? (?:right )?(?:at the (?:very )?end|at end|at the last|last|to finish|before serving|just before serving)(?:(?: at| in an?| oven| hot)* ${HEAT}(?! (?:am|pm)))?(?: for)?(?: (${SPAN}))?`,
     ([, value, unit, gas, span]) => {
       const heat = heatOf(value, unit, gas)
       if (heat !== undefined && !isHeat(heat, 150)) return undefined
