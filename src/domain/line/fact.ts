@@ -52,6 +52,8 @@ export type Fact =
       readonly count: number
       /** Ribs of one roast, not so many roasts. */
       readonly bones?: number
+      /** Named before: more is said of that, and it is no second one. */
+      readonly again?: true
     }
   | { readonly kind: 'bones'; readonly bones: number }
   | {

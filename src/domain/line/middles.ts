@@ -32,6 +32,17 @@ const middle: Rule = (tokens, at, line) => {
     : undefined
 }
 
+const HALF: Readonly<Record<string, number>> = { '1/2': 0.5, '1/4': 0.25, '3/4': 0.75 }
+/** "3 1/2 to 4 hours". */
+const mixed: Rule = (tokens, at, line) => {
+  const part = HALF[tokens[at + 1]?.text ?? '']
+  const first = tokens[at]
+  if (!first || part === undefined || !/^\d{1,2}$/.test(first.text)) return undefined
+  const whole = { ...first, text: String(Number(first.text) + part), to: (tokens[at + 1] as Token).to }
+  const found = middle([whole, ...tokens.slice(at + 2)], 0, line)
+  return found && { count: found.count + 1, text: found.text }
+}
+
 /** "125F-130F": the unit said twice. */
 const twiceSaid: Rule = (tokens, at, line) => {
   const [first, unit, second, again] = tokens.slice(at, at + 4)
@@ -50,4 +61,4 @@ const halfDozen: Rule = (tokens, at) =>
  * @param line the line they stand in, for what stands between two words
  */
 export const middles = (tokens: readonly Token[], line: string): Token[] =>
-  madeOne(tokens, line, [middle, twiceSaid, halfDozen])
+  madeOne(tokens, line, [middle, mixed, twiceSaid, halfDozen])

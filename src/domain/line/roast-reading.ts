@@ -25,6 +25,7 @@ const lowFor = (minutes: number): Pick<HeatedStage, 'set_c' | 'usual'> => {
   const set_c = LOWER.find(([from]) => minutes >= from)?.[1]
   return set_c === undefined ? { usual: 'low' } : { set_c }
 }
+const ABOUT = /\b(?:about|around|roughly|approx\w*|takes?)\b/i
 /** Said alone it is no school. */
 const COLD_START = /^\W*cold start$/i
 /** No bath is hotter, °C. */
@@ -284,9 +285,10 @@ export function roastsOf(
     else stages.push({ on: 'oven', set_c: roast.second_c, minutes: roast.second_min, finish: true })
     delete roast.set_c
     delete roast.school
-  } else if (span && stages.length === 0 && roast.school === 'two-zone-fire' && roast.set_c === undefined) {
-    // "Bbq 40 min": over it for so long.
-    stages.push({ on: 'fire', minutes: span.minutes })
+  } else if (span && stages.length === 0 && roast.school === 'two-zone-fire') {
+    // "Bbq 40 min", "smoked 275, 6 hours": over it for so long.
+    stages.push({ on: 'fire', set_c: roast.set_c, minutes: span.minutes })
+    delete roast.set_c
   } else if (span && onlyEnds && (roast.school === undefined ? slow || roast.set_c !== undefined : slow)) {
     stages.unshift({
       on: 'oven',
@@ -294,7 +296,11 @@ export function roastsOf(
       minutes: span.minutes,
     })
     delete roast.set_c
-  } else if (span) leftOut(span.meaning)
+  } else if (span) {
+    // "200 F until 120, about 3.5 hours": what it is thought to take.
+    if (stages.length > 0 && ABOUT.test(spelt(span.meaning))) notes.push(spelt(span.meaning))
+    else leftOut(span.meaning)
+  }
   // "Sear 4 min, 180 C 12 min": more heat was said after it.
   const [opening] = stages
   if (searsFirst && opening && (stages.length > 1 || roast.set_c !== undefined))

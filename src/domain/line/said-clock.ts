@@ -228,6 +228,13 @@ const roughly: Rule = (tokens, at) => {
     : undefined
 }
 
+/** "Ready for 2": nobody is ready for two people. */
+const readyFor: Rule = (tokens, at) => {
+  const hour = numberOf(textAt(tokens, at))
+  const led = textAt(tokens, at - 1) === 'for' && textAt(tokens, at - 2) === 'ready'
+  return led && isHour12(hour) && endsAt(tokens, at + 1) ? { count: 1, text: clockOf(hour) } : undefined
+}
+
 /** at seven */
 const worded: Rule = (tokens, at) => {
   const part = textAt(tokens, at)
@@ -372,6 +379,7 @@ const RULES: readonly Rule[] = [
   military,
   hourOfDay,
   roughly,
+  readyFor,
   worded,
   ordinalOf,
 ]

@@ -115,7 +115,9 @@ export function takeStage(heats: HeatsSaid, meaning: Meaning, part: SaidStage): 
     last?.on === 'bath' && stage.on === 'oven' && heat !== undefined && toCelsius(heat, 'oven') >= AFTER_BATH_C
   // "At 260, then 160", "260, then off": what was said as the oven is the first stretch of heat.
   if ((follows || stage.on === 'off') && !stage.finish && !hotter && stages.length === 0 && set_c !== undefined) {
-    stages.push({ on: 'oven', set_c, minutes: after_min })
+    // "Oven at 220. Roast 20 minutes, reduce to 160": so long in the first.
+    stages.push({ on: 'oven', set_c, minutes: after_min ?? heats.span?.minutes })
+    if (after_min === undefined) heats.span = undefined
     delete roast.set_c
   }
   // "62 C for eight hours sous vide" is the school, by its hours.

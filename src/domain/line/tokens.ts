@@ -42,7 +42,10 @@ const TIME = /^(?:mins?|minutes?|h|hrs?|hours?)$/i
 const PER = /^ ?\/ ?(?:\d+ ?)?(?:kg|kilo|lb|pound|g)/i
 /** An hour of the day from here on, a span of hours before: 19h30, 1h20. */
 const FIRST_CLOCK_H = 13
-const PARTS = /[,;.:!?()\u2013\u2014\n]/
+const PARTS = /[,;.:!?()|\u2013\u2014\n]/
+/** "rib eye 2 kg / 54 / 120" is parted too; "20 min / lb" is not. */
+const STROKE = /^\s+\/\s+$/
+const EACH = /^(?:lbs?|pounds?|kgs?|kilos?|g|person|people|head|portion|guest|side)$/i
 
 /**
  * A line as words and numbers of one spelling: lower case, accents gone, hyphens open, units parted from numbers,
@@ -56,7 +59,8 @@ export function tokensOf(line: string): Token[] {
   for (const found of line.matchAll(PIECE)) {
     const from = found.index
     const raw = found[0]
-    const parted = PARTS.test(line.slice(last, from))
+    const gap = line.slice(last, from)
+    const parted = PARTS.test(gap) || (STROKE.test(gap) && !EACH.test(raw))
     last = from + raw.length
     const hours = raw.match(/^(\d{1,2})h(\d{2})$/i)
     if (hours) {

@@ -20,7 +20,8 @@ export const OF_TABLE: ReadonlySet<Fact['kind']> = new Set([
 ])
 /** Whether a fact says what meat it is. */
 export const namesMeat = (fact: Fact): boolean =>
-  fact.kind === 'cut' || (fact.kind === 'house' && fact.item.kind === 'cut')
+  (fact.kind === 'cut' && !fact.again) || (fact.kind === 'house' && fact.item.kind === 'cut')
+const isAgain = ({ fact }: Meaning): boolean => fact.kind === 'cut' && fact.again === true
 
 /** A name that says what goes round the meat. */
 export const IN_PASTRY = /wellington/i
@@ -62,19 +63,29 @@ export function isInPastry(all: readonly Meaning[], at: number, line: string): b
   return isSame && IN_PASTRY.test(line.slice(before.from, before.to)) && !/\band\b/i.test(line.slice(before.to, from))
 }
 
-/** Whose each fact is, by the roast's place: a cut's own are those beside it, up to where the next one begins. */
-export function ownersOf(meanings: readonly Meaning[]): number[] {
-  const cuts = meanings.flatMap(({ fact }, i) => (namesMeat(fact) ? [i] : []))
+/** Whose each fact is, by the place of the name it stands beside: those up to where the next one begins. */
+function besideNames(meanings: readonly Meaning[]): number[] {
+  const names = meanings.flatMap((meaning, i) => (namesMeat(meaning.fact) || isAgain(meaning) ? [i] : []))
   return meanings.map((_, i) => {
-    const next = cuts.findIndex((cut) => cut >= i)
-    if (next < 0) return cuts.length - 1
-    if (next === 0 || cuts[next] === i) return next
-    // Between two cuts: what stands after the last break before the next belongs to the next.
-    const from = (cuts[next - 1] as number) + 1
-    const to = cuts[next] as number
+    const next = names.findIndex((name) => name >= i)
+    if (next < 0) return names.length - 1
+    if (next === 0 || names[next] === i) return next
+    // Between two names: what stands after the last break before the next belongs to the next.
+    const from = (names[next - 1] as number) + 1
+    const to = names[next] as number
     const last = meanings.slice(from, to + 1).findLastIndex(({ parted }) => parted)
     return last >= 0 && i >= from + last ? next : next - 1
   })
+}
+
+/** Whose each fact is, by the roast's place: a cut's own are those beside its name, wherever that is said. */
+export function ownersOf(meanings: readonly Meaning[]): number[] {
+  const roasts: Meaning[] = []
+  const placeOf = meanings.flatMap((meaning) => {
+    if (namesMeat(meaning.fact)) return [roasts.push(meaning) - 1]
+    return isAgain(meaning) ? [roasts.findLastIndex((roast) => isSame(roast.fact, meaning.fact))] : []
+  })
+  return besideNames(meanings).map((name) => placeOf[name] ?? name)
 }
 
 /** The facts of each roast. */
@@ -82,4 +93,46 @@ export function byRoast(meanings: readonly Meaning[]): Meaning[][] {
   const own = ownersOf(meanings)
   const cuts = meanings.filter(({ fact }) => namesMeat(fact))
   return cuts.map((_, roast) => meanings.filter(({ fact }, i) => own[i] === roast && !OF_TABLE.has(fact.kind)))
+}
+
+/** Whether two names may be of one piece: the same, or one of them closer. */
+const isSame = (fact: Fact, again: Fact): boolean =>
+  fact.kind === 'cut' &&
+  again.kind === 'cut' &&
+  (fact.ids.includes(again.ids[0] ?? '') || again.ids.includes(fact.ids[0] ?? ''))
+
+/** What says what a piece is, and not what is done to it. */
+const OF_PIECE: ReadonlySet<Fact['kind']> = new Set(['mass', 'pieces', 'bones', 'thickness'])
+/** Before a name these say that it is another one, or the one that was named. */
+const ONE_MORE = /\b(?:an?|one|another|second|other|extra)\s+$/i
+const THE_SAME = /\b(?:the|my|our|that)\s+$/i
+
+/**
+ * "Ham 3 kg and turkey 5 kg, the ham glazed", "turkey 6 kg and rib 3 kg, turkey at two": a name that is said again, once
+ * the piece has its weight, says more of that piece.
+ */
+export function namedAgain(meanings: readonly Meaning[], line: string): Meaning[] {
+  const owners = besideNames(meanings)
+  const names = meanings.filter(({ fact }) => namesMeat(fact))
+  const factsOf = (name: number) =>
+    meanings.filter((meaning, i) => owners[i] === name && meaning !== names[name]).map(({ fact }) => fact)
+  const more = new Set<Meaning>()
+  const isMore = (name: number): boolean => {
+    const { fact, from } = names[name] as Meaning
+    const before = names.findLastIndex((other, i) => i < name && !more.has(other) && isSame(other.fact, fact))
+    const first = names[before]?.fact
+    if (fact.kind !== 'cut' || fact.count > 1 || first?.kind !== 'cut' || first.count > 1) return false
+    const [said, added] = [factsOf(before), factsOf(name)]
+    const lead = line.slice(0, from)
+    return (
+      said.some(({ kind }) => kind === 'mass') &&
+      !ONE_MORE.test(lead) &&
+      (added.length > 0 || THE_SAME.test(lead)) &&
+      added.every(({ kind }) => !OF_PIECE.has(kind) && !said.some((fact) => fact.kind === kind))
+    )
+  }
+  for (const [name, meaning] of names.entries()) if (isMore(name)) more.add(meaning)
+  return meanings.map((meaning) =>
+    more.has(meaning) && meaning.fact.kind === 'cut' ? { ...meaning, fact: { ...meaning.fact, again: true } } : meaning,
+  )
 }

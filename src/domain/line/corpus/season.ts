@@ -66,7 +66,7 @@ export const SEASON: readonly (readonly [line: string, means: string])[] = [
   ['top sirloin roast 4 lb med 5.30pm', '1.81kg =medium beef-round-or-rump | @11-24T17:30'],
   ['cross rib roast 3lb medium 6pm', '1.36kg =medium beef-shoulder | @11-24T18:00'],
   ['duck breast 6 7pm', '?duck breast 6 ?meat @11-24T19:00'],
-  ['duck breast side up 2 kg 7pm', '2kg duck | ?breast side @11-24T19:00'],
+  ['duck breast side up 2 kg 7pm', '2kg duck | @11-24T19:00'],
   ['corned beef 3 lb 6pm', '?corned beef 3 lb ?meat @11-24T18:00'],
   ['beef short ribs 2kg falling apart 7pm', '2kg =pull-apart beef-short-ribs | @11-24T19:00'],
   ['ribs 2 racks 6pm', '?meat ?ribs 2 racks @11-24T18:00'],

@@ -363,4 +363,56 @@ export const SERVICE: readonly (readonly [line: string, means: string])[] = [
     '1.81kg [*fire] [>52] beef-tri-tip reverse-sear | @11-24T18:00',
   ],
   ['chicken 3.5 lbs beer can on grill 350, 6pm', '1.59kg chicken note oven177 two-zone-fire | @11-24T18:00'],
+  [
+    'Roast beef: Preheat oven to 220C. Season a 2.5kg sirloin. Roast 20 minutes, reduce to 160C and cook 12 minutes per 500g for rare. Rest 20 minutes. Dinner 7pm',
+    '2.5kg =rare [160/60] [220/20] beef-strip-loin rest20 | @11-24T19:00',
+  ],
+  [
+    'Preheat the oven to 425°F. Place the 14 lb turkey breast side up. Roast 45 min, reduce to 325°F until thigh reads 165. Rest 30 min. Serve at 4:00 PM',
+    '6.35kg [163] [218/45] pull74 rest30 turkey | @11-24T16:00',
+  ],
+  [
+    'Season 4 lb prime rib generously the day before. 200F oven until 120F about 3.5 hours. Rest 30-60 min. 550F for 8 min. Serve immediately 7:30',
+    '1.81kg [*288/8] [93>49] beef-rib-bone-in note rest45 | @11-24T19:30',
+  ],
+  ['Heat oven to 180C. Put 1.5kg chicken in for 1 hr 20 mins. 7pm', '1.5kg [180/80] chicken | @11-24T19:00'],
+  ['Set the oven to 200, chicken 1.6kg, 7pm', '1.6kg chicken oven200 | @11-24T19:00'],
+  ['19:00 / rib eye 2kg / 54 / 120', '2kg =54 beef-rib-boneless oven120 | @11-24T19:00'],
+  [
+    'prime rib (3 bone, 7.5 lbs) medium-rare for 7 pm; sides: yorkshire pudding, roast potatoes',
+    '3.4kg =medium-rare beef-rib-bone-in | +potatoes +puddings @11-24T19:00',
+  ],
+  ['3kg ham & 5kg turkey both ready for 2, ham glazed', '3kg glaze smoked-ham | 5kg turkey | ?cut @11-24T14:00'],
+  [
+    'turkey 6kg and beef rib 3kg, Christmas 3pm, turkey stuffed, beef medium rare',
+    '6kg stuffed turkey | 3kg =medium-rare beef-rib-bone-in | @12-25T15:00',
+  ],
+  [
+    'turkey 6kg at 165 and beef rib 3kg, 3pm, the beef rare, the turkey breast down first',
+    '6kg bird-turned oven165 turkey | 3kg =rare beef-rib-bone-in | @11-24T15:00',
+  ],
+  [
+    'turkey 6kg and rib 3kg, turkey at 2pm, rib at 7pm',
+    '6kg turkey | 3kg beef-rib-bone-in | 1@11-24T14:00 1@11-24T19:00',
+  ],
+  [
+    'turkey 6kg at 2pm and rib 3kg at 7pm, turkey stuffed',
+    '6kg stuffed turkey | 3kg beef-rib-bone-in | 1@11-24T14:00 1@11-24T19:00',
+  ],
+  ['rib 3kg, turkey 6kg, 4pm, put the turkey in first', '3kg beef-rib-bone-in | 6kg turkey | @11-24T16:00'],
+  [
+    'lamb leg 2kg and pork loin 2kg, 7pm, lamb pink, pork with crackling, pork in at 5',
+    '2kg =pink lamb-leg-bone-in | 2kg note pork-loin | @11-24T19:00',
+  ],
+  ['turkey 6kg, 3pm, turkey stuffed', '6kg stuffed turkey | @11-24T15:00'],
+  [
+    'turkey 6kg and rib 3kg, 4pm, a turkey breast too',
+    '6kg turkey | 3kg beef-rib-bone-in | ?kg turkey-breast-bone-in | ?too @11-24T16:00',
+  ],
+  ['chicken 2kg at 6 and chicken at 8', '?kg chicken | ?kg chicken | 1@11-24T18:00 1@11-24T20:00'],
+  ['chicken 1.5kg and chicken 2kg, chicken at 190, 7pm', '1.5kg chicken oven190 | 2kg chicken oven190 | @11-24T19:00'],
+  ['turkey 5kg ready for 2', '5kg turkey | @11-24T14:00'],
+  ['beef ribs plate 5lb smoked 275 6 hours, 6pm', '2.27kg [fire135/360] beef-short-ribs two-zone-fire | @11-24T18:00'],
+  ['turkey 6kg 3 1/2 to 4 hours at 170, 3pm', '6kg [170/225] turkey | @11-24T15:00'],
+  ['rib 4kg 60C 20h sous vide then torch, 7pm', '4kg [*] [bath60/1200+bag] beef-rib-bone-in note | @11-24T19:00'],
 ]

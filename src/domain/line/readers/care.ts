@@ -300,7 +300,7 @@ export const CARE: readonly Reader[] = [
     (_, text) => ({ kind: 'note', text }),
   ),
   reader(
-    `(?:roasted |cooked |done )?in (?:the |its |their )?(?:own )?(?:(?:duck|goose|beef|bacon|the) )?(?:fat|dripping|lard)|(?:(?:on|over) )?(?:an? )?beer can|(?:thin )?tail(?: end)? (?:tucked|folded|turned)(?: under| in| over)?(?: and tied)?|(?:(?:with )?(?:only )?(?:one|two|three|four|\\d) (?:oven )?(?:shelf|shelves))`,
+    `(?:roasted |cooked |done )?in (?:the |its |their )?(?:own )?(?:(?:duck|goose|beef|bacon|the) )?(?:fat|dripping|lard)|(?:(?:on|over) )?(?:an? )?beer can|(?:(?:and|then) )*(?:blow ?)?torch(?:ed)?(?: it)?|(?:thin )?tail(?: end)? (?:tucked|folded|turned)(?: under| in| over)?(?: and tied)?|(?:(?:with )?(?:only )?(?:one|two|three|four|\\d) (?:oven )?(?:shelf|shelves))`,
     (_, text) => ({ kind: 'note', text }),
   ),
   reader('rest(?:ed|ing)?(?: it)?(?= (?:and )?then )', () => ({ kind: 'filler' })),

@@ -127,6 +127,12 @@ export const HEATS: readonly Reader[] = [
       return isHeat(heat) ? { kind: 'heat', heat, on: 'fire', smoked: true } : undefined
     },
   ),
+  // Preheat the oven to 220
+  reader(
+    `(?:preheat(?:ed|ing)?|pre heat(?:ed)?|(?:set|turn on)(?= (?:the|your|my) oven ))(?: up)?(?: the| your| my| an?)?(?: (fan|convection))?(?: oven| grill| smoker)?(?: to| at)? ${HEAT}(?: (fan|convection))?`,
+    ([, before, value, unit, gas, after]) => heatFact(before || after ? 'fan' : 'oven', heatOf(value, unit, gas)),
+  ),
+  reader('breast (?:side )?up(?:wards)?|skin (?:side )?up|fat (?:side )?(?:up|down)', () => ({ kind: 'filler' })),
   // Heat
   reader(
     `(?:in (?:an? |the )?|with (?:an? |the )?)?(?:(?:low|hot|moderate|slow|cool) )?(oven|fan|fan oven|convection|convection oven|hot air|hot air oven|fire|grill|coals|smoker|barbecue|bbq|bath|water bath|sous vide|at|roast(?:ed)? at|cook(?:ed)? at|(?:start|starting|begin|beginning)(?: it)? at|heat|oven on)(?: on| set)?(?: at| to)? ${TEMP}(?! (?:h|hrs?|hours?|mins?|minutes?)(?: |$))(?: (fan|convection|oven))?`,

@@ -87,15 +87,15 @@ const BY_WEIGHT = ' (?:per|(?:for )?(?:each|every)|a) (?:[\\d.]+ )?(?:kg|kilos?|
 function perWeight(
   said: { readonly [Part in 'count' | 'time' | 'weight']: string } & {
     readonly [Part in 'each' | 'more']: string | undefined
-  },
+  } & { readonly lead?: string },
   heat: SaidHeat | undefined,
   on: 'fan' | 'oven',
 ): Fact | undefined {
   if (!isHeat(heat)) return undefined
-  const { count, time, each, weight, more } = said
+  const { count, time, each, weight, more, lead = '' } = said
   const per_kg_min = (numberOf(count) * (time.startsWith('h') ? 60 : 1)) / massOf(each ?? '1', weight)
   return per_kg_min > 0 && per_kg_min <= MOST_PER_KG_MIN
-    ? stage({ on, heat, per_kg_min, minutes: more === undefined ? undefined : Number(more) })
+    ? stage({ on, heat, per_kg_min, follows: isNext(lead), minutes: more === undefined ? undefined : Number(more) })
     : undefined
 }
 
@@ -345,9 +345,9 @@ export const STAGES: readonly Reader[] = [
   ),
   // 260 for 11 min a kilo
   reader(
-    `((?:${LEAD} )*)${HEAT}(?: oven| (fan|convection)(?: oven)?)?(?: for)? (${N}) (${MIN}|${HOUR}) ${A_WEIGHT}(?: (?:plus|and|\\+) (?:another |an extra )?(\\d+)(?: ${MIN})?(?: over| extra)?(?! (?:${TIMED})(?: |$)))?`,
+    `((?:${LEAD} )*)${HEAT}(?: oven| (fan|convection)(?: oven)?)?(?: and)?(?: (?:roast|cook|bake)(?:ed)?)?(?: for)? (${N}) (${MIN}|${HOUR}) ${A_WEIGHT}(?: (?:plus|and|\\+) (?:another |an extra )?(\\d+)(?: ${MIN})?(?: over| extra)?(?! (?:${TIMED})(?: |$)))?`,
     ([, lead = '', value, unit, gas, fan, count = '', time = '', each, weight = '', more]) =>
-      perWeight({ count, time, each, weight, more }, heatOf(value, unit, gas), fan ? 'fan' : ovenOf(lead)),
+      perWeight({ count, time, each, weight, more, lead }, heatOf(value, unit, gas), fan ? 'fan' : ovenOf(lead)),
   ),
   // 20 min per lb plus 20 at gas 5
   reader(
