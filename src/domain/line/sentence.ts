@@ -397,6 +397,10 @@ export function readSentence(whole: string, context: LineContext): Sentence {
       best = { count: words[at + 1] === 'roast' ? 2 : 1, fact: { kind: 'cover', cover: 'foil' } }
     if (best && named && !joins) best = { ...best, fact: ofNamedBird(best.fact, named) }
     const token = tokens[at] as Token
+    // "Leg of lamb 2 kg, 2 racks": of the same beast.
+    const several = joins || token.parted ? numberOf(words[at] ?? '') : Number.NaN
+    const others = several >= 2 && several <= MOST_PIECES ? besideName(words, at + 1, meanings) : undefined
+    if (others?.kind === 'cut') best = { count: 2, fact: { ...others, count: several } }
     // What is no roast is left to be asked about, whole.
     const none = unplannedAt(words, at)
     // "1 kg nut roast and a chicken": what was weighed before it is its own.
@@ -445,7 +449,9 @@ export function readSentence(whole: string, context: LineContext): Sentence {
       at++
       continue
     }
-    const beside = none > 0 || !joins ? undefined : besideName(words, at, meanings)
+    // "Lamb: leg 2 kg pink, shoulder 2 kg".
+    const weighed = token.parted && PIECES.test(words[at + 1] ?? '') && UNIT.test(words[at + 2] ?? '')
+    const beside = none > 0 || !(joins || weighed) ? undefined : besideName(words, at, meanings)
     if (beside) {
       meanings.push({ from: token.from, to: token.to, fact: beside, mended: [], parted: true })
       at++

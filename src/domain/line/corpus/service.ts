@@ -415,4 +415,10 @@ export const SERVICE: readonly (readonly [line: string, means: string])[] = [
   ['beef ribs plate 5lb smoked 275 6 hours, 6pm', '2.27kg [fire135/360] beef-short-ribs two-zone-fire | @11-24T18:00'],
   ['turkey 6kg 3 1/2 to 4 hours at 170, 3pm', '6kg [170/225] turkey | @11-24T15:00'],
   ['rib 4kg 60C 20h sous vide then torch, 7pm', '4kg [*] [bath60/1200+bag] beef-rib-bone-in note | @11-24T19:00'],
+  [
+    'lamb: leg 2kg pink, shoulder 2kg falling apart, both at 7',
+    '2kg =pink lamb-leg-bone-in | 2kg =pull-apart lamb-shoulder | @11-24T19:00',
+  ],
+  ['leg of lamb 2kg medium, 2 racks rare, 8pm', '2kg =medium lamb-leg-bone-in | =rare ?kg lamb-rack x2 | @11-24T20:00'],
+  ['pork loin 2kg, 2 tenderloins 500g, 7pm', '2kg pork-loin | 0.5kg pork-tenderloin x2 | @11-24T19:00'],
 ]
