@@ -116,12 +116,12 @@ export function adviceWords(
       }
     case 'oven_up':
       return {
-        what: `Oven ${advice.again ? 'on again at' : 'up to'} ${temperature(advice.set_c ?? 0, units)}`,
+        what: `${advice.fire ? 'Fire' : 'Oven'} ${advice.again ? 'on again at' : 'up to'} ${temperature(advice.set_c ?? 0, units)}`,
         result: `${plate}${pull}, ${done}, a thicker grey rim`,
       }
     case 'oven_down':
       return {
-        what: `Oven down to ${temperature(advice.set_c ?? 0, units)}`,
+        what: `${advice.fire ? 'Fire' : 'Oven'} down to ${temperature(advice.set_c ?? 0, units)}`,
         result: `${plate}${pull}, ${done}, a thinner grey rim`,
       }
     case 'pull_now':

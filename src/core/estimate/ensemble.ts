@@ -132,10 +132,11 @@ export function cookEnsemble(setup: EnsembleSetup): EnsembleAnswer {
       thickness_m: thickness * Math.exp(doubt.thickness * draw('thickness', member)),
       wetness: (piece.wetness ?? 1) * Math.exp(doubt.wetness * wetter),
     }
+    const heat_k = doubt.oven_k * draw('oven_k', member)
     const run = cook({
       bodies: bodiesOf(size, drawn),
       program: setup.program,
-      oven: { ...setup.oven, offset_k: setup.oven.offset_k + doubt.oven_k * draw('oven_k', member) },
+      oven: { ...setup.oven, offset_k: setup.oven.offset_k + heat_k, fire_k: heat_k },
       start_c: setup.start_c + doubt.start_k * draw('start_k', member),
       startCore_c: setup.startCore_c,
       pull_c: setup.pull_c,

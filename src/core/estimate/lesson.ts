@@ -1,3 +1,4 @@
+import { pullStageIndex } from '../program/stage'
 import { cookMember, type EstimateSetup } from './member'
 import type { Unknown } from './unknowns'
 
@@ -23,9 +24,10 @@ const MOST_LONGER = 0.7
  * @param setup the cook at its pull, with what was done to it
  * @param pull_c what was read at the pull, for each body, °C
  * @param took_s put-in to pull, s
- * @returns undefined where the model never gets there, or it went by the clock
+ * @returns undefined where the model never gets there, it went by the clock, or was on a fire, which is no oven
  */
 export function paceLesson(setup: EstimateSetup, pull_c: readonly number[], took_s: number): PaceLesson | undefined {
+  if (setup.program.stages[pullStageIndex(setup.program)]?.environment.kind === 'fire') return undefined
   const told: EstimateSetup = { ...setup, readings: [], air: undefined, now_s: 0, pull_c, certain: true }
   const timeOf = (name?: Unknown, value = 0): number => {
     const { run } = cookMember(told, (each) => (each === name ? value : 0), [], [], true)

@@ -222,6 +222,7 @@ const cookSetupOf = (setup: EstimateSetup, of: Drawn): CookSetup => {
     oven: {
       ...setup.oven,
       offset_k: setup.oven.offset_k + of('oven_k'),
+      fire_k: of('oven_k'),
       swing_k: 0,
       decay_s: setup.oven.decay_s * stays,
       capacity_j_per_k: setup.oven.capacity_j_per_k * stays,

@@ -6,6 +6,8 @@ export interface OvenSpec {
   readonly kind: OvenKind
   /** How far the true mean lies above the dial, K. */
   readonly offset_k: number
+  /** And a fire above what it is kept at, where it is on one, K. */
+  readonly fire_k?: number | undefined
   /** Half the swing of the thermostat, K. */
   readonly swing_k: number
   /** Period of the swing, s. */

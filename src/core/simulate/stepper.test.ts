@@ -135,6 +135,23 @@ describe('the one stepper', () => {
     expect(read(150, 160)).toBeGreaterThan(read(170, 160))
   })
 
+  it('a fire burns off what it is kept at, is made hotter in mid-cook, and is what a probe beside the meat reads', () => {
+    const [cooked, ...after] = steadyProgram(130, 20).stages
+    const fire = {
+      school: 'fire',
+      stages: [{ ...must(cooked), environment: { kind: 'fire', set_c: celsius(130) } as const }, ...after],
+    }
+    const on = (more: Partial<CookSetup>) => cook(setup(fire, more)).pull_s
+    const { oven } = setup(fire)
+    const kept = on({})
+    expect(on({ oven: { ...oven, fire_k: 15 } })).toBeLessThan(kept - 300)
+    // What an oven is off its dial is nothing to a fire.
+    expect(on({ oven: { ...oven, offset_k: 15 } })).toBe(kept)
+    expect(on({ changes: [{ time_s: 1800, set_c: 160 }] })).toBeLessThan(kept - 300)
+    const air = Array.from({ length: 600 }, (_, i) => ({ time_s: i * 60, value_c: 115 }))
+    expect(on({ air })).toBeCloseTo(on({ oven: { ...oven, fire_k: -15 } }), 0)
+  })
+
   it('what is known to be in still has not been pulled', () => {
     const plain = cook(setup(steadyProgram(160, 20)))
     const held = cook(setup(steadyProgram(160, 20), { stillIn_s: plain.pull_s + 1000 }))

@@ -241,7 +241,7 @@ export class RoastStepper {
       this.nextChange++
       // What was done before this stage began ended with the stage it was done in.
       if (change.time_s < this.stageStart_s - INSTANT_S) continue
-      if (change.set_c !== undefined && this.isOven) this.setting = change.set_c
+      if (change.set_c !== undefined && (this.isOven || this.onFire)) this.setting = change.set_c
       if (change.position) this.position = change.position
       if (change.foil) this.foil = change.foil === 'none' ? undefined : change.foil
       if (change.door && this.isOven) this.ovenState.openDoor()
@@ -315,8 +315,9 @@ export class RoastStepper {
       around.air_c = ROOM_C
       around.wall_c = ROOM_C
     } else {
-      around.air_c = this.setting as number
-      around.wall_c = this.setting as number
+      const around_c = (this.onFire ? this.airRead : undefined) ?? (this.setting as number) + this.fire_k
+      around.air_c = around_c
+      around.wall_c = around_c
     }
     this.vent()
     const position = POSITION[this.position]
@@ -353,14 +354,27 @@ export class RoastStepper {
     around.vapour = ventedVapour(kind, setup.oven.kind, around.air_c, given, setup.parameters)
   }
 
-  private heat(step_s: number): void {
-    const { around, ovenState } = this
+  private get onFire(): boolean {
+    return this.stage.environment.kind === 'fire'
+  }
+  private get fire_k(): number {
+    return this.onFire ? (this.setup.oven.fire_k ?? 0) : 0
+  }
+
+  /** What a probe beside the meat read of the air by now, °C. */
+  private get airRead(): number | undefined {
     const known = this.setup.air
     const last = known?.at(-1)
-    if (known && last && this.time_s <= last.time_s) {
-      while (this.nextAir + 1 < known.length && (known[this.nextAir + 1] as AirReading).time_s <= this.time_s)
-        this.nextAir++
-      const air = (known[this.nextAir] as AirReading).value_c
+    if (!known || !last || this.time_s > last.time_s) return undefined
+    while (this.nextAir + 1 < known.length && (known[this.nextAir + 1] as AirReading).time_s <= this.time_s)
+      this.nextAir++
+    return (known[this.nextAir] as AirReading).value_c
+  }
+
+  private heat(step_s: number): void {
+    const { around, ovenState } = this
+    const air = this.airRead
+    if (air !== undefined) {
       ovenState.air_c = air
       ovenState.wall_c += -Math.expm1(-step_s / WALL_LAG_S) * (air - ovenState.wall_c)
     } else {

@@ -245,7 +245,7 @@ describe('changing ovens', () => {
 
   it('once done the board says where each is', () => {
     const moved = boards([entry('oven', 91, { value_c: 170, text: 'right oven' })])
-    expect(moved[0]).toMatchObject({ oven_name: 'right oven', settings: [{ set_c: 170 }] })
+    expect(moved[0]).toMatchObject({ oven_name: 'right oven', settings: [{ set_c: 170 }], hand_c: 170 })
     expect(moved[1]?.oven_name).toBe('right oven')
   })
 })

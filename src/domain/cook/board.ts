@@ -29,6 +29,8 @@ export interface BoardItem {
   readonly oven_name: string
   /** Oven settings since it went in, by time. */
   readonly settings: readonly { readonly at_s: number; readonly set_c: number }[]
+  /** The last of them while it holds, °C: a stretch of heat that was begun after it has its own. */
+  readonly hand_c: number | undefined
   /** Readings of its deciding point, oldest first, hand and probe together. */
   readonly readings: Series
   readonly air: Series
@@ -173,6 +175,7 @@ export function boardOf(
       endings: endingsOf(steps, item.id, log),
       oven_name: own.oven_name ?? item.oven_name,
       settings: own.settings,
+      hand_c: handIn(document, log, { item, settings: own.settings }),
       readings,
       air,
       point: deciding?.point ?? item.points[0] ?? 'core',
@@ -213,19 +216,25 @@ export function boardOf(
   return withSwaps(items)
 }
 
-/** What the heat is set to that a roast is in: the last that was done to it of its plan, or by hand; undefined where that is off, or no oven nor fire. */
-function setIn(
-  document: CookDocument,
-  log: CookLog,
-  { item, settings }: Pick<BoardItem, 'item' | 'settings'>,
-): number | undefined {
-  const done = planSteps(document)
+type Set = Pick<BoardItem, 'item' | 'settings'>
+/** The last step of its plan that put a roast into another heat. */
+const lastPut = (document: CookDocument, log: CookLog, { item }: Set) =>
+  planSteps(document)
     .filter(({ id, item: own, kind }) => own === item.id && PLACES.has(kind) && log.ticked.has(id))
     .toSorted((a, b) => (log.ticked.get(a.id) ?? 0) - (log.ticked.get(b.id) ?? 0))
     .at(-1)
-  const byHand = settings.at(-1)
-  if (!done) return byHand?.set_c ?? settingOf(item)
-  if (byHand && byHand.at_s >= (log.ticked.get(done.id) ?? 0)) return byHand.set_c
+/** What was set by hand, while no step of its plan came after it. */
+function handIn(document: CookDocument, log: CookLog, set: Set): number | undefined {
+  const byHand = set.settings.at(-1)
+  const done = byHand && lastPut(document, log, set)
+  return !done || byHand.at_s >= (log.ticked.get(done.id) ?? 0) ? byHand?.set_c : undefined
+}
+
+/** What the heat is set to that a roast is in: the last that was done to it of its plan, or by hand; undefined where that is off, or no oven nor fire. */
+function setIn(document: CookDocument, log: CookLog, board: Set & Pick<BoardItem, 'hand_c'>): number | undefined {
+  const done = lastPut(document, log, board)
+  if (board.hand_c !== undefined) return board.hand_c
+  if (!done) return settingOf(board.item)
   return done.stage === null || AIRY.has(done.stage.environment.kind) ? (done.set_c ?? undefined) : undefined
 }
 /** Where the air around the meat is what the heat is set to: not in a pan, a bath or the room. */

@@ -93,6 +93,18 @@ describe('what a line told is done, and nothing is left where it does harm', () 
     }
   })
 
+  it('on a fire that burns low: hotter in time, and it falls apart', () => {
+    const { one, minutesOf } = served('pork shoulder 3 kg smoked 110 till 74, wrap, then till 95, 19:00', {
+      oven_k: -12,
+      thicker: 1.07,
+    })
+    expect(minutesOf('oven').length).toBeGreaterThan(0)
+    // With nothing to be done about a fire it came to 77 °C, tough, at its hour.
+    expect(one.peak_c).toBeGreaterThan(88)
+    expect(one.tender_min).toBeGreaterThan(100)
+    expect(Math.abs(one.late_min)).toBeLessThanOrEqual(10)
+  })
+
   it('in an oven that is off: what it would make too much of comes out at a reading, and rests', () => {
     for (const [oven_k, thicker] of [
       [0, 1],

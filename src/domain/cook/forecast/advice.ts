@@ -1,3 +1,5 @@
+import type { Stage } from '@/core/program/stage'
+
 /** The ways out a cook is offered, in no order. */
 export const ADVICE_CODES = [
   'leave_it',
@@ -22,6 +24,8 @@ export interface Advice {
   readonly set_c?: number | undefined
   /** It is off now: on again, and not up. */
   readonly again?: true | undefined
+  /** No oven: a fire, with more coals or its vents open. */
+  readonly fire?: true | undefined
   /** Pull and plate, cook time, s. */
   readonly pull_s: number
   readonly plate_s: number
@@ -45,3 +49,7 @@ export interface Advice {
       }
     | undefined
 }
+
+/** Whether what is turned up or down is a fire. */
+export const ofFire = (stage: Stage | undefined): Pick<Advice, 'fire'> =>
+  stage?.environment.kind === 'fire' ? { fire: true } : {}

@@ -32,8 +32,10 @@ export interface Belief {
   readonly oven: OvenSpec
   /** The stage it is pulled from. */
   readonly last: Stage | undefined
-  /** What its oven is set to, °C; undefined where the heat is off. */
+  /** What its oven is set to, or its fire kept at, °C; undefined where the heat is off, or in a bath. */
   readonly set_c: number | undefined
+  /** It ends in an oven that is switched off, and stays so. */
+  readonly isOff: boolean
   readonly lastJump: number | undefined
   /** Never pulled below this reading, °C. */
   readonly floor_c: number | undefined
@@ -184,7 +186,8 @@ export function beliefOf(board: BoardItem, now_s: number, seed: number, members:
   if (!known || in_s === undefined) return undefined
   const { setup, points, oven, heated, floor_c, rest, meant } = known
   const last = heated.at(-1)
-  const endsOff = last?.environment.kind === 'oven' && last.environment.heat === 'off'
+  const isOff =
+    last?.environment.kind === 'oven' && last.environment.heat === 'off' && board.settings.at(-1)?.set_c === undefined
   return {
     board,
     in_s,
@@ -194,13 +197,14 @@ export function beliefOf(board: BoardItem, now_s: number, seed: number, members:
     oven,
     last,
     set_c:
-      board.settings.at(-1)?.set_c ??
-      (endsOff
+      board.hand_c ??
+      (isOff
         ? undefined
         : heated
-            .filter(({ environment }) => environment.kind === 'oven')
+            .filter(({ environment: { kind } }) => kind === 'oven' || kind === 'fire')
             .map(({ environment }) => settingOf(environment))
             .findLast((value) => value !== undefined)),
+    isOff,
     lastJump: jumpsOf(board.readings).at(-1),
     floor_c,
     rest,

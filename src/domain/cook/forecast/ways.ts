@@ -10,7 +10,7 @@ import { celsius, minutes, seconds } from '@/core/units'
 import { type BoardItem, backSince } from '../board'
 import { withoutFinish, withPanFinish } from '../ending'
 import { BACK_IN_S } from '../run/course'
-import type { Advice } from './advice'
+import { type Advice, ofFire } from './advice'
 import { type Belief, beliefOf, isDead, MEMBERS } from './belief'
 import { isUnsure, shortOfSure } from './safety'
 import { isSound } from './sound'
@@ -271,6 +271,8 @@ function swaps(ways: Ways, belief: Belief, others: readonly BoardItem[], now_s: 
     if (other.oven_name === belief.board.oven_name) return []
     const theirs = beliefOf(other, now_s, seed, MEMBERS.ways)
     if (theirs?.set_c === undefined || belief.set_c === undefined || theirs.oven.kind !== belief.oven.kind) return []
+    // Nothing changes places with a fire.
+    if ([belief, theirs].some(({ last }) => ofFire(last).fire)) return []
     if (theirs.set_c < belief.set_c + SWAP_LEAST_K) return []
     // The dial of one oven in terms of the other's: their means agree.
     const between = theirs.oven.offset_k - belief.oven.offset_k
@@ -313,7 +315,7 @@ function otherHeats(ways: Ways, belief: Belief, now_s: number): Advice[] {
   const found: Advice[] = []
   for (const next of settings) {
     if (found.length >= 2) break
-    const way: Advice = { code: isDead(belief) ? 'other_heat' : 'oven_up', ...ways.withSetting(next) }
+    const way: Advice = { code: isDead(belief) ? 'other_heat' : 'oven_up', ...ofFire(last), ...ways.withSetting(next) }
     if (isSound(way, belief, now_s)) found.push(way)
   }
   return found
@@ -350,10 +352,7 @@ const CLOCK_TELLS = { on: 0.4, off: 0.25 } as const
  * A roast by the clock as one that is pulled at a reading; undefined where it is none, and early, when little is known
  * of it.
  */
-function insteadOf(
-  { setup, set_c }: Belief,
-  tells: number = CLOCK_TELLS[set_c === undefined ? 'off' : 'on'],
-): Program | undefined {
+function insteadOf({ setup, isOff }: Belief, tells: number = CLOCK_TELLS[isOff ? 'off' : 'on']): Program | undefined {
   const { program, now_s } = setup
   const last = pullStageIndex(program)
   const timed = program.stages.slice(0, last + 1).map(({ until }) => (until.kind === 'time' ? until.duration_s : 0))
@@ -373,7 +372,7 @@ function otherReading(ways: Ways, belief: Belief, main: Estimate): Advice | unde
   const { instead, wanted_c } = ways
   const isNear = (pull_s: number) => pull_s - now_s < (ways.tender_c === undefined ? NEAR_PULL_S : NEAR_TENDER_S)
   // In an oven that is off the reading may be long before the clock.
-  const near = (instead !== undefined && belief.set_c === undefined) || isNear(main.pull_s.p50)
+  const near = (instead !== undefined && belief.isOff) || isNear(main.pull_s.p50)
   if (!(pullsAtReading(program) || instead) || !near || !latest || setup.readings.length < CLIMB_READINGS)
     return undefined
   const off_k = Math.abs(main.peak_c.p50 - wanted_c)
@@ -405,16 +404,17 @@ function otherReading(ways: Ways, belief: Belief, main: Estimate): Advice | unde
 }
 
 /** The dial turned up or down, each setting with its own reading; none where the oven goes no farther that way. */
-function dials(ways: Ways, { oven, set_c }: Belief, when: keyof typeof OVEN_STEPS_K): Advice[] {
+function dials(ways: Ways, { oven, set_c, last }: Belief, when: keyof typeof OVEN_STEPS_K): Advice[] {
   if (set_c === undefined || isDead({ set_c })) return []
   return OVEN_STEPS_K[when].flatMap((step): Advice[] => {
     const next_c = Math.min(OVEN_C[oven.kind], Math.max(OVEN_C.least, set_c + step))
     if (Math.sign(next_c - set_c) !== Math.sign(step)) return []
-    return [{ code: when === 'late' ? 'oven_up' : 'oven_down', ...ways.withSetting(next_c) }]
+    return [{ code: when === 'late' ? 'oven_up' : 'oven_down', ...ofFire(last), ...ways.withSetting(next_c) }]
   })
 }
 
 /** Everything that could be done, each simulated from the readings; what could not be printed is left out. */
+
 export function waysOut(
   belief: Belief,
   main: Estimate,
@@ -449,7 +449,7 @@ export function waysOut(
   // In an oven that is off it climbs no more, and is less than was wanted: on again, to a reading.
   if (
     instead &&
-    belief.set_c === undefined &&
+    belief.isOff &&
     insteadOf(belief, CLOCK_TELLS.on) &&
     main.peak_c.p50 < board.item.serve_c - CLOCK_OFF_K
   )
