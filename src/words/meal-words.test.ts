@@ -105,6 +105,7 @@ describe('the board in words', () => {
       what: 'Oven up to 180 °C',
       result: 'on the table 01:00, pull at 49 °C, more done: peaks at 58 °C, a thicker grey rim',
     })
+    expect(adviceWords(advice('oven_up', { set_c: 130, fire: true }), 58, units).what).toBe('Fire up to 130 °C')
     expect(adviceWords(advice('pull_now', { peak_c: 52 }), 55, units).result).toContain('less done')
     expect(adviceWords(advice('hold'), 58, units).result).toContain('57 °C')
     expect(adviceWords(advice('later_promise', { promise_s: 7200 }), 58, units).what).toBe('Promise 02:00')

@@ -10,7 +10,7 @@ export const ORDINARY: ReadonlySet<string> = new Set(
   collection cooling cost crime curry deal deck dixon east election enter even ever fail farm feeling find
   finger firm flour food force frank fred gents goal grace grant greg groom guess hair harry heart help here
   hill hugh hunt jane joan john kate keep kelly kent kill kind knight lads lane lard larry liver luke lynch
-  main mains manage manager many marsh marshall match mates matter mayo mean mike moist money mouth move
+  main mains manage manager many marsh mass marshall match mates matter mayo mean mike moist money mouth move
   must name nearly needed niece none note oliver onto packed packet page pain place parker pass patrick paul
   pearson personal peter pick pierce pinch plated position potter power price prove races raise rather reach
   real rear reared remember rich rinse risk rock role ross safe save seal sean seek seem sell series servers

@@ -421,4 +421,21 @@ export const SERVICE: readonly (readonly [line: string, means: string])[] = [
   ],
   ['leg of lamb 2kg medium, 2 racks rare, 8pm', '2kg =medium lamb-leg-bone-in | =rare ?kg lamb-rack x2 | @11-24T20:00'],
   ['pork loin 2kg, 2 tenderloins 500g, 7pm', '2kg pork-loin | 0.5kg pork-tenderloin x2 | @11-24T19:00'],
+  [
+    'my husband likes it well done, rib 3kg, 6 of us, 7pm, others medium rare',
+    '3kg =medium-rare beef-rib-bone-in | @11-24T19:00 for6 well-done:1',
+  ],
+  [
+    'rib 3kg, wife wants it rare, 6 people, 7pm, the rest medium',
+    '3kg =medium beef-rib-bone-in | @11-24T19:00 for6 rare:1',
+  ],
+  [
+    'lamb shoulder 2.4kg, slow cooked, ready for 6.30 after mass',
+    '2.4kg lamb-shoulder low-and-long | ?mass @11-24T18:30',
+  ],
+  ['pork loin 1.8kg 150C to 62, sear in pan to finish, 19:00', '1.8kg [*pan] [150>62] pork-loin | @11-24T19:00'],
+  [
+    "I'd like to reverse sear a 5 lb prime rib for 7:30pm, 225 then 500",
+    '2.27kg [107] [260] beef-rib-bone-in reverse-sear | @11-24T19:30',
+  ],
 ]

@@ -23,7 +23,8 @@ import {
 /** Two weights said together are a range where the second is no more than this of the first. */
 const RANGE = 1.6
 /** One of those at the table, by who it is. */
-const KIN = 'gran(?:ny|dma|dad|dpa)?|grandmother|grandfather|nana|mum|mom|mother|dad|father|uncle|aunt|auntie'
+const KIN =
+  'gran(?:ny|dma|dad|dpa)?|grandmother|grandfather|nana|mum|mom|mother|dad|father|uncle|aunt|auntie|husband|wife|partner|boyfriend|girlfriend|son|daughter|brother|sister'
 /** Pieces of one kind said with a weight each are no more unlike than this. */
 const LIKE_SIZE = 4
 /** More of one roast than this nobody says in one breath. */
