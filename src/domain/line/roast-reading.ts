@@ -26,6 +26,8 @@ const lowFor = (minutes: number): Pick<HeatedStage, 'set_c' | 'usual'> => {
   return set_c === undefined ? { usual: 'low' } : { set_c }
 }
 const ABOUT = /\b(?:about|around|roughly|approx\w*|takes?)\b/i
+/** A smoker is kept no hotter, °C. */
+const MOST_SMOKER_C = 165
 /** Said alone it is no school. */
 const COLD_START = /^\W*cold start$/i
 /** No bath is hotter, °C. */
@@ -331,7 +333,19 @@ export function roastsOf(
   for (const meaning of otherWays) leftOut(meaning, { not_of: cut })
   if (crown && isBird) leftOut(crown, { not_of: cut })
   if (halved && isBird) leftOut(halved, { not_of: cut })
-  if (made && !isHam(cut)) leftOut(made, { not_of: cut })
+  if (made && !isHam(cut)) {
+    // "Smoked turkey, 120 C until 74": in a smoker. Bought smoked, and heated, it is no roast of ours.
+    const heats_c = [roast.set_c, ...stages.map(({ set_c }) => set_c)].filter((set_c) => set_c !== undefined)
+    if (/smoked/i.test(spelt(made)) && heats_c.length > 0 && heats_c.every((set_c) => set_c <= MOST_SMOKER_C)) {
+      roast.smoked = true
+      if (stages.length === 0) roast.school ??= 'two-zone-fire'
+      stages.splice(
+        0,
+        stages.length,
+        ...stages.map((each) => (each.on === 'oven' ? { ...each, on: 'fire' as const } : each)),
+      )
+    } else leftOut(made, { not_of: cut })
+  }
   if (IN_PASTRY.test(spelt(named))) {
     const options = [{ says: nameInLine(cut), line: replaced(named, nameInLine(cut)) }]
     leftOut(named, { not_of: cut, words: 'wellington', options })

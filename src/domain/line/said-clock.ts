@@ -318,6 +318,12 @@ const atTable: Rule = (tokens, at, line) => {
     : undefined
 }
 
+/** "20:00 x6 covers": so many eat. */
+const timesEaters: Rule = (tokens, at) =>
+  textAt(tokens, at) === 'x' && /^\d{1,3}$/.test(textAt(tokens, at + 1)) && ARE_EATERS.test(textAt(tokens, at + 2))
+    ? { count: 2, text: textAt(tokens, at + 1) }
+    : undefined
+
 /** "the 26th of november" is "26th november". */
 const ordinalOf: Rule = (tokens, at) => {
   const the = textAt(tokens, at) === 'the' ? 1 : 0
@@ -368,6 +374,7 @@ const RULES: readonly Rule[] = [
   hourWithUnit,
   range,
   atTable,
+  timesEaters,
   beforeOrAfter,
   namedHour,
   halfHour,

@@ -85,6 +85,8 @@ function cutAt(words: readonly string[], at: number, boned: boolean, apart = fal
   const ribs =
     named.ids[0] === RIB &&
     count >= 2 &&
+    // "2x rib 4 kg" are two.
+    words[at + 1] !== 'x' &&
     count <= (boned ? MOST_BONES : MOST_RIBS) &&
     !/^(?:prime|standing)$/.test(words[next] ?? '') &&
     // "Two rib roasts" are two.
@@ -287,6 +289,9 @@ function loneNumber(
   if (enclosed && before.at(-1)?.fact.kind === 'cut' && /^\d+$/.test(text) && value >= 1 && value <= MOST_PIECES)
     return { kind: 'pieces', count: value }
   const last = before.at(-1)
+  // "13:00 (8)": so many eat.
+  if (enclosed && last?.fact.kind === 'moment' && /^\d{1,3}$/.test(text) && value >= 1)
+    return { kind: 'guests', guests: value }
   // "Silverside 2.3, medium": what it weighs, as the cut is sold.
   if (last?.fact.kind === 'cut' && line.slice(last.to, from).trim() === '' && WEIGHS_ALONE.test(text)) {
     const sold = findCut(last.fact.ids[0] ?? '')?.mass_kg

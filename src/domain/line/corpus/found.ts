@@ -327,7 +327,7 @@ export const FOUND: readonly (readonly [line: string, means: string])[] = [
   ['hen 1.8kg 180 2h', '1.8kg [180/120] chicken |'],
   ["we'd like to eat at 19:15, beef sirloin 2.2kg, 58C core, no sear", '2.2kg =58 beef-strip-loin | @11-24T19:15'],
   ['15 lb turkey in a 325 convection oven, pull at 160', '6.8kg fan oven163 pull71 turkey |'],
-  ['smoked pork shoulder 3kg 107C 12h to 95C', '3kg [107/720>95] pork-shoulder | ?smoked'],
+  ['smoked pork shoulder 3kg 107C 12h to 95C', '3kg [fire107/720>95] pork-shoulder |'],
   ['pheasant brace, roasted 45 min 200, friday 8pm', '?kg [200/45] pheasant x2 | @11-27T20:00'],
   [
     "venison haunch 2.5kg larded 130C until 55C, 20 min rest, dinner eight o'clock",

@@ -161,7 +161,7 @@ export const SEASON: readonly (readonly [line: string, means: string])[] = [
   ['Roast sirloin on the bone 3.5kg, rare, start 240 for 15, then 180', '3.5kg =rare [180] [240/15] beef-strip-loin |'],
   ['veal breast stuffed 3 kg 150 3 hours covered 7pm', '3kg [150/180+foil] stuffed veal-breast | @11-24T19:00'],
   ['3kg goose, 2pm; 1.5kg pork loin, same time', '3kg goose | 1.5kg pork-loin | @11-24T14:00'],
-  ['rib eye roll 5kg combi 90C to 52C core, 18:45', '5kg [90>52] beef-rib-boneless | ?combi ?roll @11-24T18:45'],
+  ['rib eye roll 5kg combi 90C to 52C core, 18:45', '5kg [90>52] beef-rib-boneless | ?roll @11-24T18:45'],
   ['six ducks 2.4kg for a wedding at 6 pm, two ovens', '2.4kg duck note x6 | @11-24T18:00'],
   [
     '120 covers, 24kg striploin, 8 pieces, med rare, 20:00',

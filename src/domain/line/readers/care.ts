@@ -255,10 +255,13 @@ export const CARE: readonly Reader[] = [
     `(?:${SPAN}) (?:per|a|for (?:each|every)) (?:${N} )?(?:lb|pound|kg|kilo|g|grams?|half kilo)(?: (?:plus|and|\\+)(?: another| an extra)? (?:${SPAN}|\\d+)(?: over| extra)?)?`,
     (_, text) => ({ kind: 'note', text }),
   ),
-  reader(`(?:(?:${N} days? |well )?(?:dry |wet )?aged|${N} days? hung)(?: (?:${N} days?))?`, (_, text) => ({
-    kind: 'note',
-    text,
-  })),
+  reader(
+    `(?:(?:${N} (?:days?|weeks?) |well )?(?:dry |wet )?aged|${N} (?:days?|weeks?) hung)(?: (?:for )?(?:${N} (?:days?|weeks?)))?`,
+    (_, text) => ({
+      kind: 'note',
+      text,
+    }),
+  ),
   reader(
     `bacon off (?:for |in |at )?(?:the )?(?:last|end|final)(?: (?:${SPAN}|hour|half hour|bit|stretch))?`,
     (_, text) => ({ kind: 'note', text }),
@@ -282,6 +285,15 @@ export const CARE: readonly Reader[] = [
   reader(
     `(?:with )?(?:foil|foiled)(?: on| over)?(?: the)? (?:breasts?|legs|wings|wing tips|drumsticks)(?: (?:for|after|in) (?:the )?(?:first |last |final )?(?:${SPAN}))?`,
     (_, text) => ({ kind: 'note', text }),
+  ),
+  // What it reads by now is told the board, too
+  reader(
+    `(?:(?:the |my )?(?:(?:meat )?(?:thermometer|probe)|core|middle|inside|it) )?(?:(?:says|reads|shows|is|at) )+${TEMP} (?:right )?(?:now|already|so far)|(?:core|probe|thermometer|middle) (?:is |reads |says |at )*(?:now )(?:is |reads |says |at )*${TEMP}`,
+    ([, first, , second], text) => {
+      const c = Number(first ?? second)
+      // Cooler it is what it starts at, hotter no core.
+      return c > 30 && c < 100 ? { kind: 'note', text } : undefined
+    },
   ),
   // Since when is told the board, where the line does not say it.
   reader('(?:(?:is|are) )?already in(?:(?: the)? oven)?', (_, text) => ({ kind: 'note', text })),

@@ -205,7 +205,7 @@ export const BARE: readonly Reader[] = [
   ),
   // A time that is all there is between two commas, or up to what comes then
   reader(
-    `(?:for |about |around |it takes |takes )*(${SPAN})(?: in all| total| altogether| in the oven)?(?:$|(?= (?:${COVER}(?: for \\d|$)|(?:and )?then |for \\d+ |(?:in (?:a |the )?)?(?:water )?bath |\\d{1,2}(?::\\d{2}| [ap]m)(?: |$))))`,
+    `(?:for |about |around |it takes |takes )*(${SPAN})(?: in all| total| altogether| in the oven)?(?:$|(?= (?:${COVER}(?: for \\d|$)|(?:and )?then |for \\d+ |(?:in (?:a |the )?)?(?:water )?bath |(?:on|over) (?:the |hot )*(?:embers|coals|fire|grill|bbq|barbecue)|${DIGITS} (?:kg|lbs?|pounds?) |\\d{1,2}(?::\\d{2}| [ap]m)(?: |$))))`,
     ([, span = '']) => ({
       kind: 'span',
       minutes: minutesOf(span),

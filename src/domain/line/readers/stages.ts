@@ -217,7 +217,7 @@ export const STAGES: readonly Reader[] = [
   ),
   // 220 for the last 20 minutes · 240 at the end
   reader(
-    `(?:and |then )?${UP}?(?:(?:at|to) )?${HEAT}(?: (?:for |in )?(?:the )?(?:last|final) (${SPAN}|hour|half hour)|(?: for)?(?: (${SPAN}))? (?:right )?at the (?:very )?end)`,
+    `(?:and |then )?${UP}?(?:(?:at|to) )?${HEAT}(?: (?:for |in )?(?:the )?(?:last|final) (${SPAN}|hour|half hour)|(?: for)?(?: (${SPAN}))? (?:(?:right )?at the )?(?:very )?end)`,
     ([, value, unit, gas, last, span]) => {
       const heat = heatOf(value, unit, gas)
       const said = last ?? span
@@ -256,6 +256,14 @@ export const STAGES: readonly Reader[] = [
             after_min: before === undefined ? undefined : minutesOf(before),
           })
         : undefined
+    },
+  ),
+  // then 220/20
+  reader(
+    `(?:and )?then (?:at )?${HEAT} (1\\d|2\\d|3\\d|40)(?! (?:${TIMED}|${MIN}|${HOUR}|${MASS_UNIT.slice(1, -1)}|guests?|heads?|covers?|adults?|to)(?: |$))`,
+    ([, value, unit, gas, minutes = '']) => {
+      const heat = heatOf(value, unit, gas)
+      return isHeat(heat, 120) ? stage({ on: 'oven', heat, minutes: Number(minutes), follows: true }) : undefined
     },
   ),
   // then 260 for 6
@@ -355,7 +363,6 @@ export const STAGES: readonly Reader[] = [
     ([, count = '', time = '', each, weight = '', more, value, unit, gas, fan]) =>
       perWeight({ count, time, each, weight, more }, heatOf(value, unit, gas), fan ? 'fan' : 'oven'),
   ),
-  // grill to finish
   reader('(?:and |then )*(?:on the )?(?:grill(?:ed)?|bbq|barbecue|coals) (?:to )?finish(?:ed)?', () =>
     stage({ on: 'fire', finish: true }),
   ),
