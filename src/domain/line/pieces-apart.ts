@@ -61,7 +61,9 @@ export function piecesApart(
     const named = group.find(({ fact }) => namesMeat(fact))
     const cut = named?.fact
     if (!named || cut?.kind !== 'cut') return [group]
-    const count = Math.max(cut.count, ...group.map(piecesSaid))
+    // "Three ribs, 3 kg each" are three roasts.
+    const apiece = group.some(({ fact }) => fact.kind === 'mass' && fact.apiece) ? (cut.bones ?? 1) : 1
+    const count = Math.max(cut.count, apiece, ...group.map(piecesSaid))
     if (count < 2 || count > MOST_APART) return [group]
     const all = group.filter(({ fact }) => fact.kind === 'mass')
     const masses = all.length === count && all.every(isOwnMass) ? all : inOne(all, count)
@@ -74,7 +76,7 @@ export function piecesApart(
     const own = new Set<Meaning>([named, ...(masses ? all : []), ...(dones ?? [])])
     const shared = group.filter((meaning) => !own.has(meaning) && meaning.fact.kind !== 'pieces').map(ofOnePiece)
     return Array.from({ length: count }, (_, i): Meaning[] => [
-      { ...named, fact: { ...cut, count: 1 } },
+      { ...named, fact: apiece > 1 ? { kind: 'cut', ids: cut.ids, count: 1 } : { ...cut, count: 1 } },
       ...(masses ? [masses[i] as Meaning] : []),
       ...(dones ? [dones[i] as Meaning] : []),
       ...shared,

@@ -368,12 +368,14 @@ export function readSentence(whole: string, context: LineContext): Sentence {
   for (let at = 0; at < tokens.length; ) {
     const named = meanings.findLast(({ fact }) => fact.kind === 'cut')?.fact
     const boned = named?.kind === 'cut' && /rib|rack/.test(named.ids[0] ?? '')
-    let best: Found | undefined = cutAt(words, at, boned, tokens[at + 1]?.parted ?? false)
+    // Most of what is said ends at a comma.
+    const comma = tokens.findIndex(({ parted }, i) => i > at && parted)
+    const end = comma < 0 ? words.length : comma
+    // "Shoulder 3 kg pulled, pork loin 2 kg" names no pulled pork.
+    let best: Found | undefined = cutAt(words.slice(0, end), at, boned, tokens[at + 1]?.parted ?? false)
     const own = houseAt(names, words, at)
     if (own && own.count >= (best?.count ?? 0)) best = own
     const place = starts[at] as number
-    // Most of what is said ends at a comma.
-    const comma = tokens.findIndex(({ parted }, i) => i > at && parted)
     const clause = comma < 0 ? joined : joined.slice(0, (starts[comma] as number) - 1)
     for (const { pattern, fact, across } of READERS) {
       pattern.lastIndex = place
@@ -387,7 +389,6 @@ export function readSentence(whole: string, context: LineContext): Sentence {
       if (meant?.kind === 'mass' && meant.kgs && cutAt(words, words[next] === 'of' ? next + 1 : next, false)) continue
       if (meant) best = { count: next - at, fact: meant }
     }
-    const end = comma < 0 ? words.length : comma
     const moment = momentAt(words.slice(at, Math.min(end, at + LONGEST_MOMENT + 4)), context)
     if (moment && moment.count > (best?.count ?? 0)) best = moment
     const from = inFrom(words, at, context)

@@ -51,6 +51,8 @@ export function isSaidCloser(all: readonly Meaning[], at: number, line: string):
     // A joint has one weight: with two of them there are two.
     return !ANOTHER.test(between) && all.filter(({ fact: { kind } }) => kind === 'mass').length === 1
   }
+  // "The ham 4 kg, dinner at 3, the ham is cooked": named, weighed, and named again.
+  if (own === other && all.slice(at, place).some(({ fact: { kind } }) => kind === 'mass')) return false
   return !next.parted && findCut(other)?.species === findCut(own)?.species
 }
 
@@ -105,7 +107,7 @@ const isSame = (fact: Fact, again: Fact): boolean =>
 const OF_PIECE: ReadonlySet<Fact['kind']> = new Set(['mass', 'pieces', 'bones', 'thickness'])
 /** Before a name these say that it is another one, or the one that was named. */
 const ONE_MORE = /\b(?:an?|one|another|second|other|extra)\s+$/i
-const THE_SAME = /\b(?:the|my|our|that)\s+$/i
+const THE_SAME = /\b(?:the|my|our|that|carve|slice|rest|baste|take|put|salt|season|tie|score|serve)\s+$/i
 
 /**
  * "Ham 3 kg and turkey 5 kg, the ham glazed", "turkey 6 kg and rib 3 kg, turkey at two": a name that is said again, once

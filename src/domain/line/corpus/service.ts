@@ -460,4 +460,25 @@ export const SERVICE: readonly (readonly [line: string, means: string])[] = [
   ['smoked chicken 1.6kg at 110, 7pm', '1.6kg chicken oven110 two-zone-fire | @11-24T19:00'],
   ['smoked turkey 5kg, 4pm', '5kg turkey | ?smoked @11-24T16:00'],
   ['smoked duck 2kg 180, 7pm', '2kg duck oven180 | ?smoked @11-24T19:00'],
+  ['pork shoulder 3kg pulled, pork loin 2kg 63C, 6pm', '3kg =pulled pork-shoulder | 2kg =63 pork-loin | @11-24T18:00'],
+  [
+    'the turkey is 6kg and the ham 4kg, dinner at 3, the ham is cooked already',
+    '6kg turkey | 4kg cooked-ham | @11-24T15:00',
+  ],
+  [
+    'prime rib 4kg medium rare; turkey 5kg; both 6pm; carve rib at table',
+    '4kg =medium-rare beef-rib-bone-in | 5kg turkey | @11-24T18:00',
+  ],
+  [
+    '3 ribs 3kg each: one rare, one medium, one well, 8pm',
+    '3kg =rare beef-rib-bone-in | 3kg =medium beef-rib-bone-in | 3kg =well beef-rib-bone-in | @11-24T20:00',
+  ],
+  [
+    'turkey 6kg and beef rib 3kg at 3, turkey 165C, beef 120C until 52',
+    '6kg oven165 turkey | 3kg [120>52] beef-rib-bone-in | @11-24T15:00',
+  ],
+  [
+    'turkey 6kg, ham 4kg. Turkey at 165, ham at 150 glazed. 4pm',
+    '6kg oven165 turkey | 4kg glaze oven150 smoked-ham | ?cut @11-24T16:00',
+  ],
 ]
