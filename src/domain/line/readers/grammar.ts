@@ -109,7 +109,7 @@ const COVERS: readonly (readonly [string, NonNullable<SaidStage['cover']>])[] = 
     'tent',
   ],
   [
-    `${LIDDED}|under (?:the |a |some )?(?:foil|lid)|cover(?:ed)?(?: (?:with|in) foil)?|in foil|foil(?: on)?|lid on|with (?:the |a )?lid(?: on)?|wrapped(?: in foil)?`,
+    `${LIDDED}|under (?:the |a |some )?(?:foil|lid)|cover(?:ed)?(?: (?:with|in) foil| with (?:stock|wine|cider|water|broth))?|in foil|foil(?: on)?|lid on|with (?:the |a )?lid(?: on)?|wrapped(?: in foil)?`,
     'foil',
   ],
 ]

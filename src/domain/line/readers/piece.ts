@@ -77,6 +77,8 @@ export const PIECE: readonly Reader[] = [
       ? { kind: 'pieces', count: pieces }
       : undefined
   }),
+  // 8 bones x 3
+  reader(`(?:${N}) bones? x (\\d+)`, ([, times = '']) => pieces(times)),
   reader(`(${N}) bones?`, ([, count = '']) => {
     const bones = numberOf(count)
     return Number.isInteger(bones) && bones >= 1 && bones <= MOST_BONES ? { kind: 'bones', bones } : undefined
