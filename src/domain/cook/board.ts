@@ -1,3 +1,4 @@
+import { findSchool } from '@/core/program/schools'
 import type { Stage } from '@/core/program/stage'
 import type { CookDocument, CookEntry, CookItem, ProbeReading } from './cook-document'
 import { type EndsNow, endingsOf } from './ending'
@@ -214,6 +215,16 @@ export function boardOf(
     return { ...board, odd }
   })
   return withSwaps(items)
+}
+
+/** Where it is as it is called at the stove: a roast whose only heat is a fire is in no oven. */
+export function placeOf({ item: { program }, oven_name }: Pick<BoardItem, 'item' | 'oven_name'>): string {
+  const fired =
+    'stages' in program
+      ? program.stages.some(({ environment }) => environment.kind === 'fire') &&
+        !program.stages.some(({ environment }) => environment.kind === 'oven')
+      : findSchool(program.school)?.heat === 'fire'
+  return fired && oven_name === 'the oven' ? 'the fire' : oven_name
 }
 
 type Set = Pick<BoardItem, 'item' | 'settings'>

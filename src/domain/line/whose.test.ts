@@ -53,6 +53,13 @@ describe('a name that is said again', () => {
     expect(seatings?.map(({ at_s }) => new Date(at_s * 1000).getUTCHours())).toEqual([14, 19])
   })
 
+  it('is shown as what it was named, and not asked about again', () => {
+    const named = read('turkey 6 kg and beef rib 3 kg, 3 pm, the beef rare').meanings.flatMap(({ fact }) =>
+      fact.kind === 'cut' ? [fact.ids] : [],
+    )
+    expect(named).toEqual([['turkey'], ['beef-rib-bone-in'], ['beef-rib-bone-in']])
+  })
+
   it('no name goes on after a comma', () => {
     expect(read('pork shoulder 3 kg pulled, pork loin 2 kg 63 C, 6 pm').roasts.map(({ cut }) => cut)).toEqual([
       'pork-shoulder',

@@ -118,23 +118,25 @@ export function namedAgain(meanings: readonly Meaning[], line: string): Meaning[
   const names = meanings.filter(({ fact }) => namesMeat(fact))
   const factsOf = (name: number) =>
     meanings.filter((meaning, i) => owners[i] === name && meaning !== names[name]).map(({ fact }) => fact)
-  const more = new Set<Meaning>()
-  const isMore = (name: number): boolean => {
-    const { fact, from } = names[name] as Meaning
+  /** What is said again, with what it is said of. */
+  const more = new Map<Meaning, Extract<Fact, { kind: 'cut' }>>()
+  for (const [name, meaning] of names.entries()) {
+    const { fact, from } = meaning
     const before = names.findLastIndex((other, i) => i < name && !more.has(other) && isSame(other.fact, fact))
     const first = names[before]?.fact
-    if (fact.kind !== 'cut' || fact.count > 1 || first?.kind !== 'cut' || first.count > 1) return false
+    if (fact.kind !== 'cut' || fact.count > 1 || first?.kind !== 'cut' || first.count > 1) continue
     const [said, added] = [factsOf(before), factsOf(name)]
     const lead = line.slice(0, from)
-    return (
+    if (
       said.some(({ kind }) => kind === 'mass') &&
       !ONE_MORE.test(lead) &&
       (added.length > 0 || THE_SAME.test(lead)) &&
-      added.every(({ kind }) => !OF_PIECE.has(kind) && !said.some((fact) => fact.kind === kind))
+      added.every(({ kind }) => !OF_PIECE.has(kind) && !said.some((each) => each.kind === kind))
     )
+      more.set(meaning, first)
   }
-  for (const [name, meaning] of names.entries()) if (isMore(name)) more.add(meaning)
-  return meanings.map((meaning) =>
-    more.has(meaning) && meaning.fact.kind === 'cut' ? { ...meaning, fact: { ...meaning.fact, again: true } } : meaning,
-  )
+  return meanings.map((meaning) => {
+    const first = more.get(meaning)
+    return first ? { ...meaning, fact: { ...first, again: true } } : meaning
+  })
 }

@@ -1,6 +1,6 @@
 'use client'
 import { scaleOf } from '@/core/reference/doneness'
-import { type BoardItem, sameTable, settingOf } from '@/domain/cook/board'
+import { type BoardItem, placeOf, sameTable, settingOf } from '@/domain/cook/board'
 import type { CookEntry } from '@/domain/cook/cook-document'
 import type { Forecast, PeakWatch, Way } from '@/domain/cook/forecast'
 import type { Run } from '@/domain/cook/run'
@@ -258,7 +258,7 @@ export function BoardRow({ board, forecast, peak, units, cook, run, compact = fa
         <h2 className="font-display text-3xl font-bold">{item.title}</h2>
         <p className="text-lg text-soft">
           {STATE_WORDS[state]}
-          {state === 'in' && `, ${board.oven_name}${set_c === undefined ? '' : ` at ${temperature(set_c, units)}`}`}
+          {state === 'in' && `, ${placeOf(board)}${set_c === undefined ? '' : ` at ${temperature(set_c, units)}`}`}
           {state === 'waiting' && goesIn && `, goes in ${clock(goesIn.at_s, units)}`}
         </p>
         <div className="ml-auto">

@@ -107,13 +107,22 @@ export function HeatRibbon({ plan, cutId, units, slim = false, edit }: RibbonPro
   const ticks: number[] = []
   for (let t = Math.ceil(frame.from_s / step) * step; t < frame.to_s - perPixel * 60; t += step) ticks.push(t)
   const marks = plan.tasks.filter((task) => MARKS.includes(task.kind) && task.at >= plan.begin && task.at <= table_s)
-  const labels = marks.map((task) => {
-    const text = `${SHORT[task.kind] ?? taskTitle(task, { cut }, units)} ${clock(task.at, units)}`
+  const labels = marks.map((task, i) => {
+    // What is done again and again is named once.
+    const isAgain = task.act !== undefined && marks.slice(0, i).some(({ act }) => act === task.act)
+    const name = isAgain ? '' : `${SHORT[task.kind] ?? taskTitle(task, { cut }, units)} `
+    const text = `${name}${clock(task.at, units)}`
     const w = text.length * 6.9 + 8
     const x = Math.min(scale.x(task.at), frame.right - w)
-    return { task, text, x: Math.max(frame.left, x), width: w }
+    return { task, text, isAgain, x: Math.max(frame.left, x), width: w }
   })
   const rows = rowsFor(labels, Math.max(1, labelRows))
+  // Where no row has room the hour of what is done again gives way.
+  const isCovered = labels.map(
+    (one, i) =>
+      one.isAgain &&
+      labels.some((two, k) => k !== i && rows[k] === rows[i] && two.x < one.x + one.width && one.x < two.x + two.width),
+  )
   const at = cursor === undefined ? undefined : courseAt(plan.course, cursor - putIn)
   const stageAt =
     cursor === undefined ? undefined : plan.stages.find((stage) => cursor >= stage.from && cursor < stage.to)
@@ -292,21 +301,23 @@ export function HeatRibbon({ plan, cutId, units, slim = false, edit }: RibbonPro
             )
           })}
         {!slim &&
-          labels.map(({ task, text, x }, i) => (
-            <text
-              key={`${task.kind}${task.at}${task.act ?? ''}`}
-              x={x}
-              y={bottom + 20 + (rows[i] ?? 0) * 19}
-              fontSize="13.5"
-              fill="var(--ink)"
-              stroke="var(--sheet)"
-              strokeWidth="4"
-              strokeLinejoin="round"
-              paintOrder="stroke"
-            >
-              {text}
-            </text>
-          ))}
+          labels.map(({ task, text, x }, i) =>
+            isCovered[i] ? null : (
+              <text
+                key={`${task.kind}${task.at}${task.act ?? ''}`}
+                x={x}
+                y={bottom + 20 + (rows[i] ?? 0) * 19}
+                fontSize="13.5"
+                fill="var(--ink)"
+                stroke="var(--sheet)"
+                strokeWidth="4"
+                strokeLinejoin="round"
+                paintOrder="stroke"
+              >
+                {text}
+              </text>
+            ),
+          )}
         <line
           x1={scale.x(plan.promise)}
           x2={scale.x(plan.promise)}
