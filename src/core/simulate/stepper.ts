@@ -315,9 +315,8 @@ export class RoastStepper {
       around.air_c = ROOM_C
       around.wall_c = ROOM_C
     } else {
-      const around_c = (this.onFire ? this.airRead : undefined) ?? (this.setting as number) + this.fire_k
-      around.air_c = around_c
-      around.wall_c = around_c
+      around.air_c = this.outside_c
+      around.wall_c = around.air_c
     }
     this.vent()
     const position = POSITION[this.position]
@@ -357,8 +356,10 @@ export class RoastStepper {
   private get onFire(): boolean {
     return this.stage.environment.kind === 'fire'
   }
-  private get fire_k(): number {
-    return this.onFire ? (this.setup.oven.fire_k ?? 0) : 0
+  /** The air where it is in no oven, °C: over a fire what a probe reads, or what it truly is. */
+  private get outside_c(): number {
+    const set_c = this.setting as number
+    return this.onFire ? (this.airRead ?? set_c + (this.setup.oven.fire_k ?? 0)) : set_c
   }
 
   /** What a probe beside the meat read of the air by now, °C. */

@@ -227,24 +227,24 @@ export function placeOf({ item: { program }, oven_name }: Pick<BoardItem, 'item'
   return fired && oven_name === 'the oven' ? 'the fire' : oven_name
 }
 
-type Set = Pick<BoardItem, 'item' | 'settings'>
+type HeatSet = Pick<BoardItem, 'item' | 'settings'>
 /** The last step of its plan that put a roast into another heat. */
-const lastPut = (document: CookDocument, log: CookLog, { item }: Set) =>
+const lastPut = (document: CookDocument, log: CookLog, { item }: HeatSet) =>
   planSteps(document)
     .filter(({ id, item: own, kind }) => own === item.id && PLACES.has(kind) && log.ticked.has(id))
     .toSorted((a, b) => (log.ticked.get(a.id) ?? 0) - (log.ticked.get(b.id) ?? 0))
     .at(-1)
 /** What was set by hand, while no step of its plan came after it. */
-function handIn(document: CookDocument, log: CookLog, set: Set): number | undefined {
+function handIn(document: CookDocument, log: CookLog, set: HeatSet): number | undefined {
   const byHand = set.settings.at(-1)
   const done = byHand && lastPut(document, log, set)
   return !done || byHand.at_s >= (log.ticked.get(done.id) ?? 0) ? byHand?.set_c : undefined
 }
 
 /** What the heat is set to that a roast is in: the last that was done to it of its plan, or by hand; undefined where that is off, or no oven nor fire. */
-function setIn(document: CookDocument, log: CookLog, board: Set & Pick<BoardItem, 'hand_c'>): number | undefined {
-  const done = lastPut(document, log, board)
+function setIn(document: CookDocument, log: CookLog, board: HeatSet & Pick<BoardItem, 'hand_c'>): number | undefined {
   if (board.hand_c !== undefined) return board.hand_c
+  const done = lastPut(document, log, board)
   if (!done) return settingOf(board.item)
   return done.stage === null || AIRY.has(done.stage.environment.kind) ? (done.set_c ?? undefined) : undefined
 }

@@ -339,11 +339,7 @@ export function roastsOf(
     if (/smoked/i.test(spelt(made)) && heats_c.length > 0 && heats_c.every((set_c) => set_c <= MOST_SMOKER_C)) {
       roast.smoked = true
       if (stages.length === 0) roast.school ??= 'two-zone-fire'
-      stages.splice(
-        0,
-        stages.length,
-        ...stages.map((each) => (each.on === 'oven' ? { ...each, on: 'fire' as const } : each)),
-      )
+      for (const [i, each] of stages.entries()) if (each.on === 'oven') stages[i] = { ...each, on: 'fire' }
     } else leftOut(made, { not_of: cut })
   }
   if (IN_PASTRY.test(spelt(named))) {

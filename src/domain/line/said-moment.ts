@@ -123,24 +123,12 @@ function putInAt(words: readonly string[], context: MomentContext): Found | unde
 
 /** "3 pm in the oven": when it goes in, where no heat follows. */
 const INTO = /^(?:put )?in(?:to)?(?: the| my)? oven$|^(?:it )?goes in(?: the oven)?$|^(?:to )?go in(?: the oven)?$/
-/**
- * What a moment says that stands before "in the oven".
- * @param ends whether nothing more belongs to what is said so many words on
- */
-export function inAfter(
-  words: readonly string[],
-  context: MomentContext,
-  ends: (count: number) => boolean,
-): Found | undefined {
-  if (!/^\d/.test(words[0] ?? '')) return undefined
-  const found = readMoment(words, context)
-  if (!found) return undefined
-  for (let more = 4; more > 0; more--) {
-    const count = found.count + more
-    if (count <= words.length && INTO.test(words.slice(found.count, count).join(' ')) && ends(count))
-      return { count, fact: { kind: 'put_in', at_s: found.at_s } }
-  }
-  return undefined
+/** What a moment says that "in the oven" stands behind. @param words up to the next comma */
+export function inAfter(words: readonly string[], context: MomentContext): Found | undefined {
+  const found = /^\d/.test(words[0] ?? '') ? readMoment(words, context) : undefined
+  return found && INTO.test(words.slice(found.count).join(' '))
+    ? { count: words.length, fact: { kind: 'put_in', at_s: found.at_s } }
+    : undefined
 }
 
 /** It is in already: went in at 8:30, been in the oven since 8, in for 2 hours already, put in an hour ago. */

@@ -393,7 +393,7 @@ export function readSentence(whole: string, context: LineContext): Sentence {
     if (moment && moment.count > (best?.count ?? 0)) best = moment
     const from = inFrom(words, at, context)
     if (from && from.count >= (best?.count ?? 0)) best = from
-    const into = inAfter(words.slice(at, end), context, (count) => at + count === end)
+    const into = inAfter(words.slice(at, end), context)
     if (into && into.count > (best?.count ?? 0)) best = into
     const behind = countBehind(tokens, at, line, meanings.at(-1))
     const again = behind ? undefined : againAt(words.slice(at, at + LONGEST_MOMENT + 4), context)

@@ -186,8 +186,7 @@ export function beliefOf(board: BoardItem, now_s: number, seed: number, members:
   if (!known || in_s === undefined) return undefined
   const { setup, points, oven, heated, floor_c, rest, meant } = known
   const last = heated.at(-1)
-  const isOff =
-    last?.environment.kind === 'oven' && last.environment.heat === 'off' && board.settings.at(-1)?.set_c === undefined
+  const isOff = last?.environment.kind === 'oven' && last.environment.heat === 'off' && board.settings.length === 0
   return {
     board,
     in_s,

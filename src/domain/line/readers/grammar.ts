@@ -98,9 +98,17 @@ export const massOf = (value: string, unit: string): number =>
 /** After minutes: for each so much of its weight ("min/lb" is read as "min lb"). Groups: how many, unit. */
 export const A_WEIGHT = `(?:(?:per|a|each|every|for each|for every) (?:(${DIGITS}) )?)?${MASS_UNIT}`
 
+const IN_A = '(?:in (?:a |an |the |my )?)'
+const CLOSED = '(?:(?:covered|lidded|closed|tightly|heavy|cast iron|iron|clay) )'
+const POT = '(?:pot|casserole(?: dish)?)'
+const ITS_LID = ' with (?:a |the )?lid(?: on)?'
 /** What is cooked in under its lid. */
-const LIDDED =
-  '(?:in (?:a |an |the |my )?)?(?:(?:covered|lidded|closed|tightly|heavy|cast iron|iron|clay) )*(?:dutch oven|clay pot|cocotte|tagine)(?: with (?:a |the )?lid(?: on)?)?|(?:in (?:a |an |the |my )?)?(?:(?:covered|lidded|closed|tightly|heavy|cast iron|iron|clay) )+(?:pot|casserole(?: dish)?|roaster|dish|tin)|(?:in (?:a |an |the |my )?)(?:(?:heavy|cast iron|iron|big|large) )*(?:pot|casserole(?: dish)?)|(?:in (?:a |an |the |my )?)?(?:pot|casserole(?: dish)?) with (?:a |the )?lid(?: on)?'
+const LIDDED = [
+  `${IN_A}?${CLOSED}*(?:dutch oven|clay pot|cocotte|tagine)(?:${ITS_LID})?`,
+  `${IN_A}?${CLOSED}+(?:${POT}|roaster|dish|tin)`,
+  `${IN_A}(?:(?:heavy|cast iron|iron|big|large) )*${POT}`,
+  `${IN_A}?${POT}${ITS_LID}`,
+].join('|')
 const COVERS: readonly (readonly [string, NonNullable<SaidStage['cover']>])[] = [
   ['uncovered|foil off|lid off|bare|open|without (?:foil|lid)', 'bare'],
   ['(?:in (?:a |an |the )?)?(?:oven |roasting |cooking )?bag', 'bag'],

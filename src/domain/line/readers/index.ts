@@ -2,8 +2,9 @@ import { CARE } from './care'
 import type { Reader } from './grammar'
 import { BARE, HEATS } from './heat'
 import { PIECE } from './piece'
-import { STAGES, written } from './stages'
+import { STAGES } from './stages'
 import { TABLE } from './table'
+import { written } from './written'
 
 export { minutesOf } from './grammar'
 

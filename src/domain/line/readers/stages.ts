@@ -1,12 +1,9 @@
-import { TENDING_ACTS, type TendingAct } from '@/core/program/stage'
-import { heldNumber } from '../../schema/scalars'
 import type { Fact, SaidHeat, SaidStage } from '../fact'
 import { numberOf } from '../tokens'
 import {
   A_WEIGHT,
   COVER,
   coverOf,
-  DIGITS,
   FACES,
   HEAT,
   HOUR,
@@ -30,7 +27,6 @@ import {
   stretchOf,
   TEMP,
   TENDER_SAID,
-  tenderOf,
 } from './grammar'
 
 /** How many sides are seared: two or three minutes a side are said of all four, eight of the two broad ones. */
@@ -82,6 +78,9 @@ const LEAST_HELD_C = 50
 
 /** What follows a time that is said for a weight: it is no stretch. */
 const BY_WEIGHT = ' (?:per|(?:for )?(?:each|every)|a) (?:[\\d.]+ )?(?:kg|kilos?|g|grams?|lbs?|pounds?|half kilo)(?: |$)'
+
+/** 20 min per lb plus 20. Groups: how many, of what, each, its unit, and some. */
+const BY_ITS_WEIGHT = `(${N}) (${MIN}|${HOUR}) ${A_WEIGHT}(?: (?:plus|and|\\+) (?:another |an extra )?(\\d+)(?: ${MIN})?(?: over| extra)?(?! (?:${TIMED})(?: |$)))?`
 
 /** So many minutes of a heat for each so much of its weight, and some more. */
 function perWeight(
@@ -353,13 +352,13 @@ export const STAGES: readonly Reader[] = [
   ),
   // 260 for 11 min a kilo
   reader(
-    `((?:${LEAD} )*)${HEAT}(?: oven| (fan|convection)(?: oven)?)?(?: and)?(?: (?:roast|cook|bake)(?:ed)?)?(?: for)? (${N}) (${MIN}|${HOUR}) ${A_WEIGHT}(?: (?:plus|and|\\+) (?:another |an extra )?(\\d+)(?: ${MIN})?(?: over| extra)?(?! (?:${TIMED})(?: |$)))?`,
+    `((?:${LEAD} )*)${HEAT}(?: oven| (fan|convection)(?: oven)?)?(?: and)?(?: (?:roast|cook|bake)(?:ed)?)?(?: for)? ${BY_ITS_WEIGHT}`,
     ([, lead = '', value, unit, gas, fan, count = '', time = '', each, weight = '', more]) =>
       perWeight({ count, time, each, weight, more, lead }, heatOf(value, unit, gas), fan ? 'fan' : ovenOf(lead)),
   ),
   // 20 min per lb plus 20 at gas 5
   reader(
-    `(${N}) (${MIN}|${HOUR}) ${A_WEIGHT}(?: (?:plus|and|\\+) (?:another |an extra )?(\\d+)(?: ${MIN})?(?: over| extra)?)? (?:at |in an? (?:oven at )?)${HEAT}(?: oven| (fan|convection)(?: oven)?)?`,
+    `${BY_ITS_WEIGHT} (?:at |in an? (?:oven at )?)${HEAT}(?: oven| (fan|convection)(?: oven)?)?`,
     ([, count = '', time = '', each, weight = '', more, value, unit, gas, fan]) =>
       perWeight({ count, time, each, weight, more }, heatOf(value, unit, gas), fan ? 'fan' : 'oven'),
   ),
@@ -422,78 +421,3 @@ export const STAGES: readonly Reader[] = [
     },
   ),
 ]
-
-const PLACES: Readonly<Record<string, 'oven' | 'fire' | 'pan' | 'bath' | 'cabinet'>> = {
-  oven: 'oven',
-  fire: 'fire',
-  pan: 'pan',
-  bath: 'bath',
-  cabinet: 'cabinet',
-}
-const ACT = `(?:${TENDING_ACTS.join('|')})`
-const TENDED = `(?: ${ACT} at (?:share |end |core )?${DIGITS}(?: every ${DIGITS})?)`
-const TENDED_PARTS = new RegExp(`(${ACT}) at (share |end |core )?(\\d+(?:\\.\\d+)?)(?: every (\\d+(?:\\.\\d+)?))?`, 'g')
-/** How a moment that no clock says is written. */
-const MOMENTS: Readonly<Record<string, 'at_share' | 'before_end_min' | 'at_core_c'>> = {
-  'share ': 'at_share',
-  'end ': 'before_end_min',
-  'core ': 'at_core_c',
-}
-
-/** A stage in full: "stage oven 160 c foil for 20 min baste at 10 every 15". */
-export function written(): Reader {
-  return reader(
-    `stage (?:(oven|fire|pan|bath|cabinet) (${DIGITS}) c|(oven off)|(counter|fridge))( cold)?(?: (tent|foil|bag))?(?: (breast up|breast down))?(?: foil on (breast|legs))?(?: (fat|glazed) surface)?(?: for (${DIGITS}) min|( to the pull)| to (${DIGITS}) c| to colour (${DIGITS})| at least (${DIGITS}) min| until (${TENDER_SAID}))(${TENDED}*)`,
-    ([
-      ,
-      place,
-      heat,
-      off,
-      still,
-      cold,
-      cover,
-      position,
-      foil,
-      surface,
-      minutes,
-      pull,
-      core,
-      colour,
-      least,
-      tender,
-      tended = '',
-    ]) => ({
-      kind: 'written',
-      stage: {
-        role: 'cook',
-        environment: off
-          ? { kind: 'oven', set_c: null }
-          : still
-            ? { kind: still as 'counter' | 'fridge' }
-            : { kind: PLACES[place ?? ''] ?? 'oven', set_c: heldNumber(Number(heat)) },
-        cover: (cover as 'tent' | 'foil' | 'bag' | undefined) ?? 'bare',
-        preheated: cold === undefined,
-        ...(position ? { position: position === 'breast up' ? 'breast_up' : 'breast_down' } : {}),
-        ...(foil ? { foil: foil as 'breast' | 'legs' } : {}),
-        ...(surface ? { surface: surface === 'fat' ? 'fat' : 'glaze' } : {}),
-        until: minutes
-          ? { kind: 'time', minutes: heldNumber(Number(minutes)) }
-          : pull
-            ? { kind: 'pull' }
-            : core
-              ? { kind: 'core', core_c: heldNumber(Number(core)) }
-              : colour
-                ? { kind: 'colour', browning_min: heldNumber(Number(colour)) }
-                : tender
-                  ? { kind: 'tender', degree: tenderOf(tender) }
-                  : { kind: 'clock', least_min: heldNumber(Number(least)) },
-        tending: [...tended.matchAll(TENDED_PARTS)].map(([, act, moment, at, every]) => ({
-          act: act as TendingAct,
-          at_min: moment ? 0 : heldNumber(Number(at)),
-          ...(moment ? { [MOMENTS[moment] as string]: heldNumber(Number(at)) } : {}),
-          ...(every ? { every_min: heldNumber(Number(every)) } : {}),
-        })),
-      },
-    }),
-  )
-}
