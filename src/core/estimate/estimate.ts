@@ -165,7 +165,8 @@ export function foresee(
     // A core that climbs slower at its pull than a member's climbs less after it, by as much; and none climbs once it
     // is carved.
     const climbs = seen?.pace ?? 1
-    const off_k = byClock ? offsOf(wanted, member.predicted, run.pullCore_c.length) : undefined
+    const isOut = run.pull_s <= setup.now_s
+    const off_k = byClock ? offsOf(wanted, member.predicted, run.pullCore_c.length, isOut) : undefined
     // One that thinks it has been left in past its reading is as hot as is read, and no hotter.
     const over_k =
       pace && probe && byReading && run.pull_s <= setup.now_s
@@ -261,9 +262,12 @@ export function pastsOf(setup: EstimateSetup, posterior: Posterior, most: number
   return Array.from({ length: count }, (_, m) => pastOf(setup, askedOf(posterior, m, count), wanted, tracks))
 }
 
-/** The last readings of a probe tell how far a member is off; no farther over it than this is believed, K, and under it the most. */
+/**
+ * The last readings of a probe tell how far a member is off, K: while it is in, no farther over it than this is believed;
+ * out, its clock has run, and a member that is behind is as far behind as is read.
+ */
 const OFF_READINGS = 3
-const MOST_OFF_K = { over: 3, under: 30 } as const
+const MOST_OFF_K = { over: 3, out: 30, under: 30 } as const
 /** Read to be colder by this, what a member thinks it has had is not believed, K. */
 const COLDER_K = 2
 
@@ -271,14 +275,15 @@ const COLDER_K = 2
  * How far the probe of each body reads over a member's own by its last readings, K: what the smoother could not explain.
  * Where the clock says when it is out, as it does once it is, what is left unexplained is in its core and not in its time.
  */
-function offsOf(wanted: readonly Reading[], predicted: Float64Array, bodies: number): number[] {
+function offsOf(wanted: readonly Reading[], predicted: Float64Array, bodies: number, isOut: boolean): number[] {
+  const most_k = isOut ? MOST_OFF_K.out : MOST_OFF_K.over
   return Array.from({ length: bodies }, (_, body) => {
     const offs = wanted.flatMap(({ body: own = 0, value_c }, k) =>
       own === body ? [value_c - (predicted[k] as number)] : [],
     )
     const last = offs.slice(-OFF_READINGS)
     const mean = last.reduce((sum, each) => sum + each, 0) / Math.max(1, last.length)
-    return Math.min(MOST_OFF_K.over, Math.max(-MOST_OFF_K.under, mean))
+    return Math.min(most_k, Math.max(-MOST_OFF_K.under, mean))
   })
 }
 

@@ -161,10 +161,10 @@ class Ways {
     const pull_s = Math.max(now_s, now_s - SHORTEST_S + left * (Math.max(now_s, main.pull_s.p50) - now_s + SHORTEST_S))
     // As wanted, and where something is asked for safety, surely enough.
     const wanted_k = this.wanted_c - peak_c
-    const sure_k =
-      belief.meant && safe !== undefined && safe < SURE
-        ? shortOfSure(belief.meant, { p50: peak_c, p10: main.peak_c.p10 + found.peak_c.p10 - base.peak_c.p10 })
-        : Number.NEGATIVE_INFINITY
+    const p10 = main.peak_c.p10 + found.peak_c.p10 - base.peak_c.p10
+    const short_k = belief.meant ? shortOfSure(belief.meant, { p50: peak_c, p10 }) : Number.NEGATIVE_INFINITY
+    // Surely safe it is not lowered by more than it may be and still is.
+    const sure_k = safe === undefined || safe < SURE ? short_k : Math.min(0, short_k)
     return {
       pull_s,
       carve_s: Math.max(now_s, pull_s + main.carve_s.p50 - main.pull_s.p50 + after_s),
@@ -382,14 +382,15 @@ function otherReading(ways: Ways, belief: Belief, main: Estimate): Advice | unde
   let pull_c = setup.pull_c[0] as number
   let found = ways.pulledAt(pull_c)
   for (let attempt = 0; attempt < 2; attempt++) {
-    pull_c = Math.round(2 * Math.min(wanted_c, Math.max(least_c, pull_c + found.raise_k))) / 2
+    const halves = 2 * Math.min(wanted_c, Math.max(least_c, pull_c + found.raise_k))
+    pull_c = (isUnsure(safe) ? Math.ceil(halves - 0.1) : Math.round(halves)) / 2
     found = ways.pulledAt(pull_c)
   }
   // It is no other, or far ahead, or reads more than both already.
   if (
     (ways.tender_c !== undefined && found.pull_s < main.pull_s.p50) ||
     !isNear(found.pull_s) ||
-    Math.abs(pull_c - planned_c) < 0.5 ||
+    Math.abs(pull_c - planned_c) < (isUnsure(safe) ? READING_K : 0.5) ||
     Math.max(pull_c, instead ? pull_c : planned_c) <= latest.value_c
   )
     return undefined
