@@ -224,20 +224,29 @@ export function service(
     one.told.piece.put(heat)
   }
 
-  /** Whoever touches a dead oven sees that it is cold, and says so. */
+  /** What is in the same oven as one, itself first. */
+  const inWith = (one: OneRoast): OneRoast[] => [
+    one,
+    ...[...ones.values()].filter((each) => each !== one && each.inside && each.heat === one.heat),
+  ]
+  /** Whoever touches a dead oven sees that it is cold, and says so of all that is in it. */
   const touched = (one: OneRoast): boolean => {
     if (!one.heat?.dead || one.found) return false
-    one.found = true
     one.calls++
-    enter({ kind: 'oven', item: one.item, value_c: 20 })
+    for (const each of inWith(one)) {
+      each.found = true
+      enter({ kind: 'oven', item: each.item, value_c: 20 })
+    }
     return true
   }
-  /** Carried to the other oven, which is as cold as the kitchen. */
+  /** Carried to the other oven, which is as cold as the kitchen, with all that is in the dead one. */
   const carried = (one: OneRoast, set_c: number | null) => {
     spare ??= new KitchenHeat(kitchen.offset_k('spare'), 1, kitchen.swings)
     spare.set(set_c ?? undefined)
-    into(one, spare)
-    enter({ kind: 'oven', item: one.item, value_c: set_c, text: 'Spare oven' })
+    for (const each of inWith(one)) {
+      into(each, spare)
+      enter({ kind: 'oven', item: each.item, value_c: set_c, text: 'Spare oven' })
+    }
   }
 
   /** What an action does in the kitchen. */
@@ -332,8 +341,7 @@ export function service(
           return now_s + TICK_S
         }
         one.taken++
-        if (best.pull_c !== null) enter({ kind: 'pull_at', item: one.item, value_c: best.pull_c })
-        enter({ kind: 'oven', item: one.item, value_c: best.set_c })
+        for (const decided of best.enter) enter(decided)
         one.heat?.set(best.set_c ?? undefined)
         return now_s + TICK_S
       }
