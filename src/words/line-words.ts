@@ -158,6 +158,8 @@ export function factWords(fact: Fact, units: Units, now_s?: number): string | un
       return `oven ${heat({ value: Math.abs(fact.by), unit: fact.unit })} ${fact.by < 0 ? 'colder' : 'hotter'} than its dial`
     case 'altitude':
       return `${Math.round(fact.m)} m above the sea`
+    case 'ovens':
+      return fact.count === 1 ? 'one oven' : `${fact.count} ovens`
     case 'put_in':
       return `${fact.already ? 'in the heat since' : 'into the heat'} ${shortDay(fact.at_s, units, now_s)} ${clock(fact.at_s, units)}`
     case 'written':
@@ -231,7 +233,8 @@ const NUMBERS = [
 ]
 const hoursSaid = (hours: number) => `${NUMBERS[hours] ?? hours} hours`
 
-const PARTS_OF_BIRDS = /\b(?:chicken|turkey|duck|goose|hen|capon)s? (?:thighs?|drumsticks?|wings?|legs?|breasts?)\b/i
+const PARTS_OF_BIRDS =
+  /\b(?:chicken|turkey|duck|goose|hen|capon)s? (?:thighs?|drumsticks?|wings?|legs?|breasts?|supremes?)\b/i
 
 /** A question that a line leaves open, with what is taken until it is answered. */
 export function askWords(ask: Ask, units: Units): string {
@@ -255,9 +258,9 @@ export function askWords(ask: Ask, units: Units): string {
         : `When do they eat? Several things cannot all be counted from when one goes in. Taken as ${hoursSaid(ask.taken_h)} after ${clock(ask.put_in_s, units)}.`
     case 'said_twice':
       if (ask.meals)
-        return 'Two hours that are no one meal: type a line for each. Here the last is taken for all of it.'
+        return `Two hours that are no one meal: type a line for each. Here “${ask.taken}” is taken for all of it.`
       return ask.what === 'moment'
-        ? 'Two hours: the last is taken for all of it.'
+        ? `Two hours: “${ask.taken}” is taken for all of it.`
         : `Two of it: the first ${SAID_TWICE[ask.what] ?? 'one'} is taken.`
     case 'not_a_word_for_it':
       return `“${ask.word}” is no doneness of this cut. Taken as ${donenessName(ask.taken).toLowerCase()}.`

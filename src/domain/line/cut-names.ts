@@ -87,6 +87,12 @@ const NAMES: Readonly<Record<string, readonly string[]>> = {
   'beef packer brisket': ['beef-brisket'],
   wellington: ['beef-tenderloin'],
   'beef wellington': ['beef-tenderloin'],
+  rosbif: ['beef-rib-bone-in', 'beef-strip-loin', 'beef-round-or-rump', 'beef-tenderloin'],
+  rinderbraten: ['beef-round-or-rump'],
+  kalbsbraten: ['veal-leg'],
+  lammkeule: ['lamb-leg-bone-in'],
+  schweinebraten: ['pork-shoulder'],
+  truthahn: ['turkey'],
   beef: ['beef-rib-bone-in', 'beef-strip-loin', 'beef-round-or-rump', 'beef-tenderloin'],
   veal: ['veal-loin', 'veal-rib', 'veal-leg', 'veal-shoulder'],
   lamb: ['lamb-leg-bone-in', 'lamb-shoulder', 'lamb-rack'],
@@ -263,7 +269,7 @@ const IN_NAMES = new Set(NAME_WORDS)
 const LONGEST_NAME = 8
 
 /** A tray of these is no roast: nothing is planned of them, least of all as many whole birds. */
-const PARTS = /^(?:thighs?|drumsticks?|hindquarters?|marylands?|wings?|legs?|breasts?|wingettes|quarters)$/
+const PARTS = /^(?:thighs?|drumsticks?|hindquarters?|marylands?|wings?|legs?|breasts?|supremes?|wingettes|quarters)$/
 /** Unless it is said what is done with them. */
 const OF_WHOLE =
   /^(?:tied|untied|open|loose|splayed|up|down|out|in|on|off|first|covered|crossed|tucked|trussed|to|at|until|still|side)$/

@@ -166,6 +166,8 @@ export type Fact =
       readonly weak?: 'arrival' | 'meal'
       /** Its half of the day was not said. */
       readonly halfTaken?: true
+      /** It was said that they eat then, or sit down. */
+      readonly led?: true
     }
   /** So many pieces at an hour of their own: more of them, what is left, or some of those that were said. */
   | {
@@ -181,6 +183,8 @@ export type Fact =
   | { readonly kind: 'offset'; readonly by: number; readonly unit: SaidHeat['unit'] }
   /** Above the sea, m. */
   | { readonly kind: 'altitude'; readonly m: number }
+  /** How many ovens there are for it. */
+  | { readonly kind: 'ovens'; readonly count: number }
   /** When it goes into the heat, or went in already, s since 1970: of one roast it says when it is eaten. */
   | { readonly kind: 'put_in'; readonly at_s: number; readonly already?: true }
   /** A stage written out in full, as a plan is read back. */

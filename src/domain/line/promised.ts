@@ -33,7 +33,9 @@ export function promiseOf(table: readonly Meaning[], { now_s, timeZone }: Moment
         ? [{ kind: 'moment', at_s: fact.at_s, said: fact.said }]
         : [],
   )
-  const eaten = all.filter((moment) => !isWeak(moment))
+  const meant = all.filter((moment) => !isWeak(moment))
+  // "Dinner at 8, I need the kitchen at 6": where one of them says that they eat then, it is that.
+  const eaten = meant.some(({ led }) => led) ? meant.filter(({ led, said }) => led || said === 'day') : meant
   const moments = eaten.some(({ said }) => said !== 'day') ? eaten : all
   const last = moments.at(-1)
   const other =
@@ -95,11 +97,18 @@ export function continentalHour(meanings: readonly Meaning[], line: string, cont
   })
 }
 
-/** The first and the last hour that a line says to eat at, where they are not the same. */
-export function hoursApart(table: readonly Meaning[]): { readonly first: Meaning; readonly last: Meaning } | undefined {
+/** The first and the last hour that a line says to eat at, where they are not the same, and the one that is taken. */
+export interface HoursApart {
+  readonly first: Meaning
+  readonly last: Meaning
+  readonly taken: Meaning
+}
+export function hoursApart(table: readonly Meaning[]): HoursApart | undefined {
   const hours = table.flatMap((meaning) => (isHour(meaning.fact) ? [{ meaning, at_s: meaning.fact.at_s }] : []))
   const [first, last] = [hours[0], hours.at(-1)]
-  return first && last && first.at_s !== last.at_s ? { first: first.meaning, last: last.meaning } : undefined
+  if (!first || !last || first.at_s === last.at_s) return undefined
+  const led = hours.findLast(({ meaning: { fact } }) => fact.kind === 'moment' && fact.led)
+  return { first: first.meaning, last: last.meaning, taken: (led ?? last).meaning }
 }
 
 /** Whether a day or an hour that was said is that of when they eat. */

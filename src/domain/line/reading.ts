@@ -22,7 +22,7 @@ import { areTwoMeals, hoursOf, seatedOf } from './seatings'
 import { type LineContext, readSentence } from './sentence'
 import { sharedOut } from './shares'
 import { LONGEST_LINE } from './tokens'
-import { byRoast, isInPastry, isSaidCloser, namedAgain, OF_TABLE } from './whose'
+import { byRoast, isInPastry, isSaidCloser, namedAgain, OF_TABLE, portionsOf } from './whose'
 
 export type { Ask, Choice, HeatedStage, LineReading, SaidRoast } from './said-roast'
 
@@ -44,7 +44,7 @@ export function readLine(line: string, context: LineContext): Outcome<LineReadin
   const kept = sentence.meanings.filter((_, i, all) => !isSaidCloser(all, i, line) && !isInPastry(all, i, line))
   const said = sharedOut(kept, line).flatMap((meaning, _, all) => wishOfAll(meaning, all))
   const told = continentalHour(toldApart(said, line, context.reads), line, context)
-  const meanings = namedAgain(heldUntil(told, line, context), line)
+  const meanings = portionsOf(namedAgain(heldUntil(told, line, context), line), line)
   const asks: Ask[] = []
   const toCelsius = scaleOf(meanings, { line, reads: context.reads })
   const standards = standardsOf(context.house ?? [])
@@ -103,6 +103,7 @@ export function readLine(line: string, context: LineContext): Outcome<LineReadin
       code: 'said_twice',
       at: { from: hours.first.from, to: hours.first.to },
       what: 'moment',
+      taken: spelt(hours.taken),
       ...(areTwoMeals(saidHours.map(({ at_s }) => at_s)) ? { meals: true as const } : {}),
       options: [
         { says: spelt(hours.first), line: replaced(hours.last, '') },

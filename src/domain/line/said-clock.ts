@@ -147,9 +147,9 @@ const hourAndMinutes: Rule = (tokens, at) => {
   const followed = textAt(tokens, at + count)
   if (!minutes || MEASURED.test(followed)) return undefined
   const half = HALF_DAY.test(followed)
-  return half || endsAt(tokens, at + count)
-    ? { count, text: half ? `${hour}:${minutes[1]}` : clockOf(hour, minutes[1]) }
-    : undefined
+  // "Dinner at five forty five for sixteen".
+  const ends = endsAt(tokens, at + count) || (followed === 'for' && LEADS_CLOCK.test(textAt(tokens, at - 1)))
+  return half || ends ? { count, text: half ? `${hour}:${minutes[1]}` : clockOf(hour, minutes[1]) } : undefined
 }
 
 /** A day of the week by its name or its beginning. */
@@ -221,12 +221,20 @@ const hourWithUnit: Rule = (tokens, at) => {
 /** around 7, 7ish */
 const roughly: Rule = (tokens, at) => {
   const part = textAt(tokens, at)
-  if (!/^(?:[1-9]|1[0-2])$/.test(part)) return undefined
-  if (textAt(tokens, at + 1) === 'ish') return { count: 2, text: clockOf(Number(part)) }
+  if (/^(?:an?|half|quarter|couple|pair|brace|dozen)$/.test(part)) return undefined
+  const hour = numberOf(part)
+  if (!isHour12(hour)) return undefined
+  if (textAt(tokens, at + 1) === 'ish') return { count: 2, text: clockOf(hour) }
   return /^(?:around|before|after)$/.test(textAt(tokens, at - 1)) && endsAt(tokens, at + 1)
-    ? { count: 1, text: clockOf(Number(part)) }
+    ? { count: 1, text: clockOf(hour) }
     : undefined
 }
+
+/** "Twelve noon", "12 noon". */
+const twelveNoon: Rule = (tokens, at) =>
+  numberOf(textAt(tokens, at)) === 12 && /^(?:noon|midday)$/.test(textAt(tokens, at + 1))
+    ? { count: 2, text: '12:00' }
+    : undefined
 
 /** "Ready for 2": nobody is ready for two people. */
 const readyFor: Rule = (tokens, at) => {
@@ -386,6 +394,7 @@ const RULES: readonly Rule[] = [
   military,
   hourOfDay,
   roughly,
+  twelveNoon,
   readyFor,
   worded,
   ordinalOf,

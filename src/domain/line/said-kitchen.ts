@@ -8,17 +8,19 @@ import type { Role } from './scale'
 /** A bare number of degrees that is of one scale in any oven. */
 const A_HEAT: SaidHeat = { value: 250, unit: undefined }
 
-/** What a line says of the kitchen: its oven against the dial, K, and its height, m. */
+/** What a line says of the kitchen: its oven against the dial, K, how many there are, and its height, m. */
 export function kitchenOf(
   table: readonly Meaning[],
   toCelsius: (heat: SaidHeat, role: Role) => number,
-): Pick<LineReading, 'oven_k' | 'altitude_m'> {
+): Pick<LineReading, 'oven_k' | 'altitude_m' | 'ovens'> {
   const offset = table.map(({ fact }) => fact).findLast((fact) => fact.kind === 'offset')
+  const ovens = table.map(({ fact }) => fact).findLast((fact) => fact.kind === 'ovens')
   const high = table.map(({ fact }) => fact).findLast((fact) => fact.kind === 'altitude')
   const inFahrenheit =
     offset?.unit === 'f' || (offset?.unit === undefined && toCelsius(A_HEAT, 'oven') !== A_HEAT.value)
   return {
     ...(offset ? { oven_k: inFahrenheit ? tenth(fahrenheitRiseToKelvins(offset.by)) : heldNumber(offset.by) } : {}),
     ...(high ? { altitude_m: high.m } : {}),
+    ...(ovens ? { ovens: ovens.count } : {}),
   }
 }

@@ -90,7 +90,7 @@ function holidayAt(
 
 /** When it goes in, not when it is eaten: put in at 3 pm, goes in at 15:00, start at 8 am, in the oven by noon. */
 const PUT_IN =
-  /^(?:(?:i |we )?(?:can |will |must |have to )?(?:put(?:ting)?(?: it)?(?: in(?:to)?(?: the)?(?: oven)?)?|(?:it )?(?:goes|going|go) in(?: the oven)?|in(?:to)? the oven|in(?= (?:at|by|now) )|oven on|start(?:s|ing|ed)?(?: cooking| roasting| it)*|begin(?:s|ning)?(?: cooking| roasting)*)) (?=at |by |from |around |about |on |tomorrow |today |now |in (?:an? |half |\d)|\d)(?:around |about |from )*/
+  /^(?:(?:i |we )?(?:can |will |must |have to )?(?:put(?:ting)?(?: it)?(?: in(?:to)?(?: the)?(?: oven)?)?|(?:it )?(?:goes|going|go) in(?: the oven)?|in(?:to)? the oven|in(?= (?:at|by|now) )|oven on|(?:it )?(?:goes |going |go )?on(?: the (?:smoker|grill|barbecue|bbq|pit|coals))?(?= at )|start(?:s|ing|ed)?(?: cooking| roasting| it)*|begin(?:s|ning)?(?: cooking| roasting)*)) (?=at |by |from |around |about |on |tomorrow |today |now |in (?:an? |half |\d)|\d)(?:around |about |from )*/
 /** A clock that no day of a cook begins at: half past two is in the afternoon. */
 const BEFORE_DAWN = 7
 
@@ -305,7 +305,16 @@ export function momentAt(said: readonly string[], { now_s, timeZone }: MomentCon
     const used = rest.slice(0, found.count)
     const dated = used.some((word) => DAYS_SAID.test(word))
     const halfTaken = used.some((word, i) => word !== bareHours[i]) ? { halfTaken: true as const } : {}
-    return { count, fact: { kind: 'moment', at_s: found.at_s, said: dated ? 'both' : 'clock', ...halfTaken } }
+    return {
+      count,
+      fact: {
+        kind: 'moment',
+        at_s: found.at_s,
+        said: dated ? 'both' : 'clock',
+        ...halfTaken,
+        ...(skipped > 0 ? { led: true as const } : {}),
+      },
+    }
   }
   // What has gone by is said to have gone by, not read as something else.
   if (bare[0] === 'yesterday') {

@@ -85,6 +85,8 @@ export type Ask =
       readonly what: Fact['kind']
       /** Two hours that are of two meals: on two days, or from morning to night. */
       readonly meals?: true
+      /** The hour that is taken, as it was typed. */
+      readonly taken?: string
       readonly options: readonly Choice[]
     }
   | {
@@ -118,6 +120,8 @@ export interface LineReading {
   readonly oven_k?: number
   /** How high the kitchen lies, m. */
   readonly altitude_m?: number
+  /** How many ovens there are for it. */
+  readonly ovens?: number
   /** How the kitchen does what a line does not say. */
   readonly ways: HouseWays
   readonly standards: HouseStandards

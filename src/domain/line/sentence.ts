@@ -15,6 +15,7 @@ import { type Found, inAfter, type MomentContext, momentAt } from './said-moment
 import { isImperial } from './scale'
 import { againAt } from './seatings'
 import { FILLER, spelling } from './spelling'
+import { spokenNumbers } from './spoken'
 import { NUMBER, numberOf, type Token, tokensOf } from './tokens'
 
 /** A line word by word: what was understood and what was not. */
@@ -333,6 +334,7 @@ function houseAt(names: ReturnType<typeof namesOf>, words: readonly string[], at
 
 /** After "1.12." an hour comes: it ends no sentence, and is no weight. */
 const CLOSED = /^\.,?\s+(?:um\s+|at\s+)?\d{1,2}(?::\d{2}|\s*uhr)/i
+const ARTICLE = /^(?:an?|the|my|our|some)$/
 /** Reads a line word by word. Every word is either part of a meaning, or filler, or unknown; nothing stops at it. */
 export function readSentence(whole: string, context: LineContext): Sentence {
   const quoted: Meaning[] = [...whole.matchAll(QUOTED)].map((found) => ({
@@ -351,7 +353,7 @@ export function readSentence(whole: string, context: LineContext): Sentence {
     const text = owned.has(token.text) ? undefined : spelling(token.text)
     return text === undefined ? token : { ...token, text, was: token.text }
   })
-  const tokens = clocks(middles(oneHeat(spelt, line), line), line)
+  const tokens = clocks(middles(oneHeat(spokenNumbers(spelt, line), line), line), line)
   const words = tokens.map(({ text }) => text)
   const joined = words.join(' ')
   const starts: number[] = []
@@ -465,6 +467,9 @@ export function readSentence(whole: string, context: LineContext): Sentence {
       continue
     }
     if (JOINS.has(token.text)) joins = true
+    // "A 19 lb turkey, a 10 lb ham": the comma stands before what the article is of.
+    const next = tokens[at + 1]
+    if (token.parted && next && ARTICLE.test(token.text)) tokens[at + 1] = { ...next, parted: true }
     const { to } = tokens[at + Math.max(0, none - 1)] as Token
     if (none > 0 || !FILLER.has(token.text)) {
       const last = unknown.at(-1)

@@ -15,9 +15,12 @@ export const OF_TABLE: ReadonlySet<Fact['kind']> = new Set([
   'overnight',
   'offset',
   'altitude',
+  'ovens',
   'batches',
   'away',
 ])
+/** A cut, on its bone or off it. */
+const boned = (id: string): string => id.replace(/-(?:bone-in|boneless)(?:-rolled)?$/, '')
 /** Whether a fact says what meat it is. */
 export const namesMeat = (fact: Fact): boolean =>
   (fact.kind === 'cut' && !fact.again) || (fact.kind === 'house' && fact.item.kind === 'cut')
@@ -46,14 +49,22 @@ export function isSaidCloser(all: readonly Meaning[], at: number, line: string):
   if (IN_PASTRY.test(name)) return false
   if (fact.ids.length < 2 && !isHow) {
     const between = line.slice(to, next.from)
-    if (own !== other) return false
-    if (place === at + 1) return !next.parted || between.includes('(')
+    if (own !== other && !(between.includes('(') && boned(own) === boned(other))) return false
+    // "Rib eye (boneless prime rib) 2 kg": what stands between says only what kind it is.
+    const kinds = all.slice(at + 1, place).every(({ fact: { kind } }) => kind === 'traits' || kind === 'filler')
+    if (kinds) return !next.parted || between.includes('(')
     // A joint has one weight: with two of them there are two.
     return !ANOTHER.test(between) && all.filter(({ fact: { kind } }) => kind === 'mass').length === 1
   }
   // "The ham 4 kg, dinner at 3, the ham is cooked": named, weighed, and named again.
   if (own === other && all.slice(at, place).some(({ fact: { kind } }) => kind === 'mass')) return false
-  return !next.parted && findCut(other)?.species === findCut(own)?.species
+  if (findCut(other)?.species !== findCut(own)?.species) return false
+  // "Roast beef for sandwiches, eye of round 1.4 kg": the weight is the closer one's, and there is no other.
+  const isClosed = !ANOTHER.test(line.slice(to, next.from).replaceAll(',', ''))
+  const weights = (from: number, until: number) =>
+    all.slice(from, until).filter(({ fact: { kind } }) => kind === 'mass').length
+  const after = all.findIndex((meaning, i) => i > place && meaning.fact.kind === 'cut')
+  return !next.parted || (isClosed && weights(0, place) === 0 && weights(place, after < 0 ? all.length : after) === 1)
 }
 
 /** "Beef wellington, 1 kg fillet": what is in it. */
@@ -102,6 +113,20 @@ const isSame = (fact: Fact, again: Fact): boolean =>
   fact.kind === 'cut' &&
   again.kind === 'cut' &&
   (fact.ids.includes(again.ids[0] ?? '') || again.ids.includes(fact.ids[0] ?? ''))
+
+/** No more is a portion, kg. */
+const MOST_PORTION_KG = 0.45
+/** "20 portions of sirloin at 180 g each": what each of them eats, and no joint of 180 g. */
+export function portionsOf(meanings: readonly Meaning[], line: string): Meaning[] {
+  const portioned = meanings.some(
+    ({ fact: { kind }, from, to }) => kind === 'guests' && /\bportions?\b/i.test(line.slice(from, to)),
+  )
+  return meanings.map((meaning): Meaning => {
+    const { fact } = meaning
+    if (!portioned || fact.kind !== 'mass' || !fact.apiece || fact.kg > MOST_PORTION_KG) return meaning
+    return { ...meaning, fact: { kind: 'mass', kg: fact.kg, each: 'guest' } }
+  })
+}
 
 /** What says what a piece is, and not what is done to it. */
 const OF_PIECE: ReadonlySet<Fact['kind']> = new Set(['mass', 'pieces', 'bones', 'thickness'])

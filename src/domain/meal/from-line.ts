@@ -30,6 +30,14 @@ function sharedHeat({ roasts }: LineReading): number | undefined {
   return heats.length > 1 ? Math.max(...heats) : undefined
 }
 
+type Ovens = MealDocument['kitchen']['ovens']
+/** So many ovens as are said: the first of the kitchen's, and more like its last where it has fewer. */
+const soMany = (known: Ovens, count: number): Ovens =>
+  Array.from({ length: count }, (_, i) => {
+    const like = known[i] ?? known.at(-1)
+    return known[i] ?? { ...(like as Ovens[number]), id: `oven-${i + 1}`, name: `Oven ${i + 1}` }
+  })
+
 /** The meal document of a line about a whole table, in a kitchen. */
 export function mealFromLine(reading: LineReading, now_s: number, kitchen: MealDocument['kitchen']): MealDocument {
   const guests = reading.guests ?? USUAL_GUESTS
@@ -42,9 +50,10 @@ export function mealFromLine(reading: LineReading, now_s: number, kitchen: MealD
   const [oven, ...ovens] = kitchen.ovens
   // Of several ovens nobody said which.
   const known = oven && ovens.length === 0 ? [{ ...oven, offset_k: reading.oven_k ?? oven.offset_k }] : kitchen.ovens
+  const all = reading.ovens === undefined ? known : soMany(known, reading.ovens)
   const meal = mealDocument.parse({
     title: only && others.length === 0 ? (findCut(only.cut)?.name ?? only.cut) : `${guests} at the table`,
-    kitchen: { ...kitchen, ovens: known, altitude_m: reading.altitude_m ?? kitchen.altitude_m },
+    kitchen: { ...kitchen, ovens: all, altitude_m: reading.altitude_m ?? kitchen.altitude_m },
     guests,
     vulnerable: reading.vulnerable,
     servings: servings.map(({ at_s }, i) => ({

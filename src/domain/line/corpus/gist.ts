@@ -98,6 +98,7 @@ export function gist(reading: LineReading, timeZone: string): string {
     reading.vulnerable ? 'care' : '',
     reading.oven_k === undefined ? '' : `${reading.oven_k < 0 ? 'cold' : 'hot'}${tenth(Math.abs(reading.oven_k))}`,
     reading.altitude_m === undefined ? '' : `${reading.altitude_m}m`,
+    reading.ovens === undefined ? '' : `ovens${reading.ovens}`,
     reading.batches ? `batches${reading.batches.count}/${reading.batches.apart_min}` : '',
     reading.away_min ? `away${reading.away_min}` : '',
     ...reading.sides.map(({ id }) => `+${id}`),

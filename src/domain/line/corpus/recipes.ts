@@ -31,7 +31,7 @@ export const RECIPES: readonly (readonly [line: string, means: string])[] = [
   ['forerib 3kg until it hits 130 7pm', '3kg beef-rib-bone-in pull54 | @11-24T19:00'],
   ['forerib 3kg take out when it reads 50, 7pm', '3kg beef-rib-bone-in pull50 | @11-24T19:00'],
   ['forerib 3kg banquet of 80 7pm', '3kg beef-rib-bone-in | @11-24T19:00 for80'],
-  ['forerib 3kg 7pm single oven', '3kg beef-rib-bone-in | @11-24T19:00'],
+  ['forerib 3kg 7pm single oven', '3kg beef-rib-bone-in | @11-24T19:00 ovens1'],
   ['whole beef fillet 2kg rare for 12 guests, 7.30 for 8', '2kg =rare beef-tenderloin | @11-24T20:00 for12'],
   ['half a turkey 4kg thursday 2pm', '4kg turkey | ?half @11-26T14:00 a'],
   [

@@ -63,10 +63,10 @@ export const SERVICE: readonly (readonly [line: string, means: string])[] = [
     '1.2kg =medium-rare [180] beef-rib-bone-in pan-first | @11-24T20:30',
   ],
   ['beef rib 3kg 90c, core 52c, 19:00', '3kg =52 beef-rib-bone-in oven90 | @11-24T19:00'],
-  ['turkey 16lb 2 ovens, 4pm', '7.26kg note turkey | @11-24T16:00'],
+  ['turkey 16lb 2 ovens, 4pm', '7.26kg turkey | @11-24T16:00 ovens2'],
   [
     'thanksgiving: 16 lb turkey, 8 lb ham, green bean casserole, rolls, 4pm for 14, two ovens',
-    '7.26kg turkey | 3.63kg note note smoked-ham | +bean-casserole ?cut @11-26T16:00 for14',
+    '7.26kg turkey | 3.63kg note smoked-ham | +bean-casserole ?cut @11-26T16:00 for14 ovens2',
   ],
   ['porchetta 4kg crackling, 6 hours from now', '4kg note pork-loin-stuffed-rolled | @11-24T15:00'],
   ['veal rack 2.4kg core 58 at 130C, 19:45 for 7', '2.4kg =58 oven130 veal-rib | @11-24T19:45 for7'],

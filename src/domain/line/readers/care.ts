@@ -251,6 +251,32 @@ export const CARE: readonly Reader[] = [
     kind: 'tender',
     degree: tenderOf(text.replace(/^(?:until|till|to where|cooked until) /, '')),
   })),
+  reader(`(?:prep(?:aration|ping)?|marinat(?:e|ing)|chill(?:ing)?)(?: time)?(?: of| for)? (?:${SPAN})`, () => ({
+    kind: 'filler',
+  })),
+  reader('(?:at )?different times', () => ({ kind: 'filler' })),
+  // Smoked over what wood
+  reader(
+    '(?:over |with |using |on )?(?:hickory|oak|mesquite|pecan|alder|beech|(?:apple|cherry|pear|fruit|maple|olive) ?wood)(?: (?:wood|chips|chunks|smoke|pellets|logs))*',
+    (_, text) => ({ kind: 'note', text }),
+  ),
+  reader(
+    "(?:in|with) (?:(?:pink|peach|brown|unwaxed) )?(?:butcher'?s?|baking|parchment|greaseproof|peach|brown) paper|in parchment",
+    (_, text) => ({ kind: 'note', text }),
+  ),
+  reader(
+    '(?:just |only )*(?:needs?|wants?) (?:just |only )?(?:to be )?(?:re ?heat(?:ing|ed)?|warm(?:ing|ed)?|heat(?:ing|ed)?)(?: (?:up|through))?',
+    (_, text) => ({ kind: 'note', text }),
+  ),
+  // When somebody is home, when the oven is wanted for something else
+  reader(
+    `(?:i am|i'm|we are|we're|be|get|getting|back|am) (?:back )?home (?:from |at |by |around |until )*(?:\\d{1,2}(?::\\d{2})?(?: ?[ap]m)?)`,
+    (_, text) => ({ kind: 'note', text }),
+  ),
+  reader(
+    '(?:the )?oven (?:(?:must|has to|needs to|should|will) be |is )?(?:off|free|empty|out) (?:by|at|from|until|after) (?:\\d{1,2}(?::\\d{2})?(?: ?[ap]m)?)',
+    (_, text) => ({ kind: 'note', text }),
+  ),
   listed(
     `(?:${SPAN}) (?:per|a|for (?:each|every)) (?:${N} )?(?:lb|pound|kg|kilo|g|grams?|half kilo)(?: (?:plus|and|\\+)(?: another| an extra)? (?:${SPAN}|\\d+)(?: over| extra)?)?`,
     (_, text) => ({ kind: 'note', text }),

@@ -24,6 +24,7 @@ const DEGREES: Readonly<Record<string, string>> = {
   saignant: 'rare',
   'a point': 'medium rare',
   'bien cuit': 'well done',
+  rose: 'pink',
   'fully cooked': 'done',
   'fall apart': 'pull apart',
   'falls apart': 'pull apart',

@@ -151,7 +151,7 @@ const TENDER: readonly (readonly [TenderEnd, string])[] = [
   ],
   [
     'falls_apart',
-    'it falls apart|falling apart|(?:it is )?(?:very |really |fork |meltingly )?tender|it pulls(?: apart)?|it shreds|it can be pulled|fall apart(?: tender)?|it is falling(?: apart| off the bone)|you can pull it(?: apart)?|it is soft|a fork (?:turns|slides in|twists)(?: in it)?',
+    'it falls apart|falling apart|(?:it is )?(?:very |really |fork |probe |meltingly )?tender|it pulls(?: apart)?|it shreds|it can be pulled|fall apart(?: tender)?|it is falling(?: apart| off the bone)|you can pull it(?: apart)?|it is soft|a fork (?:turns|slides in|twists)(?: in it)?',
   ],
 ]
 export const TENDER_SAID = `(?:${TENDER.map(([, words]) => words).join('|')})`

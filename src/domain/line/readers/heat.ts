@@ -156,14 +156,15 @@ export const HEATS: readonly Reader[] = [
     '(?:with |and )?(?:(?:no|not|without(?: the| an?)?) (?:fan|convection)(?: oven)?|(?:the )?(?:fan|convection) (?:switched )?off)',
     () => ({ kind: 'oven', oven: 'still' }),
   ),
-  // How many ovens there are is the kitchen's
-  reader('(?:with |in |just |only |i have |we have )*(?:a |an |the |my |our )?(?:single|one) oven(?: only)?', () => ({
-    kind: 'filler',
+  // How many ovens there are
+  reader('(?:with |in |just |only |i have |we have )*(?:a |an |the |my |our )?(?:single|one|1) oven(?: only)?', () => ({
+    kind: 'ovens',
+    count: 1,
   })),
-  reader('(?:with |in |i have |we have )*(?:the |my |our )?(?:both|double|[2-6]|two|three|four) ovens?', (_, text) => ({
-    kind: 'note',
-    text,
-  })),
+  reader(
+    '(?:with |in |i have |we have |across )*(?:the |my |our )?(both|double|[2-6]|two|three|four) ovens?',
+    ([, count = '']) => ({ kind: 'ovens', count: /both|double/.test(count) ? 2 : numberOf(count) }),
+  ),
   reader(`(?:in an? |in the |my )?(?:fan|convection|fan assisted|hot air)(?: oven)?`, () => ({
     kind: 'oven',
     oven: 'fan',

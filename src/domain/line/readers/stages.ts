@@ -153,6 +153,11 @@ export const STAGES: readonly Reader[] = [
     ([, span]) =>
       stage({ on: 'oven', cover: 'bare', follows: true, ...(span === undefined ? {} : { minutes: minutesOf(span) }) }),
   ),
+  // 150 covered for 4 h, 1 h uncovered
+  reader(
+    `(?:(?:and |then |for |the |last |final )+|)(${SPAN}) (?:uncover(?:ed)?|bare|(?:with )?(?:the )?(?:foil|cover|lid) off|without (?:the )?(?:foil|cover|lid))(?! (?:at|in|on)(?: |$))`,
+    ([, span = '']) => stage({ on: 'oven', cover: 'bare', follows: true, minutes: minutesOf(span) }),
+  ),
   // smoked at 107 to 74, wrap, then till 95: on at the same heat
   listed(
     `(?:and |then )*(?:wrap(?:ped|ping)?|foil(?:ed)?|crutch(?:ed)?)(?: it)?(?: tight(?:ly)?)?(?: (?:in|with) (?:foil|(?:butcher |pink |baking )?paper))?(?: (?:and|then|back|on|in|cook(?:ed)?|continue|carry|go(?:es)?|take(?:n)?|it|the|oven|smoker|smoke))*(?: (?:to|until|till)(?: ${READS})? ${TEMP}(?: (?:inside|internal|core))?|(?= (?:until|till) ${TENDER_SAID}(?: |$)))`,

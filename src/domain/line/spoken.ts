@@ -1,0 +1,139 @@
+import { madeOne, type Rule, type Token } from './tokens'
+
+/** Numbers as they are spoken, or typed in haste: fourteen, twenty-two, two hundred and ten, one point eight, 1 kilo 800. */
+
+const ONES: readonly string[] = 'one two three four five six seven eight nine'.split(' ')
+const TEENS: readonly string[] = 'thirteen fourteen fifteen sixteen seventeen eighteen nineteen'.split(' ')
+const TENS: readonly string[] = 'twenty thirty forty fifty sixty seventy eighty ninety'.split(' ')
+/** Such a word after a worded hour is its minutes: seven fifteen. */
+const HOURS: ReadonlySet<string> = new Set([...ONES, 'ten', 'eleven', 'twelve'])
+const UNIT = /^(?:f|c|degrees?|deg|fahrenheit|celsius|centigrade)$/
+/** From sixty on no hour has so many minutes: "one eighty" is a heat. */
+const NO_MINUTES = 60
+
+/** No oven is hotter than four hundred and something, and "five thirty for an hour" is half past five. */
+const MOST_HEAD = 4
+const LASTS = /^(?:min|mins|minutes?|h|hours?|hrs?)$/
+
+const text = (tokens: readonly Token[], at: number): string => tokens[at]?.text ?? ''
+const one = (word: string): number => ONES.indexOf(word) + 1
+/** No comma stands between the words of one number. */
+const joined = (tokens: readonly Token[], at: number): boolean => tokens[at]?.parted === false
+
+interface Spoken {
+  readonly value: number
+  readonly count: number
+}
+
+/** Under a hundred: sixteen, fifty, twenty two. */
+function underHundred(tokens: readonly Token[], at: number): Spoken | undefined {
+  const word = text(tokens, at)
+  const teen = TEENS.indexOf(word)
+  if (teen >= 0) return { value: teen + 13, count: 1 }
+  const tens = 10 * (TENS.indexOf(word) + 2)
+  if (tens < 20) return undefined
+  const unit = joined(tokens, at + 1) ? one(text(tokens, at + 1)) : 0
+  return { value: tens + unit, count: unit > 0 ? 2 : 1 }
+}
+
+/** "Two hundred and ten", "a hundred and sixty five", "three hundred fifty". */
+const hundreds: Rule = (tokens, at) => {
+  const word = text(tokens, at)
+  const head = word === 'a' ? 1 : one(word)
+  if (head < 1 || text(tokens, at + 1) !== 'hundred' || !joined(tokens, at + 1)) return undefined
+  const and = text(tokens, at + 2) === 'and' ? 1 : 0
+  const next = at + 2 + and
+  const under = joined(tokens, next) ? underHundred(tokens, next) : undefined
+  const few = joined(tokens, next) && text(tokens, next) === 'ten' ? { value: 10, count: 1 } : undefined
+  const rest =
+    under ?? few ?? (and > 0 && one(text(tokens, next)) > 0 ? { value: one(text(tokens, next)), count: 1 } : undefined)
+  return rest
+    ? { count: 2 + and + rest.count, text: String(100 * head + rest.value) }
+    : { count: 2, text: String(100 * head) }
+}
+
+const LEADS_HOUR = /^(?:at|by|for|dinner|lunch|supper|eat|serve|table|ready)$/
+/** "Nineteen hundred", "at eighteen thirty". */
+const ofTheDay: Rule = (tokens, at) => {
+  const hour = underHundred(tokens, at)
+  if (!hour || hour.value > 23 || !joined(tokens, at + hour.count)) return undefined
+  const next = at + hour.count
+  if (text(tokens, next) === 'hundred') return { count: hour.count + 1, text: `${hour.value}:00` }
+  const minutes = hour.count === 1 && LEADS_HOUR.test(text(tokens, at - 1)) ? underHundred(tokens, next) : undefined
+  return minutes && minutes.value < 60 && minutes.value % 5 === 0
+    ? { count: 1 + minutes.count, text: `${hour.value}:${minutes.value}` }
+    : undefined
+}
+
+/** "One eighty" is a heat, "three fifty degrees" too; "seven twenty" is an hour. */
+const heatInTwo: Rule = (tokens, at) => {
+  const head = one(text(tokens, at))
+  const under = head > 0 && joined(tokens, at + 1) ? underHundred(tokens, at + 1) : undefined
+  if (!under || under.value < 10) return undefined
+  const next = at + 1 + under.count
+  // "Two fifty for ten minutes", "one twenty until fifty two", "then three twenty five".
+  const lasts =
+    head <= MOST_HEAD &&
+    (/^(?:until|till)$/.test(text(tokens, next)) ||
+      text(tokens, at - 1) === 'then' ||
+      (text(tokens, next) === 'for' && tokens.slice(next + 1, next + 4).some(({ text: word }) => LASTS.test(word))))
+  const isHeat = under.value >= NO_MINUTES || UNIT.test(text(tokens, next)) || lasts
+  return isHeat ? { count: 1 + under.count, text: String(100 * head + under.value) } : undefined
+}
+
+/** "One point eight", "2 point 5". */
+const decimal: Rule = (tokens, at) => {
+  const word = text(tokens, at)
+  const head = /^\d{1,2}$/.test(word) ? word : one(word) > 0 ? String(one(word)) : undefined
+  if (head === undefined || text(tokens, at + 1) !== 'point' || !joined(tokens, at + 1)) return undefined
+  const digits: string[] = []
+  for (let next = at + 2; joined(tokens, next); next++) {
+    const said = text(tokens, next)
+    const digit = /^\d$/.test(said) ? said : one(said) > 0 ? String(one(said)) : undefined
+    if (digit === undefined) break
+    digits.push(digit)
+  }
+  return digits.length > 0 ? { count: 2 + digits.length, text: `${head}.${digits.join('')}` } : undefined
+}
+
+/** "Fourteen", "twenty two"; the round tens up to forty are words of their own. */
+const plain: Rule = (tokens, at) => {
+  const found = underHundred(tokens, at)
+  if (!found || (HOURS.has(text(tokens, at - 1)) && joined(tokens, at))) return undefined
+  return found.value > 12 && !(found.count === 1 && found.value <= 40 && found.value >= 20)
+    ? { count: found.count, text: String(found.value) }
+    : undefined
+}
+
+/** "An hour and ten": minutes. */
+const hourAnd: Rule = (tokens, at) => {
+  if (text(tokens, at) !== 'and' || !/^(?:hours?|hrs?)$/.test(text(tokens, at - 1))) return undefined
+  const word = text(tokens, at + 1)
+  const under = underHundred(tokens, at + 1)
+  const minutes = under?.value ?? { five: 5, ten: 10 }[word] ?? (/^[1-5]?\d$/.test(word) ? Number(word) : Number.NaN)
+  const end = at + 1 + (under?.count ?? 1)
+  const ends = tokens[end] === undefined || tokens[end]?.parted || /^(?:at|in|then)$/.test(text(tokens, end))
+  return minutes >= 5 && minutes < 60 && ends ? { count: end - at, text: `and ${minutes} min` } : undefined
+}
+
+const KILOS = /^(?:kg|kgs|kilo|kilos|kilograms?)$/
+const GRAMS = /^(?:g|gr|gms?|grams?|grammes)$/
+/** "1 kilo 800", "2 kg 300 grams": one weight. */
+const kilosAndGrams: Rule = (tokens, at) => {
+  const [kilos, grams] = [text(tokens, at), text(tokens, at + 2)]
+  if (!/^\d{1,2}$/.test(kilos) || !KILOS.test(text(tokens, at + 1)) || !/^\d{3}$/.test(grams)) return undefined
+  if (!joined(tokens, at + 1) || !joined(tokens, at + 2)) return undefined
+  const named = GRAMS.test(text(tokens, at + 3)) && joined(tokens, at + 3)
+  // "2 kg 180" may as well be an oven.
+  const glued = tokens[at + 1]?.to === tokens[at + 2]?.from
+  if (!named && !glued && !/^kilo/.test(text(tokens, at + 1))) return undefined
+  // One word: its unit stays with it.
+  return { count: named ? 4 : 3, text: `${Number(kilos) + Number(grams) / 1000} kg` }
+}
+
+/**
+ * Spoken numbers as figures, each where its first word stood.
+ * @param line the line they stand in
+ */
+export const spokenNumbers = (tokens: readonly Token[], line: string): Token[] =>
+  madeOne(madeOne(tokens, line, [hundreds, ofTheDay, hourAnd, decimal, heatInTwo, plain]), line, [kilosAndGrams])
