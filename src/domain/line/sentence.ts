@@ -15,7 +15,7 @@ import { type Found, inAfter, type MomentContext, momentAt } from './said-moment
 import { isImperial } from './scale'
 import { againAt } from './seatings'
 import { FILLER, spelling } from './spelling'
-import { spokenNumbers } from './spoken'
+import { breakfasts, enumerated, spokenNumbers } from './spoken'
 import { NUMBER, numberOf, type Token, tokensOf } from './tokens'
 
 /** A line word by word: what was understood and what was not. */
@@ -273,6 +273,7 @@ const isClock = (tokens: readonly Token[], at: number): boolean =>
 const BEFORE_CORE: ReadonlySet<Found['fact']['kind']> = new Set(['mass', 'heat', 'surface', 'traits', 'note'])
 /** "7.30" is an hour. */
 const WEIGHS_ALONE = /^\d{1,2}\.\d$/
+const WEIGHS_OF = /^\d{1,2}(?:\.\d{1,2})?$/
 const CORE_ALONE = /^(?:4[5-9]|[56]\d|7[0-5])$/
 /**
  * What a number says that stands for itself: "pork tenderloins (2)" how many there are, "rib eye 1.5 kg, 52, oven 120" a
@@ -293,11 +294,13 @@ function loneNumber(
   // "13:00 (8)": so many eat.
   if (enclosed && last?.fact.kind === 'moment' && /^\d{1,3}$/.test(text) && value >= 1)
     return { kind: 'guests', guests: value }
-  // "Silverside 2.3, medium": what it weighs, as the cut is sold.
-  if (last?.fact.kind === 'cut' && line.slice(last.to, from).trim() === '' && WEIGHS_ALONE.test(text)) {
+  // "Silverside 2.3, medium", "a gammon of 3": what it weighs, as the cut is sold.
+  const between = last && line.slice(last.to, from).trim().toLowerCase()
+  const weighs = between === '' ? WEIGHS_ALONE : between === 'of' ? WEIGHS_OF : undefined
+  if (last?.fact.kind === 'cut' && weighs?.test(text)) {
     const sold = findCut(last.fact.ids[0] ?? '')?.mass_kg
     const kg = isImperial(line) ? poundsToKilograms(value) : value
-    const isWeighed = before.some(({ fact }) => fact.kind === 'mass')
+    const isWeighed = between === '' && before.some(({ fact }) => fact.kind === 'mass')
     if (sold && kg >= sold.least && kg <= sold.most && !isWeighed) return { kind: 'mass', kg }
   }
   // "Venison loin 800 g 54 8pm": between what it weighs and an hour.
@@ -353,7 +356,7 @@ export function readSentence(whole: string, context: LineContext): Sentence {
     const text = owned.has(token.text) ? undefined : spelling(token.text)
     return text === undefined ? token : { ...token, text, was: token.text }
   })
-  const tokens = clocks(middles(oneHeat(spokenNumbers(spelt, line), line), line), line)
+  const tokens = clocks(middles(oneHeat(spokenNumbers(breakfasts(enumerated(spelt, line)), line), line), line), line)
   const words = tokens.map(({ text }) => text)
   const joined = words.join(' ')
   const starts: number[] = []

@@ -9,7 +9,7 @@ import { READERS } from './readers'
 /** Words that carry no meaning of their own here. */
 export const FILLER = new Set([
   ...EMPTY,
-  ..."and with then plus also please is are it its we i want wanted would like have having got need to cook cooking make making do doing for at in into by from that this there be will can each all them us me you so but or as nice about roughly around approximately centre center middle thermometer wedding birthday feast celebration cut dinner lunch supper tea meal eat eating people oven heat meat degrees deg served serve x just really very quite bit once after before until till up down day evening night afternoon morning weekend party family table off hot warm cold per service banquet buffet kettle kamado pellet ceramic direct rub prick pricked help third fourth bake wagyu angus hereford longhorn iberico grass fed milk bronze carvery method bring hungry finished how long what time when should could put hi hello hey thanks thank get let plan planning say approx assisted we'd we'll caterer catering same no later than latest i've i'm we're i'd it's they he she my our your does did take takes took go goes going start started arrive arrives now temp temperature says said kitchen tonight's today's one both every other weight target setting lowest sometime ish final if bought needs event site seating sitting first second mum mom dad uncle aunt auntie rather reach even ever seem though thus together needed main mains course booked must many keep manage team staff crew kids children slab combi something internal promise promised season seasoned place placed generously immediately sides carve finish prep ready streaky shelf w um loosely au jus okay ok alright er uh erm d'agneau kruste".split(
+  ..."and with then plus also please is are it its we i want wanted would like have having got need to cook cooking make making do doing for at in into by from that this there be will can each all them us me you so but or as nice about roughly around approximately centre center middle thermometer wedding birthday feast celebration cut dinner lunch supper tea meal eat eating people oven heat meat degrees deg served serve x just really very quite bit once after before until till up down day evening night afternoon morning weekend party family table off hot warm cold per service banquet buffet kettle kamado pellet ceramic direct rub prick pricked help third fourth bake wagyu angus hereford longhorn iberico grass fed milk bronze carvery method bring hungry finished how long what time when should could put hi hello hey thanks thank get let plan planning say approx assisted we'd we'll caterer catering same no later than latest i've i'm we're i'd it's they he she my our your does did take takes took go goes going start started arrive arrives now temp temperature says said kitchen tonight's today's one both every other weight target setting lowest sometime ish final if bought needs event site seating sitting first second mum mom dad uncle aunt auntie rather reach even ever seem though thus together needed main mains course booked must many keep manage team staff crew kids children slab combi something internal promise promised season seasoned place placed generously immediately sides carve finish prep ready streaky shelf w um loosely au jus okay ok alright er uh erm d'agneau kruste breakfast everything".split(
     ' ',
   ),
   '+',
@@ -63,13 +63,19 @@ const NOT_OURS: ReadonlySet<string> = new Set([
     ' ',
   ),
 ])
+/** "The beef's 3 kilos": what has it. */
+const possessive = (word: string): string | undefined => {
+  const name = /^([a-z]{3,})'s$/.exec(word)?.[1]
+  return name !== undefined && MEATS.has(name) ? name : undefined
+}
+const MEATS: ReadonlySet<string> = new Set('beef lamb pork veal ham turkey chicken duck goose rib joint'.split(' '))
 /** Spellings are looked up once: the same words come again with every key. */
 const mended = new Map<string, string | undefined>()
 const MOST_MENDED = 2000
 
 /** The one word that a misspelt one must have been; undefined where none or several are as near. */
 export function spelling(word: string): string | undefined {
-  const short = SHORT.get(word)
+  const short = SHORT.get(word) ?? possessive(word)
   if (short !== undefined) return short
   if (word.length < 4 || word.length > 16 || !/^[a-z]+$/.test(word)) return undefined
   if (NOT_OURS.has(word) || VOCABULARY.has(word) || VOCABULARY.has(singular(word))) return undefined

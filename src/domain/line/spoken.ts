@@ -44,9 +44,11 @@ const hundreds: Rule = (tokens, at) => {
   const and = text(tokens, at + 2) === 'and' ? 1 : 0
   const next = at + 2 + and
   const under = joined(tokens, next) ? underHundred(tokens, next) : undefined
-  const few = joined(tokens, next) && text(tokens, next) === 'ten' ? { value: 10, count: 1 } : undefined
-  const rest =
-    under ?? few ?? (and > 0 && one(text(tokens, next)) > 0 ? { value: one(text(tokens, next)), count: 1 } : undefined)
+  // "Two hundred five degrees"; "two hundred, five minutes" are two numbers.
+  const few = joined(tokens, next) ? [...ONES, 'ten'].indexOf(text(tokens, next)) + 1 : 0
+  const after = tokens[next + 1]
+  const ends = and > 0 || few === 10 || after === undefined || after.parted || UNIT.test(after.text)
+  const rest = under ?? (few > 0 && ends ? { value: few, count: 1 } : undefined)
   return rest
     ? { count: 2 + and + rest.count, text: String(100 * head + rest.value) }
     : { count: 2, text: String(100 * head) }
@@ -137,3 +139,25 @@ const kilosAndGrams: Rule = (tokens, at) => {
  */
 export const spokenNumbers = (tokens: readonly Token[], line: string): Token[] =>
   madeOne(madeOne(tokens, line, [hundreds, ofTheDay, hourAnd, decimal, heatInTwo, plain]), line, [kilosAndGrams])
+
+/** "1. turkey 6 kg 2. ham 3 kg", "roast 1: rib": the numbers of a list, which count up from one, say nothing. */
+export function enumerated(tokens: readonly Token[], line: string): Token[] {
+  const marks: number[] = []
+  tokens.forEach(({ text: word, to }, at) => {
+    const next = tokens[at + 1]
+    const isMark = next && /^[.):]\s/.test(line.slice(to, next.from)) && /^\p{L}/u.test(next.text)
+    if (isMark && word === String(marks.length + 1)) marks.push(at)
+  })
+  if (marks.length < 2) return [...tokens]
+  return tokens.flatMap((token, at) =>
+    marks.includes(at) ? [] : marks.includes(at - 1) ? [{ ...token, parted: true }] : [token],
+  )
+}
+
+/** "Breakfast at 9": in the morning, as no roast else is eaten. */
+export const breakfasts = (tokens: readonly Token[]): Token[] =>
+  tokens.flatMap((token, at): Token[] => {
+    const led = /^(?:at|by|for|is)$/.test(text(tokens, at - 1)) ? at - 2 : at - 1
+    const isHour = /^(?:[5-9]|1[01])(?:[:.][0-5]\d)?$/.test(token.text) && !/^[ap]m$/.test(text(tokens, at + 1))
+    return isHour && text(tokens, led) === 'breakfast' ? [token, { ...token, text: 'am', parted: false }] : [token]
+  })

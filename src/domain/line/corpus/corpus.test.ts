@@ -6,6 +6,7 @@ import { LINES } from './lines'
 import { RECIPES } from './recipes'
 import { SEASON } from './season'
 import { SERVICE } from './service'
+import { SPOKEN } from './spoken'
 import { UNSEEN, UNSEEN_AGAIN, UNSEEN_LAST } from './unseen'
 
 const NOW = Date.UTC(2026, 10, 24, 9) / 1000
@@ -38,7 +39,7 @@ const missedOf = (lines: typeof LINES): string[] =>
 
 describe('lines as cooks say them', () => {
   it('are understood', () => {
-    const all = [...LINES, ...FOUND, ...SEASON, ...RECIPES, ...SERVICE]
+    const all = [...LINES, ...FOUND, ...SEASON, ...RECIPES, ...SERVICE, ...SPOKEN]
     const missed = missedOf(all)
     console.log(`corpus: ${all.length - missed.length} of ${all.length} lines understood\n${missed.join('\n')}`)
     expect(all.length).toBeGreaterThanOrEqual(400)

@@ -162,7 +162,7 @@ export const HEATS: readonly Reader[] = [
     count: 1,
   })),
   reader(
-    '(?:with |in |i have |we have |across )*(?:the |my |our )?(both|double|[2-6]|two|three|four) ovens?',
+    '(?:with |in |i have |we have |across )*(?:the |my |our )?(both|double|[2-6]|two|three|four) (?:(?:big|fan|combi|deck|convection) )*ovens?',
     ([, count = '']) => ({ kind: 'ovens', count: /both|double/.test(count) ? 2 : numberOf(count) }),
   ),
   reader(`(?:in an? |in the |my )?(?:fan|convection|fan assisted|hot air)(?: oven)?`, () => ({

@@ -1,0 +1,118 @@
+/**
+ * Lines that were typed on 30 November 2026 as they are spoken to a telephone, and lists of several roasts, of which
+ * these were misread or lost something; each with what a cook would expect of it, in the signs of gist.ts.
+ */
+export const SPOKEN: readonly (readonly [line: string, means: string])[] = [
+  ["um so it's a turkey about fourteen pounds and we want to eat around three ish", '6.35kg turkey | @11-24T15:00'],
+  [
+    'the big turkey is eighteen pounds four ounces stuffed and we sit down at four sharp',
+    '8.28kg stuffed turkey | @11-24T16:00',
+  ],
+  [
+    'hey can you do a pork belly one point eight kilos with crackling for seven o clock tonight',
+    '1.8kg note pork-belly | @11-24T19:00',
+  ],
+  ['turkey crown two and a half kilo twelve noon', '2.5kg turkey-breast-bone-in | @11-24T12:00'],
+  ['1 kilo 800 of pork loin at 7pm', '1.8kg pork-loin | @11-24T19:00'],
+  ['1kg500 chicken 7pm', '1.5kg chicken | @11-24T19:00'],
+  ['1 kg 250 g beef fillet 8pm rare', '1.25kg =rare beef-tenderloin | @11-24T20:00'],
+  ['leg of lamb 2kg 300 grams 7.30pm', '2.3kg lamb-leg-bone-in | @11-24T19:30'],
+  [
+    'roast beef two kilos at one eighty medium rare eat at seven fifteen',
+    '2kg =medium-rare beef-rib-bone-in oven180 | ?cut @11-24T19:15',
+  ],
+  [
+    'prime rib 3kg at two hundred and fifty for twenty minutes then one sixty until fifty two, eight people, seven thirty',
+    '3kg [160>52] [250/20] beef-rib-bone-in | @11-24T19:30 for8',
+  ],
+  ['turkey twenty two pounds dinner at five forty five for sixteen', '9.98kg turkey | @11-24T17:45 for16'],
+  ['chicken two kilos three fifty degrees for an hour and a half dinner at six', '2kg [177/90] chicken | @11-24T18:00'],
+  [
+    'leg of lamb for fifteen people, four kilos, two hundred then one seventy, half past one',
+    '4kg [170] [200] lamb-leg-bone-in | @11-24T13:30 for15',
+  ],
+  ['dinner for eighteen at nineteen hundred, two ribs five kilos each', '5kg beef-rib-bone-in x2 | @11-24T19:00 for18'],
+  [
+    'rib of beef three point five kilos medium rare at seven fifteen',
+    '3.5kg =medium-rare beef-rib-bone-in | @11-24T19:15',
+  ],
+  ["brisket five kilos, one hundred and ten overnight, one o'clock sunday", '5kg beef-brisket oven110 | @11-29T13:00'],
+  [
+    'rib roast 3 bones 3kg, one twenty until fifty two then two fifty for ten minutes, eight pm',
+    '3kg [120>52] [250/10] beef-rib-bone-in | @11-24T20:00',
+  ],
+  ['pork loin, boned, 2 kg, sixty three degrees core, six thirty p.m.', '2kg =63 pork-loin | @11-24T18:30'],
+  ['roast chicken 1.7 kg at one ninety an hour and ten, seven pm', '1.7kg [190/70] chicken | @11-24T19:00'],
+  [
+    'for twelve: a nineteen pound turkey, a ten pound smoked ham, four o clock thanksgiving',
+    '8.62kg turkey | 4.54kg smoked-ham | @11-26T16:00 for12',
+  ],
+  ['a 19 pound turkey, a 10 pound smoked ham, 4pm thanksgiving', '8.62kg turkey | 4.54kg smoked-ham | @11-26T16:00'],
+  [
+    'a turkey of 6 kilos, a gammon of 3 and a rib of beef of 2.5, everything for 3 pm',
+    '6kg turkey | 3kg smoked-ham | 2.5kg beef-rib-bone-in | @11-24T15:00',
+  ],
+  [
+    'roast 1: beef rib 3kg medium rare; roast 2: pork belly 2kg; dinner 19:30',
+    '3kg =medium-rare beef-rib-bone-in | 2kg pork-belly | @11-24T19:30',
+  ],
+  [
+    '1. turkey 14lb 2. smoked ham 8lb 3. prime rib 6lb, 5pm',
+    '6.35kg turkey | 3.63kg smoked-ham | 2.72kg beef-rib-bone-in | @11-24T17:00',
+  ],
+  ['smoked ham 3kg for breakfast at 9', '3kg smoked-ham | @11-25T09:00'],
+  [
+    'ribeye roast (boneless prime rib) 5 lbs; reverse sear: 225 oven to 118, rest 30, 500 for 8 min; dinner 7',
+    '2.27kg [*260/8] [107>48] beef-rib-boneless rest30 reverse-sear | @11-24T19:00',
+  ],
+  [
+    'roast beef for slicing cold tomorrow, eye of round 3 lb, rare',
+    '1.36kg =rare beef-eye-of-round | ?slicing @11-25T19:00',
+  ],
+  [
+    'TURKEY 6KG SERVES 10 PREP 30 MINS COOK 3 HRS 15 MINS 180C (160C FAN) GAS 4 FOR 3PM',
+    '6kg [160/195] fan turkey | @11-24T15:00 for10',
+  ],
+  [
+    'my brisket is 13 pounds, wrapped at 165 in butcher paper, smoker at 250, lunch at 1',
+    '5.9kg beef-brisket cover@>74 note oven121 two-zone-fire | @11-24T13:00',
+  ],
+  [
+    'chuck roast 4lb 275 until probe tender dinner at 6',
+    '1.81kg beef-shoulder oven135 until-falls_apart | @11-24T18:00',
+  ],
+  [
+    'smoked turkey breast 6 lb 240F hickory 5pm',
+    '2.72kg note oven116 turkey-breast-bone-in two-zone-fire | @11-24T17:00',
+  ],
+  ["leg lamb 2kg dinner 8, I'm home at 6", '2kg lamb-leg-bone-in note | @11-24T20:00'],
+  ['rib 3kg eat 7, oven must be off by 6', '3kg beef-rib-bone-in note | @11-24T19:00'],
+  ['20 portions of roast sirloin at 180g each, 7.30pm', '3.6kg beef-strip-loin | @11-24T19:30 for20'],
+  [
+    'lamb shoulder 2 kg 4 hours 150 covered, 1 hr uncovered, 7pm',
+    '2kg [150/240+foil] [150/60+bare] lamb-shoulder | @11-24T19:00',
+  ],
+  [
+    'pork butt 9lbs on at midnight smoker 225 serve 2pm sunday',
+    '4.08kg oven107 pork-shoulder two-zone-fire | @11-29T14:00',
+  ],
+  ['six pound cooked ham just needs warming and a glaze for noon', '2.72kg cooked-ham glaze note | @11-24T12:00'],
+  ["gigot d'agneau 2,4 kg rosé 19h30", '2.4kg =pink lamb-leg-bone-in | @11-24T19:30'],
+  [
+    'turkey 6kg, smoked ham 4kg, topside 2kg; dinner 3pm; 2 ovens; 14 people',
+    '6kg turkey | 4kg smoked-ham | 2kg beef-round-or-rump | @11-24T15:00 for14 ovens2',
+  ],
+  [
+    'two chickens 1.8kg and a 3kg rib of beef, all at 7, one oven',
+    '1.8kg chicken x2 | 3kg beef-rib-bone-in | @11-24T19:00 ovens1',
+  ],
+  [
+    'wedding 120 covers, sirloin 4 x 5kg medium rare, service 18:30, 2 combi ovens',
+    '5kg =medium-rare beef-strip-loin x4 | @11-24T18:30 for120 ovens2',
+  ],
+  [
+    'okay we have two legs of lamb each about two kilos pink for eight people at quarter to eight',
+    '2kg =pink lamb-leg-bone-in x2 | @11-24T19:45 for8',
+  ],
+  ['2 x 1.5kg chickens different times 6pm and 7:30pm', '1.5kg chicken x2 | 1@11-24T18:00 1@11-24T19:30'],
+]
