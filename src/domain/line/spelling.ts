@@ -27,7 +27,9 @@ const wordsOf = (source: string): string[] => [
 const PATTERN_WORDS = READERS.flatMap(({ pattern }) => wordsOf(pattern.source))
 const VOCABULARY: ReadonlySet<string> = new Set([...FILLER, ...NAME_WORDS, ...PATTERN_WORDS, ...DAY_WORDS])
 /** Words of ours that are too like everyday ones: no dean is a bean, and no market was marked. */
-const NOT_MENDED_TO: ReadonlySet<string> = new Set(['bean', 'char', 'clay', 'lard', 'marked', 'torch'])
+const NOT_MENDED_TO: ReadonlySet<string> = new Set(
+  'bean char clay lard marked torch different home peach rose using'.split(' '),
+)
 /** Words that a misspelt one may have been: whole words only, not the halves that patterns are made of. */
 const MENDED_TO: readonly string[] = [...new Set([...NAME_WORDS, ...PATTERN_WORDS, ...DAY_WORDS])].filter(
   (word) => word.length >= 3 && !NOT_MENDED_TO.has(word),
