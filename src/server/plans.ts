@@ -1,3 +1,4 @@
+import { findCut } from '@/core/reference/cuts'
 import type { Plan } from '@/core/schedule/plan'
 import type { KitchenRow, KitchenScope, Page, PlanRow, PlanVersionRow } from '@/db/repositories'
 import type { Unreadable } from '@/db/stored'
@@ -6,6 +7,7 @@ import { standardsOf, withStandards } from '@/domain/house/standards'
 import { type LineReading, NO_CUT, readLine } from '@/domain/line/reading'
 import { isMeal } from '@/domain/line/said-roast'
 import { goingInAt, mayComeAsTold, planFromLine, servedAsItComes } from '@/domain/plan/from-line'
+import { heatBetween, leavesHeatOpen } from '@/domain/plan/heat-between'
 import { asIfToGoIn, checkPlan, checkPromiseAhead } from '@/domain/plan/make-plan'
 import type { PlanSummary } from '@/domain/plan/summary'
 import { parseWith } from '@/domain/problem/parse'
@@ -127,11 +129,12 @@ export const addPlanFromLine = (slug: string, line: string): Promise<Outcome<Pla
 /** The plan of a line with what its kitchen has learned, going in when its line says so, where it says so and can be planned. */
 export async function planAsSaid(
   scope: KitchenScope,
-  { put_in_s: said_s, promise_s }: LineReading,
+  { put_in_s: said_s, promise_s, between_s }: LineReading,
   untaught: PlanDocument,
   now_s: number,
 ): Promise<PlanDocument> {
-  const document = await taughtPlan(scope, untaught)
+  const taught = await taughtPlan(scope, untaught)
+  const document = between_s === undefined ? taught : await heatedBetween(taught, between_s, now_s)
   const put_in_s = promise_s === undefined ? said_s : undefined
   if (put_in_s === undefined && !mayComeAsTold(document)) return document
   const made = await compute('plan', { document: asIfToGoIn(document), now_s })
@@ -139,6 +142,22 @@ export async function planAsSaid(
   const serve_c = servedAsItComes(document, made.value)
   const served = serve_c === undefined ? document : { ...document, target: { serve_c: Math.round(serve_c) } }
   return put_in_s === undefined ? served : goingInAt(served, made.value.putIn, put_in_s, now_s)
+}
+
+/** The same plan in an oven that makes it go in when it was said to; where none does it says so. */
+async function heatedBetween(document: PlanDocument, wanted_s: number, now_s: number): Promise<PlanDocument> {
+  const { program } = document
+  const cut = findCut(document.roast.cut)
+  if (!cut || 'stages' in program || !leavesHeatOpen(program)) return document
+  const at = (set_c: number): PlanDocument => ({ ...document, program: { ...program, set_c } })
+  const putInAt = async (set_c: number) => {
+    const made = await compute('plan', { document: at(set_c), now_s })
+    return made.ok ? made.value.putIn : undefined
+  }
+  const set_c = await heatBetween(cut, putInAt, wanted_s)
+  if (set_c !== undefined) return at(set_c)
+  const said = 'no oven makes it go in when it was said to: it goes in when it must'
+  return { ...document, notes: [document.notes, said].filter((note) => note !== '').join('; ') }
 }
 
 /** Adds a plan from a document. */

@@ -256,6 +256,8 @@ export function askWords(ask: Ask, units: Units): string {
       return ask.put_in_s === undefined
         ? `When do they eat? Taken as ${hoursSaid(ask.taken_h)} from now.`
         : `When do they eat? Several things cannot all be counted from when one goes in. Taken as ${hoursSaid(ask.taken_h)} after ${clock(ask.put_in_s, units)}.`
+    case 'goes_in':
+      return `“${ask.words}”: the plan says when it goes in, by its heat and by when they eat.`
     case 'said_twice':
       if (ask.meals)
         return `Two hours that are no one meal: type a line for each. Here “${ask.taken}” is taken for all of it.`

@@ -42,6 +42,18 @@ test('changes answer at once, are saved, and a heavier, thicker piece goes in ea
   await expect(page.getByLabel('Thickness', { exact: true })).toHaveValue('130')
 })
 
+test('told when it goes in and when they eat, the oven is as hot as that takes', async ({ page }) => {
+  const line = 'pork shoulder 3 kg pulled, in at 9:30 tomorrow, eat tomorrow 18:00'
+  await typeLine(page, line)
+  await expect(page.getByTestId('line-understood')).toContainText('into the heat')
+  await expect(page.locator('[data-ask]')).toHaveCount(0)
+  await planByLine(page, line)
+  const ribbon = page.getByTestId('ribbon').getByRole('group', { name: /on the table/ })
+  await expect(ribbon).toHaveAttribute('aria-label', /In at 09:[1-4]\d.*on the table 18:00/)
+  await typeLine(page, 'pork shoulder 3 kg pulled, 150C, in at 9:30 tomorrow, eat tomorrow 18:00')
+  await expect(page.locator('[data-ask]')).toContainText('the plan says when it goes in')
+})
+
 test('a line that says when it goes in is a plan that goes in then: ribbon, sheet and words say the same minute', async ({
   page,
 }) => {

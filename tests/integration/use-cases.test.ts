@@ -66,6 +66,24 @@ describe('plans', () => {
     }
   })
 
+  it('told when it goes in and when they eat, its oven is as hot as that takes; where none is, the plan says so', async () => {
+    const { addPlanFromLine, planInKitchen } = await plansOf()
+    const { kitchen } = await freshKitchen(db)
+    const line = 'pork shoulder 3 kg pulled, in at 8am saturday, eat saturday 18:00'
+    const row = must(await addPlanFromLine(kitchen.slug, line))
+    expect(row.document.program).toMatchObject({ school: 'steady' })
+    const set_c = 'stages' in row.document.program ? undefined : row.document.program.set_c
+    expect(set_c).toBeGreaterThan(100)
+    expect(set_c).toBeLessThan(150)
+    expect(row.document.notes).toBe('')
+    const { plan } = must(await planInKitchen(kitchen.slug, row.id))
+    expect(Math.abs(plan.putIn - Date.parse('2027-01-30T08:00:00Z') / 1000)).toBeLessThan(25 * 60)
+    expect(plan.promise).toBe(Date.parse('2027-01-30T18:00:00Z') / 1000)
+    const never = must(await addPlanFromLine(kitchen.slug, 'turkey 6 kg, in at 4am saturday, eat saturday 14:00'))
+    expect(never.document.notes).toContain('no oven makes it go in when it was said to')
+    expect(never.document.program).not.toHaveProperty('set_c', expect.any(Number))
+  })
+
   it('a line about a table becomes a meal in this kitchen, one about a roast a plan', async () => {
     const { addFromLine } = await import('@/server/lines')
     const { mealInKitchen } = await import('@/server/meals')

@@ -83,6 +83,7 @@ export function readLine(line: string, context: LineContext): Outcome<LineReadin
   const goesIn = table.map(({ fact }) => fact).findLast((fact) => fact.kind === 'put_in')
   const put_in_s = goesIn && (said_s === undefined || goesIn.already) ? goesIn.at_s : undefined
   const aside = kitchenOf(table, toCelsius)
+  const between = goesIn && !goesIn.already && said_s !== undefined && goesIn.at_s < said_s ? goesIn.at_s : undefined
   const batched = table.map(({ fact }) => fact).find((fact) => fact.kind === 'batches')
   const away = table.map(({ fact }) => fact).find((fact) => fact.kind === 'away')
 
@@ -150,6 +151,15 @@ export function readLine(line: string, context: LineContext): Outcome<LineReadin
         line: added(words),
       })),
     })
+  // By a heat that is said it goes in when it must.
+  const goes = table.find(({ fact }) => fact === goesIn)
+  if (between !== undefined && goes && (isOfMeal || all.some(saysHeat)))
+    asks.push({
+      code: 'goes_in',
+      at: { from: goes.from, to: goes.to },
+      words: spelt(goes),
+      options: [{ says: 'leave it out', line: replaced(goes, '') }],
+    })
   // Of a meal the board hears it by hand.
   const wentIn = goesIn?.already && isOfMeal ? table.find(({ fact }) => fact === goesIn) : undefined
   const [first, ...others] = all
@@ -186,6 +196,7 @@ export function readLine(line: string, context: LineContext): Outcome<LineReadin
     ...(promise_s === undefined ? {} : { promise_s }),
     ...(put_in_s === undefined ? {} : { put_in_s }),
     ...(goesIn?.already ? { isIn: true as const } : {}),
+    ...(between === undefined || isOfMeal || noted.some(saysHeat) ? {} : { between_s: between }),
     asks,
   })
 }

@@ -80,6 +80,13 @@ export type Ask =
       readonly options: readonly Choice[]
     }
   | {
+      /** When it is put in was said beside when they eat, and follows from that. */
+      readonly code: 'goes_in'
+      readonly at: Span
+      readonly words: string
+      readonly options: readonly Choice[]
+    }
+  | {
       readonly code: 'said_twice'
       readonly at: Span
       readonly what: Fact['kind']
@@ -131,6 +138,8 @@ export interface LineReading {
   readonly put_in_s?: number
   /** It is in since then already. */
   readonly isIn?: true
+  /** When it is to go in, where it was said when they eat too, s since 1970: then its heat follows, where that is open. */
+  readonly between_s?: number
   readonly asks: readonly Ask[]
 }
 

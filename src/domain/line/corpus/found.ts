@@ -173,7 +173,7 @@ export const FOUND: readonly (readonly [line: string, means: string])[] = [
   ['rib 3kg done at 130F 7pm', '3kg =54 beef-rib-bone-in | @11-24T19:00'],
   ['rib roast 2.5kg 55 degrees inside by 8 at night', '2.5kg =55 beef-rib-bone-in | @11-24T20:00'],
   ['rib 3kg in at noon 80C', '3kg beef-rib-bone-in oven80 | in@11-24T12:00'],
-  ['rib 3kg lowest oven setting 80C from noon until 8pm', '3kg beef-rib-bone-in oven80 | @11-24T20:00'],
+  ['rib 3kg lowest oven setting 80C from noon until 8pm', '3kg beef-rib-bone-in oven80 | ?in @11-24T20:00'],
   [
     'rack of lamb 1kg sear 4 min, 180C 12 min, rest 8, table 19:45',
     '1kg [180/12] [pan/4] lamb-rack rest8 | @11-24T19:45',

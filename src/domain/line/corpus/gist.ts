@@ -84,13 +84,15 @@ export function gist(reading: LineReading, timeZone: string): string {
       ? [`?${ask.words.toLowerCase()}`]
       : ask.code === 'which_cut'
         ? ['?cut']
-        : ask.code === 'said_twice'
-          ? ['?twice']
-          : ask.code === 'no_cut'
-            ? ['?meat']
-            : ask.code === 'not_a_word_for_it'
-              ? ['?word']
-              : [],
+        : ask.code === 'goes_in'
+          ? ['?in']
+          : ask.code === 'said_twice'
+            ? ['?twice']
+            : ask.code === 'no_cut'
+              ? ['?meat']
+              : ask.code === 'not_a_word_for_it'
+                ? ['?word']
+                : [],
   )
   const table = [
     reading.guests === undefined ? '' : `for${reading.guests}`,
@@ -104,6 +106,7 @@ export function gist(reading: LineReading, timeZone: string): string {
     ...reading.sides.map(({ id }) => `+${id}`),
     ...(reading.seatings ?? []).map(({ at_s, pieces }) => `${pieces.length}@${moment(at_s, timeZone)}`),
     reading.promise_s === undefined || reading.seatings ? '' : `@${moment(reading.promise_s, timeZone)}`,
+    reading.between_s === undefined ? '' : `from@${moment(reading.between_s, timeZone)}`,
     reading.put_in_s === undefined ? '' : `${reading.isIn ? 'since' : 'in'}@${moment(reading.put_in_s, timeZone)}`,
     ...asked,
   ].filter((sign) => sign !== '')

@@ -222,7 +222,7 @@ export const SEASON: readonly (readonly [line: string, means: string])[] = [
   ['poussin 4 off 450g each, 19:00 service', '0.45kg cornish-hen x4 | @11-24T19:00'],
   [
     'turkey crown 3.5 kg, breast only to 70C, sit down at 14:00, oven needed for potatoes from 13:15',
-    '3.5kg =70 turkey-breast-bone-in | +potatoes @11-24T14:00',
+    '3.5kg =70 turkey-breast-bone-in | +potatoes ?in @11-24T14:00',
   ],
   ['pork loin w/ crackling 2.5kg eat at 18.30', '2.5kg note pork-loin | @11-24T18:30'],
   ['5 chickens 1.5 kg for catering pick up at 11:45', '1.5kg chicken x5 | @11-24T11:45'],

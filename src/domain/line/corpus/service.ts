@@ -402,7 +402,7 @@ export const SERVICE: readonly (readonly [line: string, means: string])[] = [
   ['rib 3kg, turkey 6kg, 4pm, put the turkey in first', '3kg beef-rib-bone-in | 6kg turkey | @11-24T16:00'],
   [
     'lamb leg 2kg and pork loin 2kg, 7pm, lamb pink, pork with crackling, pork in at 5',
-    '2kg =pink lamb-leg-bone-in | 2kg note pork-loin | @11-24T19:00',
+    '2kg =pink lamb-leg-bone-in | 2kg note pork-loin | ?in @11-24T19:00',
   ],
   ['turkey 6kg, 3pm, turkey stuffed', '6kg stuffed turkey | @11-24T15:00'],
   [

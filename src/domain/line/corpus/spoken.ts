@@ -94,7 +94,7 @@ export const SPOKEN: readonly (readonly [line: string, means: string])[] = [
   ],
   [
     'pork butt 9lbs on at midnight smoker 225 serve 2pm sunday',
-    '4.08kg oven107 pork-shoulder two-zone-fire | @11-29T14:00',
+    '4.08kg oven107 pork-shoulder two-zone-fire | ?in @11-29T14:00',
   ],
   ['six pound cooked ham just needs warming and a glaze for noon', '2.72kg cooked-ham glaze note | @11-24T12:00'],
   ["gigot d'agneau 2,4 kg rosé 19h30", '2.4kg =pink lamb-leg-bone-in | @11-24T19:30'],
