@@ -76,6 +76,8 @@ const NAMES: Readonly<Record<string, readonly string[]>> = {
   'sirloin tip': ['beef-round-or-rump'],
   'beef sirloin tip': ['beef-round-or-rump'],
   'beef knuckle': ['beef-round-or-rump'],
+  'top rump': ['beef-round-or-rump'],
+  'beef top rump': ['beef-round-or-rump'],
   'thick flank': ['beef-round-or-rump'],
   'short loin': ['beef-strip-loin'],
   'beef short loin': ['beef-strip-loin'],

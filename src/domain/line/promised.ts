@@ -8,7 +8,7 @@ import { type MomentContext, momentAt } from './said-moment'
 
 /** What cooks overnight is eaten by this hour of the next day, or the day is said. */
 const MORNING_AFTER_H = 15
-const HALF_DAY_S = 12 * 3600
+export const HALF_DAY_S = 12 * 3600
 /** And it is no night that is shorter, s. */
 const A_NIGHT_S = 10 * 3600
 

@@ -12,7 +12,7 @@ import type { Fact, Meaning } from './fact'
 import { leadHours } from './lead'
 import { ORDINARY } from './ordinary'
 import { piecesApart } from './pieces-apart'
-import { continentalHour, heldUntil, hoursApart, isPartOf, promiseOf } from './promised'
+import { continentalHour, HALF_DAY_S, heldUntil, hoursApart, isPartOf, promiseOf } from './promised'
 import { isPulled } from './readers/doneness'
 import { roastsOf } from './roast-reading'
 import { kitchenOf } from './said-kitchen'
@@ -83,7 +83,11 @@ export function readLine(line: string, context: LineContext): Outcome<LineReadin
   const goesIn = table.map(({ fact }) => fact).findLast((fact) => fact.kind === 'put_in')
   const put_in_s = goesIn && (said_s === undefined || goesIn.already) ? goesIn.at_s : undefined
   const aside = kitchenOf(table, toCelsius)
-  const between = goesIn && !goesIn.already && said_s !== undefined && goesIn.at_s < said_s ? goesIn.at_s : undefined
+  // "In at nine thirty, eat at two" is in the morning.
+  const between =
+    goesIn && !goesIn.already
+      ? [goesIn.at_s, goesIn.at_s - HALF_DAY_S].find((at_s) => at_s > context.now_s && at_s < (said_s ?? 0))
+      : undefined
   const batched = table.map(({ fact }) => fact).find((fact) => fact.kind === 'batches')
   const away = table.map(({ fact }) => fact).find((fact) => fact.kind === 'away')
 

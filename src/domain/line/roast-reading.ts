@@ -36,7 +36,8 @@ const BOILS_C = 100
 /** Facts of which a roast has one. */
 const ONCE: ReadonlySet<Fact['kind']> = new Set(['mass', 'thickness', 'doneness', 'serve', 'pull'])
 
-const kgWords = (kg: number) => `${tenth(kg)} kg`
+/** Of what weighs less than half a kilogram tenths say nothing. */
+const kgWords = (kg: number) => `${kg < 0.5 ? Math.round(kg * 100) / 100 : tenth(kg)} kg`
 
 /** What a roast's words are read in: the line's scale, its table, and where to ask. */
 export interface Scene {

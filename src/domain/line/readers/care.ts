@@ -30,7 +30,7 @@ const SOAK =
 const BED =
   '(?:onions?|carrots?|celery|potatoes|vegetables?|veg|root vegetables|roots|bones|fennel|leeks?|herbs|rosemary|thyme|garlic|apples?|lemons?|sourdough|bread|trivet|salt)'
 const SEASONING =
-  '(?:rosemary|thyme|sage|garlic|mustard|pepper|peppercorns|salt and pepper|herbs|spices|spice|(?:smoked |sweet |hot )?paprika|cumin|anchov(?:y|ies)|parsley|tarragon|bay|juniper|fennel seeds?|chilli|chili|ginger|horseradish|olive oil|oil|lemons?|limes?|honey|maple syrup|lemon zest|zaatar|harissa|jerk|barbecue|breadcrumbs?)'
+  '(?:rosemary|thyme|sage|garlic|mustard|pepper|peppercorns|salt and pepper|herbs|spices|spice|(?:smoked |sweet |hot )?paprika|cumin|anchov(?:y|ies)|parsley|tarragon|bay|juniper|fennel seeds?|chilli|chili|ginger|horseradish|olive oil|oil|lemons?|limes?|honey|maple syrup|lemon zest|zaatar|harissa|jerk|barbecue|breadcrumbs?|cloves|brown sugar|demerara(?: sugar)?|treacle|marmalade)'
 /** What is laid round a roast that is no foil. */
 const COAT =
   '(?:(?:streaky |smoked |back |the |its |thin )*(?:bacon|prosciutto|pancetta|parma ham|ham|speck|lardo|caul(?: fat)?|vine leaves|cabbage leaves))'
@@ -118,7 +118,7 @@ export const CARE: readonly Reader[] = [
     }),
   ),
   reader(
-    `(?:stuffed|with (?:[a-z]+ (?:and [a-z]+ )?)?stuffing(?: (?:in(?: the)?|inside)(?: cavity)?)?|(?:[a-z]+ and [a-z]+ )?stuffing (?:in the cavity|inside))(?: (?:cavity|inside|in the cavity|bird))?(?: with (?:[a-z]+(?: and )?){1,3}(?: stuffing)?)?`,
+    `(?:stuffed|stuffing (?:in|inside|down)(?: the)?(?: (?:middle|centre|center))?|with (?:[a-z]+ (?:and [a-z]+ )?)?stuffing(?: (?:in(?: the)?|inside)(?: cavity)?)?|(?:[a-z]+ and [a-z]+ )?stuffing (?:in the cavity|inside))(?: (?:cavity|inside|in the cavity|bird))?(?: with (?:[a-z]+(?: and )?){1,3}(?: stuffing)?)?`,
     () => ({ kind: 'stuffing', where: 'cavity' }),
   ),
   reader(`(?:legs? (?:open|untied|loose|splayed)|open legs?|untrussed|untied|not trussed|un trussed)`, () => ({
@@ -219,7 +219,7 @@ export const CARE: readonly Reader[] = [
     }),
   ),
   reader(
-    `(?:foil|lid|cover) on (?:for )?${MOMENT}|(?:cover|covered|foil|foiled|tent|wrap|wrapped)(?: it| the (?:bird|breast|legs|meat|roast|joint|whole thing))?(?: (?:with|in) foil)? ${MOMENT}`,
+    `(?:foil|lid|cover) on (?:for )?${MOMENT}|(?:cover|covered|(?:foil )?tent(?:ed)?|foil|foiled|wrap|wrapped)(?: it| the (?:bird|breast|legs|meat|roast|joint|whole thing))?(?: (?:with|in) foil)? ${MOMENT}`,
     (_, text) => ({ kind: 'tending', act: 'cover', moments: lastOf(text) }),
   ),
   // Wrapped at 160: once its core reads so

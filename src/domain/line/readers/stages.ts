@@ -367,6 +367,16 @@ export const STAGES: readonly Reader[] = [
     ([, count = '', time = '', each, weight = '', more, value, unit, gas, fan]) =>
       perWeight({ count, time, each, weight, more }, heatOf(value, unit, gas), fan ? 'fan' : 'oven'),
   ),
+  // 20 min per 500 g + 20 min 190 C
+  reader(
+    `${BY_ITS_WEIGHT} (\\d{3}) (c|f)(?: oven| (fan|convection)(?: oven)?)?`,
+    ([, count = '', time = '', each, weight = '', more, value, unit, fan]) =>
+      perWeight({ count, time, each, weight, more }, heatOf(value, unit), fan ? 'fan' : 'oven'),
+  ),
+  // 6 hours in the smoker
+  reader(`(${SPAN}) (?:on |in )?(?:the |a )?smoker`, ([, span = '']) =>
+    stage({ on: 'fire', usual: 'low', minutes: minutesOf(span) }),
+  ),
   reader('(?:and |then )*(?:on the )?(?:grill(?:ed)?|bbq|barbecue|coals) (?:to )?finish(?:ed)?', () =>
     stage({ on: 'fire', finish: true }),
   ),
