@@ -36,6 +36,8 @@ export interface Estimate {
   readonly whole: { readonly peak_c: Spread; readonly safe: number | undefined }
   /** The same middle so long after its pull, each five minutes, °C. */
   readonly climb_c: readonly number[]
+  /** By how much its last readings lie over what its members think, in the middle, where the clock takes it out, K; else 0. */
+  readonly off_k: number
   readonly inferred: Inferred
   /** Root mean square of reading less prediction, K. */
   readonly misfit_k: number
@@ -131,6 +133,7 @@ export function foresee(
   const peaks: number[] = []
   const wholes: number[] = []
   const climbs_c: number[][] = []
+  const offs_k: number[] = []
   const none = () => new Float64Array(count).fill(Number.NaN)
   const each = { pull_s: none(), carve_s: none(), peak_c: none() }
   const points: { pull: number[]; peak: number[] }[] = []
@@ -167,6 +170,7 @@ export function foresee(
     const climbs = seen?.pace ?? 1
     const isOut = run.pull_s <= setup.now_s
     const off_k = byClock ? offsOf(wanted, member.predicted, run.pullCore_c.length, isOut) : undefined
+    if (off_k) offs_k.push(Math.min(...off_k))
     // One that thinks it has been left in past its reading is as hot as is read, and no hotter.
     const over_k =
       pace && probe && byReading && run.pull_s <= setup.now_s
@@ -232,6 +236,7 @@ export function foresee(
     peak_c: spreadOf(some ? peaks : []),
     points: points.map(({ pull, peak }) => ({ pull_c: spreadOf(pull).p50, peak_c: spreadOf(peak).p50 })),
     climb_c: climbs_c.map((values) => spreadOf(values).p50),
+    off_k: offs_k.length === 0 ? 0 : spreadOf(offs_k).p50,
     arriving,
     safe: setup.least === undefined || peaks.length === 0 ? undefined : safe / peaks.length,
     whole: {

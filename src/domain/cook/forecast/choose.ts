@@ -119,16 +119,15 @@ const WEIGHT = {
   slowOven: 3,
 } as const
 
-/** Wanted so done that a tough cut falls apart, and carved before it does, by its scale. */
-function isTough({ peak_c }: Advice, { board, setup }: Pick<Belief, 'board' | 'setup'>): boolean {
-  const last = donenessScale(setup.piece.cut.doneness).degrees.at(-1)
-  return (
-    setup.piece.cut.doneness === 'tender' &&
-    last !== undefined &&
-    board.item.serve_c >= last.from_c &&
-    peak_c < last.from_c
-  )
+/** What a tough cut reads when it falls apart, by its scale, where it is wanted so, °C. */
+export function apartFrom({ board, setup }: Pick<Belief, 'board' | 'setup'>): number | undefined {
+  const { doneness } = setup.piece.cut
+  const last = donenessScale(doneness).degrees.at(-1)
+  return doneness === 'tender' && last !== undefined && board.item.serve_c >= last.from_c ? last.from_c : undefined
 }
+/** Wanted to fall apart, and carved before it does. */
+const isTough = ({ peak_c }: Advice, belief: Pick<Belief, 'board' | 'setup'>): boolean =>
+  peak_c < (apartFrom(belief) ?? Number.NEGATIVE_INFINITY)
 
 function harm(advice: Advice, cost: Cost, belief: Pick<Belief, 'board' | 'setup' | 'floor_c'>): number {
   const { floor_c } = belief
@@ -181,7 +180,7 @@ export function chooseWays(found: readonly Advice[], belief: Pick<Belief, 'board
   // What is left tough is told what would make it tender, however late that is.
   const tender =
     left && isTough(left.advice, belief)
-      ? distinct.find(({ advice }) => advice.peak_c > left.advice.peak_c + MUCH_MORE_K)
+      ? distinct.find(({ advice }) => !isTough(advice, belief) || advice.peak_c > left.advice.peak_c + MUCH_MORE_K)
       : undefined
   const others = distinct
     .filter((each) => each !== left && (each.harm <= worst || each === tender))

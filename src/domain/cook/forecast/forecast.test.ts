@@ -4,8 +4,8 @@ import { type CookEntry, cookDocument, cookEntry, type ProbeReading } from '../c
 import { ADVICE_CODES, type Advice, forecastOf, watchPeak } from '.'
 import { beliefOf } from './belief'
 import { costOf } from './choose'
+import { plateOf } from './plate'
 import { isSound } from './sound'
-import { plateOf } from './ways'
 
 const T0 = Date.UTC(2026, 10, 25, 12) / 1000
 const iso = (minute: number) => new Date((T0 + minute * 60) * 1000).toISOString()

@@ -3,7 +3,7 @@ import { type Estimate, type EstimateSetup, foresee, type Known, nowMarked, past
 import { readInstead } from '@/core/program/read-instead'
 import { type Program, pullStageIndex, pullsAtReading, settingOf } from '@/core/program/stage'
 import { STANDARDS } from '@/core/reference/standards'
-import { tenderSeconds } from '@/core/reference/tenderness'
+import { tenderRate, tenderSeconds } from '@/core/reference/tenderness'
 import { withRest } from '@/core/roast/rest'
 import { SURE } from '@/core/safety/least'
 import { celsius, minutes, seconds } from '@/core/units'
@@ -12,6 +12,8 @@ import { withoutFinish, withPanFinish } from '../ending'
 import { BACK_IN_S } from '../run/course'
 import { type Advice, ofFire } from './advice'
 import { type Belief, beliefOf, isDead, MEMBERS } from './belief'
+import { apartFrom } from './choose'
+import { plateOf } from './plate'
 import { isUnsure, shortOfSure } from './safety'
 import { isSound } from './sound'
 
@@ -25,20 +27,13 @@ const OVEN_C = { least: 80, still: 250, fan: 230 } as const
 const PULL_NOW_FROM_C = 35
 /** Another reading that is nearer than this is no other, K: a thermometer shows tenths and a hand is slower. */
 const READING_K = 0.25
+/** Where tender is counted as it is, °C. */
+const AT_C = 90
 /** Heats to try where an oven was switched off too soon, °C. */
 const AGAIN_C = [100, 130]
 /** Heats to try where the present one does not do, °C. */
 const STUCK_C = [120, 150, 180, 220]
 const PROMISE_GRID_S = 300
-
-/** When the plates can be on the table if the knife begins then, and when they will be: the rest gives way. */
-export function plateOf(belief: Belief, carve_s: number): { earliest_s: number; plate_s: number } {
-  const { rest, carving_s, board, in_s } = belief
-  const planned_s = in_s + carve_s + carving_s
-  const earliest_s = planned_s - (rest.planned_s - rest.least_s)
-  const latest_s = planned_s + (rest.most_s - rest.planned_s)
-  return { earliest_s, plate_s: Math.min(Math.max(board.promise_s, earliest_s), latest_s) }
-}
 
 /** Another way of going on, as it would come out. */
 interface Tried {
@@ -90,7 +85,7 @@ class Ways {
   get instead(): Program | undefined {
     return this.byReading.instead
   }
-  /** Left tough by its clock: what it reads when it leaves its bone, °C. */
+  /** Left tough by its clock: what it reads when it is tender, °C. */
   get tender_c(): number | undefined {
     return this.byReading.tender_c
   }
@@ -104,7 +99,7 @@ class Ways {
     return this.found
   }
 
-  /** What it reads when it leaves its bone, °C; undefined where the clock does not take it out before. */
+  /** What it reads when it is as tender as it is wanted, °C; undefined where the clock does not take it out before. */
   private readsTender(): number | undefined {
     const found = this.untilTender({})
     const { serve_c } = this.belief.board.item
@@ -113,10 +108,13 @@ class Ways {
     return found.pull_s.p50 > this.main.pull_s.p50 + TOUGH_S ? Math.min(serve_c, found.peak_c.p50) : undefined
   }
 
-  /** Cooked on until it leaves its bone. */
+  /** Cooked on until it leaves its bone, or falls apart where it is wanted so. */
   private untilTender(change: Partial<EstimateSetup>): Estimate {
     const { setup } = this
-    const until = { kind: 'tender' as const, tender_s: seconds(tenderSeconds('leaves_bone')) }
+    const wanted = tenderSeconds(apartFrom(this.belief) === undefined ? 'leaves_bone' : 'falls_apart')
+    // Read to be colder than its members think it takes so much longer.
+    const tender_s = seconds(wanted / Math.min(1, tenderRate(AT_C + Math.min(0, this.main.off_k))))
+    const until = { kind: 'tender' as const, tender_s }
     const last = pullStageIndex(setup.program)
     const stages = setup.program.stages.map((stage, i) => (i === last ? { ...stage, until } : stage))
     return foresee(
