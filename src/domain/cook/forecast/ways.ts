@@ -108,10 +108,11 @@ class Ways {
     return found.pull_s.p50 > this.main.pull_s.p50 + TOUGH_S ? Math.min(serve_c, found.peak_c.p50) : undefined
   }
 
-  /** Cooked on until it leaves its bone, or falls apart where it is wanted so. */
+  /** Cooked on until it leaves its bone, or falls apart where it is wanted so and does not read so. */
   private untilTender(change: Partial<EstimateSetup>): Estimate {
     const { setup } = this
-    const wanted = tenderSeconds(apartFrom(this.belief) === undefined ? 'leaves_bone' : 'falls_apart')
+    const isApart = this.main.peak_c.p50 >= (apartFrom(this.belief) ?? Number.NEGATIVE_INFINITY)
+    const wanted = tenderSeconds(isApart ? 'leaves_bone' : 'falls_apart')
     // Read to be colder than its members think it takes so much longer.
     const tender_s = seconds(wanted / Math.min(1, tenderRate(AT_C + Math.min(0, this.main.off_k))))
     const until = { kind: 'tender' as const, tender_s }
