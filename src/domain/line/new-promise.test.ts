@@ -43,6 +43,10 @@ describe('where a promise moves, as a cook says it', () => {
     ['delay 25 minutes', at(19, 25)],
     ['later by 20 min', at(19, 20)],
     ['twenty minutes late', at(19, 20)],
+    ['fifteen minutes later', at(19, 15)],
+    ['forty five minutes late', at(19, 45)],
+    ['nineteen thirty', at(19, 30)],
+    ['an hour and ten later', at(20, 10)],
     ['forward 10', at(18, 50)],
     ['the day after tomorrow 1 pm', at(13, 0, 27)],
   ])('%s', (typed, wanted) => expect(readNewPromise(typed, here)).toBe(wanted))

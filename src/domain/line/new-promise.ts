@@ -1,6 +1,7 @@
 import { LONGEST_MOMENT, readMoment } from './moment'
 import { minutesOf } from './readers'
 import { clocks } from './said-clock'
+import { spokenNumbers } from './spoken'
 import { tokensOf } from './tokens'
 
 const HALF_DAY_S = 12 * 3600
@@ -32,7 +33,7 @@ function spanOf(text: string): number | undefined {
 
 /** Some words in the one spelling that lines are read in, their hours written out: half past seven, 7.30 p.m. */
 const wordsOf = (text: string): string =>
-  clocks(tokensOf(text), text)
+  clocks(spokenNumbers(tokensOf(text), text), text)
     .map((token) => token.text)
     .filter((word) => word !== 'sharp')
     .join(' ')
