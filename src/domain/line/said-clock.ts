@@ -23,6 +23,8 @@ const PARTS_OF_AN_HOUR: ReadonlyMap<string, number> = new Map(
 const FIGURES = new Set([5, 10, 20, 25])
 /** Before an hour that is plain, and before one that is about so or is halved. */
 const CLOCK_LEADS = 'at|by|eat|serve|served|table|ready|dinner|lunch|supper'
+/** After a lead, or a day: "boxing day two thirty for six". */
+const AFTER_WHICH = new RegExp(`^(?:${CLOCK_LEADS}|day|eve)$|${DAYS_SAID.source}`)
 const LEADS_CLOCK = new RegExp(`^(?:${CLOCK_LEADS})$`)
 const LEADS_HOUR = new RegExp(`^(?:${CLOCK_LEADS}|around|about|eating|for)$`)
 const AT = /^(?:at|by)$/
@@ -37,10 +39,12 @@ const clockOf = (hour12: number, minutes = 0) => clockText(eatenAt(hour12) + min
 export const isHour12 = (value: number) => Number.isInteger(value) && value >= 1 && value <= 12
 
 const textAt = (tokens: readonly Token[], at: number) => tokens[at]?.text ?? ''
+const ON_A_DAY = new RegExp(`${DAYS_SAID.source}|^(?:christmas|xmas|boxing|new|easter|thanksgiving)$`)
 /** Nothing follows that an hour could be so many of. */
 const endsAt = (tokens: readonly Token[], at: number) => {
   const next = tokens[at]
-  return !next || next.parted || DAYS_SAID.test(next.text)
+  const onDay = next?.text === 'on' && ON_A_DAY.test(textAt(tokens, at + 1))
+  return !next || next.parted || DAYS_SAID.test(next.text) || onDay
 }
 
 /** Minutes beside an hour; undefined where the words are none. */
@@ -148,7 +152,7 @@ const hourAndMinutes: Rule = (tokens, at) => {
   if (!minutes || MEASURED.test(followed)) return undefined
   const half = HALF_DAY.test(followed)
   // "Dinner at five forty five for sixteen".
-  const ends = endsAt(tokens, at + count) || (followed === 'for' && LEADS_CLOCK.test(textAt(tokens, at - 1)))
+  const ends = endsAt(tokens, at + count) || (followed === 'for' && AFTER_WHICH.test(textAt(tokens, at - 1)))
   return half || ends ? { count, text: half ? `${hour}:${minutes[1]}` : clockOf(hour, minutes[1]) } : undefined
 }
 

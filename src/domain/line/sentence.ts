@@ -15,7 +15,7 @@ import { type Found, inAfter, type MomentContext, momentAt } from './said-moment
 import { isImperial } from './scale'
 import { againAt } from './seatings'
 import { FILLER, spelling } from './spelling'
-import { breakfasts, enumerated, spokenNumbers } from './spoken'
+import { breakfasts, enumerated, HOUR_WORDS, spokenNumbers } from './spoken'
 import { NUMBER, numberOf, type Token, tokensOf } from './tokens'
 
 /** A line word by word: what was understood and what was not. */
@@ -252,7 +252,8 @@ function lastHour(
   before: readonly Meaning[],
   context: MomentContext,
 ): Found['fact'] | undefined {
-  const { text } = tokens[at] as Token
+  const said = (tokens[at] as Token).text
+  const text = HOUR_WORDS.has(said) ? String(numberOf(said)) : said
   if (at !== tokens.length - 1 || !/^(?:[1-9]|1[0-2])$/.test(text)) return undefined
   if (
     !before.some(({ fact }) => fact.kind === 'mass' || fact.kind === 'bones' || isBoned(fact)) ||
@@ -300,7 +301,7 @@ function loneNumber(
   if (last?.fact.kind === 'cut' && weighs?.test(text)) {
     const sold = findCut(last.fact.ids[0] ?? '')?.mass_kg
     const kg = isImperial(line) ? poundsToKilograms(value) : value
-    const isWeighed = between === '' && before.some(({ fact }) => fact.kind === 'mass')
+    const isWeighed = before.slice(before.indexOf(last)).some(({ fact }) => fact.kind === 'mass')
     if (sold && kg >= sold.least && kg <= sold.most && !isWeighed) return { kind: 'mass', kg }
   }
   // "Venison loin 800 g 54 8pm": between what it weighs and an hour.

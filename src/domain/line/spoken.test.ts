@@ -43,6 +43,17 @@ describe('numbers as they are spoken', () => {
     ['an hour and ten', 'an hour and 10 min'],
     ['1 kilo 800 of pork', '1.8 kg of pork'],
     ['2kg 300 grams', '2.3 kg'],
+    ['two and a quarter kilos', '2.25 kilos'],
+    ['a kilo and a half', '1.5 kilo'],
+    ['topside kilo and three quarters', 'topside 1.75 kilo'],
+    ['a kilo point two', '1.2 kilo'],
+    ['7 p m', '7 pm'],
+    ['in a three twenty five oven', 'in a 325 oven'],
+    ['three fifty to one sixty', '350 to 160'],
+    ['at 225 degrees until one twenty', 'at 225 degrees until 120'],
+    ['pull at two oh three', 'pull at 203'],
+    ['at seven oh five', 'at 7:05'],
+    ['seven hours at one ten', 'seven hours at 110'],
   ])('%s is %s', (line, means) => {
     expect(figures(line)).toBe(means)
   })
@@ -51,6 +62,10 @@ describe('numbers as they are spoken', () => {
     // Hours of the day
     'seven fifteen',
     'eat at three fifty',
+    'at four twenty five',
+    'two kilos and a half hour rest',
+    'rest until one twenty',
+    'a chicken and a half',
     'seven twenty',
     'five forty five',
     // Another number after a comma; a weight and an oven; no number of degrees

@@ -6,7 +6,7 @@ const ONES: readonly string[] = 'one two three four five six seven eight nine'.s
 const TEENS: readonly string[] = 'thirteen fourteen fifteen sixteen seventeen eighteen nineteen'.split(' ')
 const TENS: readonly string[] = 'twenty thirty forty fifty sixty seventy eighty ninety'.split(' ')
 /** Such a word after a worded hour is its minutes: seven fifteen. */
-const HOURS: ReadonlySet<string> = new Set([...ONES, 'ten', 'eleven', 'twelve'])
+export const HOUR_WORDS: ReadonlySet<string> = new Set([...ONES, 'ten', 'eleven', 'twelve'])
 const UNIT = /^(?:f|c|degrees?|deg|fahrenheit|celsius|centigrade)$/
 /** From sixty on no hour has so many minutes: "one eighty" is a heat. */
 const NO_MINUTES = 60
@@ -67,20 +67,78 @@ const ofTheDay: Rule = (tokens, at) => {
     : undefined
 }
 
+/** After these a number of two parts is no hour: what it is set in, how long it lasts, what it reads. */
+const HEATED = /^(?:oven|smoker|grill|fan|fire)$/
+const READS = /^(?:until|till|to|pull|reads|internal|core)$/
 /** "One eighty" is a heat, "three fifty degrees" too; "seven twenty" is an hour. */
 const heatInTwo: Rule = (tokens, at) => {
   const head = one(text(tokens, at))
-  const under = head > 0 && joined(tokens, at + 1) ? underHundred(tokens, at + 1) : undefined
-  if (!under || under.value < 10) return undefined
+  const under = head > 0 && joined(tokens, at + 1) ? (underHundred(tokens, at + 1) ?? tenAt(tokens, at + 1)) : undefined
+  if (!under) return undefined
   const next = at + 1 + under.count
+  const [before, follows] = [text(tokens, at - 1), text(tokens, next)]
+  // "Seven hours at one ten", "225 degrees until one twenty".
+  const said =
+    (before === 'at' && LASTS.test(text(tokens, at - 2))) ||
+    (READS.test(before) && tokens.slice(Math.max(0, at - 5), at - 1).some(({ text: word }) => isHeatWord(word)))
   // "Two fifty for ten minutes", "one twenty until fifty two", "then three twenty five".
   const lasts =
     head <= MOST_HEAD &&
-    (/^(?:until|till)$/.test(text(tokens, next)) ||
-      text(tokens, at - 1) === 'then' ||
-      (text(tokens, next) === 'for' && tokens.slice(next + 1, next + 4).some(({ text: word }) => LASTS.test(word))))
-  const isHeat = under.value >= NO_MINUTES || UNIT.test(text(tokens, next)) || lasts
+    (/^(?:until|till)$/.test(follows) ||
+      before === 'then' ||
+      // "Four twenty five", "three fifty to one sixty", where no hour is led.
+      (under.value % 25 === 0 && !LEADS_HOUR.test(before)) ||
+      (follows === 'for' && tokens.slice(next + 1, next + 4).some(({ text: word }) => LASTS.test(word))))
+  const isHeat =
+    under.value >= NO_MINUTES || UNIT.test(follows) || (HEATED.test(follows) && joined(tokens, next)) || said || lasts
   return isHeat ? { count: 1 + under.count, text: String(100 * head + under.value) } : undefined
+}
+const isHeatWord = (word: string): boolean =>
+  UNIT.test(word) || HEATED.test(word) || word === 'hundred' || /^\d{3}$/.test(word)
+const tenAt = (tokens: readonly Token[], at: number): Spoken | undefined =>
+  text(tokens, at) === 'ten' ? { value: 10, count: 1 } : undefined
+
+/** "Pull at two oh three" reads 203; "at seven oh five" is an hour. */
+const ohs: Rule = (tokens, at) => {
+  const [head, last] = [one(text(tokens, at)), one(text(tokens, at + 2))]
+  if (head < 1 || last < 1 || !/^(?:oh|o|zero)$/.test(text(tokens, at + 1))) return undefined
+  if (!joined(tokens, at + 1) || !joined(tokens, at + 2)) return undefined
+  const reads = [1, 2].some((back) => READS.test(text(tokens, at - back)))
+  if (reads) return { count: 3, text: `${head}0${last}` }
+  return LEADS_HOUR.test(text(tokens, at - 1)) ? { count: 3, text: `${head}:0${last}` } : undefined
+}
+
+/** "Seven p m". */
+const letters: Rule = (tokens, at) =>
+  /^[ap]$/.test(text(tokens, at)) && text(tokens, at + 1) === 'm' && joined(tokens, at + 1)
+    ? { count: 2, text: `${text(tokens, at)}m` }
+    : undefined
+
+const QUARTERS: Readonly<Record<string, number>> = { 'a quarter': 0.25, 'a half': 0.5, 'three quarters': 0.75 }
+/** "Two and a quarter kilos", "a kilo and a half", "a kilo point two": the words after the whole, and what they come to. */
+function partAfter(tokens: readonly Token[], at: number): Spoken | undefined {
+  if (text(tokens, at) === 'point' && one(text(tokens, at + 1)) > 0)
+    return { value: one(text(tokens, at + 1)) / 10, count: 2 }
+  if (text(tokens, at) !== 'and') return undefined
+  const value = QUARTERS[`${text(tokens, at + 1)} ${text(tokens, at + 2)}`]
+  return value === undefined ? undefined : { value, count: 3 }
+}
+const A_UNIT = /^(?:kilos?|kilograms?|kgs?|pounds?|lbs?)$/
+const withPart: Rule = (tokens, at) => {
+  const word = text(tokens, at)
+  const named = /^an?$/.test(word) && A_UNIT.test(text(tokens, at + 1)) ? at + 1 : A_UNIT.test(word) ? at : -1
+  // "A kilo and a half", "topside kilo and a half": of one of them.
+  if (named >= 0) {
+    if (named === at && /^\d|^(?:an?|half|quarter)$/.test(text(tokens, at - 1))) return undefined
+    if (named === at && HOUR_WORDS.has(text(tokens, at - 1))) return undefined
+    const part = partAfter(tokens, named + 1)
+    return part && { count: named - at + 1 + part.count, text: `${1 + part.value} ${text(tokens, named)}` }
+  }
+  const whole = /^\d{1,2}$/.test(word) ? Number(word) : one(word)
+  const part = whole > 0 && text(tokens, at + 1) === 'and' ? partAfter(tokens, at + 1) : undefined
+  return part && A_UNIT.test(text(tokens, at + 1 + part.count))
+    ? { count: 1 + part.count, text: String(whole + part.value) }
+    : undefined
 }
 
 /** "One point eight", "2 point 5". */
@@ -101,7 +159,7 @@ const decimal: Rule = (tokens, at) => {
 /** "Fourteen", "twenty two"; the round tens up to forty are words of their own. */
 const plain: Rule = (tokens, at) => {
   const found = underHundred(tokens, at)
-  if (!found || (HOURS.has(text(tokens, at - 1)) && joined(tokens, at))) return undefined
+  if (!found || (HOUR_WORDS.has(text(tokens, at - 1)) && joined(tokens, at))) return undefined
   return found.value > 12 && !(found.count === 1 && found.value <= 40 && found.value >= 20)
     ? { count: found.count, text: String(found.value) }
     : undefined
@@ -138,7 +196,11 @@ const kilosAndGrams: Rule = (tokens, at) => {
  * @param line the line they stand in
  */
 export const spokenNumbers = (tokens: readonly Token[], line: string): Token[] =>
-  madeOne(madeOne(tokens, line, [hundreds, ofTheDay, hourAnd, decimal, heatInTwo, plain]), line, [kilosAndGrams])
+  madeOne(
+    madeOne(tokens, line, [letters, hundreds, ofTheDay, hourAnd, withPart, decimal, ohs, heatInTwo, plain]),
+    line,
+    [kilosAndGrams],
+  )
 
 /** "1. turkey 6 kg 2. ham 3 kg", "roast 1: rib": the numbers of a list, which count up from one, say nothing. */
 export function enumerated(tokens: readonly Token[], line: string): Token[] {

@@ -125,4 +125,68 @@ export const SPOKEN: readonly (readonly [line: string, means: string])[] = [
   ['chicken 1.7kg in the oven by 5 ready by 6:30', '1.7kg chicken | @11-24T18:30 from@11-24T17:00'],
   ['I need a 16 pound turkey done by 3 on Thursday', '7.26kg turkey | @11-26T15:00'],
   ['goose 5 kg, 2.5 hours at 180, pour off fat, 7pm', '5kg [180/150] goose note | @11-24T19:00'],
+  [
+    "we've got a rib of beef about four kilos and I'd like it medium rare for eight people at half seven",
+    '4kg =medium-rare beef-rib-bone-in | @11-24T19:30 for8',
+  ],
+  [
+    "a three and a half kilo rib of beef and two chickens one point six each for eight o'clock",
+    '3.5kg beef-rib-bone-in | 1.6kg chicken x2 | @11-24T20:00',
+  ],
+  ["put the turkey down for two o'clock, it's five and a half kilos, stuffed", '5.5kg stuffed turkey | @11-24T14:00'],
+  [
+    'prime rib six pounds, two hundred twenty five degrees until one twenty, then five hundred for ten minutes, seven p m',
+    '2.72kg [107>49] [260/10] beef-rib-bone-in | @11-24T19:00',
+  ],
+  ['chicken one and a half kilos, four twenty five, dinner at six', '1.5kg chicken oven218 | @11-24T18:00'],
+  ['twenty pound turkey in a three twenty five oven, eat at four', '9.07kg oven163 turkey | @11-24T16:00'],
+  [
+    "turkey breast five pounds three fifty to one sixty, five o'clock",
+    '2.27kg [177>71] turkey-breast-bone-in | @11-24T17:00',
+  ],
+  [
+    'duck two kilos one sixty for two hours then two twenty for fifteen minutes, seven thirty',
+    '2kg [160/120] [220/15] duck | @11-24T19:30',
+  ],
+  ['goose eleven pounds christmas day at two', '4.99kg goose | @12-25T14:00'],
+  [
+    'brisket twelve pounds at two fifty smoker wrap at one sixty five pull at two oh three, five pm tomorrow',
+    '5.44kg beef-brisket cover@>74 oven121 pull95 two-zone-fire | @11-25T17:00',
+  ],
+  ['half a leg of lamb a kilo and a quarter, rare, seven', '1.25kg =rare lamb-leg-bone-in | @11-24T19:00'],
+  [
+    'fillet a kilo point two, one twenty until fifty, sear, eight',
+    '1.2kg [120>50] beef-tenderloin reverse-sear | @11-24T20:00',
+  ],
+  [
+    'lamb shoulder two kilos, seven hours at one ten, dinner seven thirty',
+    '2kg [110/420] lamb-shoulder | @11-24T19:30',
+  ],
+  ['poussins four of them five hundred grams each half past seven', '0.5kg cornish-hen x4 | @11-24T19:30'],
+  [
+    "the roast is a topside kilo and a half, pink in the middle, gravy, one o'clock, six of us",
+    '1.5kg =pink beef-round-or-rump | @11-24T13:00 for6',
+  ],
+  [
+    'silverside one point seven kilos well done twelve forty five',
+    '1.7kg =well-done beef-round-or-rump | @11-24T12:45',
+  ],
+  [
+    'five rib prime rib eleven pounds medium reverse sear saturday at six',
+    '4.99kg =medium beef-rib-bone-in reverse-sear | @11-28T18:00',
+  ],
+  [
+    'chuck roast three pounds three hundred for three hours covered six thirty',
+    '1.36kg [149/180+foil] beef-shoulder | @11-24T18:30',
+  ],
+  ['venison haunch two kilos fifty five degrees seven forty five', '2kg =55 venison-haunch | @11-24T19:45'],
+  [
+    'turkey crown two point two kilos and pigs in blankets, half one on christmas day',
+    '2.2kg turkey-breast-bone-in | +pigs @12-25T13:30',
+  ],
+  ['capon three kilos boxing day two thirty for six', '3kg capon | @12-26T14:30 for6'],
+  [
+    "pork shoulder two and a quarter kilos low and slow overnight pulled, one o'clock tomorrow",
+    '2.25kg =pulled low-and-long pork-shoulder | @11-25T13:00',
+  ],
 ]
