@@ -16,7 +16,7 @@ import { continentalHour, HALF_DAY_S, heldUntil, hoursApart, isPartOf, promiseOf
 import { isPulled } from './readers/doneness'
 import { roastsOf } from './roast-reading'
 import { kitchenOf } from './said-kitchen'
-import { type Ask, isMeal, type LineReading, type SaidRoast } from './said-roast'
+import { type Ask, isMeal, type LineReading, OF_ONE_HEAT, type SaidRoast } from './said-roast'
 import { scaleOf, withScale } from './scale'
 import { areTwoMeals, hoursOf, seatedOf } from './seatings'
 import { type LineContext, readSentence } from './sentence'
@@ -128,7 +128,9 @@ export function readLine(line: string, context: LineContext): Outcome<LineReadin
             : { ...roast, set_c: shared.set_c as number, ...(shared.oven ? { oven: shared.oven } : {}) },
         )
       : counted
-  const all = table.some(({ fact }) => fact.kind === 'overnight') ? heated.map(throughTheNight) : heated
+  // "Overnight, in at ten, eat at one" says how long, and so how hot.
+  const isBetween = between !== undefined && heated.every(leavesHeatOpen)
+  const all = !isBetween && table.some(({ fact }) => fact.kind === 'overnight') ? heated.map(throughTheNight) : heated
   if (roasts.length === 0)
     asks.unshift({
       code: 'no_cut',
@@ -157,7 +159,7 @@ export function readLine(line: string, context: LineContext): Outcome<LineReadin
     })
   // By a heat that is said it goes in when it must.
   const goes = table.find(({ fact }) => fact === goesIn)
-  if (between !== undefined && goes && (isOfMeal || all.some(saysHeat)))
+  if (between !== undefined && goes && (isOfMeal || !isBetween))
     asks.push({
       code: 'goes_in',
       at: { from: goes.from, to: goes.to },
@@ -200,7 +202,7 @@ export function readLine(line: string, context: LineContext): Outcome<LineReadin
     ...(promise_s === undefined ? {} : { promise_s }),
     ...(put_in_s === undefined ? {} : { put_in_s }),
     ...(goesIn?.already ? { isIn: true as const } : {}),
-    ...(between === undefined || isOfMeal || noted.some(saysHeat) ? {} : { between_s: between }),
+    ...(isBetween && !isOfMeal ? { between_s: between } : {}),
     asks,
   })
 }
@@ -224,6 +226,14 @@ function dayOf({ first, last }: NonNullable<ReturnType<typeof hoursApart>>, { ti
 /** Whether a roast has a heat of its own, by a setting, a school or stages. */
 const saysHeat = ({ set_c, school, stages }: SaidRoast): boolean =>
   set_c !== undefined || school !== undefined || stages.length > 0
+
+/** Whether it is roasted by one heat, and nobody says how hot. */
+const leavesHeatOpen = ({ set_c, school, stages, written, houseProgram }: SaidRoast): boolean =>
+  set_c === undefined &&
+  stages.length === 0 &&
+  written.length === 0 &&
+  houseProgram === undefined &&
+  (school === undefined || OF_ONE_HEAT.has(school))
 
 /** What cooks through the night cooks so low, °C (common practice: 100 to 110). */
 const OVERNIGHT_C = 105

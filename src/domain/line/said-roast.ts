@@ -103,6 +103,9 @@ export type Ask =
       readonly taken: string
       readonly options: readonly Choice[]
     }
+/** Schools of one heat: of any other a line has said more than when it goes in. */
+export const OF_ONE_HEAT: ReadonlySet<string> = new Set(['steady', 'low-and-long'])
+
 /** One answer: what it says, and the line that it makes. */
 export interface Choice {
   readonly says: string

@@ -71,6 +71,10 @@ describe('numbers as they are spoken', () => {
     // Another number after a comma; a weight and an oven; no number of degrees
     'two, hundred',
     'lamb 2 kg 180',
+    'lamb 2 kilos 180 for 90 min',
+    'beef 3 kilos 400 f',
+    '20 min per pound and a half hour',
+    'rest 30 minutes at seven thirty',
     'shoulder point end',
     'at half past ten',
   ])('%s stays as it is', (line) => {

@@ -13,6 +13,8 @@ const NO_MINUTES = 60
 
 /** No oven is hotter than four hundred and something, and "five thirty for an hour" is half past five. */
 const MOST_HEAD = 4
+/** No core reads three hundred. */
+const MOST_CORE_HEAD = 2
 const LASTS = /^(?:min|mins|minutes?|h|hours?|hrs?)$/
 
 const text = (tokens: readonly Token[], at: number): string => tokens[at]?.text ?? ''
@@ -79,8 +81,10 @@ const heatInTwo: Rule = (tokens, at) => {
   const [before, follows] = [text(tokens, at - 1), text(tokens, next)]
   // "Seven hours at one ten", "225 degrees until one twenty".
   const said =
-    (before === 'at' && LASTS.test(text(tokens, at - 2))) ||
-    (READS.test(before) && tokens.slice(Math.max(0, at - 5), at - 1).some(({ text: word }) => isHeatWord(word)))
+    (head <= MOST_HEAD && before === 'at' && LASTS.test(text(tokens, at - 2))) ||
+    (head <= MOST_CORE_HEAD &&
+      READS.test(before) &&
+      tokens.slice(Math.max(0, at - 5), at - 1).some(({ text: word }) => isHeatWord(word)))
   // "Two fifty for ten minutes", "one twenty until fifty two", "then three twenty five".
   const lasts =
     head <= MOST_HEAD &&
@@ -119,7 +123,8 @@ const QUARTERS: Readonly<Record<string, number>> = { 'a quarter': 0.25, 'a half'
 function partAfter(tokens: readonly Token[], at: number): Spoken | undefined {
   if (text(tokens, at) === 'point' && one(text(tokens, at + 1)) > 0)
     return { value: one(text(tokens, at + 1)) / 10, count: 2 }
-  if (text(tokens, at) !== 'and') return undefined
+  // "20 min per pound and a half hour".
+  if (text(tokens, at) !== 'and' || LASTS.test(text(tokens, at + 3))) return undefined
   const value = QUARTERS[`${text(tokens, at + 1)} ${text(tokens, at + 2)}`]
   return value === undefined ? undefined : { value, count: 3 }
 }
@@ -129,7 +134,7 @@ const withPart: Rule = (tokens, at) => {
   const named = /^an?$/.test(word) && A_UNIT.test(text(tokens, at + 1)) ? at + 1 : A_UNIT.test(word) ? at : -1
   // "A kilo and a half", "topside kilo and a half": of one of them.
   if (named >= 0) {
-    if (named === at && /^\d|^(?:an?|half|quarter)$/.test(text(tokens, at - 1))) return undefined
+    if (named === at && /^\d|^(?:an?|half|quarter|per|each|every|of|by)$/.test(text(tokens, at - 1))) return undefined
     if (named === at && HOUR_WORDS.has(text(tokens, at - 1))) return undefined
     const part = partAfter(tokens, named + 1)
     return part && { count: named - at + 1 + part.count, text: `${1 + part.value} ${text(tokens, named)}` }
@@ -177,6 +182,8 @@ const hourAnd: Rule = (tokens, at) => {
 }
 
 const KILOS = /^(?:kg|kgs|kilo|kilos|kilograms?)$/
+/** What is set in °C is less. */
+const LEAST_GRAMS = 300
 const GRAMS = /^(?:g|gr|gms?|grams?|grammes)$/
 /** "1 kilo 800", "2 kg 300 grams": one weight. */
 const kilosAndGrams: Rule = (tokens, at) => {
@@ -184,9 +191,12 @@ const kilosAndGrams: Rule = (tokens, at) => {
   if (!/^\d{1,2}$/.test(kilos) || !KILOS.test(text(tokens, at + 1)) || !/^\d{3}$/.test(grams)) return undefined
   if (!joined(tokens, at + 1) || !joined(tokens, at + 2)) return undefined
   const named = GRAMS.test(text(tokens, at + 3)) && joined(tokens, at + 3)
-  // "2 kg 180" may as well be an oven.
+  // "2 kg 180", "2 kilos 180" may as well be an oven, "1 kilo 800" not.
   const glued = tokens[at + 1]?.to === tokens[at + 2]?.from
-  if (!named && !glued && !/^kilo/.test(text(tokens, at + 1))) return undefined
+  const after = text(tokens, at + 3)
+  const isNoHeat =
+    Number(grams) >= LEAST_GRAMS && /^kilo/.test(text(tokens, at + 1)) && !UNIT.test(after) && !HEATED.test(after)
+  if (!named && !glued && !isNoHeat) return undefined
   // One word: its unit stays with it.
   return { count: named ? 4 : 3, text: `${Number(kilos) + Number(grams) / 1000} kg` }
 }

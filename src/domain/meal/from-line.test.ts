@@ -32,6 +32,22 @@ describe('what a line stands for', () => {
     expect(stands('eat 19:00')).toBeUndefined()
   })
 
+  it('so many ovens as are said: the first of the kitchen’s, and more like its last, each with a name of its own', () => {
+    const namesIn = (words: string, ids: readonly string[]) => {
+      const read = readLine(`turkey 5 kg and rib 3 kg, ${words}, eat 27 nov 19:00`, { now_s: NOW, timeZone: 'UTC' })
+      if (!read.ok) throw new Error(words)
+      const [oven] = PLAIN_KITCHEN.ovens
+      if (!oven) throw new Error('no oven')
+      const ovens = ids.map((id) => ({ ...oven, id, name: `The ${id}`, places: 2 }))
+      const found = documentFromLine(read.value, NOW, { ...PLAIN_KITCHEN, ovens })
+      return found?.kind === 'meal' ? found.document.kitchen.ovens.map(({ id, name }) => `${id}: ${name}`) : []
+    }
+    expect(namesIn('two ovens', ['oven'])).toEqual(['oven: The oven', 'oven-2: Oven 2'])
+    expect(namesIn('3 ovens', ['oven-2'])).toEqual(['oven-2: The oven-2', 'oven-3: Oven 2', 'oven-4: Oven 3'])
+    expect(namesIn('one oven', ['left', 'right'])).toEqual(['left: The left'])
+    expect(namesIn('for 8', ['left', 'right'])).toEqual(['left: The left', 'right: The right'])
+  })
+
   it('roasts alike that change their heat go into one oven together, with one pair of hands', () => {
     for (const line of [
       'two chickens 1.6kg each 220 for 20 min then 180, eat 27 nov 19:00',

@@ -32,11 +32,14 @@ function sharedHeat({ roasts }: LineReading): number | undefined {
 
 type Ovens = MealDocument['kitchen']['ovens']
 /** So many ovens as are said: the first of the kitchen's, and more like its last where it has fewer. */
-const soMany = (known: Ovens, count: number): Ovens =>
-  Array.from({ length: count }, (_, i) => {
-    const like = known[i] ?? known.at(-1)
-    return known[i] ?? { ...(like as Ovens[number]), id: `oven-${i + 1}`, name: `Oven ${i + 1}` }
-  })
+function soMany(known: Ovens, count: number): Ovens {
+  const ovens = known.slice(0, count)
+  const like = ovens.at(-1)
+  const ids = new Set(known.map(({ id }) => id))
+  for (let next = 2; like && ovens.length < count; next++)
+    if (!ids.has(`oven-${next}`)) ovens.push({ ...like, id: `oven-${next}`, name: `Oven ${ovens.length + 1}` })
+  return ovens
+}
 
 /** The meal document of a line about a whole table, in a kitchen. */
 export function mealFromLine(reading: LineReading, now_s: number, kitchen: MealDocument['kitchen']): MealDocument {

@@ -23,6 +23,7 @@ describe('a heat between two hours', () => {
   it.each([
     ['turkey 6.5 kg, in at 10:30, eat at 14:00', 165, 205],
     ['pork shoulder 3 kg pulled, in at 8am, serve 6pm', 110, 140],
+    ['pork shoulder 4 kg pulled overnight, in at 10pm, eat tomorrow 1pm', 100, 120],
     ['beef rib 3 kg medium rare in at 14:30, eat at 7pm', 95, 110],
     ['chicken 1.7 kg in the oven at 17:00, ready by 18:30', 175, 220],
   ])(

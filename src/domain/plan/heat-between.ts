@@ -1,11 +1,10 @@
 import type { Cut } from '@/core/reference/cuts'
 import { leastOven } from '@/core/safety/cautions'
+import { OF_ONE_HEAT } from '../line/said-roast'
 import type { ProgramPart } from '../roast/roast-document'
 
 /** A heat that takes from one hour to another: "in at 9:30, eat at two" says how long, and leaves open how hot. */
 
-/** Schools of one heat: of any other a line has said more than when it goes in. */
-const OF_ONE_HEAT: ReadonlySet<string> = new Set(['steady', 'low-and-long'])
 /** No roast is done hotter all the way, °C. */
 const MOST_C = 220
 /** A dial is set to so much, K. */
