@@ -173,9 +173,7 @@ export function foresee(
     if (off_k) offs_k.push(Math.min(...off_k))
     // One that thinks it has been left in past its reading is as hot as is read, and no hotter.
     const over_k =
-      pace && probe && byReading && run.pull_s <= setup.now_s
-        ? readsOver(probe, pace, setup.pull_c[decides] as number, setup.now_s)
-        : 0
+      pace && probe && byReading && isOut ? readsOver(probe, pace, setup.pull_c[decides] as number, setup.now_s) : 0
     const cores_c = run.pullCore_c.map((core_c, i) => core_c - over_k + (off_k?.[i] ?? 0))
     // In an oven that is off a core may fall before the clock takes it out.
     const before_c = run.peak_c.map((peak_c, i) =>

@@ -5,6 +5,8 @@ import { CUTS, findCut } from '@/core/reference/cuts'
  * as the first of them, and asked about.
  */
 
+/** What a roast of beef may be. */
+const BEEF: readonly string[] = ['beef-rib-bone-in', 'beef-strip-loin', 'beef-round-or-rump', 'beef-tenderloin']
 /** Further names, by the cut that they mean, or by the cuts that they may mean. */
 const NAMES: Readonly<Record<string, readonly string[]>> = {
   'beef rib': ['beef-rib-bone-in'],
@@ -89,13 +91,13 @@ const NAMES: Readonly<Record<string, readonly string[]>> = {
   'beef packer brisket': ['beef-brisket'],
   wellington: ['beef-tenderloin'],
   'beef wellington': ['beef-tenderloin'],
-  rosbif: ['beef-rib-bone-in', 'beef-strip-loin', 'beef-round-or-rump', 'beef-tenderloin'],
+  rosbif: BEEF,
   rinderbraten: ['beef-round-or-rump'],
   kalbsbraten: ['veal-leg'],
   lammkeule: ['lamb-leg-bone-in'],
   schweinebraten: ['pork-shoulder'],
   truthahn: ['turkey'],
-  beef: ['beef-rib-bone-in', 'beef-strip-loin', 'beef-round-or-rump', 'beef-tenderloin'],
+  beef: BEEF,
   veal: ['veal-loin', 'veal-rib', 'veal-leg', 'veal-shoulder'],
   lamb: ['lamb-leg-bone-in', 'lamb-shoulder', 'lamb-rack'],
   'lamb gigot': ['lamb-leg-bone-in'],

@@ -1,9 +1,8 @@
 import { MEASURED } from './said-clock'
-import { DASHED, madeOne, type Rule, type Token } from './tokens'
+import { DASHED, madeOne, type Rule, TIME, type Token } from './tokens'
 
 /** Numbers said as "from so much to so much", made the one in the middle. */
 
-const LASTS = /^(?:min|mins|minutes?|h|hours?|hrs?)$/
 const SO_HOT = /^(?:c|f|degrees?|deg)$/
 /** "5 to 40 minutes" says no length, "20-90 C" no heat. */
 const MOST_TIMES = 3
@@ -23,7 +22,7 @@ const middle: Rule = (tokens, at, line) => {
   const unit = tokens[second + 1]?.text ?? ''
   const [least, most] = [Number(first.text), Number(tokens[second]?.text)]
   if (!(least > 0 && most > least)) return undefined
-  const lasts = LASTS.test(unit) && most <= MOST_TIMES * least && !(unit.startsWith('h') && most > LONGEST_H)
+  const lasts = TIME.test(unit) && most <= MOST_TIMES * least && !(unit.startsWith('h') && most > LONGEST_H)
   // "120 to 54 C" is how far.
   const hot = dashed && SO_HOT.test(unit) && most - least <= MOST_DEGREES
   const core = dashed && least >= CORES_C.least && most <= CORES_C.most && most - least <= CORES_C.apart

@@ -1,10 +1,10 @@
 import { LONGEST_MOMENT, readMoment } from './moment'
+import { HALF_DAY_S } from './promised'
 import { minutesOf } from './readers'
 import { clocks } from './said-clock'
 import { spokenNumbers } from './spoken'
 import { tokensOf } from './tokens'
 
-const HALF_DAY_S = 12 * 3600
 const SPANS: readonly (readonly [RegExp, number])[] = [
   [/^(\d{1,3}(?:[.,]\d+)?)\s*(?:h|hr|hrs|hour|hours)$/, 3600],
   [/^(\d{1,4})\s*(?:m|min|mins|minute|minutes)?$/, 60],

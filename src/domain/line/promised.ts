@@ -13,11 +13,20 @@ export const HALF_DAY_S = 12 * 3600
 const A_NIGHT_S = 10 * 3600
 
 type Moment = Extract<Fact, { kind: 'moment' }>
+type Again = Extract<Fact, { kind: 'again' }>
+const momentOf = (fact: Moment | Again): Moment =>
+  fact.kind === 'moment' ? fact : { kind: 'moment', at_s: fact.at_s, said: fact.said }
 
 const isWeak = ({ weak }: Moment): boolean => weak !== undefined
 
+/** "Dinner at 8, I need the kitchen at 6": where one of them says that they eat then it is that; a day goes with any. */
+function eatenAmong(all: readonly Pick<Moment, 'led'>[]): (moment: Pick<Moment, 'led' | 'said'>) => boolean {
+  const isLed = all.some(({ led }) => led)
+  return ({ led, said }) => !isLed || led === true || said === 'day'
+}
+
 /** Whether a fact says an hour to eat at: no day alone, no name of a meal, no coming of guests. */
-export const isHour = (fact: Fact): fact is Moment | Extract<Fact, { kind: 'again' }> =>
+export const isHour = (fact: Fact): fact is Moment | Again =>
   fact.kind === 'again' || (fact.kind === 'moment' && fact.said !== 'day' && !isWeak(fact))
 
 /**
@@ -26,16 +35,9 @@ export const isHour = (fact: Fact): fact is Moment | Extract<Fact, { kind: 'agai
  * @param table what the line says of the table
  */
 export function promiseOf(table: readonly Meaning[], { now_s, timeZone }: MomentContext): number | undefined {
-  const all = table.flatMap(({ fact }): Moment[] =>
-    fact.kind === 'moment'
-      ? [fact]
-      : fact.kind === 'again'
-        ? [{ kind: 'moment', at_s: fact.at_s, said: fact.said }]
-        : [],
-  )
+  const all = table.flatMap(({ fact }) => (fact.kind === 'moment' || fact.kind === 'again' ? [momentOf(fact)] : []))
   const meant = all.filter((moment) => !isWeak(moment))
-  // "Dinner at 8, I need the kitchen at 6": where one of them says that they eat then, it is that.
-  const eaten = meant.some(({ led }) => led) ? meant.filter(({ led, said }) => led || said === 'day') : meant
+  const eaten = meant.filter(eatenAmong(meant))
   const moments = eaten.some(({ said }) => said !== 'day') ? eaten : all
   const last = moments.at(-1)
   const other =
@@ -104,11 +106,11 @@ export interface HoursApart {
   readonly taken: Meaning
 }
 export function hoursApart(table: readonly Meaning[]): HoursApart | undefined {
-  const hours = table.flatMap((meaning) => (isHour(meaning.fact) ? [{ meaning, at_s: meaning.fact.at_s }] : []))
+  const hours = table.flatMap((meaning) => (isHour(meaning.fact) ? [{ ...momentOf(meaning.fact), meaning }] : []))
   const [first, last] = [hours[0], hours.at(-1)]
-  if (!first || !last || first.at_s === last.at_s) return undefined
-  const led = hours.findLast(({ meaning: { fact } }) => fact.kind === 'moment' && fact.led)
-  return { first: first.meaning, last: last.meaning, taken: (led ?? last).meaning }
+  const taken = hours.findLast(eatenAmong(hours))
+  if (!first || !last || !taken || first.at_s === last.at_s) return undefined
+  return { first: first.meaning, last: last.meaning, taken: taken.meaning }
 }
 
 /** Whether a day or an hour that was said is that of when they eat. */

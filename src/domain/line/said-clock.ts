@@ -1,5 +1,5 @@
 import { isMonth, monthNumber } from './moment'
-import { DASHED, type Made, madeOne, numberOf, type Rule, type Token } from './tokens'
+import { DASHED, type Made, madeOne, numberOf, type Rule, type Token, textAt } from './tokens'
 
 /** Hours and dates as they are said in words: each made one word that a moment is read from. */
 
@@ -38,7 +38,6 @@ const eatenAt = (hour12: number) => (hour12 < 11 ? hour12 + 12 : hour12) * 60
 const clockOf = (hour12: number, minutes = 0) => clockText(eatenAt(hour12) + minutes)
 export const isHour12 = (value: number) => Number.isInteger(value) && value >= 1 && value <= 12
 
-const textAt = (tokens: readonly Token[], at: number) => tokens[at]?.text ?? ''
 const ON_A_DAY = new RegExp(`${DAYS_SAID.source}|^(?:christmas|xmas|boxing|new|easter|thanksgiving)$`)
 /** Nothing follows that an hour could be so many of. */
 const endsAt = (tokens: readonly Token[], at: number) => {
@@ -116,6 +115,8 @@ const shortHalf: Rule = (tokens, at) => {
   return { count: 2, text: clockInHalf(clock[1] as string, clock[2] ?? '00', half?.text === 'p') }
 }
 
+/** Numbers in words that are no hour. */
+const NO_HOUR = /^(?:an?|half|quarter|couple|pair|brace|dozen)$/
 /** Minutes past an hour as a word or two. */
 const MINUTE_WORDS: readonly (readonly [string, number])[] = [
   ['fifteen', 15],
@@ -129,7 +130,7 @@ const MINUTE_WORDS: readonly (readonly [string, number])[] = [
 const hourAndMinutes: Rule = (tokens, at) => {
   const part = textAt(tokens, at)
   const worded = /^[a-z]+$/.test(part)
-  if (['a', 'an', 'half', 'quarter', 'couple', 'pair', 'brace', 'dozen'].includes(part)) return undefined
+  if (NO_HOUR.test(part)) return undefined
   const hour = numberOf(part)
   const next = textAt(tokens, at + 1)
   if (!isHour12(hour)) {
@@ -225,7 +226,7 @@ const hourWithUnit: Rule = (tokens, at) => {
 /** around 7, 7ish */
 const roughly: Rule = (tokens, at) => {
   const part = textAt(tokens, at)
-  if (/^(?:an?|half|quarter|couple|pair|brace|dozen)$/.test(part)) return undefined
+  if (NO_HOUR.test(part)) return undefined
   const hour = numberOf(part)
   if (!isHour12(hour)) return undefined
   if (textAt(tokens, at + 1) === 'ish') return { count: 2, text: clockOf(hour) }

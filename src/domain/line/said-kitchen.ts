@@ -13,9 +13,10 @@ export function kitchenOf(
   table: readonly Meaning[],
   toCelsius: (heat: SaidHeat, role: Role) => number,
 ): Pick<LineReading, 'oven_k' | 'altitude_m' | 'ovens'> {
-  const offset = table.map(({ fact }) => fact).findLast((fact) => fact.kind === 'offset')
-  const ovens = table.map(({ fact }) => fact).findLast((fact) => fact.kind === 'ovens')
-  const high = table.map(({ fact }) => fact).findLast((fact) => fact.kind === 'altitude')
+  const facts = table.map(({ fact }) => fact)
+  const offset = facts.findLast((fact) => fact.kind === 'offset')
+  const ovens = facts.findLast((fact) => fact.kind === 'ovens')
+  const high = facts.findLast((fact) => fact.kind === 'altitude')
   const inFahrenheit =
     offset?.unit === 'f' || (offset?.unit === undefined && toCelsius(A_HEAT, 'oven') !== A_HEAT.value)
   return {

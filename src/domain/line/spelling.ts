@@ -65,12 +65,12 @@ const NOT_OURS: ReadonlySet<string> = new Set([
     ' ',
   ),
 ])
+const MEATS: ReadonlySet<string> = new Set('beef lamb pork veal ham turkey chicken duck goose rib joint'.split(' '))
 /** "The beef's 3 kilos": what has it. */
 const possessive = (word: string): string | undefined => {
   const name = /^([a-z]{3,})'s$/.exec(word)?.[1]
   return name !== undefined && MEATS.has(name) ? name : undefined
 }
-const MEATS: ReadonlySet<string> = new Set('beef lamb pork veal ham turkey chicken duck goose rib joint'.split(' '))
 /** Spellings are looked up once: the same words come again with every key. */
 const mended = new Map<string, string | undefined>()
 const MOST_MENDED = 2000

@@ -38,7 +38,7 @@ const CORE_NUMBER = /^[4-9]\d$/
 const DEGREE_SIGN = /^[°º](?!\s?[cf]\b)/i
 /** "15' at 250", "45 min/kg", "20 mins/500g". */
 const MINUTE_SIGN = /^['\u2019\u2032](?![\p{L}\d])/u
-const TIME = /^(?:mins?|minutes?|h|hrs?|hours?)$/i
+export const TIME = /^(?:mins?|minutes?|h|hrs?|hours?)$/i
 const PER = /^ ?\/ ?(?:\d+ ?)?(?:kg|kilo|lb|pound|g)/i
 /** An hour of the day from here on, a span of hours before: 19h30, 1h20. */
 const FIRST_CLOCK_H = 13
@@ -94,6 +94,9 @@ function spanOrClock(hours: string, minutes: string, at: Omit<Token, 'text'>): T
   const said = Number(hours) >= FIRST_CLOCK_H ? [`${hours}:${minutes}`] : [hours, 'h', minutes, 'min']
   return said.map((text, i) => ({ ...at, text, parted: i === 0 && at.parted }))
 }
+
+/** The word at a place; none beyond the ends. */
+export const textAt = (tokens: readonly Token[], at: number): string => tokens[at]?.text ?? ''
 
 /** Words that are one, and the one that stands for them. */
 export interface Made {

@@ -19,8 +19,8 @@ export const OF_TABLE: ReadonlySet<Fact['kind']> = new Set([
   'batches',
   'away',
 ])
-/** A cut, on its bone or off it. */
-const boned = (id: string): string => id.replace(/-(?:bone-in|boneless)(?:-rolled)?$/, '')
+/** A cut, whether it is on its bone or off it. */
+const withoutBone = (id: string): string => id.replace(/-(?:bone-in|boneless)(?:-rolled)?$/, '')
 /** Whether a fact says what meat it is. */
 export const namesMeat = (fact: Fact): boolean =>
   (fact.kind === 'cut' && !fact.again) || (fact.kind === 'house' && fact.item.kind === 'cut')
@@ -49,7 +49,7 @@ export function isSaidCloser(all: readonly Meaning[], at: number, line: string):
   if (IN_PASTRY.test(name)) return false
   if (fact.ids.length < 2 && !isHow) {
     const between = line.slice(to, next.from)
-    if (own !== other && !(between.includes('(') && boned(own) === boned(other))) return false
+    if (own !== other && !(between.includes('(') && withoutBone(own) === withoutBone(other))) return false
     // "Rib eye (boneless prime rib) 2 kg": what stands between says only what kind it is.
     const kinds = all.slice(at + 1, place).every(({ fact: { kind } }) => kind === 'traits' || kind === 'filler')
     if (kinds) return !next.parted || between.includes('(')

@@ -9,6 +9,7 @@ import type { ProgramPart } from '../roast/roast-document'
 const MOST_C = 220
 /** A dial is set to so much, K. */
 const DIAL_K = 5
+const onDial = (set_c: number): number => DIAL_K * Math.round(set_c / DIAL_K)
 /** So near to the hour that was said is at it, s. */
 const NEAR_S = 240
 /** And so far from it another heat is no answer, s. */
@@ -55,10 +56,10 @@ export async function heatBetween(
     const set_c = low.set_c + part * (high.set_c - low.set_c)
     const in_s = await putInAt(set_c)
     if (in_s === undefined) return undefined
-    if (Math.abs(in_s - wanted_s) < NEAR_S) return DIAL_K * Math.round(set_c / DIAL_K)
+    if (Math.abs(in_s - wanted_s) < NEAR_S) return onDial(set_c)
     if (in_s < wanted_s) low = { set_c, in_s }
     else high = { set_c, in_s }
   }
   const nearest = wanted_s - low.in_s < high.in_s - wanted_s ? low : high
-  return Math.min(MOST_C, Math.max(low_c, DIAL_K * Math.round(nearest.set_c / DIAL_K)))
+  return Math.min(MOST_C, Math.max(low_c, onDial(nearest.set_c)))
 }

@@ -31,6 +31,8 @@ const BED =
   '(?:onions?|carrots?|celery|potatoes|vegetables?|veg|root vegetables|roots|bones|fennel|leeks?|herbs|rosemary|thyme|garlic|apples?|lemons?|sourdough|bread|trivet|salt)'
 const SEASONING =
   '(?:rosemary|thyme|sage|garlic|mustard|pepper|peppercorns|salt and pepper|herbs|spices|spice|(?:smoked |sweet |hot )?paprika|cumin|anchov(?:y|ies)|parsley|tarragon|bay|juniper|fennel seeds?|chilli|chili|ginger|horseradish|olive oil|oil|lemons?|limes?|honey|maple syrup|lemon zest|zaatar|harissa|jerk|barbecue|breadcrumbs?|cloves|brown sugar|demerara(?: sugar)?|treacle|marmalade)'
+/** An hour of something else than eating. */
+const AN_HOUR = '(?:\\d{1,2}(?::\\d{2})?(?: ?[ap]m)?)'
 /** What is laid round a roast that is no foil. */
 const COAT =
   '(?:(?:streaky |smoked |back |the |its |thin )*(?:bacon|prosciutto|pancetta|parma ham|ham|speck|lardo|caul(?: fat)?|vine leaves|cabbage leaves))'
@@ -270,11 +272,11 @@ export const CARE: readonly Reader[] = [
   ),
   // When somebody is home, when the oven is wanted for something else
   reader(
-    `(?:i am|i'm|we are|we're|be|get|getting|back|am) (?:back )?home (?:from |at |by |around |until )*(?:\\d{1,2}(?::\\d{2})?(?: ?[ap]m)?)`,
+    `(?:i am|i'm|we are|we're|be|get|getting|back|am) (?:back )?home (?:from |at |by |around |until )*${AN_HOUR}`,
     (_, text) => ({ kind: 'note', text }),
   ),
   reader(
-    '(?:the )?oven (?:(?:must|has to|needs to|should|will) be |is )?(?:off|free|empty|out) (?:by|at|from|until|after) (?:\\d{1,2}(?::\\d{2})?(?: ?[ap]m)?)',
+    `(?:the )?oven (?:(?:must|has to|needs to|should|will) be |is )?(?:off|free|empty|out) (?:by|at|from|until|after) ${AN_HOUR}`,
     (_, text) => ({ kind: 'note', text }),
   ),
   listed(

@@ -155,7 +155,7 @@ export const STAGES: readonly Reader[] = [
   ),
   // 150 covered for 4 h, 1 h uncovered
   reader(
-    `(?:(?:and |then |for |the |last |final )+|)(${SPAN}) (?:uncover(?:ed)?|bare|(?:with )?(?:the )?(?:foil|cover|lid) off|without (?:the )?(?:foil|cover|lid))(?! (?:at|in|on)(?: |$))`,
+    `(?:and |then |for |the |last |final )*(${SPAN}) (?:uncover(?:ed)?|bare|(?:with )?(?:the )?(?:foil|cover|lid) off|without (?:the )?(?:foil|cover|lid))(?! (?:at|in|on)(?: |$))`,
     ([, span = '']) => stage({ on: 'oven', cover: 'bare', follows: true, minutes: minutesOf(span) }),
   ),
   // smoked at 107 to 74, wrap, then till 95: on at the same heat
@@ -361,17 +361,11 @@ export const STAGES: readonly Reader[] = [
     ([, lead = '', value, unit, gas, fan, count = '', time = '', each, weight = '', more]) =>
       perWeight({ count, time, each, weight, more, lead }, heatOf(value, unit, gas), fan ? 'fan' : ovenOf(lead)),
   ),
-  // 20 min per lb plus 20 at gas 5
+  // 20 min per lb plus 20 at gas 5; 20 min per 500 g + 20 min 190 C
   reader(
-    `${BY_ITS_WEIGHT} (?:at |in an? (?:oven at )?)${HEAT}(?: oven| (fan|convection)(?: oven)?)?`,
+    `${BY_ITS_WEIGHT} (?:at |in an? (?:oven at )?|(?=\\d{3} [cf](?: |$)))${HEAT}(?: oven| (fan|convection)(?: oven)?)?`,
     ([, count = '', time = '', each, weight = '', more, value, unit, gas, fan]) =>
       perWeight({ count, time, each, weight, more }, heatOf(value, unit, gas), fan ? 'fan' : 'oven'),
-  ),
-  // 20 min per 500 g + 20 min 190 C
-  reader(
-    `${BY_ITS_WEIGHT} (\\d{3}) (c|f)(?: oven| (fan|convection)(?: oven)?)?`,
-    ([, count = '', time = '', each, weight = '', more, value, unit, fan]) =>
-      perWeight({ count, time, each, weight, more }, heatOf(value, unit), fan ? 'fan' : 'oven'),
   ),
   // 6 hours in the smoker
   reader(`(${SPAN}) (?:on |in )?(?:the |a )?smoker`, ([, span = '']) =>
