@@ -41,8 +41,8 @@ const seeds = Array.from({ length: many }, (_, i) => first + i)
 const cooks = [...seeds.map((seed) => trueCook(seed)), ...seeds.filter((seed) => seed % 2 === 0).map(trueBird)].filter(
   ({ pull_s }) => Number.isFinite(pull_s),
 )
-const rows = [0.35, 0.5, 0.75].map((at) => {
-  const checks = cooks.map((cook) => arrivalAt(cook, at, 256))
+const ofFamilies = (at: number, byHand: boolean) => {
+  const checks = cooks.map((cook) => arrivalAt(cook, at, 256, 5, byHand))
   const line = (name: string, part: typeof checks) => {
     const found = summariseArrivals(part)
     const of = (value: number) => `${(100 * value).toFixed(1)} %`
@@ -62,7 +62,10 @@ const rows = [0.35, 0.5, 0.75].map((at) => {
     checks.filter(({ low }) => low),
   )
   return all
-})
+}
+const rows = [0.35, 0.5, 0.75].map((at) => ofFamilies(at, false))
+console.log('\nThe same cooks read by hand, each twelve to eighteen minutes, with no probe in them')
+for (const at of [0.5, 0.75, 0.9]) ofFamilies(at, true)
 if (process.argv.includes('--write'))
   keepFigures('src/domain/accuracy/arrivals-judged.json', {
     seeds: [first, last],

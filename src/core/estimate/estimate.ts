@@ -164,7 +164,7 @@ export function foresee(
     const after = run.carve_s - run.pull_s
     middles.pull.push(middle)
     middles.carve.push(Math.max(setup.now_s, middle + after))
-    ahead_s.push({ doubt, after })
+    ahead_s.push({ doubt: Math.hypot(doubt, seen?.off_s ?? 0), after })
     // A core that climbs slower at its pull than a member's climbs less after it, by as much; and none climbs once it
     // is carved.
     const climbs = seen?.pace ?? 1

@@ -1,6 +1,16 @@
 import type { CookRun } from '../simulate/cook'
 import type { EstimateSetup, ProbeCourse } from './member'
-import { exponentialFit, LEVEL_LEAST, LEVEL_SPAN_S, type Level, levelOf, type Reading, recentOf } from './reading'
+import {
+  BY_HAND_K,
+  exponentialFit,
+  fewOf,
+  LEVEL_LEAST,
+  LEVEL_SPAN_S,
+  type Level,
+  levelOf,
+  type Reading,
+  recentOf,
+} from './reading'
 
 type FitSetup = Pick<EstimateSetup, 'now_s' | 'pull_c' | 'changes'>
 
@@ -25,31 +35,43 @@ const TRUSTED = { from: 0.38, over: 0.3 } as const
 const PACE = { least: 0.55, most: 1.8, doubt: 0.15 } as const
 /** A core that hardly climbs climbs hardly more once it is out, whatever a member thinks lies under its surface. */
 const LEAST_CLIMB = 0.1
+/** A climb is never so slow that a reading by hand may be off by more than its wait, K/s. */
+const LEAST_SLOPE_PER_S = 5 / 3600
 
 /** How the readings of one body go: their level now, and when they were read, s. */
 export interface Pace {
   readonly level: Level
   readonly times: readonly number[]
+  /** They are few, put in by hand. */
+  readonly isFew: boolean
 }
 
-/** The last readings in one body. */
-const recentIn = (body: number, readings: readonly Reading[], now_s: number): Reading[] =>
+/** The last readings in one body. @param span_s how far back */
+const recentIn = (body: number, readings: readonly Reading[], now_s: number, span_s = LEVEL_SPAN_S): Reading[] =>
   recentOf(
     readings.filter((reading) => (reading.body ?? 0) === body),
     now_s,
+    span_s,
   )
+
+/** By hand so many of the last are taken, so far back, s. */
+const FEW = { many: 3, span_s: 2 * LEVEL_SPAN_S } as const
+
+const lineOf = (isFew: boolean): typeof levelOf => (isFew ? fewOf : levelOf)
 
 /** The pace of each body's readings; undefined where they say none. @param bodies how many there are */
 export function pacesOf(readings: readonly Reading[], bodies: number, now_s: number): (Pace | undefined)[] {
   return Array.from({ length: bodies }, (_, body) => {
     const recent = recentIn(body, readings, now_s)
-    const times = recent.map(({ time_s }) => time_s)
-    const level = levelOf(
+    const isFew = recent.length < LEVEL_LEAST
+    const used = isFew ? recentIn(body, readings, now_s, FEW.span_s).slice(-FEW.many) : recent
+    const times = used.map(({ time_s }) => time_s)
+    const level = lineOf(isFew)(
       times,
-      recent.map(({ value_c }) => value_c),
+      used.map(({ value_c }) => value_c),
       now_s,
     )
-    return level ? { level, times } : undefined
+    return level ? { level, times, isFew } : undefined
   })
 }
 
@@ -58,6 +80,8 @@ export interface Paced {
   readonly pull_s: number
   /** How fast it climbs against the member where that reads the same, as far as it is to be trusted: 1 alike. */
   readonly pace: number
+  /** What it may be off for what one reading by hand is, s; 0 where many are read. */
+  readonly off_s: number
 }
 
 /**
@@ -73,13 +97,13 @@ export interface Paced {
 export function pacedPull(
   { pull_s, ready_s = pull_s }: Pick<CookRun, 'pull_s' | 'ready_s'>,
   probe: ProbeCourse,
-  { level, times }: Pace,
+  { level, times, isFew }: Pace,
   now_s: number,
 ): Paced {
-  const asIs = { pull_s, pace: 1 }
+  const asIs = { pull_s, pace: 1, off_s: 0 }
   const own = times.map((time_s) => probeAt(probe, time_s))
   if (own.some((value) => value === undefined)) return asIs
-  const line = levelOf(times, own as number[], now_s)
+  const line = lineOf(isFew)(times, own as number[], now_s)
   const here = probeAt(probe, now_s)
   if (!line || here === undefined) return asIs
   const wanted = here + level.value_c - line.value_c
@@ -93,20 +117,25 @@ export function pacedPull(
   const low = value_c[i - 1] as number
   const high = value_c[i] as number
   const part = Math.min(1, Math.max(0, (wanted - low) / Math.max(1e-6, high - low)))
-  const at = (time_s[i - 1] as number) + part * ((time_s[i] as number) - (time_s[i - 1] as number))
+  const from_s = time_s[i - 1] as number
+  const to_s = time_s[i] as number
+  const at = from_s + part * (to_s - from_s)
   // Its pace where it reads what is read now: over as long a stretch, ending there.
   const shifted = times.map((each) => probeAt(probe, each + at - now_s))
   const there = shifted.some((value) => value === undefined)
     ? line
-    : (levelOf(times, shifted as number[], now_s) ?? line)
+    : (lineOf(isFew)(times, shifted as number[], now_s) ?? line)
   const done = now_s / Math.max(now_s, pull_s)
   const late = Math.min(1, Math.max(0, (done - TRUSTED.from) / TRUSTED.over))
   const trust = late / (1 + (level.doubt / PACE.doubt) ** 2)
-  const ratio = Math.min(PACE.most, level.slope_per_s / there.slope_per_s)
+  const isAlone = Number.isNaN(level.slope_per_s)
+  const ratio = isAlone ? 1 : Math.min(PACE.most, level.slope_per_s / there.slope_per_s)
+  const slope_per_s = isAlone ? (high - low) / Math.max(1, to_s - from_s) : level.slope_per_s
   const left = Math.max(0, ready_s - at) / Math.max(PACE.least, ratio) ** trust
   return {
     pull_s: now_s + late * left + (1 - late) * Math.max(0, pull_s - now_s),
     pace: Math.max(LEAST_CLIMB, ratio) ** trust,
+    off_s: isFew ? (late * BY_HAND_K) / Math.max(LEAST_SLOPE_PER_S, slope_per_s) : 0,
   }
 }
 
@@ -116,9 +145,12 @@ export function pacedPull(
  *
  * @param pull_c the reading it is pulled at, °C
  */
-export function readsOver(probe: ProbeCourse, { level }: Pace, pull_c: number, now_s: number): number {
+export function readsOver(probe: ProbeCourse, { level, times }: Pace, pull_c: number, now_s: number): number {
   const own_c = probeAt(probe, now_s)
-  return own_c === undefined ? 0 : Math.max(0, own_c - Math.max(pull_c, level.value_c))
+  if (own_c === undefined) return 0
+  // One reading alone says where it stood: since then it has climbed as the member has.
+  const stood_c = Number.isNaN(level.slope_per_s) ? probeAt(probe, times.at(-1) ?? now_s) : own_c
+  return Math.max(0, own_c - Math.max(pull_c, level.value_c + own_c - (stood_c ?? own_c)))
 }
 
 /** After a change the core bends the other way for so long, and a line through it says nothing, s. */

@@ -23,15 +23,15 @@ export const LEVEL_LEAST = 8
 const LEAST_K_PER_H = 0.2
 
 /**
- * The readings of the sitting the last one belongs to, in the last 25 minutes before a moment.
+ * The readings of the sitting the last one belongs to, in the last 25 minutes before a moment, or longer.
  * @example recentOf([{ time_s: 0, value_c: 5 }, { time_s: 2000, value_c: 9 }], 2000).length // 1
  */
-export function recentOf(readings: readonly Reading[], now_s: number): Reading[] {
+export function recentOf(readings: readonly Reading[], now_s: number, span_s = LEVEL_SPAN_S): Reading[] {
   const last = readings.at(-1)
   if (!last) return []
   return readings.filter(
     ({ time_s, sitting, body }) =>
-      time_s > now_s - LEVEL_SPAN_S &&
+      time_s > now_s - span_s &&
       time_s <= now_s &&
       (sitting ?? 0) === (last.sitting ?? 0) &&
       (body ?? 0) === (last.body ?? 0),
@@ -64,6 +64,32 @@ export function levelOf(times: readonly number[], values: ArrayLike<number>, now
   for (let i = 0; i < n; i++) error += ((values[i] as number) - mean - slope * ((times[i] as number) - middle)) ** 2
   const doubt = Math.sqrt(error / Math.max(1, n - 2) / square) / slope
   return { value_c: mean + slope * (now_s - middle), slope_per_s: slope, doubt }
+}
+
+/** A thermometer that is put in by hand is never quite where it was: error of such a reading, K (from memory of kitchens, no source). */
+export const BY_HAND_K = 0.7
+/** Two nearer than this are one, s. */
+const LEAST_APART_S = 180
+
+/**
+ * The same through the few readings of a thermometer that is put in by hand, doubted by what one of them may be off. One
+ * alone says where it stands and not how fast it climbs: its slope is NaN.
+ *
+ * @example fewOf([0, 900], [50, 56], 900)?.value_c // 56
+ */
+export function fewOf(times: readonly number[], values: ArrayLike<number>, now_s: number): Level | undefined {
+  const n = times.length
+  const last = values[n - 1]
+  if (last === undefined) return undefined
+  const middle = times.reduce((sum, time_s) => sum + time_s / n, 0)
+  const square = times.reduce((sum, time_s) => sum + (time_s - middle) ** 2, 0)
+  if (square < LEAST_APART_S ** 2 / 2)
+    return { value_c: last, slope_per_s: Number.NaN, doubt: Number.POSITIVE_INFINITY }
+  const cross = times.reduce((sum, time_s, i) => sum + (time_s - middle) * (values[i] as number), 0)
+  const slope = cross / square
+  if (!(slope > LEAST_K_PER_H / 3600)) return undefined
+  const mean = times.reduce((sum, _, i) => sum + (values[i] as number) / n, 0)
+  return { value_c: mean + slope * (now_s - middle), slope_per_s: slope, doubt: BY_HAND_K / Math.sqrt(square) / slope }
 }
 
 const LINE_S = 1200

@@ -1,4 +1,5 @@
 import { estimate } from '@/core/estimate/estimate'
+import { seededRandom } from '@/core/estimate/random'
 import { exponentialFit, type Reading, straightLine } from '@/core/estimate/reading'
 import { DOMESTIC_OVEN } from '@/core/heat/oven'
 import { steadyProgram } from '@/core/program/schools'
@@ -34,12 +35,31 @@ export interface ArrivalCheck {
   readonly low: boolean
 }
 
-/** The estimate of a known cook's pull after a share of its time. */
-export function arrivalAt(cook: KnownCook, at: number, members: number, seed = 5): ArrivalCheck {
+/** By hand it is read from this share of a cook on, each so many seconds, and just now. */
+const BY_HAND = { from: 0.35, least_s: 720, most_s: 1080 } as const
+
+/** What of a cook's readings somebody has who puts a thermometer in by hand now and then, every point each time. */
+export function asByHand(cook: KnownCook, now_s: number, seed: number): Reading[] {
+  const random = seededRandom(seed)
+  const times = [now_s]
+  for (let at_s = now_s; at_s > BY_HAND.from * cook.pull_s; times.unshift(at_s))
+    at_s -= BY_HAND.least_s + random() * (BY_HAND.most_s - BY_HAND.least_s)
+  const bodies = [...new Set(cook.readings.map(({ body }) => body ?? 0))]
+  return times.flatMap((at_s) =>
+    bodies.flatMap(
+      (each) => cook.readings.findLast(({ time_s, body }) => time_s <= at_s && (body ?? 0) === each) ?? [],
+    ),
+  )
+}
+
+/** The estimate of a known cook's pull after a share of its time. @param byHand read now and then instead of each minute */
+export function arrivalAt(cook: KnownCook, at: number, members: number, seed = 5, byHand = false): ArrivalCheck {
   const cut = findCut(cook.told.cut)
   if (!cut) throw new RangeError(`no cut ${cook.told.cut}`)
   const now_s = at * cook.pull_s
-  const readings = cook.readings.filter(({ time_s }) => time_s <= now_s)
+  const readings = byHand
+    ? asByHand(cook, now_s, Math.round(cook.pull_s))
+    : cook.readings.filter(({ time_s }) => time_s <= now_s)
   const start = prepareRoast({
     piece: { cut, mass_kg: cook.told.mass_kg },
     oven: { ...DOMESTIC_OVEN, kind: cook.told.fan ? 'fan' : 'still' },
