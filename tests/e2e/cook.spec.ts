@@ -204,6 +204,43 @@ test('a bird of which the breast is done and the thigh is not: each way is said,
   expect(log.entries.at(-1).entry.kind).toBe('covered')
 })
 
+test('with no probe in it the board says when to read by hand, takes the reading where it asks, and is told not now', async ({
+  page,
+  request,
+}) => {
+  const { kitchen, cook } = await rehearsal(page, request, 1)
+  await openBoard(page, `/k/${kitchen}/cooks/${cook.id}`)
+  const next = page.getByTestId('next')
+  await page.getByRole('button', { name: 'It is in' }).click()
+  await expect(page.getByTestId('board-row')).toHaveAttribute('data-state', 'in')
+  await expect(next).not.toHaveAttribute('data-step', 'read')
+  await readByHand(page, '8')
+  await expect(next).toHaveAttribute('data-step', 'read')
+  await expect(page.getByTestId('next-words')).toHaveText('Read it by hand')
+  const first = Number(await next.getAttribute('data-at'))
+  const now = Number(await page.getByTestId('board').getAttribute('data-now'))
+  expect(first - now).toBeGreaterThan(240)
+  expect(first - now).toBeLessThanOrEqual(2400)
+  // It is kept where it is asked for, and asked for again later.
+  await next.getByLabel(/reads now/).fill('9')
+  await next.getByRole('button', { name: 'Keep it' }).click()
+  await expect(page.getByTestId('log')).toContainText('9 °C')
+  await expect(next).toHaveAttribute('data-step', 'read')
+  expect(Number(await next.getAttribute('data-at'))).toBeGreaterThanOrEqual(first)
+  await expect(page.getByTestId('connection')).toHaveText('All kept')
+  const kept = await (await request.get(`/api/k/${kitchen}/cooks/${cook.id}`)).json()
+  expect(
+    kept.entries.flatMap(({ entry }: { entry: { kind: string; value_c: number } }) =>
+      entry.kind === 'reading' ? [entry.value_c] : [],
+    ),
+  ).toEqual([8, 9])
+  await next.getByRole('button', { name: 'Not this time' }).click()
+  await expect(next).not.toHaveAttribute('data-step', 'read')
+  await page.reload()
+  await expect(page.getByTestId('connection')).toHaveText('All kept')
+  await expect(next).not.toHaveAttribute('data-step', 'read')
+})
+
 test('the board is accessible by day and night and fits a phone', { tag: '@tablet' }, async ({ page, request }) => {
   const { kitchen, cook } = await rehearsal(page, request, 1)
   await openBoard(page, `/k/${kitchen}/cooks/${cook.id}`)

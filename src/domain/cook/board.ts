@@ -1,5 +1,6 @@
 import { findSchool } from '@/core/program/schools'
 import type { Stage } from '@/core/program/stage'
+import { isSilent, readNext } from './by-hand'
 import type { CookDocument, CookEntry, CookItem, ProbeReading } from './cook-document'
 import { type EndsNow, endingsOf } from './ending'
 import { foldLog, promisedAt, standing } from './entry/fold'
@@ -40,6 +41,8 @@ export interface BoardItem {
   /** Every probe in it, and every point read by hand, by its latest reading, with its readings oldest first. */
   readonly points: readonly ProbedPoint[]
   readonly latest: { readonly at_s: number; readonly value_c: number } | undefined
+  /** It is in, and no probe in it speaks: it is read by hand or not at all. */
+  readonly byHand: boolean
   /** Rise of the last ten minutes, K/min. */
   readonly trend_k_per_min: number | undefined
   /** When its pull is foreseen, as it was last kept: what every page says. */
@@ -86,6 +89,8 @@ interface Probed {
   readonly probe: { readonly device: string | null; readonly channel: number | null } | undefined
   readonly whole: Series
   readonly series: Series
+  /** What the probe itself said of that, without what was read by hand. */
+  readonly spoken: Series
 }
 
 /** The board of a cook from all that was entered and read. */
@@ -125,8 +130,9 @@ export function boardOf(
     const stuck: Probed[] = inMeat.map((probe, i) => {
       const first = inMeat.findIndex(({ point }) => point === probe.point) === i
       const hand = first && named(probe.point) ? own.hand.filter(({ point }) => point === probe.point) : []
-      const whole = [...seriesOf(probe), ...hand].sort(byTime)
-      return { point: probe.point, probe, whole, series: whole.filter(possible) }
+      const spoken = seriesOf(probe)
+      const whole = [...spoken, ...hand].sort(byTime)
+      return { point: probe.point, probe, whole, series: whole.filter(possible), spoken: spoken.filter(possible) }
     })
     // Read by hand where no probe is: a point of its own; else it is one more reading of what decides.
     const handPoints = [...new Set(own.hand.map(({ point }) => point))].filter(
@@ -137,7 +143,7 @@ export function boardOf(
     )
     const byHand: Probed[] = handPoints.map((point) => {
       const whole = own.hand.filter((reading) => reading.point === point)
-      return { point, probe: undefined, whole, series: whole.filter(possible) }
+      return { point, probe: undefined, whole, series: whole.filter(possible), spoken: [] }
     })
     const probed = [...stuck, ...byHand]
     const newest_s = Math.max(...probed.map(({ series }) => series.at(-1)?.at_s ?? Number.NEGATIVE_INFINITY))
@@ -197,6 +203,7 @@ export function boardOf(
         ]
       }),
       latest,
+      byHand: state === 'in' && stuck.every(({ spoken }) => isSilent(spoken, in_s ?? now_s, now_s)),
       trend_k_per_min:
         latest && before ? ((latest.value_c - before.value_c) / (latest.at_s - before.at_s)) * 60 : undefined,
       arrival: state === 'in' ? own.arrival : undefined,
@@ -208,7 +215,7 @@ export function boardOf(
       state === 'in'
         ? [
             ...impossibleOf(wrong, now_s, looked_s),
-            ...oddOf(board, deciding?.probe !== undefined, now_s, looked_s),
+            ...oddOf(board, deciding?.probe && deciding.spoken, now_s, looked_s),
             ...coldOf(board, setIn(document, log, board), now_s, looked_s),
           ]
         : []
@@ -270,10 +277,13 @@ export const sameTable = (board: BoardItem, items: readonly BoardItem[]): BoardI
 export const sameOven = (board: BoardItem, items: readonly BoardItem[]): BoardItem[] =>
   items.filter((each) => each === board || (each.state === 'in' && each.oven_name === board.oven_name))
 
-/** One thing to do, with when: a step of the plan, or a look at a probe that says what cannot be. */
-export type NextAction =
-  | { readonly kind: 'step'; readonly step: RunStep; readonly at_s: number }
-  | { readonly kind: 'look'; readonly item: string; readonly at_s: number }
+/** One thing to do, with when: a step of the plan, a look at a probe that says what cannot be, or a reading by hand. */
+export type NextAction = { readonly kind: 'step'; readonly step: RunStep; readonly at_s: number } | NextLook
+export interface NextLook {
+  readonly kind: 'look' | 'read'
+  readonly item: string
+  readonly at_s: number
+}
 
 /**
  * Near its pull, K, no core climbs more than so many times as fast as it is seen to, nor is that less than this, K/min,
@@ -386,12 +396,23 @@ export function nextActions(run: Run, items: readonly BoardItem[], now_s: number
       if (reads_s !== undefined) return { kind: 'step', step: { ...open, at_s: reads_s }, at_s: reads_s }
       return { kind: 'step', step: open, at_s: Math.max(at_s, soonest.get(step.item) ?? at_s) }
     })
+  const reads = items.flatMap((board) => {
+    const { id } = board.item
+    const read_s = readNext(
+      board,
+      Math.min(...own.flatMap(({ step, at_s }) => (step.step.item === id && isRead(step) ? [at_s] : []))),
+    )
+    return read_s === undefined ? [] : [{ kind: 'read' as const, item: id, at_s: read_s }]
+  })
   const pulls = new Map(
     own.flatMap(({ step: { step }, at_s }) => (step.kind === 'pull' && step.item !== null ? [[step.item, at_s]] : [])),
   )
   const steps = own
     .map((action) => ({ ...action, at_s: Math.max(action.at_s, waitsFor(action.step, pulls, items) ?? action.at_s) }))
     .toSorted((a, b) => a.at_s - b.at_s || afterPulls(a.step) - afterPulls(b.step))
-  // A probe that lies makes every other time a guess: that first.
-  return [...looks, ...steps]
+  // A probe that lies makes every other time a guess: that first. What is pulled by a reading is read before.
+  return [...looks, ...[...reads, ...steps].toSorted((a, b) => a.at_s - b.at_s)]
 }
+/** Whether a reading says when a step is: a pull, or a change at one. A bath is as hot as it is. */
+const isRead = ({ step: { kind, numbers } }: RunStep): boolean =>
+  numbers.reads_c !== undefined || (kind === 'pull' && numbers.bath === undefined)

@@ -268,15 +268,15 @@ function actionsOf(
 ): NextAnswer['actions'] {
   const states = boards.map(({ item, state }) => ({ id: item.id, state, promise_s: secondsOf(item.promise) }))
   return nextActions(run, boards, now_s).map((action) => {
-    if (action.kind === 'look')
+    if (action.kind !== 'step')
       return {
         step: null,
-        kind: 'look',
+        kind: action.kind,
         act: null,
         item: action.item,
         at: iso(action.at_s),
         window: null,
-        overdue: true,
+        overdue: action.at_s <= now_s,
         set_c: null,
         where: null,
         oven: null,

@@ -127,16 +127,20 @@ export function coldOf(
   return odd
 }
 
+/** @param spoken what the probe itself said that decides; undefined where none is in it */
 export function oddOf(
   { readings, air, in_s, item }: Pick<BoardItem, 'readings' | 'air' | 'in_s' | 'item'>,
-  watched: boolean,
+  spoken: Series | undefined,
   now_s: number,
   looked_s: number,
 ): OddReading[] {
   const odd: OddReading[] = []
+  const watched = spoken !== undefined
   const latest = readings.at(-1)
-  if (watched && latest && now_s - latest.at_s > lostAfter(readings))
-    odd.push({ code: 'lost', at_s: latest.at_s, minutes: Math.round((now_s - latest.at_s) / 60) })
+  const last = spoken?.at(-1)
+  // Read by hand since, it is known to be lost.
+  if (spoken && last && now_s - last.at_s > lostAfter(spoken) && (latest === undefined || latest.at_s <= last.at_s))
+    odd.push({ code: 'lost', at_s: last.at_s, minutes: Math.round((now_s - last.at_s) / 60) })
   const jump = jumpsOf(readings).at(-1)
   // Its first reading is one that no roast has so soon: the probe hangs elsewhere, in another roast may be.
   const [first] = readings

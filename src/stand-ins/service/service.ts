@@ -274,6 +274,12 @@ export function service(
     if (kind === 'carve') one.carved = true
   }
 
+  const readByHand = (one: OneRoast) => {
+    one.hand_s = now_s
+    for (const { probe, c } of one.told.piece.read())
+      enter({ kind: 'reading', item: one.item, value_c: tenth(c), ...(probe === 'core' ? {} : { point: probe }) })
+  }
+
   /** One roast's own troubles: a lost probe, a way out, back in. Answers when to look again, s; undefined: nothing done. */
   const attend = (one: OneRoast, own: Seen, actions: readonly Action[]): number | undefined => {
     const { piece } = one.told
@@ -287,10 +293,8 @@ export function service(
       return now_s + TICK_S
     }
     if (own.odd.some(({ code }) => code === 'lost') && one.inside && now_s - one.hand_s > HAND_S) {
-      one.hand_s = now_s
       one.calls++
-      for (const { probe, c } of piece.read())
-        enter({ kind: 'reading', item: one.item, value_c: tenth(c), ...(probe === 'core' ? {} : { point: probe }) })
+      readByHand(one)
       return now_s + TICK_S
     }
     if (one.inside && now_s < one.dies_s && own.pull_c !== null) one.calls_c = own.pull_c
@@ -398,6 +402,11 @@ export function service(
         continue
       }
       if (one) one.calls++
+      if (one && soonest.kind === 'read') {
+        readByHand(one)
+        due_s = now_s + TICK_S
+        continue
+      }
       act(soonest, actions)
       for (const entry of soonest.enter) entries.push({ ...entry, at: iso(now_s) } as Entered)
       due_s = now_s

@@ -2,7 +2,7 @@
 import { Bell, BellOff, Eye, Keyboard, KeyboardOff, Undo2 } from 'lucide-react'
 import Link from 'next/link'
 import { useEffect, useState } from 'react'
-import { nextActions } from '@/domain/cook/board'
+import { type NextLook, nextActions } from '@/domain/cook/board'
 import { standing } from '@/domain/cook/entry/fold'
 import { lastTogether, together } from '@/domain/cook/together'
 import { ENTRY_WORDS } from '@/words/cook-words'
@@ -16,6 +16,7 @@ import { useHydrated } from '../shell/use-hydrated'
 import { useKept } from '../shell/use-kept'
 import { AtTheStove } from './at-the-stove'
 import { BoardRow } from './board-row'
+import { HandReading } from './hand-reading'
 import { HowItAte } from './how-it-ate'
 import { HowItWentView } from './how-it-went'
 import { LeftOut } from './left-out'
@@ -42,27 +43,39 @@ export function Board({
   const { now_s, items, forecasts, peaks, run, document: planned } = cook
   const [big, setBig] = useState(false)
   const hydrated = useHydrated()
+  // One that was not wanted is asked for again after the next reading.
+  const readKey = (id: string) => `read ${id} ${items.find(({ item }) => item.id === id)?.latest?.at_s ?? 0}`
+  const actions = nextActions(run, items, now_s).filter(
+    (action) => action.kind !== 'read' || !cook.heard.has(readKey(action.item)),
+  )
+  const reads = actions.flatMap((action) => (action.kind === 'read' ? [action] : []))
   const alarms = useAlarms(
     items,
+    reads,
     run,
     planned,
     now_s,
     cook.heard,
     (key) => void cook.add(blank({ kind: 'heard', text: key })),
   )
-  const actions = nextActions(run, items, now_s)
   // What is alike and due at once is one for the hands.
   const looks = actions.filter((action) => action.kind === 'look')
   const steps = actions.flatMap((action) => (action.kind === 'step' ? [{ ...action.step, at_s: action.at_s }] : []))
   const groups = together(steps, planned)
-  const next = looks[0] ?? (groups[0]?.[0] && { kind: 'step' as const, step: groups[0][0], at_s: groups[0][0].at_s })
-  const rest = groups.slice(looks.length > 0 ? 0 : 1).slice(0, Math.max(0, 4 - Math.max(1, looks.length)))
+  const first = groups[0]?.[0]
+  const [read] = reads
+  const isReadFirst = read !== undefined && (first === undefined || read.at_s <= first.at_s)
+  const next = looks[0] ?? (isReadFirst ? read : first && { kind: 'step' as const, step: first, at_s: first.at_s })
+  const isStep = next?.kind === 'step'
+  const rest = groups.slice(isStep ? 1 : 0).slice(0, Math.max(0, 4 - Math.max(1, looks.length)))
   const hands = stepHands(cook)
-  const pieces = looks.length > 0 ? [] : (groups[0] ?? [])
+  const pieces = isStep ? (groups[0] ?? []) : []
   const pullOf = (id: string | null) => items.find(({ item }) => item.id === id)?.pull_c
-  const looked = (item: string) => void cook.add(lookedAt(item))
+  const looked = ({ kind, item }: NextLook) =>
+    void cook.add(kind === 'read' ? blank({ kind: 'heard', text: readKey(item) }) : lookedAt(item))
   const undoable = lastTogether(standing(cook.entries), planned)
   const nextItem = next?.kind === 'step' ? next.step.step.item : next?.item
+  const nextBoard = items.find(({ item }) => item.id === nextItem)
   const { add } = cook
   const undo = () => {
     for (const { id, item } of undoable) add(blank({ kind: 'undo', of: id, item }))
@@ -81,7 +94,7 @@ export function Board({
       if (keys === 'on' && event.key === 'd' && nextItem) add(blank({ kind: 'door', item: nextItem }))
       if (event.key === 'Enter' && next && document.activeElement === document.body) {
         if (next.kind === 'step') pieces.forEach(hands.done)
-        else looked(next.item)
+        else if (next.kind === 'look') looked(next)
       }
     }
     window.addEventListener('keydown', key)
@@ -171,7 +184,21 @@ export function Board({
             units={units}
             pull_c={pullOf(nextItem ?? null)}
             hands={hands}
-            looked={() => nextItem && looked(nextItem)}
+            looked={() => next.kind !== 'step' && looked(next)}
+            reading={
+              nextBoard && (
+                <HandReading
+                  key={nextBoard.item.id}
+                  board={nextBoard}
+                  now_s={now_s}
+                  units={units}
+                  asked
+                  put={(value_c, point) =>
+                    void add(blank({ kind: 'reading', item: nextBoard.item.id, value_c, point }))
+                  }
+                />
+              )
+            }
           />
         ) : (
           <section className="rounded-3xl bg-bottle p-6 text-white" data-testid="next">

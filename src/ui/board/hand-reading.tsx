@@ -2,6 +2,7 @@
 import { useState } from 'react'
 import { celsiusToFahrenheit, fahrenheitToCelsius } from '@/core/units'
 import type { BoardItem } from '@/domain/cook/board'
+import { oldestPoint } from '@/domain/cook/by-hand'
 import { type Doubt, doubtOf, inNumbers } from '@/domain/cook/plausible'
 import { pointName } from '@/words/cook-words'
 import { temperature, type Units } from '@/words/units'
@@ -15,11 +16,14 @@ export function HandReading({
   board,
   now_s,
   units,
+  asked = false,
   put,
 }: {
   readonly board: BoardItem
   readonly now_s: number
   readonly units: Units
+  /** It was asked for: beside its row there is then another. */
+  readonly asked?: boolean
   readonly put: (value_c: number, point: string) => void
 }) {
   const { item, points, latest } = board
@@ -27,11 +31,14 @@ export function HandReading({
   const [point, setPoint] = useState<string | undefined>()
   const [doubt, setDoubt] = useState<Doubt | undefined>()
   const fahrenheit = units.temperature === 'f'
-  const own = point ?? (item.points.includes('core') ? 'core' : (item.points[0] ?? 'core'))
+  const oldest = asked ? oldestPoint(board)?.point : undefined
+  const own = point ?? oldest ?? (item.points.includes('core') ? 'core' : (item.points[0] ?? 'core'))
   const before = points.find((each) => each.point === own) ?? (item.points.length > 1 ? undefined : latest)
   const unit = fahrenheit ? '°F' : '°C'
   const keep = (value_c: number) => {
     put(value_c, own)
+    // The next that is asked for is another point.
+    if (asked) setPoint(undefined)
     setTyped('')
     setDoubt(undefined)
   }
@@ -74,7 +81,7 @@ export function HandReading({
           </fieldset>
         )}
         <input
-          aria-label={`Reading of ${named}, ${unit}`}
+          aria-label={asked ? `${named} reads now, ${unit}` : `Reading of ${named}, ${unit}`}
           inputMode="decimal"
           className="min-h-12 w-24 rounded-xl border-2 border-line bg-transparent px-3 text-center text-xl"
           placeholder={
@@ -91,7 +98,7 @@ export function HandReading({
           type="submit"
           className="min-h-12 rounded-full border-2 border-line px-4 text-lg font-semibold hover:border-copper"
         >
-          Read
+          {asked ? 'Keep it' : 'Read'}
         </button>
       </form>
       {doubt && (

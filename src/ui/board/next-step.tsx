@@ -11,6 +11,7 @@ import type { StepHands } from './step-hands'
 /** So long after its time a step is said to be due, s. */
 const DUE_S = 90
 const LATER_S = 300
+const READ_HELP = 'No probe speaks in it. The thickest part, push through and draw back: the lowest reading counts.'
 
 /** The one question: what next, and when. Readable from two metres. */
 export function NextStep({
@@ -22,6 +23,7 @@ export function NextStep({
   pull_c,
   hands,
   looked,
+  reading,
 }: {
   readonly action: NextAction
   /** The same step of each piece that is alike, the one itself among them. */
@@ -31,7 +33,10 @@ export function NextStep({
   readonly units: Units
   readonly pull_c: number | undefined
   readonly hands: StepHands
+  /** Looked at, or not to be read this time. */
   readonly looked: () => void
+  /** Where a reading by hand is entered. */
+  readonly reading: React.ReactNode
 }) {
   const due = action.at_s < now_s - DUE_S
   const document = namedTogether(
@@ -39,14 +44,15 @@ export function NextStep({
     pieces.map(({ step: { item } }) => item),
   )
   const step = action.kind === 'step' ? action.step : undefined
-  const help = step && stepHelp(step.step, document, units)
+  const name = itemTitle(document, action.kind === 'step' ? null : action.item) ?? 'it'
+  const help = step ? stepHelp(step.step, document, units) : action.kind === 'read' ? READ_HELP : undefined
   const window = step?.window
   return (
     <section
       aria-label="Next"
       className="grid grid-cols-[minmax(0,1fr)] items-start gap-x-8 gap-y-4 rounded-3xl border border-transparent bg-bottle p-5 text-white sm:grid-cols-[minmax(0,1fr)_auto] sm:p-7 [[data-theme=night]_&]:border-line"
       data-testid="next"
-      data-step={step?.step.kind ?? 'look'}
+      data-step={step?.step.kind ?? action.kind}
       data-id={step?.step.id}
       data-at={Math.round(action.at_s)}
     >
@@ -61,7 +67,11 @@ export function NextStep({
         >
           {step
             ? stepTitle(step.step, document, units, step.step.kind === 'pull' ? pull_c : undefined)
-            : `Look at the probe in ${itemTitle(document, action.kind === 'look' ? action.item : null) ?? 'it'}`}
+            : action.kind === 'read'
+              ? document.items.length > 1
+                ? `Read by hand: ${name}`
+                : 'Read it by hand'
+              : `Look at the probe in ${name}`}
         </p>
         {window && (
           <p className="mt-2 text-xl text-white/90" data-testid="next-window">
@@ -78,20 +88,33 @@ export function NextStep({
         <p className="font-display text-6xl font-bold tabular-nums sm:text-8xl" data-testid="countdown">
           <Countdown to_s={action.at_s} now_s={now_s} />
         </p>
-        {step && (
+        {action.kind !== 'look' && (
           <p className="text-xl text-white/80" data-testid="next-at">
             {clock(action.at_s, units)}
           </p>
         )}
       </div>
-      <div className="flex flex-wrap gap-3 sm:col-span-2">
-        <button
-          type="button"
-          className="min-h-16 rounded-full bg-white px-8 font-display text-2xl font-bold text-[#10362b]"
-          onClick={() => (step ? pieces.forEach(hands.done) : looked())}
-        >
-          Done
-        </button>
+      <div className="flex flex-wrap items-center gap-3 sm:col-span-2">
+        {action.kind === 'read' ? (
+          <>
+            <div className="flex flex-wrap items-center gap-2 rounded-3xl bg-sheet p-3 text-ink">{reading}</div>
+            <button
+              type="button"
+              className="min-h-16 rounded-full border-2 border-white/50 px-5 text-lg font-semibold hover:border-white"
+              onClick={looked}
+            >
+              Not this time
+            </button>
+          </>
+        ) : (
+          <button
+            type="button"
+            className="min-h-16 rounded-full bg-white px-8 font-display text-2xl font-bold text-[#10362b]"
+            onClick={() => (step ? pieces.forEach(hands.done) : looked())}
+          >
+            Done
+          </button>
+        )}
         {step && (
           <>
             <button

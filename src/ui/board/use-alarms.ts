@@ -1,6 +1,6 @@
 'use client'
 import { useEffect, useRef, useState } from 'react'
-import { type BoardItem, freshOf, soonestPull } from '@/domain/cook/board'
+import { type BoardItem, freshOf, type NextLook, soonestPull } from '@/domain/cook/board'
 import type { CookDocument } from '@/domain/cook/cook-document'
 import type { OddReading } from '@/domain/cook/odd'
 import { openSteps, type Run } from '@/domain/cook/run'
@@ -48,6 +48,7 @@ function ring(): void {
 /** Alarms that ring now: near the pull, at it, rest over, a probe that is lost or odd. */
 function alarmsOf(
   items: readonly BoardItem[],
+  reads: readonly NextLook[],
   run: Run,
   planned: CookDocument,
   now_s: number,
@@ -97,12 +98,25 @@ function alarmsOf(
         })
     return alarms
   })
-  return [...meat, ...due]
+  const toRead = reads.flatMap(({ item, at_s }): Alarm[] => {
+    const title = items.find((board) => board.item.id === item)?.item.title
+    return title === undefined || at_s > now_s
+      ? []
+      : [
+          {
+            key: `read ${item} ${Math.round(at_s / 60)}`,
+            weight: 2,
+            text: () => `It is time: read ${title} by hand.`,
+          },
+        ]
+  })
+  return [...meat, ...toRead, ...due]
 }
 
 /** Rings by choice, and keeps the screen awake while it may. */
 export function useAlarms(
   items: readonly BoardItem[],
+  reads: readonly NextLook[],
   run: Run,
   planned: CookDocument,
   now_s: number,
@@ -114,7 +128,7 @@ export function useAlarms(
   const [early_k, setEarly] = useState(4)
   const rung = useRef(new Set<string>())
   // The gravest first; of several only that one sounds, the others wait in the list.
-  const ringing = alarmsOf(items, run, planned, now_s, early_k)
+  const ringing = alarmsOf(items, reads, run, planned, now_s, early_k)
     .filter(({ key }) => !heard.has(key))
     .sort((a, b) => b.weight - a.weight)
     .slice(0, MOST_RINGING)
