@@ -73,17 +73,17 @@ for (const signal of ['SIGTERM', 'SIGINT'])
   })
 
 /**
- * A page loads its modules when it is first asked for, half a second in which nothing else is answered: so each is asked
- * for before anybody cooks, of a kitchen that is not there. Pages that take a secret are not.
+ * A page or an address loads its modules when it is first asked for, half a second in which nothing else is answered: so
+ * each is asked for before anybody cooks, of a kitchen that is not there. Those that take a secret are not.
  */
 async function warmUp() {
   const manifest = join(root, '.next/server/app-paths-manifest.json')
-  const pages = Object.keys(JSON.parse(readFileSync(manifest, 'utf8'))).filter((each) =>
-    /^\/(?:k\/.*|accuracy\/)page$/.test(each),
+  const paths = Object.keys(JSON.parse(readFileSync(manifest, 'utf8'))).filter((each) =>
+    /^\/(?:k\/.*|accuracy\/)page$|^\/api\/(?:k\/.*|plan\/|estimate\/|simulate\/|readings\/)route$/.test(each),
   )
-  for (const page of pages) {
-    const path = page
-      .replace(/\/page$/, '')
+  for (const each of paths) {
+    const path = each
+      .replace(/\/(?:page|route)$/, '')
       .replace(/\/\([^)]*\)/g, '')
       .replace(/\[[^\]]*\]/g, 'nobody')
     const answer = await fetch(`http://127.0.0.1:${port}${path}`, { redirect: 'manual' })

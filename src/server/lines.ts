@@ -1,5 +1,6 @@
 import { likeOf } from '@/domain/line/like'
 import { NO_CUT, readLine } from '@/domain/line/reading'
+import { warmLines } from '@/domain/line/warm'
 import { documentFromLine } from '@/domain/meal/from-line'
 import { fail, type Outcome, succeed } from '@/domain/problem/problem'
 import { cookAgainLike } from './again'
@@ -8,6 +9,10 @@ import { lineContextOf } from './kitchen'
 import { equipmentOf, mealAsSaid } from './meals'
 import { planAsSaid } from './plans'
 import { type AddedLine, addStanding } from './standing'
+
+/** Makes the reading of lines ready a little at a time. */
+export const warmReading = (): void =>
+  warmLines({ now_s: nowSeconds(), timeZone: 'UTC' }, (go) => void setTimeout(go, 20).unref())
 
 /** Adds what a typed line stands for: what it leaves open takes its usual value. */
 export async function addFromLine(slug: string, line: string): Promise<Outcome<AddedLine>> {

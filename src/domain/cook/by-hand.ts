@@ -8,7 +8,7 @@ import { lostAfter } from './odd'
  * Half of the time to what waits for a reading is let go by and then it is read again, within this, s; what was read so
  * lately before it is not read again for it.
  */
-const AGAIN = { least_s: 300, most_s: 2400, lately_s: 240 } as const
+const AGAIN = { least_s: 300, most_s: 3600, lately_s: 240 } as const
 /** Points that were read within so long of each other are read in one round, s. */
 const ROUND_S = AGAIN.most_s + 300
 /** A probe that never spoke is waited for so long, s. */

@@ -8,7 +8,7 @@ import { middles } from './middles'
 import { LONGEST_MOMENT } from './moment'
 import { type DateOrder, numericDate } from './numeric-date'
 import { oneHeat } from './one-heat'
-import { READERS } from './readers'
+import { makeReady, READERS } from './readers'
 import { MASS_UNIT } from './readers/grammar'
 import { clocks } from './said-clock'
 import { type Found, inAfter, type MomentContext, momentAt } from './said-moment'
@@ -341,6 +341,7 @@ const CLOSED = /^\.,?\s+(?:um\s+|at\s+)?\d{1,2}(?::\d{2}|\s*uhr)/i
 const ARTICLE = /^(?:an?|the|my|our|some)$/
 /** Reads a line word by word. Every word is either part of a meaning, or filler, or unknown; nothing stops at it. */
 export function readSentence(whole: string, context: LineContext): Sentence {
+  makeReady()
   const quoted: Meaning[] = [...whole.matchAll(QUOTED)].map((found) => ({
     from: found.index,
     to: found.index + found[0].length,

@@ -1,11 +1,12 @@
 'use client'
 import { ArrowRight } from 'lucide-react'
 import { useRouter } from 'next/navigation'
-import { useId, useRef, useState } from 'react'
+import { useEffect, useId, useRef, useState } from 'react'
 import type { HouseItem } from '@/domain/house/house-item'
 import { likeOf } from '@/domain/line/like'
 import { readLine } from '@/domain/line/reading'
 import { LONGEST_LINE } from '@/domain/line/tokens'
+import { warmLines } from '@/domain/line/warm'
 import type { Problem } from '@/domain/problem/problem'
 import type { Units } from '@/words/units'
 import { SILENT_PROBLEM, send } from '../shell/client'
@@ -42,6 +43,11 @@ export function LineEntry({
   const [busy, setBusy] = useState(false)
   const ready = useHydrated()
   const read = line.trim() === '' ? undefined : readLine(line, lineContext(units, now_s, house))
+  useEffect(() => {
+    // Before the first key is pressed, in the browser's idle moments where it has such.
+    const later = (go: () => void) => ('requestIdleCallback' in window ? requestIdleCallback(go) : setTimeout(go, 50))
+    warmLines(lineContext(units, now_s, []), later)
+  }, [units, now_s])
   const reading = read?.ok ? read.value : undefined
   const like = likeOf(line)
   const problems =

@@ -13,3 +13,28 @@ export { minutesOf } from './grammar'
  * counts; of two as long the earlier in this list. Patterns see one spelling: see tokensOf.
  */
 export const READERS: readonly Reader[] = [...STAGES, written(), ...PIECE, ...HEATS, ...CARE, ...BARE, ...TABLE]
+
+/**
+ * Engines make a pattern ready when it is first tried, and do so at once and for good where the text is long; for all of
+ * them in short texts that takes half a second, in which a page answers no key.
+ */
+const LONG = ' '.repeat(1001)
+let ready = 0
+
+/**
+ * Makes patterns ready, for so long at the least as one takes.
+ *
+ * @param most_ms how long, ms; all of them by default
+ * @returns whether all of them are
+ */
+export function makeReady(most_ms = Number.POSITIVE_INFINITY): boolean {
+  const until = performance.now() + most_ms
+  while (ready < READERS.length && performance.now() < until) {
+    const pattern = READERS[ready++]?.pattern
+    for (const text of [LONG, 'a']) {
+      if (pattern) pattern.lastIndex = 0
+      pattern?.exec(text)
+    }
+  }
+  return ready >= READERS.length
+}
