@@ -241,6 +241,32 @@ test('with no probe in it the board says when to read by hand, takes the reading
   await expect(next).not.toHaveAttribute('data-step', 'read')
 })
 
+test('what was tapped late is put where it was, and what cannot have been is refused', async ({ page, request }) => {
+  const { kitchen, cook } = await rehearsal(page, request, 1)
+  await openBoard(page, `/k/${kitchen}/cooks/${cook.id}`)
+  await page.getByRole('button', { name: 'It is in' }).click()
+  const log = page.getByTestId('log')
+  const next = page.getByTestId('next')
+  const before = Number(await next.getAttribute('data-at'))
+  await log.getByRole('button', { name: /, in: it was at another time/ }).click()
+  await page.getByRole('button', { name: '15 min earlier' }).click()
+  await expect(page.getByTestId('earlier')).toHaveCount(0)
+  // All that follows is as much sooner.
+  await expect.poll(async () => before - Number(await next.getAttribute('data-at'))).toBeGreaterThan(840)
+  await page.getByTestId('board-row').getByRole('button', { name: 'It is out' }).click()
+  await expect(page.getByTestId('board-row')).toHaveAttribute('data-state', 'resting')
+  await log.getByRole('button', { name: /, out: it was at another time/ }).click()
+  await page.getByRole('textbox', { name: 'It was at' }).fill('03:10')
+  await expect(page.getByTestId('earlier')).toContainText('cannot have been then')
+  await page.getByRole('button', { name: '5 min earlier', exact: true }).click()
+  await expect(page.getByTestId('board-row')).toHaveAttribute('data-state', 'resting')
+  await expect(page.getByTestId('connection')).toHaveText('All kept')
+  const kept = await (await request.get(`/api/k/${kitchen}/cooks/${cook.id}`)).json()
+  const stands = kept.entries.map(({ entry }: { entry: { kind: string } }) => entry.kind)
+  expect(stands.filter((kind: string) => kind === 'undo')).toHaveLength(2)
+  expect(stands.filter((kind: string) => kind === 'in')).toHaveLength(2)
+})
+
 test('the board is accessible by day and night and fits a phone', { tag: '@tablet' }, async ({ page, request }) => {
   const { kitchen, cook } = await rehearsal(page, request, 1)
   await openBoard(page, `/k/${kitchen}/cooks/${cook.id}`)

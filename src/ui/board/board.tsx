@@ -264,7 +264,7 @@ export function Board({
         )}
         <RunList run={run} document={planned} units={units} hands={hands} pullOf={pullOf} />
         <div className="grid grid-cols-[minmax(0,1fr)] gap-4 lg:grid-cols-2">
-          <Log entries={cook.entries} items={items} document={planned} units={units} add={cook.add} />
+          <Log entries={cook.entries} items={items} document={planned} now_s={now_s} units={units} add={cook.add} />
           <section className="rounded-2xl border border-line bg-sheet p-4 text-base text-soft">
             <p>
               Keys: <kbd>Enter</kbd> the next step is done

@@ -4,12 +4,10 @@ import { fahrenheitToCelsius } from '@/core/units'
 import type { BoardItem } from '@/domain/cook/board'
 import type { CookEntry } from '@/domain/cook/cook-document'
 import { ASKS, entriesOfMishap, type Mishap, mishapsOf } from '@/domain/cook/mishap'
-import { readMoment } from '@/domain/line/moment'
+import { goneBy } from '@/domain/line/gone-by'
 import { mishapWords } from '@/words/mishap-words'
 import { clock, temperature, type Units } from '@/words/units'
 import { typedDegrees } from '../controls/typed-degrees'
-
-const DAY_S = 86_400
 
 /** What is not as planned: said with a tap, it is a fact like any other, and times and ways out follow from it. */
 export function Mishaps({
@@ -40,10 +38,7 @@ export function Mishaps({
       const value_c = units.temperature === 'f' ? fahrenheitToCelsius(value) : value
       return value_c >= 40 && value_c <= 320 ? value_c : undefined
     }
-    // A clock time is the last such, not the next.
-    const moment = readMoment(['at', ...typed.trim().toLowerCase().split(/\s+/)], { now_s, timeZone: units.timeZone })
-    const at_s = moment && (moment.at_s > now_s ? moment.at_s - DAY_S : moment.at_s)
-    return at_s !== undefined && now_s - at_s < DAY_S ? at_s : undefined
+    return goneBy(typed, { now_s, timeZone: units.timeZone })
   }
   const enter = (mishap: Mishap, value?: number) => {
     for (const entry of entriesOfMishap(mishap, board, items, now_s, set_c, value)) add(entry)
