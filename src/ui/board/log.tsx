@@ -68,7 +68,7 @@ export function Log({
       <ReadingsFile items={items} add={add} />
       <ol className="mt-2 divide-y divide-line text-lg">
         {shown.map((entry) => (
-          <li key={entry.id} className="flex flex-wrap gap-x-3 py-1.5">
+          <li key={entry.id} className="flex flex-wrap items-baseline gap-x-3 py-1.5">
             <EntryTime entry={entry} units={units} move={isMovable(entry) ? () => setMoving(entry.id) : undefined} />
             <span className="min-w-0 flex-1">
               {stepOf(entry) ?? items.find(({ item }) => item.id === entry.item)?.item.title} {ENTRY_WORDS[entry.kind]}

@@ -46,7 +46,7 @@ describe('what was tapped later than it was done', () => {
     entry('out', 190, { value_c: 55 }),
     entry('carve', 220),
   ]
-  const [wentIn, hotter, , cooler, out, carve] = log as [
+  const [wentIn, hotter, turned, cooler, out, carve] = log as [
     CookEntry,
     CookEntry,
     CookEntry,
@@ -80,7 +80,11 @@ describe('what was tapped later than it was done', () => {
     expect(moved(log, hotter, 110)).toBeUndefined()
     expect(moved(log, cooler, 50)).toBeUndefined()
     expect(moved(log, cooler, 70)).toBeDefined()
-    expect(moved(log, wentIn, -60 * 25)).toBeUndefined()
+    expect(moved(log, wentIn, -60 * 13)).toBeUndefined()
+    // Nothing is turned before it is in, or once it is out.
+    expect(moved(log, turned, 5)).toBeUndefined()
+    expect(moved(log, turned, 195)).toBeUndefined()
+    expect(moved(log, turned, 75)).toBeDefined()
   })
 
   it('what was undone, foreseen, heard or said for later stays as it is', () => {

@@ -26,7 +26,7 @@ const HAPPENED: ReadonlySet<CookEntry['kind']> = new Set([
 export const isMovable = ({ kind }: Pick<CookEntry, 'kind'>): boolean => HAPPENED.has(kind)
 
 /** No cook was begun longer before its first tap, s. */
-const BEFORE_S = 24 * 3600
+const BEFORE_S = 12 * 3600
 
 /** What brings a roast from one state into the next: in this order, whenever each was. */
 const MILESTONES: ReadonlySet<CookEntry['kind']> = new Set(['in', 'out', 'rest', 'finish', 'carve', 'served'])
@@ -34,11 +34,13 @@ const MILESTONES: ReadonlySet<CookEntry['kind']> = new Set(['in', 'out', 'rest',
 /** Names before and after all others. */
 const FIRST_AND_LAST = ['', '~'] as const
 
-/** Where each roast stands, and what has been done in which order: moving what happened changes neither. */
-function standOf(document: CookDocument, entries: readonly CookEntry[]): string {
+/** Where each roast stands, and what has been done in which order: moving what happened changes neither. @param one what is moved */
+function standOf(document: CookDocument, entries: readonly CookEntry[], one: string): string {
   const { items, ticked } = foldLog(document, entries)
-  const milestones = (id: string) =>
-    standing(entries).flatMap(({ item, kind }) => (item === id && MILESTONES.has(kind) ? [kind] : []))
+  const milestones = (of: string) =>
+    standing(entries).flatMap(({ item, kind, id }) =>
+      item === of && (id === one || MILESTONES.has(kind)) ? [kind] : [],
+    )
   return JSON.stringify([
     [...items].map(([id, { state, settings }]) => [id, state, milestones(id), settings.map(({ set_c }) => set_c)]),
     [...ticked.keys()].sort(),
@@ -69,7 +71,7 @@ export function movedTo(
   // Of one moment the order is by their names, and it gets a new one: whichever that is.
   const holds = FIRST_AND_LAST.every((own) => {
     const moved = stands.map((each) => (each.id === id ? { ...each, id: own, at: again.at } : each))
-    return standOf(document, moved) === standOf(document, stands)
+    return standOf(document, moved, own) === standOf(document, stands, id)
   })
   if (!holds) return undefined
   return [{ kind: 'undo', of: id, item: entry.item }, again]
