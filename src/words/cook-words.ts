@@ -18,8 +18,8 @@ export const STATE_WORDS: Readonly<Record<ItemState, string>> = {
 }
 
 export const ENTRY_WORDS: Readonly<Record<CookEntry['kind'], string>> = {
-  in: 'in',
-  out: 'out',
+  in: 'went in',
+  out: 'came out',
   rest: 'resting',
   finish: 'to its hot finish',
   carve: 'carving',

@@ -197,12 +197,12 @@ test('eight birds on two trays: all are placed, and go in with one tap', async (
   await expect(page.locator('[data-testid=board-row][data-state=in]')).toHaveCount(8)
   await expect(page.getByTestId('connection')).toHaveText('All kept')
   // By mistake: one tap takes all of it back, and one puts it in again.
-  await page.getByRole('button', { name: /^Undo “in” × 8/ }).click()
+  await page.getByRole('button', { name: /^Undo “went in” × 8/ }).click()
   await expect(page.locator('[data-testid=board-row][data-state=in]')).toHaveCount(0)
   // The run below names each, and there a tap is of that one alone.
   await page.getByRole('button', { name: /^Done: Cornish hen 1 of 8: into the oven/ }).click()
   await expect(page.locator('[data-testid=board-row][data-state=in]')).toHaveCount(1)
-  await page.getByRole('button', { name: /^Undo “in”$/ }).click()
+  await page.getByRole('button', { name: /^Undo “went in”$/ }).click()
   await expect(page.locator('[data-testid=board-row][data-state=in]')).toHaveCount(0)
   await next.getByRole('button', { name: 'Done' }).click()
   await expect(page.locator('[data-testid=board-row][data-state=in]')).toHaveCount(8)
