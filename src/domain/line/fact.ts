@@ -31,8 +31,12 @@ export interface SaidStage {
   readonly last?: true | undefined
   /** After the rest, for the crust. */
   readonly finish?: boolean | undefined
+  /** Where no heat is said before it, it is all the heat there is. */
+  readonly ifHeated?: true | undefined
   /** Said as what comes after another heat: then, down to. */
   readonly follows?: boolean | undefined
+  /** Said as what it begins with, wherever it stands. */
+  readonly first?: true | undefined
   /** What comes before it lasts so long. */
   readonly after_min?: number | undefined
 }

@@ -234,6 +234,8 @@ export function roastsOf(
           roast.cover = fact.cover
         break
       case 'tending':
+        // The door is opened for something.
+        if (fact.act === 'look' && fact.said) notes.push(fact.said)
         tending.push({
           ...fact,
           ...(fact.moments

@@ -49,8 +49,10 @@ const endsAt = (tokens: readonly Token[], at: number) => {
 /** Minutes beside an hour; undefined where the words are none. */
 function minutesSaid(part: string, side: 'past' | 'to', before: string): number | undefined {
   if (part === 'half') return side === 'past' ? 30 : undefined
-  if (FIGURES.has(Number(part))) return AT.test(before) ? Number(part) : undefined
-  return before === 'for' ? undefined : PARTS_OF_AN_HOUR.get(part)
+  if (FIGURES.has(Number(part)))
+    return AT.test(before) || (before === 'for' && side === 'past') ? Number(part) : undefined
+  // "For ten to twelve" are guests; nobody is a quarter, or past.
+  return before === 'for' && side === 'to' && part !== 'quarter' ? undefined : PARTS_OF_AN_HOUR.get(part)
 }
 /** half past seven, ten to eight, at 5 to 7 */
 const beforeOrAfter: Rule = (tokens, at) => {

@@ -56,7 +56,7 @@ export interface HeatsSaid {
 /** Takes a stretch of heat: the next one, a finish, or what belongs to what was said. What was said so far is changed. */
 export function takeStage(heats: HeatsSaid, meaning: Meaning, part: SaidStage): void {
   const { roast, stages, toCelsius, spelt } = heats
-  const { heat, core, follows, after_min, sear, last: isLast, ...told } = part
+  const { heat, core, follows, after_min, sear, first: isFirst, last: isLast, ifHeated, ...told } = part
   // "On the barbecue, 15 min a side" is over its coals, and in no pan.
   const overCoals =
     told.on === 'pan' &&
@@ -65,6 +65,17 @@ export function takeStage(heats: HeatsSaid, meaning: Meaning, part: SaidStage): 
     !IN_A_PAN.test(spelt(meaning))
   const said = overCoals ? { ...told, on: 'fire' as const } : told
   const last = stages.at(-1)
+  // "Chicken, 230 to crisp the skin": all the way.
+  if (
+    ifHeated &&
+    heat !== undefined &&
+    stages.length === 0 &&
+    roast.set_c === undefined &&
+    roast.school === undefined
+  ) {
+    roast.set_c = toCelsius(heat, 'oven')
+    return
+  }
   // "Crackle at 220 for 30, then 160": what more heat follows was no finish.
   if (follows && !part.finish && heat !== undefined && stages.length === 1 && last?.finish && roast.set_c === undefined)
     stages.splice(0, 1, { ...last, finish: undefined })
@@ -127,7 +138,9 @@ export function takeStage(heats: HeatsSaid, meaning: Meaning, part: SaidStage): 
     heats.span ??= { meaning, minutes: stage.minutes ?? 0 }
     return
   }
-  stages.push({
+  // "190 for 3 hours, start at 240 for 30 minutes": before what was said.
+  const before = isFirst && stage.minutes !== undefined && stages[0]?.on === 'oven' && stage.on === 'oven'
+  stages.splice(before ? 0 : stages.length, 0, {
     ...stage,
     ...(stage.on === 'bath' ? { cover: stage.cover ?? ('bag' as const) } : {}),
     ...(hotter || bathed || (stage.on === 'pan' && last?.core_c !== undefined) ? { finish: true } : {}),

@@ -57,7 +57,7 @@ const MEALS: readonly (readonly [RegExp, number])[] = [
 const USUAL_HOUR = 19
 
 const LEADS_TABLE =
-  /^(?:(?:to be )?(?:on the table|ready|done(?= by| at| for| around| about| \d)|plate[sd]?(?: up)?|s(?:it(?:ting)?|at) down|(?:mains?|main course)(?= for| by| at)|(?:on )?the pass|pick(?:ed)?(?:[ -]?up)|collect(?:ed|ion|ing)?|deliver(?:ed|y|ing)?|eat(?:ing|en)?|serv(?:e|ed|ing)|carv(?:ed?|ing)|(?:goes |go )?(?:on )?the table|dinner|lunch|supper)(?: is| for| by| at| on)*) /
+  /^(?:(?:to be )?(?:on the table|ready|done(?= by| at| for| around| about| \d)|plate[sd]?(?: up)?|s(?:it(?:ting)?|at) down|(?:mains?|main course)(?= for| by| at)|(?:on )?the pass|pick(?:ed)?(?:[ -]?up)|collect(?:ed|ion|ing)?|deliver(?:ed|y|ing)?|eat(?:ing|en)?|serv(?:e|ed|ing)|carv(?:ed?|ing)|slic(?:ed?|ing)(?= (?:at|for|by|from|it)\b)|(?:goes |go )?(?:on )?the table|dinner|lunch|supper)(?: is| for| by| at| on)*) /
 
 /** From now on: in 3 hours, 3 hours from now. */
 const SO_LONG = `(${NUMBER} (?:hours?|hrs?|h)(?: and a (?:half|quarter)|(?: and)? ${NUMBER} (?:min|minutes))?|half an hour|${NUMBER} (?:minutes|mins?))`

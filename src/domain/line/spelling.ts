@@ -39,6 +39,7 @@ const SHORT: ReadonlyMap<string, string> = new Map([
   ...['tmrw', 'tmw', 'tmr', 'tomoz', '2moro'].map((word) => [word, 'tomorrow'] as const),
   ['porc', 'pork'],
   ['degree', 'degrees'],
+  ['grad', 'degrees'],
   ['sv', 'sousvide'],
   ['tky', 'turkey'],
   ...['chx', 'chix', 'chkn'].map((word) => [word, 'chicken'] as const),

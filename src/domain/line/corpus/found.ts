@@ -272,7 +272,7 @@ export const FOUND: readonly (readonly [line: string, means: string])[] = [
     '2kg [*200/30] foil lamb-shoulder oven150 until-leaves_bone |',
   ],
   ['chicken 1.4kg spatchcocked 220 convection 45 minutes', '1.4kg [220/45] chicken fan legs-flat |'],
-  ['pheasants x 2 800 g each bacon over the breast 190', '0.8kg oven190 pheasant x2 | ?bacon over ?breast'],
+  ['pheasants x 2 800 g each bacon over the breast 190', '0.8kg note oven190 pheasant x2 |'],
   [
     '20lb turkey, convection roast 300F, 160 breast, sunday dinner 4pm',
     '9.07kg fan note oven149 pull71 turkey | @11-29T16:00',

@@ -356,7 +356,7 @@ export const SERVICE: readonly (readonly [line: string, means: string])[] = [
   ],
   [
     'lamb leg, 6 lb, slow roast 250F until 135, then 500 to brown, dinner at 7',
-    '2.72kg [121>57] [260] lamb-leg-bone-in | @11-24T19:00',
+    '2.72kg [*260] [121>57] lamb-leg-bone-in | @11-24T19:00',
   ],
   [
     '4lb tri-tip reverse seared to 125, grill finish, 6pm',

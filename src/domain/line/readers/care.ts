@@ -36,6 +36,8 @@ const AN_HOUR = '(?:\\d{1,2}(?::\\d{2})?(?: ?[ap]m)?)'
 /** What is laid round a roast that is no foil. */
 const COAT =
   '(?:(?:streaky |smoked |back |the |its |thin )*(?:bacon|prosciutto|pancetta|parma ham|ham|speck|lardo|caul(?: fat)?|vine leaves|cabbage leaves))'
+const FAT_OFF =
+  '(?:prick(?:ed)?(?: it| the skin)? and )?(?:drain(?:ed)?|pour(?:ed)?|spoon(?:ed)?|siphon(?:ed)?|ladle|take|tip)(?: (?:off|out|away))?(?: the| any| all the| its)? (?:fat|grease|goose fat)(?: (?:off|out|away))?'
 const LIQUID = '(?:stock|broth|wine|white wine|red wine|cider|water|beer|sherry|marsala|madeira|juice)'
 
 /** What was said beyond the bare word is remembered as it was said. */
@@ -245,6 +247,14 @@ export const CARE: readonly Reader[] = [
     act: 'look',
     every_min: minutesOf(span),
   })),
+  // A goose gives off a lot of it
+  reader(`${FAT_OFF} every (${SPAN}|hour|half hour)`, ([, span = '']) => ({
+    kind: 'tending',
+    act: 'look',
+    every_min: span === 'hour' ? 60 : span === 'half hour' ? 30 : minutesOf(span),
+    said: 'pour off the fat',
+  })),
+  reader(FAT_OFF, () => ({ kind: 'note', text: 'pour off the fat' })),
   reader(
     `(?:(?:coals|charcoal|briquettes|wood|fuel|a handful of coals?)(?: on| added)?|(?:add|top up|more)(?: the)? (?:coals?|charcoal|fuel|fire)) every (${SPAN}|hour)`,
     ([, span = '']) => ({ kind: 'tending', act: 'coals', every_min: span === 'hour' ? 60 : minutesOf(span) }),
@@ -306,7 +316,7 @@ export const CARE: readonly Reader[] = [
     (_, text) => ({ kind: 'note', text }),
   ),
   reader(
-    `${COAT} (?:wrapped|draped|covered|barded)|(?:wrapped|draped|covered|barded) (?:in|with) ${COAT}|(?:barded|bacon on top)`,
+    `${COAT} (?:wrapped|draped|covered|barded)|(?:wrapped|draped|covered|barded) (?:in|with) ${COAT}|(?:barded|bacon on top)|${COAT} (?:over|on|across)(?: the| its)? (?:top|breasts?|it)(?= |$)|with (?:streaky |smoked )*(?:bacon|pancetta|prosciutto|speck|lardo|lardons)(?: rashers)?`,
     (_, text) => ({ kind: 'note', text }),
   ),
   // Over a part of a bird, for a while: no stage is as long
@@ -376,7 +386,7 @@ export const CARE: readonly Reader[] = [
     text,
   })),
   reader(
-    `(?:(?:for |with )?(?:good |crisp |crispy )?(?:crackling|skin)|(?:score|scored)(?: (?:fat|skin))?|fat cap (?:on|off)|trimmed|peeled|denuded|silver ?skin (?:off|removed)|(?:rib )?bones (?:cut (?:off )?and tied(?: back)?(?: on)?|tied back(?: on)?)|frenched|french trimmed|skin (?:on|off)|giblets? (?:out|in)|wings? tucked)`,
+    `(?:(?:for |with )?(?:the |an? )?(?:good |crisp |crispy |dark |brown )?(?:crackling|skin|crust)|(?:score|scored)(?: (?:fat|skin))?|fat cap (?:on|off)|trimmed|peeled|denuded|silver ?skin (?:off|removed)|(?:rib )?bones (?:cut (?:off )?and tied(?: back)?(?: on)?|tied back(?: on)?)|frenched|french trimmed|skin (?:on|off)|giblets? (?:out|in)|wings? tucked)`,
     (_, text) => ({
       kind: 'note',
       text,

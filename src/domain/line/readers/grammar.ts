@@ -136,6 +136,10 @@ export const LEAD =
 export const isNext = (lead: string): boolean =>
   /\b(?:then|next|after that|followed by|down|turn|reduc|lower|drop|dial)/.test(lead)
 
+/** And some that it is the first, however late that is said. */
+export const isFirst = (lead: string): true | undefined =>
+  (/\b(?:first|start|begin)/.test(lead) && !isNext(lead)) || undefined
+
 export const stage = (stage: SaidStage): Fact => ({ kind: 'stage', stage })
 /** No oven is set over this, in the unit that is said, or in either. */
 const MOST_HEAT = { c: 320, f: 600 } as const

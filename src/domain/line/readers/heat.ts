@@ -88,9 +88,9 @@ export const HEATS: readonly Reader[] = [
   ),
   // overnight at 60
   reader(
-    `(?<=(?:overnight|all night|the night) )(?:at |in an? oven at |oven (?:at )?)${HEAT}`,
-    ([, value, unit, gas]) => {
-      const heat = heatOf(value, unit, gas)
+    `(?<=(?:overnight|all night|the night) )(?:(?:at |in an? oven at |oven (?:at )?)${HEAT}|${TEMP}(?<=[cf]))`,
+    ([, value, unit, gas, plain, plainUnit]) => {
+      const heat = heatOf(value ?? plain, unit ?? plainUnit, gas)
       return isHeat(heat, 55) ? { kind: 'heat', heat, on: 'oven' } : undefined
     },
   ),

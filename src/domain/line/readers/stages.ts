@@ -8,6 +8,7 @@ import {
   HEAT,
   HOUR,
   heatOf,
+  isFirst,
   isHeat,
   isNext,
   LEAD,
@@ -104,6 +105,8 @@ const bathFor: Reader['fact'] = ([, value, unit, span = '']) => {
   return isHeat(heat, 45) ? stage({ on: 'bath', heat, minutes: minutesOf(span) }) : undefined
 }
 
+const CRISP = '(?:brown|crisp|colou?r|crackle)(?: up)?(?: it| the skin| the outside| the fat)?(?: up)?'
+
 /** Heat in stretches: how long at what, and then. */
 
 export const STAGES: readonly Reader[] = [
@@ -120,6 +123,7 @@ export const STAGES: readonly Reader[] = [
         heat,
         minutes: minutesOf(span),
         follows: isNext(lead),
+        first: isFirst(lead),
         cover: coverOf(cover ?? cover2 ?? over),
         breastDown: down !== undefined || down2 !== undefined || undefined,
         core: heatOf(core, coreUnit),
@@ -141,6 +145,7 @@ export const STAGES: readonly Reader[] = [
             heat,
             minutes: minutesOf(span),
             follows: isNext(lead),
+            first: isFirst(lead),
             cover: coverOf(cover ?? over ?? before),
             breastDown: down !== undefined || undefined,
           })
@@ -375,7 +380,16 @@ export const STAGES: readonly Reader[] = [
     stage({ on: 'fire', finish: true }),
   ),
   // 260 to brown
-  reader('to (?:brown|crisp|colou?r|crackle)(?: up)?(?: it| the skin| the outside)?', () => ({ kind: 'filler' })),
+  reader(`to ${CRISP}`, () => ({ kind: 'filler' })),
+  // 120 for 3 hours, 240 to crisp
+  reader(
+    `(?:then |and )?(?:at |oven (?:at )?)?${HEAT}(?: for (${SPAN}))? to ${CRISP}`,
+    ([, value, unit, gas, span]) => {
+      const heat = heatOf(value, unit, gas)
+      const minutes = span === undefined ? undefined : minutesOf(span)
+      return isHeat(heat, 200) ? stage({ on: 'oven', heat, minutes, finish: true, ifHeated: true }) : undefined
+    },
+  ),
   // then sear for 6 min at 270
   reader(
     `(?:then |and )?(?:final |last )?(?:sear(?:ed)?|blast|crisp(?:ed)?(?: up)?|finish(?:ed)?)(?: it)?(?: for)? (${SPAN}|\\d{1,2}(?= at ))(?: at| in an? oven at)? ${HEAT}`,

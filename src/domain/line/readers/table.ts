@@ -44,8 +44,8 @@ export const TABLE: readonly Reader[] = [
   ),
   // for 8-10 people, 8 or 10 guests: as many as there may be
   reader(
-    `(?:for |feeds |feeding |serves |serving |we are )?(\\d+)(?: or| to)? (\\d+) (?:hungry )?${PEOPLE}`,
-    ([, least = '', most = '']) => (Number(least) < Number(most) ? guests(Number(most)) : undefined),
+    `(?:for |feeds |feeding |serves |serving |we are )?(${N})(?: or| to)? (${N}) (?:hungry )?${PEOPLE}`,
+    ([, least = '', most = '']) => (numberOf(least) < numberOf(most) ? guests(numberOf(most)) : undefined),
   ),
   reader(`(${N}) (?:hungry )?${PEOPLE}`, ([, count = '']) => guests(numberOf(count))),
   reader(
