@@ -236,6 +236,8 @@ export function roastsOf(
       case 'tending':
         // The door is opened for something.
         if (fact.act === 'look' && fact.said) notes.push(fact.said)
+        // "Glazed with honey, then glaze": once.
+        if (fact.act === 'glaze' && !fact.moments && tending.some(({ act }) => act === 'glaze')) break
         tending.push({
           ...fact,
           ...(fact.moments

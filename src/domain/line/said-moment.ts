@@ -118,7 +118,17 @@ function putInAt(words: readonly string[], context: MomentContext): Found | unde
   const clocked = rest
     .slice(0, found?.count ?? 0)
     .some((word) => /^\d{1,2}[:.]\d{2}$|^[ap]m$|^(?:noon|midday|midnight)$/.test(word))
-  return found && clocked ? { count: skipped + found.count, fact: { kind: 'put_in', at_s: found.at_s } } : undefined
+  if (!found || !clocked) return undefined
+  // "Put it in at 8 this morning", said at nine: it is in.
+  const morning = rest.slice(found.count - 2, found.count + 2).join(' ')
+  const isIn = /\bthis morning\b/.test(morning) && found.at_s > context.now_s
+  const named = isIn && !rest.slice(0, found.count).includes('morning') ? 2 : 0
+  return {
+    count: skipped + found.count + named,
+    fact: isIn
+      ? { kind: 'put_in', at_s: found.at_s - 2 * HALF_DAY_H * 3600, already: true }
+      : { kind: 'put_in', at_s: found.at_s },
+  }
 }
 
 /** "3 pm in the oven": when it goes in, where no heat follows. */

@@ -39,6 +39,24 @@ describe('a name that is said again', () => {
     expect(performance.now() - began).toBeLessThan(30_000)
   })
 
+  it('is weighed then, where it was only named before: a list, and what each of it weighs', () => {
+    const random = seededRandom(64)
+    const one = <T>(all: readonly T[]): T => all[Math.floor(random() * all.length)] as T
+    const began = performance.now()
+    for (let i = 0; i < 200; i++) {
+      const names = NAMES.toSorted(() => random() - 0.5).slice(0, 2 + Math.floor(2 * random()))
+      const kgs = names.map(() => Math.round(10 * (1.5 + 3 * random())) / 10)
+      const order = names.map((_, n) => n).toSorted(() => random() - 0.5)
+      const weighed = order.map((n) => `${names[n]} ${kgs[n]} kg`).join(', ')
+      const line = `${names.map((name) => `${one(['', 'a '])}${name}`).join(' and ')}${one([' at 7 pm, ', ' for 7 pm, '])}${weighed}`
+      expect(
+        read(line).roasts.map(({ mass_kg, count }) => [mass_kg, count]),
+        line,
+      ).toEqual(names.map((_, n) => [kgs[n], 1]))
+    }
+    expect(performance.now() - began).toBeLessThan(30_000)
+  })
+
   it('is another one where it has a weight, a number or an article of its own', () => {
     const weights = (line: string) => read(line).roasts.map(({ mass_kg, count }) => `${count} x ${mass_kg}`)
     expect(weights('chicken 1.5 kg and chicken 2 kg, 7 pm')).toEqual(['1 x 1.5', '1 x 2'])

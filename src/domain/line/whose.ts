@@ -132,6 +132,7 @@ export function portionsOf(meanings: readonly Meaning[], line: string): Meaning[
 const OF_PIECE: ReadonlySet<Fact['kind']> = new Set(['mass', 'pieces', 'bones', 'thickness'])
 /** Before a name these say that it is another one, or the one that was named. */
 const ONE_MORE = /\b(?:an?|one|another|second|other|extra)\s+$/i
+const AND = /(?:\b(?:and|plus|with|also|then)|[&+])\s+$/i
 const THE_SAME = /\b(?:the|my|our|that|carve|slice|rest|baste|take|put|salt|season|tie|score|serve)\s+$/i
 
 /**
@@ -145,6 +146,7 @@ export function namedAgain(meanings: readonly Meaning[], line: string): Meaning[
     meanings.filter((meaning, i) => owners[i] === name && meaning !== names[name]).map(({ fact }) => fact)
   /** What is said again, with what it is said of. */
   const more = new Map<Meaning, Extract<Fact, { kind: 'cut' }>>()
+  const closer = new Map<Meaning, Extract<Fact, { kind: 'cut' }>>()
   for (const [name, meaning] of names.entries()) {
     const { fact, from } = meaning
     const before = names.findLastIndex((other, i) => i < name && !more.has(other) && isSame(other.fact, fact))
@@ -152,6 +154,13 @@ export function namedAgain(meanings: readonly Meaning[], line: string): Meaning[
     if (fact.kind !== 'cut' || fact.count > 1 || first?.kind !== 'cut' || first.count > 1) continue
     const [said, added] = [factsOf(before), factsOf(name)]
     const lead = line.slice(0, from)
+    // "Turkey and beef at 2, turkey 6 kg, beef rib 3 kg": only now weighed, and said closer.
+    const isWeighed = added.some(({ kind }) => kind === 'mass') && !said.some(({ kind }) => OF_PIECE.has(kind))
+    if (isWeighed && !ONE_MORE.test(lead) && !AND.test(lead)) {
+      more.set(meaning, fact)
+      closer.set(names[before] as Meaning, fact)
+      continue
+    }
     if (
       said.some(({ kind }) => kind === 'mass') &&
       !ONE_MORE.test(lead) &&
@@ -162,6 +171,8 @@ export function namedAgain(meanings: readonly Meaning[], line: string): Meaning[
   }
   return meanings.map((meaning) => {
     const first = more.get(meaning)
-    return first ? { ...meaning, fact: { ...first, again: true } } : meaning
+    if (first) return { ...meaning, fact: { ...first, again: true } }
+    const fact = closer.get(meaning)
+    return fact ? { ...meaning, fact } : meaning
   })
 }

@@ -218,4 +218,13 @@ export const SPOKEN: readonly (readonly [line: string, means: string])[] = [
   ['pork belly 2kg 90c overnight, 240 to crisp, 1pm', '2kg [*240] oven90 pork-belly | @11-25T13:00'],
   ['rib 3kg 110 to 50, 250 to brown, 7pm', '3kg [*250] [110>50] beef-rib-bone-in | @11-24T19:00'],
   ['chicken 1.6kg 230 to crisp the skin, 7pm', '1.6kg chicken oven230 | @11-24T19:00'],
+  ['8 lb pork shoulder put it in at 8 this morning at 275', '3.63kg oven135 pork-shoulder | since@11-24T08:00'],
+  ['goose and ham, goose 5kg, ham 4kg cooked, 3pm', '5kg goose | 4kg cooked-ham | @11-24T15:00'],
+  ['turkey and beef at 2pm, turkey 6kg, beef rib 3kg', '6kg turkey | 3kg beef-rib-bone-in | @11-24T14:00'],
+  ['chickens 2 at 1.8 each 190 6:15pm', '1.8kg chicken oven190 x2 | @11-24T18:15'],
+  [
+    'ham 4kg glazed with honey, 140 to 60 then glaze 20 min at 200, noon',
+    '4kg [140>60] [200/20] glaze smoked-ham | ?cut @11-24T12:00',
+  ],
+  ['lamb for eight or nine people at 7', '?kg lamb-leg-bone-in | ?cut @11-24T19:00 for9'],
 ]

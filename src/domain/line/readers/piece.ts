@@ -123,6 +123,12 @@ export const PIECE: readonly Reader[] = [
       ...(/ (?:each|apiece|a piece)$/.test(text) ? { apiece: true as const } : {}),
     }),
   ),
+  // at 1.8 each: in kilograms, for no clock is "each"
+  reader(`(?:at |of )?(\\d{1,2}\\.\\d{1,2}) (?:each|apiece)`, ([, value = '']) => ({
+    kind: 'mass',
+    kg: massOf(value, 'kg'),
+    apiece: true,
+  })),
   reader(`(?:a )?brace`, () => ({ kind: 'pieces', count: 2 })),
   // rack 2x 8 ribs
   reader(`(\\d+) x(?= \\d+ (?:ribs?|bones?)(?: |$))`, ([, times = '']) => pieces(times, { least: 1 })),
