@@ -55,7 +55,12 @@ export type NextDocument = z.output<typeof nextDocument>
 const spread = z.object({ p10: instant.nullable(), p50: instant.nullable(), p90: instant.nullable() })
 const decided = z.array(z.looseObject({ kind: z.string() }))
 const actionAnswer = z.object({
-  step: z.string().nullable().describe('null: look at the probe, what it says cannot be; or read by hand, and send an entry `reading` of each point'),
+  step: z
+    .string()
+    .nullable()
+    .describe(
+      'null: look at the probe, what it says cannot be; or read by hand, and send an entry `reading` of each point',
+    ),
   kind: z.string(),
   act: z.string().nullable(),
   item: z.string().nullable(),

@@ -31,6 +31,26 @@ describe('wrapped, bathed and smoked', () => {
     expect(cookedBy('pork shoulder 3 kg wrapped in foil at 150')).toEqual(['cook 150 pull', 'rest counter time 20'])
   })
 
+  it('what is covered after so long is open until then, and so long is counted from when it went in', () => {
+    const careOf = (line: string) => {
+      const program = programBy(line)
+      if (!('stages' in program)) throw new Error(line)
+      return program.stages.map(({ cover, tending }) => [
+        cover,
+        ...tending.map(({ act, at_min }) => `${act} ${at_min}`),
+      ])
+    }
+    expect(careOf('turkey 6 kg 160 C, covered after 2 hours, 3 pm')).toEqual([['bare', 'cover 120'], ['tent']])
+    for (const said of ['cover after 2 hours', 'foil on after 2 hours', 'covered after 2 hours'])
+      expect(careOf(`turkey 6 kg 190 C for 40 min then 160 C, ${said}, 3 pm`)).toEqual([
+        ['bare'],
+        ['bare', 'cover 80'],
+        ['tent'],
+      ])
+    // Said to be covered all along, it is.
+    expect(careOf('turkey 6 kg 160 C covered, uncovered after 2 hours, 3 pm')[0]?.slice(1)).toEqual(['uncover 120'])
+  })
+
   it('hours in a bath are spent in it, and browned after it', () => {
     expect(cookedBy('beef shoulder 2 kg sous vide 62 C 24 hours')).toEqual([
       'cook 62 time 1440',

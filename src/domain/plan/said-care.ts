@@ -41,7 +41,12 @@ export function withCare(program: ProgramPart, roast: SaidRoast, cut: Cut): Prog
   const main = mainStage(stages)
   const long = longestOf(stages, main)
   const whileItCooks = tended.filter((each) => long !== main && !ofTheEnd(each))
-  const asMain = tended.filter((each) => !whileItCooks.includes(each))
+  const before_min = stages
+    .slice(0, main)
+    .reduce((sum, { until }) => sum + (until.kind === 'time' ? until.minutes : 0), 0)
+  const asMain = tended.filter((each) => !whileItCooks.includes(each)).map((each) => sinceBefore(each, before_min))
+  // "190 for 40 minutes then 160, covered after two hours": until then it is open, whatever its school does.
+  const open = asMain.some(({ act, at_min }) => act === 'cover' && at_min > 0)
   const endOf = (until: StagePart['until']): StagePart['until'] =>
     tenderly
       ? { kind: 'tender', degree: tender }
@@ -55,7 +60,7 @@ export function withCare(program: ProgramPart, roast: SaidRoast, cut: Cut): Prog
         if (i !== main) return [i === long && whileItCooks.length > 0 ? tendedToo(stage, whileItCooks) : stage]
         const cooked: StagePart = {
           ...stage,
-          cover: foiled ? covered : stage.cover,
+          cover: foiled ? covered : open ? 'bare' : stage.cover,
           until: endOf(stage.until),
         }
         const cared = tendedToo(cooked, asMain)
@@ -73,6 +78,12 @@ const tendedToo = (stage: StagePart, more: StagePart['tending']): StagePart => (
     MOST_TENDED,
   ),
 })
+
+/** What is done so long after it went in, as its stage counts: from where the stage begins. */
+const sinceBefore = (tending: StagePart['tending'][number], before_min: number): StagePart['tending'][number] =>
+  tending.every_min === undefined && tending.at_min > before_min
+    ? { ...tending, at_min: tending.at_min - before_min }
+    : tending
 
 /** Whether something is done towards the end or at a reading, and so in the last stretch of heat. */
 const ofTheEnd = ({ before_end_min, at_core_c }: StagePart['tending'][number]): boolean =>

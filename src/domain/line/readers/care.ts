@@ -254,6 +254,10 @@ export const CARE: readonly Reader[] = [
     every_min: span === 'hour' ? 60 : span === 'half hour' ? 30 : minutesOf(span),
     said: 'pour off the fat',
   })),
+  reader('with (?:(?:onions?|shallots?|leeks?|fennel|garlic|apples?|lemons?)(?: and |, | )?)+', (_, text) => ({
+    kind: 'note',
+    text,
+  })),
   reader(FAT_OFF, () => ({ kind: 'note', text: 'pour off the fat' })),
   reader(
     `(?:(?:coals|charcoal|briquettes|wood|fuel|a handful of coals?)(?: on| added)?|(?:add|top up|more)(?: the)? (?:coals?|charcoal|fuel|fire)) every (${SPAN}|hour)`,
