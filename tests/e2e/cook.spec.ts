@@ -238,7 +238,12 @@ test('with no probe in it the board says when to read by hand, takes the reading
   await expect(next).not.toHaveAttribute('data-step', 'read')
   await page.reload()
   await expect(page.getByTestId('connection')).toHaveText('All kept')
-  await expect(next).not.toHaveAttribute('data-step', 'read')
+  // The first look of the plan takes its reading where it asks for it, and is had with that.
+  await expect(next).toHaveAttribute('data-step', 'watch')
+  await next.getByLabel(/reads now/).fill('10')
+  await next.getByRole('button', { name: 'Keep it' }).click()
+  await expect(next).toHaveAttribute('data-step', 'read')
+  await expect(page.getByTestId('log')).toContainText('Stand by: first look with the probe')
 })
 
 test('what was tapped late is put where it was, and what cannot have been is refused', async ({ page, request }) => {

@@ -39,6 +39,26 @@ describe('what is next, asked from outside', () => {
     expect(Date.parse(later?.pull.p50 ?? '') - Date.parse(since?.pull.p50 ?? '')).toBeGreaterThan(12 * 60_000)
   })
 
+  it('asks for a reading by hand before the pull, after all that it says is to be done, and for none where a probe reads', () => {
+    const went = [{ kind: 'in', at: at(-110) }]
+    const byHand = [...went, { kind: 'reading', at: at(-60), value_c: 38 }]
+    const actionsOf = (more: object) => {
+      const answer = ask(pork, { now: at(-55), ...more })
+      if (!answer.ok) throw new Error(JSON.stringify(answer.problems))
+      return answer.value.actions
+    }
+    const told = actionsOf({ entries: byHand })
+    const last = told.at(-1)
+    expect(last).toMatchObject({ kind: 'read', step: null, enter: [], overdue: false })
+    const pull = told.find(({ kind }) => kind === 'pull')
+    expect(Date.parse(last?.at ?? '')).toBeGreaterThan(Date.parse(at(-60)))
+    expect(Date.parse(last?.at ?? '')).toBeLessThanOrEqual(Date.parse(pull?.at ?? ''))
+    expect(told.filter(({ kind }) => kind === 'read')).toHaveLength(1)
+    const readings = Array.from({ length: 50 }, (_, i) => ({ at: at(i - 105), c: 5 + 0.7 * i }))
+    for (const asked of [{ entries: went }, { entries: byHand, readings }])
+      expect(actionsOf(asked).map(({ kind }) => kind)).not.toContain('read')
+  })
+
   it('guests who are told a later hour have it as done as wanted', () => {
     const leg = {
       roast: { cut: 'lamb-leg-bone-in', mass_kg: 2.4 },

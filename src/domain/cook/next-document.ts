@@ -97,7 +97,9 @@ const wayAnswer = z.object({
 export const nextAnswer = z.object({
   version: z.literal(1),
   over: z.boolean(),
-  actions: z.array(actionAnswer).describe('Soonest first'),
+  actions: z
+    .array(actionAnswer)
+    .describe('Soonest first; what is to be read by hand stands after the rest, with its own time'),
   left_out: z
     .array(z.object({ item: z.string(), title: z.string() }))
     .describe('What the meal asks for and its schedule has no room for: `plan` says why, and what would make room'),
@@ -272,7 +274,10 @@ function actionsOf(
   says: Parameters<typeof nextFrom>[1],
 ): NextAnswer['actions'] {
   const states = boards.map(({ item, state }) => ({ id: item.id, state, promise_s: secondsOf(item.promise) }))
-  return nextActions(run, boards, now_s).map((action) => {
+  const actions = nextActions(run, boards, now_s)
+  // Who only does what comes first loses no step over a reading that nobody takes.
+  const readLast = [...actions.filter(({ kind }) => kind !== 'read'), ...actions.filter(({ kind }) => kind === 'read')]
+  return readLast.map((action) => {
     if (action.kind !== 'step')
       return {
         step: null,

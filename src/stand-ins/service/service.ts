@@ -379,7 +379,10 @@ export function service(
       if (one && own.state === 'served') one.served_s ??= now_s
     }
     if (over) break
-    const steps = actions.filter(({ kind }) => kind !== 'look')
+    // What is to be read by hand is read before it is pulled.
+    const steps = actions
+      .filter(({ kind }) => kind !== 'look')
+      .toSorted((a, b) => Date.parse(a.at) - Date.parse(b.at) || Number(b.kind === 'read') - Number(a.kind === 'read'))
     const soonest = steps.find((action) => {
       const one = oneOf(action)
       const at_s = Date.parse(action.at) / 1000

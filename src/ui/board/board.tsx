@@ -76,6 +76,8 @@ export function Board({
   const undoable = lastTogether(standing(cook.entries), planned)
   const nextItem = next?.kind === 'step' ? next.step.step.item : next?.item
   const nextBoard = items.find(({ item }) => item.id === nextItem)
+  const isFirstLook = isStep && next.step.step.kind === 'watch' && pieces.length === 1 && nextBoard?.byHand
+  const isRead = next?.kind === 'read' || isFirstLook
   const { add } = cook
   const undo = () => {
     for (const { id, item } of undoable) add(blank({ kind: 'undo', of: id, item }))
@@ -186,16 +188,19 @@ export function Board({
             hands={hands}
             looked={() => next.kind !== 'step' && looked(next)}
             reading={
-              nextBoard && (
+              nextBoard &&
+              isRead && (
                 <HandReading
                   key={nextBoard.item.id}
                   board={nextBoard}
                   now_s={now_s}
                   units={units}
                   asked
-                  put={(value_c, point) =>
-                    void add(blank({ kind: 'reading', item: nextBoard.item.id, value_c, point }))
-                  }
+                  put={(value_c, point) => {
+                    add(blank({ kind: 'reading', item: nextBoard.item.id, value_c, point }))
+                    // The first look with the probe is had.
+                    pieces.forEach(hands.done)
+                  }}
                 />
               )
             }

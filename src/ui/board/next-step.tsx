@@ -35,7 +35,7 @@ export function NextStep({
   readonly hands: StepHands
   /** Looked at, or not to be read this time. */
   readonly looked: () => void
-  /** Where a reading by hand is entered. */
+  /** Where a reading by hand is entered, where one is asked for. */
   readonly reading: React.ReactNode
 }) {
   const due = action.at_s < now_s - DUE_S
@@ -95,17 +95,17 @@ export function NextStep({
         )}
       </div>
       <div className="flex flex-wrap items-center gap-3 sm:col-span-2">
+        {reading && (
+          <div className="flex flex-wrap items-center gap-2 rounded-3xl bg-sheet p-3 text-ink">{reading}</div>
+        )}
         {action.kind === 'read' ? (
-          <>
-            <div className="flex flex-wrap items-center gap-2 rounded-3xl bg-sheet p-3 text-ink">{reading}</div>
-            <button
-              type="button"
-              className="min-h-16 rounded-full border-2 border-white/50 px-5 text-lg font-semibold hover:border-white"
-              onClick={looked}
-            >
-              Not this time
-            </button>
-          </>
+          <button
+            type="button"
+            className="min-h-16 rounded-full border-2 border-white/50 px-5 text-lg font-semibold hover:border-white"
+            onClick={looked}
+          >
+            Not this time
+          </button>
         ) : (
           <button
             type="button"
