@@ -11,8 +11,7 @@ import { planAsSaid } from './plans'
 import { type AddedLine, addStanding } from './standing'
 
 /** Makes the reading of lines ready a little at a time. */
-export const warmReading = (): void =>
-  warmLines({ now_s: nowSeconds(), timeZone: 'UTC' }, (go) => void setTimeout(go, 20).unref())
+export const warmReading = (): void => warmLines((go) => void setTimeout(go, 20).unref())
 
 /** Adds what a typed line stands for: what it leaves open takes its usual value. */
 export async function addFromLine(slug: string, line: string): Promise<Outcome<AddedLine>> {

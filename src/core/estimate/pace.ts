@@ -57,6 +57,7 @@ const recentIn = (body: number, readings: readonly Reading[], now_s: number, spa
 /** By hand so many of the last are taken, so far back, s. */
 const FEW = { many: 3, span_s: 2 * LEVEL_SPAN_S } as const
 
+const isAlone = ({ slope_per_s }: Level): boolean => Number.isNaN(slope_per_s)
 const lineOf = (isFew: boolean): typeof levelOf => (isFew ? fewOf : levelOf)
 
 /** The pace of each body's readings; undefined where they say none. @param bodies how many there are */
@@ -128,9 +129,9 @@ export function pacedPull(
   const done = now_s / Math.max(now_s, pull_s)
   const late = Math.min(1, Math.max(0, (done - TRUSTED.from) / TRUSTED.over))
   const trust = late / (1 + (level.doubt / PACE.doubt) ** 2)
-  const isAlone = Number.isNaN(level.slope_per_s)
-  const ratio = isAlone ? 1 : Math.min(PACE.most, level.slope_per_s / there.slope_per_s)
-  const slope_per_s = isAlone ? (high - low) / Math.max(1, to_s - from_s) : level.slope_per_s
+  const isOne = isAlone(level)
+  const ratio = isOne ? 1 : Math.min(PACE.most, level.slope_per_s / there.slope_per_s)
+  const slope_per_s = isOne ? (high - low) / Math.max(1, to_s - from_s) : level.slope_per_s
   const left = Math.max(0, ready_s - at) / Math.max(PACE.least, ratio) ** trust
   return {
     pull_s: now_s + late * left + (1 - late) * Math.max(0, pull_s - now_s),
@@ -149,8 +150,8 @@ export function readsOver(probe: ProbeCourse, { level, times }: Pace, pull_c: nu
   const own_c = probeAt(probe, now_s)
   if (own_c === undefined) return 0
   // One reading alone says where it stood: since then it has climbed as the member has.
-  const stood_c = Number.isNaN(level.slope_per_s) ? probeAt(probe, times.at(-1) ?? now_s) : own_c
-  return Math.max(0, own_c - Math.max(pull_c, level.value_c + own_c - (stood_c ?? own_c)))
+  const stood_c = isAlone(level) ? (probeAt(probe, times.at(-1) ?? now_s) ?? own_c) : own_c
+  return Math.max(0, own_c - Math.max(pull_c, level.value_c + own_c - stood_c))
 }
 
 /** After a change the core bends the other way for so long, and a line through it says nothing, s. */

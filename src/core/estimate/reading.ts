@@ -38,13 +38,9 @@ export function recentOf(readings: readonly Reading[], now_s: number, span_s = L
   )
 }
 
-/**
- * A straight line through some values at some times, read at `now_s`; undefined where it would say nothing.
- * @example levelOf([0, 600, 1200, 1800], [10, 11, 12, 13], 1800) // undefined
- */
-export function levelOf(times: readonly number[], values: ArrayLike<number>, now_s: number): Level | undefined {
+/** A straight line by least squares: where it is at `now_s`, how it climbs, and how far off its values lie, squared. */
+function lineThrough(times: readonly number[], values: ArrayLike<number>, now_s: number) {
   const n = times.length
-  if (n < LEVEL_LEAST) return undefined
   let middle = 0
   let mean = 0
   for (let i = 0; i < n; i++) {
@@ -57,13 +53,23 @@ export function levelOf(times: readonly number[], values: ArrayLike<number>, now
     cross += ((times[i] as number) - middle) * ((values[i] as number) - mean)
     square += ((times[i] as number) - middle) ** 2
   }
-  if (square < 3600 * n) return undefined
   const slope = cross / square
-  if (!(slope > LEAST_K_PER_H / 3600)) return undefined
   let error = 0
   for (let i = 0; i < n; i++) error += ((values[i] as number) - mean - slope * ((times[i] as number) - middle)) ** 2
-  const doubt = Math.sqrt(error / Math.max(1, n - 2) / square) / slope
-  return { value_c: mean + slope * (now_s - middle), slope_per_s: slope, doubt }
+  return { value_c: mean + slope * (now_s - middle), slope_per_s: slope, square, error }
+}
+const climbs = (slope_per_s: number): boolean => slope_per_s > LEAST_K_PER_H / 3600
+
+/**
+ * A straight line through some values at some times, read at `now_s`; undefined where it would say nothing.
+ * @example levelOf([0, 600, 1200, 1800], [10, 11, 12, 13], 1800) // undefined
+ */
+export function levelOf(times: readonly number[], values: ArrayLike<number>, now_s: number): Level | undefined {
+  const n = times.length
+  if (n < LEVEL_LEAST) return undefined
+  const { value_c, slope_per_s, square, error } = lineThrough(times, values, now_s)
+  if (square < 3600 * n || !climbs(slope_per_s)) return undefined
+  return { value_c, slope_per_s, doubt: Math.sqrt(error / Math.max(1, n - 2) / square) / slope_per_s }
 }
 
 /** A thermometer that is put in by hand is never quite where it was: error of such a reading, K (from memory of kitchens, no source). */
@@ -78,18 +84,12 @@ const LEAST_APART_S = 180
  * @example fewOf([0, 900], [50, 56], 900)?.value_c // 56
  */
 export function fewOf(times: readonly number[], values: ArrayLike<number>, now_s: number): Level | undefined {
-  const n = times.length
-  const last = values[n - 1]
+  const last = values[times.length - 1]
   if (last === undefined) return undefined
-  const middle = times.reduce((sum, time_s) => sum + time_s / n, 0)
-  const square = times.reduce((sum, time_s) => sum + (time_s - middle) ** 2, 0)
+  const { value_c, slope_per_s, square } = lineThrough(times, values, now_s)
   if (square < LEAST_APART_S ** 2 / 2)
     return { value_c: last, slope_per_s: Number.NaN, doubt: Number.POSITIVE_INFINITY }
-  const cross = times.reduce((sum, time_s, i) => sum + (time_s - middle) * (values[i] as number), 0)
-  const slope = cross / square
-  if (!(slope > LEAST_K_PER_H / 3600)) return undefined
-  const mean = times.reduce((sum, _, i) => sum + (values[i] as number) / n, 0)
-  return { value_c: mean + slope * (now_s - middle), slope_per_s: slope, doubt: BY_HAND_K / Math.sqrt(square) / slope }
+  return climbs(slope_per_s) ? { value_c, slope_per_s, doubt: BY_HAND_K / Math.sqrt(square) / slope_per_s } : undefined
 }
 
 const LINE_S = 1200

@@ -1,9 +1,10 @@
 import { describe, expect, it } from 'vitest'
 import { seededRandom } from '@/core/estimate/random'
 import { boardOf, nextActions } from './board'
-import { isSilent, oldestPoint, readNext } from './by-hand'
+import { oldestPoint, readNext } from './by-hand'
 import { type CookEntry, cookDocument, cookEntry, type ProbeReading } from './cook-document'
 import { arrivalText } from './entry/arrival'
+import { isSilent } from './odd'
 import { runOf } from './run'
 
 const T0 = Date.UTC(2026, 10, 25, 12) / 1000

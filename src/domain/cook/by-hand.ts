@@ -1,6 +1,4 @@
 import type { BoardItem, ProbedPoint } from './board'
-import type { Series } from './entry/kind'
-import { lostAfter } from './odd'
 
 /** A roast that no probe watches is read by hand: when next, so that its pull is neither missed nor guessed. */
 
@@ -11,15 +9,6 @@ import { lostAfter } from './odd'
 const AGAIN = { least_s: 300, most_s: 3600, lately_s: 240 } as const
 /** Points that were read within so long of each other are read in one round, s. */
 const ROUND_S = AGAIN.most_s + 300
-/** A probe that never spoke is waited for so long, s. */
-const FIRST_WORD_S = 660
-
-/** Whether a probe that has spoken so says nothing any more. @param since_s when its roast went in, s */
-export function isSilent(spoken: Series, since_s: number, now_s: number): boolean {
-  const last = spoken.at(-1)
-  return last ? now_s - last.at_s > lostAfter(spoken) : now_s - since_s > FIRST_WORD_S
-}
-
 /** Of what is read at several points the one whose reading is the oldest, of those that are read at all. */
 export function oldestPoint({ item, points }: Pick<BoardItem, 'item' | 'points'>): ProbedPoint | undefined {
   const newest_s = Math.max(...points.map(({ at_s }) => at_s))

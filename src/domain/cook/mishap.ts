@@ -2,6 +2,8 @@ import type { BoardItem } from './board'
 import { sameOven } from './board'
 import type { CookEntry } from './cook-document'
 import { NOWHERE } from './entry/assign'
+import { againAt } from './entry/moved'
+import { isoOf } from './entry/time'
 import { ovenSet } from './take'
 
 /**
@@ -33,7 +35,6 @@ export const ASKS: Readonly<Partial<Record<Mishap, 'temperature' | 'time'>>> = {
 const ROOM_C = 22
 
 type Part = Pick<CookEntry, 'kind'> & Partial<CookEntry>
-const iso = (at_s: number) => new Date(Math.round(at_s * 1000)).toISOString()
 
 /** Mishaps that can have happened to a roast as it stands. */
 export function mishapsOf(board: BoardItem, set_c: number | undefined): Mishap[] {
@@ -91,19 +92,17 @@ export function entriesOfMishap(
       return said === undefined || in_s === undefined
         ? []
         : [
-            own('oven', { value_c: said, at: iso(in_s + 1) }),
-            ...(intended_c === undefined ? [] : [own('oven', { value_c: intended_c, at: iso(now_s) })]),
+            own('oven', { value_c: said, at: isoOf(in_s + 1) }),
+            ...(intended_c === undefined ? [] : [own('oven', { value_c: intended_c, at: isoOf(now_s) })]),
           ]
     case 'in_at': {
       const before = entries.findLast(({ kind }) => kind === 'in')
-      return said === undefined || said > now_s
-        ? []
-        : [...(before ? [own('undo', { of: before.id })] : []), own('in', { of: before?.of ?? null, at: iso(said) })]
+      return said === undefined || said > now_s ? [] : before ? againAt(before, said) : [own('in', { at: isoOf(said) })]
     }
     case 'out_since':
       return said === undefined || in_s === undefined || said <= in_s || said >= now_s
         ? []
-        : [own('out', { at: iso(said) }), own('in', { at: iso(now_s) })]
+        : [own('out', { at: isoOf(said) }), own('in', { at: isoOf(now_s) })]
     case 'not_turned':
       return [own('turned')]
     case 'foil_left_on':

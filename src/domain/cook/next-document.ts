@@ -276,7 +276,7 @@ function actionsOf(
   const states = boards.map(({ item, state }) => ({ id: item.id, state, promise_s: secondsOf(item.promise) }))
   const actions = nextActions(run, boards, now_s)
   // Who only does what comes first loses no step over a reading that nobody takes.
-  const readLast = [...actions.filter(({ kind }) => kind !== 'read'), ...actions.filter(({ kind }) => kind === 'read')]
+  const readLast = actions.toSorted((a, b) => Number(a.kind === 'read') - Number(b.kind === 'read'))
   return readLast.map((action) => {
     if (action.kind !== 'step')
       return {

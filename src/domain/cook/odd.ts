@@ -35,6 +35,9 @@ export function lostAfter(series: Series): number {
   if (usual_s === undefined) return LOST.unknown_s
   return Math.min(LOST.most_s, Math.max(LOST.least_s, LOST.pauses * usual_s))
 }
+/** Whether a probe that has spoken so says nothing any more. @param since_s when its roast went in, s */
+export const isSilent = (spoken: Series, since_s: number, now_s: number): boolean =>
+  now_s - (spoken.at(-1)?.at_s ?? since_s) > lostAfter(spoken)
 const JUMP_K = 6
 const JUMP_SPAN_S = 120
 const JUMP_WINDOW_S = 90
@@ -139,7 +142,7 @@ export function oddOf(
   const latest = readings.at(-1)
   const last = spoken?.at(-1)
   // Read by hand since, it is known to be lost.
-  if (spoken && last && now_s - last.at_s > lostAfter(spoken) && (latest === undefined || latest.at_s <= last.at_s))
+  if (spoken && last && isSilent(spoken, last.at_s, now_s) && (latest === undefined || latest.at_s <= last.at_s))
     odd.push({ code: 'lost', at_s: last.at_s, minutes: Math.round((now_s - last.at_s) / 60) })
   const jump = jumpsOf(readings).at(-1)
   // Its first reading is one that no roast has so soon: the probe hangs elsewhere, in another roast may be.

@@ -118,17 +118,7 @@ function putInAt(words: readonly string[], context: MomentContext): Found | unde
   const clocked = rest
     .slice(0, found?.count ?? 0)
     .some((word) => /^\d{1,2}[:.]\d{2}$|^[ap]m$|^(?:noon|midday|midnight)$/.test(word))
-  if (!found || !clocked) return undefined
-  // "Put it in at 8 this morning", said at nine: it is in.
-  const morning = rest.slice(found.count - 2, found.count + 2).join(' ')
-  const isIn = /\bthis morning\b/.test(morning) && found.at_s > context.now_s
-  const named = isIn && !rest.slice(0, found.count).includes('morning') ? 2 : 0
-  return {
-    count: skipped + found.count + named,
-    fact: isIn
-      ? { kind: 'put_in', at_s: found.at_s - 2 * HALF_DAY_H * 3600, already: true }
-      : { kind: 'put_in', at_s: found.at_s },
-  }
+  return found && clocked ? { count: skipped + found.count, fact: { kind: 'put_in', at_s: found.at_s } } : undefined
 }
 
 /** "3 pm in the oven": when it goes in, where no heat follows. */
@@ -173,9 +163,11 @@ function wentInAt(words: readonly string[], { now_s, timeZone }: MomentContext):
   const lead = WENT_IN.exec(`${text} `)?.[0]
   if (lead === undefined) return undefined
   const rest = text.slice(lead.length)
-  const isPast = /\b(?:went|gone|been|was|were|started|already)\b/.test(lead) || /^since\b/.test(rest)
   const long = SO_LONG_AGO.exec(rest)
   const said = SINCE.exec(rest)
+  // "Put it in at 8 this morning", said at nine: it is in.
+  const thisMorning = / this morning$/.test(said?.[0] ?? '')
+  const isPast = thisMorning || /\b(?:went|gone|been|was|were|started|already)\b/.test(lead) || /^since\b/.test(rest)
   const at_s = long
     ? isPast || long.groups?.past !== ''
       ? now_s - minutesOf(long.groups?.long ?? '') * 60
@@ -184,7 +176,7 @@ function wentInAt(words: readonly string[], { now_s, timeZone }: MomentContext):
       ? lastClock(
           said[1] === 'midnight' ? 0 : Number(said[1]?.replace(/noon|midday/, '12')),
           Number(said[2] ?? 0),
-          said[3] ?? NAMED_HALF[said[1] ?? ''],
+          said[3] ?? (thisMorning ? 'am' : NAMED_HALF[said[1] ?? '']),
           { now_s, timeZone },
         )
       : undefined

@@ -16,7 +16,7 @@ describe('the reading of lines is made ready', () => {
   it('only when the thread has nothing better to do, and what is read after is what was read before', () => {
     const before = readLine('rib 2.7 kg, medium rare, eat 19:00', context)
     const waiting: (() => void)[] = []
-    warmLines(context, (go) => waiting.push(go))
+    warmLines((go) => waiting.push(go))
     expect(waiting).toHaveLength(1)
     let turns = 0
     for (let go = waiting.shift(); go; go = waiting.shift()) {

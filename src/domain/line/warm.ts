@@ -1,6 +1,5 @@
 import { makeReady } from './readers'
 import { readLine } from './reading'
-import type { LineContext } from './sentence'
 
 /** A thread is kept from all else for so long at a time, ms. */
 const SLICE_MS = 8
@@ -10,9 +9,9 @@ const SLICE_MS = 8
  *
  * @param later calls back when the thread has nothing better to do
  */
-export function warmLines(context: LineContext, later: (go: () => void) => void): void {
+export function warmLines(later: (go: () => void) => void): void {
   const go = () => {
-    if (makeReady(SLICE_MS)) readLine('rib 3 kg', context)
+    if (makeReady(SLICE_MS)) readLine('rib 3 kg', { now_s: 0, timeZone: 'UTC' })
     else later(go)
   }
   later(go)

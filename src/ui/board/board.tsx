@@ -62,10 +62,7 @@ export function Board({
   const looks = actions.filter((action) => action.kind === 'look')
   const steps = actions.flatMap((action) => (action.kind === 'step' ? [{ ...action.step, at_s: action.at_s }] : []))
   const groups = together(steps, planned)
-  const first = groups[0]?.[0]
-  const [read] = reads
-  const isReadFirst = read !== undefined && (first === undefined || read.at_s <= first.at_s)
-  const next = looks[0] ?? (isReadFirst ? read : first && { kind: 'step' as const, step: first, at_s: first.at_s })
+  const [next] = actions
   const isStep = next?.kind === 'step'
   const rest = groups.slice(isStep ? 1 : 0).slice(0, Math.max(0, 4 - Math.max(1, looks.length)))
   const hands = stepHands(cook)

@@ -45,9 +45,8 @@ export function LineEntry({
   const read = line.trim() === '' ? undefined : readLine(line, lineContext(units, now_s, house))
   useEffect(() => {
     // Before the first key is pressed, in the browser's idle moments where it has such.
-    const later = (go: () => void) => ('requestIdleCallback' in window ? requestIdleCallback(go) : setTimeout(go, 50))
-    warmLines(lineContext(units, now_s, []), later)
-  }, [units, now_s])
+    warmLines((go) => ('requestIdleCallback' in window ? requestIdleCallback(go) : setTimeout(go, 50)))
+  }, [])
   const reading = read?.ok ? read.value : undefined
   const like = likeOf(line)
   const problems =

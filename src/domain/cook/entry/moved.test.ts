@@ -1,32 +1,13 @@
 import { describe, expect, it } from 'vitest'
 import { seededRandom } from '@/core/estimate/random'
 import { boardOf } from '../board'
-import { type CookEntry, cookDocument, cookEntry } from '../cook-document'
+import { type CookEntry, cookEntry } from '../cook-document'
 import { runOf } from '../run'
 import { standing } from './fold'
 import { isMovable, movedTo } from './moved'
+import { supper as document, entry, iso, T0 } from './supper'
 
-const T0 = Date.UTC(2026, 10, 25, 12) / 1000
-const iso = (minute: number) => new Date((T0 + minute * 60) * 1000).toISOString()
-const document = cookDocument.parse({
-  title: 'Supper',
-  clock: { origin: iso(0), real: iso(0), speed: 1 },
-  items: ['rib', 'pork'].map((id) => ({
-    id,
-    title: id,
-    roast: { cut: id === 'rib' ? 'beef-rib-bone-in' : 'pork-loin', mass_kg: 2.5 },
-    program: { school: 'steady', set_c: 140 },
-    serve_c: 60,
-    promise: iso(240),
-    put_in: iso(10),
-    pull: iso(190),
-    carve: iso(225),
-    pull_c: 55,
-  })),
-})
 let count = 0
-const entry = (kind: CookEntry['kind'], minute: number, more: Partial<CookEntry> = {}) =>
-  cookEntry.parse({ id: `moved-${String(count++).padStart(4, '0')}`, kind, at: iso(minute), item: 'rib', ...more })
 const moved = (entries: CookEntry[], one: CookEntry, minute: number, now = 300) => {
   const decided = movedTo(document, entries, one, T0 + minute * 60, T0 + now * 60)
   return (

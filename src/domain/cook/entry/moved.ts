@@ -1,6 +1,6 @@
 import type { CookDocument, CookEntry } from '../cook-document'
 import { foldLog, standing } from './fold'
-import { secondsOf } from './time'
+import { isoOf, secondsOf } from './time'
 
 /** What was tapped later than it was done is put where it was: undone, and entered again at its time. */
 
@@ -37,14 +37,26 @@ const FIRST_AND_LAST = ['', '~'] as const
 /** Where each roast stands, and what has been done in which order: moving what happened changes neither. @param one what is moved */
 function standOf(document: CookDocument, entries: readonly CookEntry[], one: string): string {
   const { items, ticked } = foldLog(document, entries)
-  const milestones = (of: string) =>
-    standing(entries).flatMap(({ item, kind, id }) =>
-      item === of && (id === one || MILESTONES.has(kind)) ? [kind] : [],
-    )
+  const inOrder = standing(entries).filter(({ id, kind }) => id === one || MILESTONES.has(kind))
   return JSON.stringify([
-    [...items].map(([id, { state, settings }]) => [id, state, milestones(id), settings.map(({ set_c }) => set_c)]),
+    [...items].map(([id, { state, settings }]) => [
+      id,
+      state,
+      inOrder.flatMap(({ item, kind }) => (item === id ? [kind] : [])),
+      settings.map(({ set_c }) => set_c),
+    ]),
     [...ticked.keys()].sort(),
   ])
+}
+
+type Part = Pick<CookEntry, 'kind'> & Partial<CookEntry>
+
+/** The same again at another time: nothing of a log is overwritten. @param at_s s since 1970 */
+export function againAt({ id, ...what }: CookEntry, at_s: number): Part[] {
+  return [
+    { kind: 'undo', of: id, item: what.item },
+    { ...what, at: isoOf(at_s) },
+  ]
 }
 
 /**
@@ -61,18 +73,17 @@ export function movedTo(
   entry: CookEntry,
   at_s: number,
   now_s: number,
-): readonly (Pick<CookEntry, 'kind'> & Partial<CookEntry>)[] | undefined {
+): readonly Part[] | undefined {
   const stands = standing(entries)
+  const { id } = entry
   const first_s = Math.min(...stands.map(({ at }) => secondsOf(at)))
-  if (!isMovable(entry) || !stands.some(({ id }) => id === entry.id)) return undefined
+  if (!isMovable(entry) || !stands.some((each) => each.id === id)) return undefined
   if (!(at_s <= now_s) || at_s < first_s - BEFORE_S) return undefined
-  const { id, ...what } = entry
-  const again = { ...what, at: new Date(Math.round(at_s * 1000)).toISOString() }
+  const before = standOf(document, stands, id)
   // Of one moment the order is by their names, and it gets a new one: whichever that is.
   const holds = FIRST_AND_LAST.every((own) => {
-    const moved = stands.map((each) => (each.id === id ? { ...each, id: own, at: again.at } : each))
-    return standOf(document, moved, own) === standOf(document, stands, id)
+    const moved = stands.map((each) => (each.id === id ? { ...each, id: own, at: isoOf(at_s) } : each))
+    return standOf(document, moved, own) === before
   })
-  if (!holds) return undefined
-  return [{ kind: 'undo', of: id, item: entry.item }, again]
+  return holds ? againAt(entry, at_s) : undefined
 }

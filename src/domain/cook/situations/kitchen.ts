@@ -6,6 +6,7 @@ import { type PlanDocumentInput, planDocument } from '../../roast/roast-document
 import { cookFromPlan } from '../begin'
 import { type BoardItem, boardOf } from '../board'
 import { type CookDocument, type CookEntry, cookEntry, type ProbeReading } from '../cook-document'
+import { isoOf } from '../entry/time'
 import { questionOfItem } from '../forecast'
 import { entriesOfMishap, type Mishap } from '../mishap'
 
@@ -47,7 +48,7 @@ const entry = (kind: CookEntry['kind'], at_s: number, more: Partial<CookEntry> =
   cookEntry.parse({
     id: `entry-${String(count++).padStart(5, '0')}`,
     kind,
-    at: new Date(Math.round(at_s * 1000)).toISOString(),
+    at: isoOf(at_s),
     item: 'roast',
     ...more,
   })

@@ -36,6 +36,7 @@ const AN_HOUR = '(?:\\d{1,2}(?::\\d{2})?(?: ?[ap]m)?)'
 /** What is laid round a roast that is no foil. */
 const COAT =
   '(?:(?:streaky |smoked |back |the |its |thin )*(?:bacon|prosciutto|pancetta|parma ham|ham|speck|lardo|caul(?: fat)?|vine leaves|cabbage leaves))'
+/** What a goose gives off is poured off. */
 const FAT_OFF =
   '(?:prick(?:ed)?(?: it| the skin)? and )?(?:drain(?:ed)?|pour(?:ed)?|spoon(?:ed)?|siphon(?:ed)?|ladle|take|tip)(?: (?:off|out|away))?(?: the| any| all the| its)? (?:fat|grease|goose fat)(?: (?:off|out|away))?'
 const LIQUID = '(?:stock|broth|wine|white wine|red wine|cider|water|beer|sherry|marsala|madeira|juice)'
@@ -247,11 +248,10 @@ export const CARE: readonly Reader[] = [
     act: 'look',
     every_min: minutesOf(span),
   })),
-  // A goose gives off a lot of it
   reader(`${FAT_OFF} every (${SPAN}|hour|half hour)`, ([, span = '']) => ({
     kind: 'tending',
     act: 'look',
-    every_min: span === 'hour' ? 60 : span === 'half hour' ? 30 : minutesOf(span),
+    every_min: stretchOf(span),
     said: 'pour off the fat',
   })),
   reader('with (?:(?:onions?|shallots?|leeks?|fennel|garlic|apples?|lemons?)(?: and |, | )?)+', (_, text) => ({
@@ -261,7 +261,7 @@ export const CARE: readonly Reader[] = [
   reader(FAT_OFF, () => ({ kind: 'note', text: 'pour off the fat' })),
   reader(
     `(?:(?:coals|charcoal|briquettes|wood|fuel|a handful of coals?)(?: on| added)?|(?:add|top up|more)(?: the)? (?:coals?|charcoal|fuel|fire)) every (${SPAN}|hour)`,
-    ([, span = '']) => ({ kind: 'tending', act: 'coals', every_min: span === 'hour' ? 60 : minutesOf(span) }),
+    ([, span = '']) => ({ kind: 'tending', act: 'coals', every_min: stretchOf(span) }),
   ),
   reader(`(?:until|till|to where|cooked until) ${TENDER_SAID}`, (_, text) => ({
     kind: 'tender',

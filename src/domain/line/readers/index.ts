@@ -29,16 +29,13 @@ let ready = 0
  */
 export function makeReady(most_ms = Number.POSITIVE_INFINITY): boolean {
   const until = performance.now() + most_ms
-  for (; ready < READERS.length; ready++) {
-    const pattern = READERS[ready]?.pattern
+  while (ready < READERS.length) {
+    const { pattern } = READERS[ready++] as Reader
     for (const text of [LONG, 'a']) {
-      if (pattern) pattern.lastIndex = 0
-      pattern?.exec(text)
+      pattern.lastIndex = 0
+      pattern.exec(text)
     }
-    if (performance.now() >= until) {
-      ready++
-      break
-    }
+    if (performance.now() >= until) break
   }
   return ready >= READERS.length
 }
