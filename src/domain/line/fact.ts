@@ -83,6 +83,8 @@ export type Fact =
       readonly count: number
       /** What was weighed is all of them, or it is where no one of them is so heavy. */
       readonly ofAll?: 'said' | 'perhaps'
+      /** So many besides those that were named. */
+      readonly more?: true
     }
   | { readonly kind: 'thickness'; readonly mm: number }
   | { readonly kind: 'start'; readonly heat?: SaidHeat; readonly temper_min?: number }

@@ -46,6 +46,27 @@ describe('pieces of one cut, told one by one', () => {
     expect(read('rib 3kg, one rare one medium, 7pm').wishes).toEqual({ rare: 1, medium: 1 })
   })
 
+  it('of two sizes each has its own weight, and none is left out', () => {
+    const random = seededRandom(65)
+    const pick = <T>(of: readonly T[]): T => of[Math.floor(random() * of.length)] as T
+    for (let round = 0; round < 200; round++) {
+      const [first, more] = [2 + Math.floor(random() * 4), 1 + Math.floor(random() * 3)]
+      const [small, big] = [1.2 + Math.floor(random() * 5) / 10, 2 + Math.floor(random() * 9) / 10]
+      const weighed = pick([`${first} chickens ${small} kg`, `${first} x ${small} kg chickens`])
+      const others = more === 1 ? pick(['a bigger one', 'one large one']) : `${more} ${pick(['big', 'larger'])} ones`
+      const line = `${weighed}${pick([' and ', ', ', ' plus '])}${others} ${pick(['', 'of '])}${big} kg, 7pm`
+      expect(
+        said(line).map(({ mass_kg, count }) => [mass_kg, count]),
+        line,
+      ).toEqual([...Array(first).fill([small, 1]), ...Array(more).fill([big, 1])])
+      const unweighed = `${first} small chickens${pick([' and ', ', '])}${others}, 7pm`
+      expect(
+        said(unweighed).reduce((sum, { count }) => sum + count, 0),
+        unweighed,
+      ).toBe(first + more)
+    }
+  })
+
   it('they are eaten in their turn where as many hours are said', () => {
     const { seatings } = read('two chickens, one 1.5kg at 6 and one 2kg at 8')
     expect(seatings?.map(({ pieces }) => pieces)).toEqual([[0], [1]])

@@ -14,13 +14,14 @@ export interface Apart {
   readonly wished: boolean
 }
 
+const isOwnSize = ({ fact }: Meaning): boolean => fact.kind === 'mass' && !fact.each && fact.kgs === undefined
 /** A weight of one piece. */
-const isOwnMass = ({ fact }: Meaning): boolean =>
-  fact.kind === 'mass' && !fact.each && !fact.apiece && fact.kgs === undefined && (fact.count ?? 1) === 1
+const isOwnMass = (meaning: Meaning): boolean =>
+  isOwnSize(meaning) && meaning.fact.kind === 'mass' && !meaning.fact.apiece && (meaning.fact.count ?? 1) === 1
 
 /** "2 x 3 kg", "6 off": how many pieces a meaning beside the name says there are. */
 const piecesSaid = ({ fact }: Meaning): number =>
-  fact.kind === 'pieces' ? fact.count : fact.kind === 'mass' ? (fact.count ?? 1) : 1
+  fact.kind === 'pieces' && !fact.more ? fact.count : fact.kind === 'mass' ? (fact.count ?? 1) : 1
 const ofOnePiece = (meaning: Meaning): Meaning =>
   meaning.fact.kind === 'mass' && meaning.fact.count !== undefined
     ? { ...meaning, fact: { kind: 'mass', kg: meaning.fact.kg } }
@@ -30,6 +31,17 @@ const ofOnePiece = (meaning: Meaning): Meaning =>
 function inOne([said, ...more]: readonly Meaning[], count: number): Meaning[] | undefined {
   const kgs = said?.fact.kind === 'mass' && more.length === 0 ? said.fact.kgs : undefined
   return said && kgs?.length === count ? kgs.map((kg) => ({ ...said, fact: { kind: 'mass', kg } })) : undefined
+}
+
+/** "2 chickens 1.6 kg and a bigger one 2.2 kg": what was said before there were more, of each of the first; then of those. */
+function inTwoSizes(group: readonly Meaning[], masses: readonly Meaning[], count: number): Meaning[] | undefined {
+  const at = group.findIndex(({ fact }) => fact.kind === 'pieces' && fact.more)
+  const more = group[at]?.fact
+  const [first, second] = masses
+  if (more?.kind !== 'pieces' || !first || !second || masses.length > 2 || !masses.map(ofOnePiece).every(isOwnSize))
+    return undefined
+  if (group.indexOf(first) > at || group.indexOf(second) < at) return undefined
+  return Array.from({ length: count }, (_, i) => ofOnePiece(i < count - more.count ? first : second))
 }
 
 /** How done each of so many pieces is, by "one rare, one medium" of a table that is no table of so many; else undefined. */
@@ -63,10 +75,12 @@ export function piecesApart(
     if (!named || cut?.kind !== 'cut') return [group]
     // "Three ribs, 3 kg each" are three roasts.
     const apiece = group.some(({ fact }) => fact.kind === 'mass' && fact.apiece) ? (cut.bones ?? 1) : 1
-    const count = Math.max(cut.count, apiece, ...group.map(piecesSaid))
+    const more = group.reduce((sum, { fact }) => sum + (fact.kind === 'pieces' && fact.more ? fact.count : 0), 0)
+    const count = Math.max(cut.count, apiece, ...group.map(piecesSaid)) + more
     if (count < 2 || count > MOST_APART) return [group]
     const all = group.filter(({ fact }) => fact.kind === 'mass')
-    const masses = all.length === count && all.every(isOwnMass) ? all : inOne(all, count)
+    const masses =
+      all.length === count && all.every(isOwnMass) ? all : (inTwoSizes(group, all, count) ?? inOne(all, count))
     if (all.length > 1 && !masses) return [group]
     const said = group.filter(({ fact }) => fact.kind === 'doneness')
     const byWishes = said.length === 0 ? doneByWishes(wishes, count, guests) : undefined

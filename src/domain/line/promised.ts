@@ -38,6 +38,9 @@ export function promiseOf(table: readonly Meaning[], { now_s, timeZone }: Moment
   const all = table.flatMap(({ fact }) => (fact.kind === 'moment' || fact.kind === 'again' ? [momentOf(fact)] : []))
   const meant = all.filter((moment) => !isWeak(moment))
   const eaten = meant.filter(eatenAmong(meant))
+  // "Eat Monday at 6, put it on Sunday night": no day beside it is that of an hour that has its own.
+  const dined = meant.findLast(({ led, said }) => led && said === 'both')
+  if (dined && !eaten.some(({ led, said }) => led && said === 'clock')) return dined.at_s
   const moments = eaten.some(({ said }) => said !== 'day') ? eaten : all
   const last = moments.at(-1)
   const other =

@@ -153,7 +153,7 @@ export function roastsOf(
         kgs = fact.kgs
         break
       case 'pieces':
-        count = fact.count
+        count = fact.more ? count + fact.count : fact.count
         shared = fact.ofAll
         break
       case 'thickness':

@@ -82,7 +82,7 @@ const halfHour: Rule = (tokens, at) => {
   if (textAt(tokens, at) !== 'half' || at === 0) return undefined
   const before = textAt(tokens, at - 1)
   const hour = textAt(tokens, at + 1)
-  const next = textAt(tokens, at + 2)
+  const next = tokens[at + 2]?.parted ? '' : textAt(tokens, at + 2)
   if (/^an?$/.test(hour) || !isHour12(numberOf(hour)) || MEASURED.test(next)) return undefined
   const bare = !/^(?:and|an?|x|\d.*)$/.test(before) && endsAt(tokens, at + 2)
   return LEADS_HOUR.test(before) || bare ? { count: 2, text: clockOf(numberOf(hour), 30) } : undefined

@@ -41,6 +41,25 @@ describe('several hours in one line', () => {
     expect(served('six strip loins 5 kg, 18:30 and 21:00').filter((each) => each.endsWith('18:30'))).toHaveLength(3)
   })
 
+  it('one for each where each is weighed', () => {
+    expect(served('rib 12.30 and 14.00, 3 kg each')).toEqual(['beef-rib-bone-in 12:30', 'beef-rib-bone-in 14:00'])
+  })
+
+  it('no day beside it is that of an hour which has its own', () => {
+    const days = ['monday', 'tuesday', 'wednesday', 'thursday', 'friday', 'saturday', 'sunday']
+    for (const [at, eaten] of days.entries()) {
+      const before = days[(at + 6) % 7]
+      for (const line of [
+        `pork shoulder 3 kg, eat ${eaten} at 6pm, put it on ${before} night at 110`,
+        `put it on ${before} night at 110, pork shoulder 3 kg, eat ${eaten} at 6pm`,
+      ]) {
+        const reading = readLine(line, zone)
+        const alone = readLine(`pork shoulder 3 kg, eat ${eaten} at 6pm`, zone)
+        expect(reading.ok && alone.ok && reading.value.promise_s === alone.value.promise_s, line).toBe(true)
+      }
+    }
+  })
+
   it('leave nobody out: every piece has one hour, and the first is the promise', () => {
     for (const line of [
       '4 strip loins 5 kg Saturday, two at 19:00 and the rest at 21:00',

@@ -108,7 +108,7 @@ export function seatedOf(
       ? byTheirCuts(meanings, hours, counts)
       : again.length > 0
         ? againTimes(hours, count)
-        : inTurn(hours, count)
+        : inTurn(hours, count === 1 && isOfEach(meanings) ? hours.length : count)
   if (!times) return undefined
   const seats = [...new Set(times)].sort((a, b) => a - b)
   if (seats.length < 2 || areTwoMeals(seats)) return undefined
@@ -142,6 +142,10 @@ function againTimes(hours: readonly Hour[], count: number): number[] | undefined
     ...facts.flatMap((fact) => filled(fact.which === 'rest' ? 1 : fact.count, fact.at_s)),
   ]
 }
+
+/** "Rib at 12:30 and 14:00, 3 kg each": one for each hour. */
+const isOfEach = (meanings: readonly Meaning[]): boolean =>
+  meanings.some(({ fact }) => fact.kind === 'mass' && fact.apiece)
 
 /** "Three at 19:00, 20:00 and 21:00": in turn, as evenly as may be. */
 const inTurn = (hours: readonly Hour[], count: number): number[] | undefined =>

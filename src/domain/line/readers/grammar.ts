@@ -35,7 +35,7 @@ export const HEAT = `(?:${TEMP}|${GAS})`
 export const MIN = '(?:minutes?|mins?|m)'
 export const HOUR = '(?:hours?|hrs?|h)'
 /** After a number these make it no minutes. */
-const MEASURE =
+export const MEASURE =
   'c|f|degrees?|kg|kgs|k|kilos?|g|grams?|lbs?|pounds?|oz|people|guests?|heads?|covers?|adults?|am|pm|mm|cm'
 export const SPAN = `(?:an hour and (?:a half|a quarter|three quarters)|${N} (?:${HOUR}(?: and a (?:half|quarter)|(?: and)? ${N} ${MIN}| (?:05|10|15|20|25|30|35|40|45|50|55)(?= |$)(?! (?:${MEASURE})(?: |$)))?|${MIN})|half an hour|(?:three quarters|quarter) of an hour)`
 /** After a heat a number of two digits or more is minutes, unless people or weights follow. */

@@ -9,6 +9,7 @@ import {
   heatOf,
   listed,
   MASS_UNIT,
+  MEASURE,
   massOf,
   minutesOf,
   N,
@@ -100,6 +101,14 @@ export const PIECE: readonly Reader[] = [
       return Math.max(...kgs) <= LIKE_SIZE * Math.min(...kgs) ? { kind: 'mass', kg: kgs[0] as number, kgs } : undefined
     },
   ),
+  // 2 kilo 4: two kilos and four hundred grams
+  reader(
+    `(\\d{1,2}) kilos? (\\d)(?! (?:${MEASURE}|bones?|ribs?|hours?|hrs?|x)(?: |$))`,
+    ([, kilos = '', more = '']) => ({
+      kind: 'mass',
+      kg: numberOf(kilos) + numberOf(more) / 10,
+    }),
+  ),
   // 500 g x 3
   reader(`(${DIGITS}) ${MASS_UNIT}(?: each)? x ?(\\d+)`, ([, value = '', unit = '', times = '']) => {
     const count = numberOf(times)
@@ -129,6 +138,14 @@ export const PIECE: readonly Reader[] = [
     kg: massOf(value, 'kg'),
     apiece: true,
   })),
+  // two small chickens, one big one
+  reader(
+    `(one|an?|another|\\d{1,2}|${COUNT_WORD}) (?:more )?(?:big|bigger|large|larger|small|smaller|little|medium sized)(?: ones?)?(?= ones?(?: |$)|$)(?: ones?)?`,
+    ([, times = '']) => {
+      const more = pieces(times === 'another' ? 'one' : times, { least: 1 })
+      return more && { ...more, more: true as const }
+    },
+  ),
   reader(`(?:a )?brace`, () => ({ kind: 'pieces', count: 2 })),
   // rack 2x 8 ribs
   reader(`(\\d+) x(?= \\d+ (?:ribs?|bones?)(?: |$))`, ([, times = '']) => pieces(times, { least: 1 })),
@@ -162,6 +179,22 @@ export const PIECE: readonly Reader[] = [
     thickness(value, unit),
   ),
   // Reading and doneness
+  // pull the rib at 52: the name stands between
+  reader(
+    `(?:pull|remove|take out)(?= (?:the |my |our )?(?:[a-z-]+ ){1,3}(?:at|when|once)(?: ${READS})? ${TEMP}(?: |$))`,
+    () => ({
+      kind: 'filler',
+    }),
+  ),
+  reader(
+    `(?<=(?:^| )(?:pull|remove|take out) (?:the |my |our )?(?:[a-z-]+ ){1,3})(?:at|when|once)(?: ${READS})? ${TEMP}(?! oven(?: |$))`,
+    ([, value, unit]) => {
+      const heat = heatOf(value, unit)
+      return heat && heat.value >= 40 && heat.value <= (heat.unit === 'c' ? 98 : 208)
+        ? { kind: 'pull', heat }
+        : undefined
+    },
+  ),
   reader(
     `(?:pull(?:ed)?(?: temp(?:erature)?)?|take it out|out|remove|removed|(?:pull(?:ed)?|take(?: it)?(?: out)?|remove|removed|out)(?: it)? (?:from|of) (?:the )?oven|(?:pull(?:ed)?|take out|remove)(?: the)? (?:breast|thigh|core|meat|bird|roast|joint)(?= (?:at|when|once) )|(?:probe alarm|probe|alarm|thermometer)(?: set| goes off| reads)?)(?: it)?(?: at| when(?: ${READS})?| once(?: ${READS})?| to| for)? ${TEMP}(?: in (?:the |its )?(${POINT}))?|(?:to|until|till) (?:a core of )?${TEMP} in (?:the |its )?(${POINT})|(?:cook(?:ed)? |roast(?:ed)? )?(?:until|till) ${READS} ${TEMP}|(?<!in )(?<!at )${TEMP} (?:in (?:the |its )?)?(thigh|breast)(?! (?:side|up|down|only|meat)(?: |$))|(?:at )?${TEMP} (?:when (?:it (?:comes|is taken) )?out|(?:at|when) (?:the )?pull(?:ed)?|pull)(?! (?:at|to|when|temp|temperature|it|for|\\d{2}(?! (?:c |f )?oven))(?: |$))|(?:core|internal|inside)(?: temp(?:erature)?)?(?: of| is)? ${TEMP} (?:when pulled|at the pull)|(?:the )?(thigh|breast)(?: (?:to|at|reads?|reading|until))? ${TEMP}(?! (?:min|minutes?|h|hours?|g|kg|lb))`,
     ([
