@@ -30,6 +30,7 @@ describe('what a line was taken to mean', () => {
   it('a time that stands for itself, pieces in brackets, and a table of one wish', () => {
     expect(said('turkey 14 lbs, 425F, 80 minutes')).toEqual(['Turkey', '6.35 kg', 'oven 425 °F', 'for 1 h 20 min'])
     expect(said('pork tenderloins (2), 500 g each')).toContain('2 of them')
+    expect(said('two small chickens and a large one')).toContain('1 more')
     expect(said('lamb leg 2 kg medium for 4')).toEqual(expect.arrayContaining(['medium', '4 at the table']))
   })
 

@@ -171,7 +171,7 @@ export function factWords(fact: Fact, units: Units, now_s?: number): string | un
     case 'span':
       return `for ${span(fact.minutes)}`
     case 'pieces':
-      return `${fact.count} of them`
+      return fact.more ? `${fact.count} more` : `${fact.count} of them`
     case 'another_way':
     case 'filler':
       return undefined

@@ -69,8 +69,22 @@ export function duration(value_s: number): string {
   return minutes === 0 ? `${hours} h` : `${hours} h ${minutes} min`
 }
 
+/** Made once: a format costs fifty times what it costs to use, and a board says its hours every second. */
+const made = new Map<string, Intl.DateTimeFormat>()
+/** Kitchens of one server lie in no more zones, by so many formats. */
+const MOST_MADE = 500
+function formatIn(locale: string, options: Intl.DateTimeFormatOptions): Intl.DateTimeFormat {
+  const key = `${locale} ${JSON.stringify(options)}`
+  const known = made.get(key)
+  if (known) return known
+  if (made.size >= MOST_MADE) made.clear()
+  const format = new Intl.DateTimeFormat(locale, options)
+  made.set(key, format)
+  return format
+}
+
 const formatter = (units: Units, options: Intl.DateTimeFormatOptions) =>
-  new Intl.DateTimeFormat(units.dateOrder === 'mdy' ? 'en-US' : 'en-GB', { timeZone: units.timeZone, ...options })
+  formatIn(units.dateOrder === 'mdy' ? 'en-US' : 'en-GB', { timeZone: units.timeZone, ...options })
 
 export const clock = (at_s: number, units: Units): string =>
   formatter(units, {
@@ -100,7 +114,7 @@ export const shortDay = (at_s: number, units: Units, from_s = at_s): string =>
 /** The value of a datetime-local input for an instant in the kitchen's zone. */
 export function localInput(at_s: number, units: Units): string {
   const parts = Object.fromEntries(
-    new Intl.DateTimeFormat('en-GB', {
+    formatIn('en-GB', {
       timeZone: units.timeZone,
       year: 'numeric',
       month: '2-digit',
