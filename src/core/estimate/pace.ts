@@ -159,23 +159,34 @@ const SETTLES_S = 1.8 * LEVEL_SPAN_S
 /** From this share of the cook on the fit counts, fully so much later, and then by this weight. */
 const FITTED = { from: 0.55, over: 0.2, weight: 0.5 } as const
 
+/** When a body's readings come to its pull by their own curve. */
+export interface Fit {
+  readonly end_s: number
+  /** How far it is to be believed, of 1: noise in readings bends a curve, and moves its end by as much as is left. */
+  readonly trust: number
+}
+/** A fit whose end is as uncertain as this share of the time that is left counts half. */
+const FIT_DOUBT = 0.1
+/** Fits that leave out every third reading, in turn, say how sure the whole is. */
+const LEFT_OUT = [0, 1, 2] as const
+
 /**
  * Near its end the curve itself says when: an exponential through the last readings of a body, which knows nothing
  * of meat, errs otherwise than the model does, and half of each is nearer than either.
  *
- * @param fitted when the fit comes to the pull, s
+ * @param fit when it comes to the pull by its own curve
  */
-export function blendedPull(paced_s: number, fitted_s: number, pull_s: number, now_s: number): number {
+export function blendedPull(paced_s: number, { end_s, trust }: Fit, pull_s: number, now_s: number): number {
   const done = now_s / Math.max(now_s, pull_s)
-  const weight = FITTED.weight * Math.min(1, Math.max(0, (done - FITTED.from) / FITTED.over))
+  const weight = trust * FITTED.weight * Math.min(1, Math.max(0, (done - FITTED.from) / FITTED.over))
   // A fit that says something else altogether has seen something else than a climb.
   const ahead = Math.max(1, paced_s - now_s)
-  const bounded = now_s + Math.min(2 * ahead, Math.max(0.5 * ahead, fitted_s - now_s))
+  const bounded = now_s + Math.min(2 * ahead, Math.max(0.5 * ahead, end_s - now_s))
   return paced_s + weight * (bounded - paced_s)
 }
 
-/** When each body's readings come to its pull by their own curve, s; undefined where something changed lately or is still to change. */
-export function fitsOf(setup: FitSetup, readings: readonly Reading[]): (number | undefined)[] {
+/** When each body's readings come to its pull by their own curve; undefined where something changed lately or is still to change. */
+export function fitsOf(setup: FitSetup, readings: readonly Reading[]): (Fit | undefined)[] {
   const { now_s, pull_c, changes = [] } = setup
   if (changes.some(({ time_s }) => time_s > now_s - SETTLES_S)) return pull_c.map(() => undefined)
   return pull_c.map((wanted_c, body) => {
@@ -184,6 +195,14 @@ export function fitsOf(setup: FitSetup, readings: readonly Reading[]): (number |
     if (recent.length < LEVEL_LEAST || !last || last.time_s - (recent[0] as Reading).time_s < LEVEL_SPAN_S / 2)
       return undefined
     const end_s = exponentialFit(recent, wanted_c)
-    return Number.isFinite(end_s) ? end_s : undefined
+    if (!Number.isFinite(end_s)) return undefined
+    const lefts = LEFT_OUT.map((out) => {
+      const part = recent.filter((_, i) => i % LEFT_OUT.length !== out)
+      return Math.log(Math.max(60, exponentialFit(part, wanted_c) - last.time_s))
+    })
+    const mean = lefts.reduce((sum, left) => sum + left, 0) / lefts.length
+    // What leaving a third out, in turn, does to it (the jackknife).
+    const doubt = Math.sqrt((2 / 3) * lefts.reduce((sum, left) => sum + (left - mean) ** 2, 0))
+    return { end_s, trust: Number.isFinite(doubt) ? 1 / (1 + (doubt / FIT_DOUBT) ** 2) : 0 }
   })
 }

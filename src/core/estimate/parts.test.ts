@@ -297,10 +297,10 @@ describe('pace', () => {
   })
 
   it('near the end half of what the curve itself says is taken, early nothing, and never a wild fit', () => {
-    expect(blendedPull(6000, 8000, 6000, 1500)).toBe(6000)
-    expect(blendedPull(6000, 6600, 6000, 5400)).toBe(6300)
-    expect(blendedPull(6000, 99_000, 6000, 5400)).toBe(6300)
-    expect(blendedPull(6000, 0, 6000, 5400)).toBe(5850)
+    expect(blendedPull(6000, { end_s: 8000, trust: 1 }, 6000, 1500)).toBe(6000)
+    expect(blendedPull(6000, { end_s: 6600, trust: 1 }, 6000, 5400)).toBe(6300)
+    expect(blendedPull(6000, { end_s: 99_000, trust: 1 }, 6000, 5400)).toBe(6300)
+    expect(blendedPull(6000, { end_s: 0, trust: 1 }, 6000, 5400)).toBe(5850)
   })
 
   it('a curve is carried on by its own bend, and by nothing while a change is near', () => {
@@ -310,9 +310,32 @@ describe('pace', () => {
     }))
     const end_s = -3000 * Math.log(10 / 40)
     const asked = { now_s: 29 * 60, pull_c: [50], changes: [] }
-    expect(Math.abs((fitsOf(asked, readings)[0] as number) / end_s - 1)).toBeLessThan(0.03)
+    expect(Math.abs((fitsOf(asked, readings)[0]?.end_s ?? 0) / end_s - 1)).toBeLessThan(0.03)
     expect(fitsOf({ ...asked, changes: [{ time_s: 1000, set_c: 120 }] }, readings)).toEqual([undefined])
     expect(fitsOf({ ...asked, pull_c: [50, 50] }, readings)[1]).toBeUndefined()
+    expect(fitsOf(asked, readings)[0]?.trust).toBeGreaterThan(0.9)
+  })
+
+  it('where its readings are noisy it is believed as far as it holds still', () => {
+    const random = seededRandom(81)
+    const noise = () => Math.sqrt(-2 * Math.log(1 - random())) * Math.cos(2 * Math.PI * random())
+    const end_s = 7200
+    const worst = (trusted: boolean) => {
+      let most = 0
+      for (let round = 0; round < 100; round++) {
+        const readings = Array.from({ length: 26 }, (_, i) => ({
+          time_s: 4000 + i * 60,
+          value_c: 100 - 95 * Math.exp(-(4000 + i * 60) / 9000) + 0.2 * noise(),
+        }))
+        const now_s = 5500
+        const [fit] = fitsOf({ now_s, pull_c: [100 - 95 * Math.exp(-end_s / 9000)], changes: [] }, readings)
+        if (!fit) throw new Error('no fit')
+        const blended = blendedPull(end_s, trusted ? fit : { ...fit, trust: 1 }, end_s, now_s)
+        most = Math.max(most, Math.abs(blended - end_s))
+      }
+      return most
+    }
+    expect(worst(true)).toBeLessThan(0.6 * worst(false))
   })
 })
 

@@ -4,7 +4,7 @@ import type { RoastKernel } from '../heat/kernel'
 import type { PointId } from '../heat/piece'
 import { boilingPoint } from '../heat/vapour'
 import { type Yield, yieldOf } from '../portions/portions'
-import { type Program, pullStageIndex, staysInHeat } from '../program/stage'
+import { type Program, pullStageIndex } from '../program/stage'
 import { hasMoments, placeTending, untended } from '../program/tending'
 import { isPoultry } from '../reference/cuts'
 import { scaleOf } from '../reference/doneness'
@@ -19,7 +19,7 @@ import { findPull, type PullAnswer } from '../simulate/pull'
 import { type Shown, shownBy } from '../simulate/shown'
 import { RESOLUTION } from '../simulate/stepper'
 import { hindrancesOf } from './check'
-import { type PreparedRoast, prepareRoast, type RoastStart } from './prepare'
+import { type PreparedRoast, prepareRoast, pullFloor, type RoastStart } from './prepare'
 import { restSeconds, withRest } from './rest'
 
 /** One roast, one oven, one way of cooking it, and how done. */
@@ -198,7 +198,7 @@ export function answerRoast(question: RoastQuestion): RoastAnswer {
   const setup = { bodies, oven, start_c, startCore_c, parameters }
   const pullOf = (program: Program, guess_c?: number): PullAnswer => {
     if (target.kind === 'serve')
-      return findPull({ ...setup, program }, target.serve_c, guess_c, staysInHeat(program) ? undefined : floor_c)
+      return findPull({ ...setup, program }, target.serve_c, guess_c, pullFloor(floor_c, program))
     const pull_c = bodies.map(() => target.pull_c)
     const run = cook({ ...setup, program, pull_c })
     return { outcome: run.outcome === 'reached' ? 'reached' : 'time_limit', pull_c, run, residual_k: 0 }

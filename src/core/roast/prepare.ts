@@ -1,6 +1,7 @@
 import type { OvenSpec } from '../heat/oven'
 import { HEAT_PARAMETERS, type HeatParameters, parametersAt } from '../heat/parameters'
 import { bodiesOf, type PieceBody, type PieceSize, usualThickness } from '../heat/piece'
+import { type Program, staysInHeat } from '../program/stage'
 import { donenessScale } from '../reference/doneness'
 import { temperedStart } from '../simulate/tempering'
 
@@ -28,10 +29,19 @@ export interface PreparedRoast {
   readonly start_c: number
   readonly startCore_c: number | undefined
   readonly parameters: HeatParameters
-  /** Never pulled below this reading, °C. */
+  /** Never pulled below this reading to rest, °C: see pullFloor. */
   readonly floor_c: number | undefined
   readonly thickness_m: number
 }
+
+/**
+ * The least reading that a program may pull it at, °C; undefined where any will do. What goes straight on in the heat
+ * climbs there, and is not pulled to rest.
+ * @param floor_c the least that its kind is pulled at
+ * @example pullFloor(71, steadyProgram(160, 20)) // 71
+ */
+export const pullFloor = (floor_c: number | undefined, program: Program): number | undefined =>
+  staysInHeat(program) ? undefined : floor_c
 
 /**
  * Works out what goes into the oven: its bodies, its temperature after the bench, the air it cooks in.

@@ -6,7 +6,7 @@ import type { PointId } from '@/core/heat/piece'
 import { readInstead } from '@/core/program/read-instead'
 import { type Program, pullStageIndex, type Stage, settingOf } from '@/core/program/stage'
 import { STANDARDS } from '@/core/reference/standards'
-import { prepareRoast } from '@/core/roast/prepare'
+import { prepareRoast, pullFloor } from '@/core/roast/prepare'
 import { restSeconds, restStageIndex, withRest } from '@/core/roast/rest'
 import { isMeantSafe, type SafetyLeast, safetyLeast } from '@/core/safety/least'
 import type { StageChange } from '@/core/simulate/stepper'
@@ -37,8 +37,10 @@ export interface Belief {
   /** It ends in an oven that is switched off, and stays so. */
   readonly isOff: boolean
   readonly lastJump: number | undefined
-  /** Never pulled below this reading, °C. */
+  /** Its kind is never pulled to rest below this reading, °C. */
   readonly floor_c: number | undefined
+  /** By its program it is never pulled below this, °C. */
+  readonly pullFloor_c: number | undefined
   /** How far the rest may shrink and stretch, s; all alike where there is none. */
   readonly rest: { readonly least_s: number; readonly planned_s: number; readonly most_s: number }
   /** From the knife to the plates, s. */
@@ -109,6 +111,7 @@ export interface KnownRoast {
   readonly oven: OvenSpec
   readonly heated: readonly Stage[]
   readonly floor_c: number | undefined
+  readonly pullFloor_c: number | undefined
   readonly rest: Belief['rest']
   readonly meant: Belief['meant']
 }
@@ -168,6 +171,7 @@ export function setupOf(board: BoardItem, now_s: number, seed: number, members: 
     heated: heatedOf(program),
     meant: isMeantSafe(least, item.serve_c) ? least : undefined,
     floor_c: prepared.floor_c,
+    pullFloor_c: pullFloor(prepared.floor_c, program),
     rest: {
       least_s,
       planned_s: has ? planned_s : least_s,
@@ -184,7 +188,7 @@ export function beliefOf(board: BoardItem, now_s: number, seed: number, members:
   const { item, in_s, state } = board
   const known = state === 'in' ? setupOf(board, now_s, seed, members) : undefined
   if (!known || in_s === undefined) return undefined
-  const { setup, points, oven, heated, floor_c, rest, meant } = known
+  const { setup, points, oven, heated, floor_c, pullFloor_c, rest, meant } = known
   const last = heated.at(-1)
   const isOff = last?.environment.kind === 'oven' && last.environment.heat === 'off' && board.settings.length === 0
   return {
@@ -206,6 +210,7 @@ export function beliefOf(board: BoardItem, now_s: number, seed: number, members:
     isOff,
     lastJump: jumpsOf(board.readings).at(-1),
     floor_c,
+    pullFloor_c,
     rest,
     carving_s: carvingSeconds(item),
     meant,

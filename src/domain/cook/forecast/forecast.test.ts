@@ -207,6 +207,19 @@ describe('early and late', () => {
     expect(at('skip_finish')?.peak_c).toBeLessThanOrEqual((at('pan_finish')?.peak_c ?? 0) + 0.3)
   })
 
+  it('a bird that goes straight on in the heat is pulled below its floor, hotter too; one that rests is not', () => {
+    const bird = { cut: 'chicken', mass_kg: 1.6, serve_c: 74, plate: 90 }
+    const pulls = (program: object, pull_c: number) =>
+      forecast({ ...bird, program, pull_c }, 40, climbing(40, 0.9)).tried.flatMap((advice) =>
+        advice.code === 'oven_up' ? [advice.pull_c ?? Number.NaN] : [],
+      )
+    const [straightOn, rested] = [pulls({ school: 'finish-hot' }, 63), pulls({ school: 'steady', set_c: 150 }, 71)]
+    expect(straightOn.length).toBeGreaterThan(0)
+    expect(rested.length).toBeGreaterThan(0)
+    expect(Math.max(...straightOn)).toBeLessThan(70)
+    expect(Math.min(...rested)).toBeGreaterThanOrEqual(71)
+  })
+
   it('pulled now it is less done, and on the table sooner', () => {
     const { tried: advice } = forecast({ plate: 85 }, 70, climbing(70, 0.6))
     const now = advice.find(({ code }) => code === 'pull_now')

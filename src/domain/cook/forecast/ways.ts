@@ -192,14 +192,14 @@ class Ways {
   /** Cooked on with another setting from now, and pulled so that it peaks as wanted. */
   withSetting(set_c: number): Omit<Advice, 'code'> & { readonly set_c: number; readonly pull_c: number | undefined } {
     const { belief } = this
-    const { setup, in_s, floor_c = Number.NEGATIVE_INFINITY } = belief
+    const { setup, in_s, pullFloor_c = Number.NEGATIVE_INFINITY } = belief
     const { serve_c } = belief.board.item
     const changes = [...(this.setup.changes ?? []), { time_s: setup.now_s + 1, set_c }]
     const air = setup.air?.filter(({ time_s }) => time_s <= setup.now_s)
     // Hotter it reads more when it leaves its bone, for that takes its time.
     const tender = this.tender_c === undefined ? undefined : this.untilTender({ changes, air })
     const wanted_c = Math.min(serve_c, tender?.peak_c.p50 || serve_c)
-    const least = Math.max(floor_c, Math.min(wanted_c, belief.board.latest?.value_c ?? setup.start_c))
+    const least = Math.max(pullFloor_c, Math.min(wanted_c, belief.board.latest?.value_c ?? setup.start_c))
     const more_k = tender === undefined ? 0 : wanted_c - this.wanted_c
     let pull_c = setup.pull_c[0] as number
     // Of a roast by the clock another heat has a reading of its own, too.
@@ -364,7 +364,7 @@ const isClocked = (program: Program): boolean => program.stages[pullStageIndex(p
 
 /** Another reading to pull at, where by what was read it would climb less or more than the plan thought. */
 function otherReading(ways: Ways, belief: Belief, main: Estimate): Advice | undefined {
-  const { setup, board, in_s, floor_c = Number.NEGATIVE_INFINITY } = belief
+  const { setup, board, in_s, pullFloor_c = Number.NEGATIVE_INFINITY } = belief
   const { program, now_s } = setup
   const safe = belief.meant ? main.safe : undefined
   const latest = board.latest
@@ -376,7 +376,7 @@ function otherReading(ways: Ways, belief: Belief, main: Estimate): Advice | unde
     return undefined
   const off_k = Math.abs(main.peak_c.p50 - wanted_c)
   if (off_k < (instead ? CLOCK_OFF_K : PEAK_OFF_K) && !isUnsure(safe)) return undefined
-  const least_c = Math.max(floor_c, latest.value_c)
+  const least_c = Math.max(pullFloor_c, latest.value_c)
   const planned_c = instead ? Number.NaN : (setup.pull_c[0] as number)
   let pull_c = setup.pull_c[0] as number
   let found = ways.pulledAt(pull_c)
