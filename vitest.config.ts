@@ -14,7 +14,8 @@ export default defineConfig({
     setupFiles: ['tests/integration/own-database.ts'],
     // Outside a request the house itself acts: who may do what is asked in access.test.ts, as everybody.
     env: { PHEASANT_ACT: 'house' },
-    testTimeout: 60_000,
-    hookTimeout: 60_000,
+    // Ten times what the longest takes on a machine of its own: one that others use as well is no fault of what is tested.
+    testTimeout: 300_000,
+    hookTimeout: 300_000,
   },
 })
