@@ -202,7 +202,9 @@ export function fitsOf(setup: FitSetup, readings: readonly Reading[]): (Fit | un
     })
     const mean = lefts.reduce((sum, left) => sum + left, 0) / lefts.length
     // What leaving a third out, in turn, does to it (the jackknife).
-    const doubt = Math.sqrt((2 / 3) * lefts.reduce((sum, left) => sum + (left - mean) ** 2, 0))
+    const doubt = Math.sqrt(
+      ((lefts.length - 1) / lefts.length) * lefts.reduce((sum, left) => sum + (left - mean) ** 2, 0),
+    )
     return { end_s, trust: Number.isFinite(doubt) ? 1 / (1 + (doubt / FIT_DOUBT) ** 2) : 0 }
   })
 }

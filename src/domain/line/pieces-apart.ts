@@ -38,8 +38,7 @@ function inTwoSizes(group: readonly Meaning[], masses: readonly Meaning[], count
   const at = group.findIndex(({ fact }) => fact.kind === 'pieces' && fact.more)
   const more = group[at]?.fact
   const [first, second] = masses
-  if (more?.kind !== 'pieces' || !first || !second || masses.length > 2 || !masses.map(ofOnePiece).every(isOwnSize))
-    return undefined
+  if (more?.kind !== 'pieces' || !first || !second || masses.length > 2 || !masses.every(isOwnSize)) return undefined
   if (group.indexOf(first) > at || group.indexOf(second) < at) return undefined
   return Array.from({ length: count }, (_, i) => ofOnePiece(i < count - more.count ? first : second))
 }

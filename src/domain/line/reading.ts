@@ -22,7 +22,7 @@ import { areTwoMeals, hoursOf, seatedOf } from './seatings'
 import { type LineContext, readSentence } from './sentence'
 import { sharedOut } from './shares'
 import { LONGEST_LINE } from './tokens'
-import { byRoast, isInPastry, isSaidCloser, namedAgain, OF_TABLE, portionsOf } from './whose'
+import { byRoast, guestsOf, isInPastry, isSaidCloser, namedAgain, OF_TABLE, portionsOf } from './whose'
 
 export type { Ask, Choice, HeatedStage, LineReading, SaidRoast } from './said-roast'
 
@@ -70,10 +70,7 @@ export function readLine(line: string, context: LineContext): Outcome<LineReadin
   }
 
   const table = meanings.filter(({ fact }) => OF_TABLE.has(fact.kind))
-  const guests = table.reduce<number | undefined>(
-    (found, { fact }) => (fact.kind === 'guests' ? (found ?? 0) + fact.guests : found),
-    undefined,
-  )
+  const guests = guestsOf(table)
   const named = byRoast(meanings)
   const { groups, wished } = piecesApart(named, table, guests)
   const wishes: Record<string, number> = {}

@@ -114,25 +114,34 @@ const isSame = (fact: Fact, again: Fact): boolean =>
   again.kind === 'cut' &&
   (fact.ids.includes(again.ids[0] ?? '') || again.ids.includes(fact.ids[0] ?? ''))
 
+/** How many eat; undefined where that is not said. */
+export const guestsOf = (meanings: readonly Meaning[]): number | undefined =>
+  meanings.reduce<number | undefined>(
+    (found, { fact }) => (fact.kind === 'guests' ? (found ?? 0) + fact.guests : found),
+    undefined,
+  )
+
 /** A bird of which everybody has one, as it is sold, kg. */
 const MOST_PLATE_KG = 0.65
 /** No more is a portion, kg. */
 const MOST_PORTION_KG = 0.45
 /** "20 portions of sirloin at 180 g each", "lamb leg 500 g each for four": what each of them eats, and no such joint. */
 export function portionsOf(meanings: readonly Meaning[], line: string): Meaning[] {
-  const guests = meanings.filter(({ fact: { kind } }) => kind === 'guests')
-  const portioned = guests.some(({ from, to }) => /\bportions?\b/i.test(line.slice(from, to)))
+  const guests = guestsOf(meanings) ?? 0
+  const portioned = meanings.some(
+    ({ fact: { kind }, from, to }) => kind === 'guests' && /\bportions?\b/i.test(line.slice(from, to)),
+  )
   const named = meanings.flatMap(({ fact }) => (fact.kind === 'cut' ? [fact] : []))
   const [cut] = named.length === 1 && named[0]?.count === 1 ? named[0].ids.map(findCut) : []
   /** So little no butcher sells of it in one piece, kg. */
-  const noJoint_kg = guests.length > 0 && cut && cut.bone !== 'bird' ? cut.mass_kg.least : 0
+  const noJoint_kg = guests > 0 && cut && cut.bone !== 'bird' ? cut.mass_kg.least : 0
   /** "Poussin 450 g each for four": four of them. */
-  const many = guests.reduce((sum, { fact }) => sum + (fact.kind === 'guests' ? fact.guests : 0), 0)
-  const isPlate = many > 0 && cut?.bone === 'bird' && cut.mass_kg.usual <= MOST_PLATE_KG
+  const isPlate = guests > 0 && cut?.bone === 'bird' && cut.mass_kg.usual <= MOST_PLATE_KG
   return meanings.map((meaning): Meaning => {
     const { fact } = meaning
     if (fact.kind !== 'mass' || !fact.apiece) return meaning
-    if (isPlate && fact.kg <= cut.mass_kg.most) return { ...meaning, fact: { kind: 'mass', kg: fact.kg, count: many } }
+    if (isPlate && fact.kg <= cut.mass_kg.most)
+      return { ...meaning, fact: { kind: 'mass', kg: fact.kg, count: guests } }
     if (!(portioned && fact.kg <= MOST_PORTION_KG) && fact.kg >= noJoint_kg) return meaning
     return { ...meaning, fact: { kind: 'mass', kg: fact.kg, each: 'guest' } }
   })

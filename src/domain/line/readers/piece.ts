@@ -1,5 +1,5 @@
 import { inchesToMetres, ouncesToKilograms, poundsToKilograms } from '@/core/units'
-import type { Fact } from '../fact'
+import type { Fact, SaidHeat } from '../fact'
 import { SIDES } from '../sides'
 import { numberOf } from '../tokens'
 import { DEGREE, degreeOf } from './doneness'
@@ -52,6 +52,15 @@ function pieces(
     ? { kind: 'pieces', count, ...(ofAll ? { ofAll } : {}) }
     : undefined
 }
+
+/** What takes it out, with its name between that and the reading. */
+const PULL = '(?:pull|remove|take out)'
+const ITS_NAME = '(?:the |my |our )?(?:[a-z-]+ ){1,3}'
+/** A reading to pull at, where meat is pulled at such. */
+const pulledAt = (heat: SaidHeat | undefined, point?: string): Fact | undefined =>
+  heat && heat.value >= 40 && heat.value <= (heat.unit === 'c' ? 98 : 208)
+    ? { kind: 'pull', heat, ...(point ? { point } : {}) }
+    : undefined
 
 /** How much there is of it, how thick, how cold; how done it is wanted. */
 export const PIECE: readonly Reader[] = [
@@ -140,7 +149,7 @@ export const PIECE: readonly Reader[] = [
   })),
   // two small chickens, one big one
   reader(
-    `(one|an?|another|\\d{1,2}|${COUNT_WORD}) (?:more )?(?:big|bigger|large|larger|small|smaller|little|medium sized)(?: ones?)?(?= ones?(?: |$)|$)(?: ones?)?`,
+    `(one|an?|another|\\d{1,2}|${COUNT_WORD}) (?:more )?(?:big|bigger|large|larger|small|smaller|little|medium sized)(?: ones?|$)`,
     ([, times = '']) => {
       const more = pieces(times === 'another' ? 'one' : times, { least: 1 })
       return more && { ...more, more: true as const }
@@ -180,20 +189,11 @@ export const PIECE: readonly Reader[] = [
   ),
   // Reading and doneness
   // pull the rib at 52: the name stands between
-  reader(
-    `(?:pull|remove|take out)(?= (?:the |my |our )?(?:[a-z-]+ ){1,3}(?:at|when|once)(?: ${READS})? ${TEMP}(?: |$))`,
-    () => ({
-      kind: 'filler',
-    }),
-  ),
-  reader(
-    `(?<=(?:^| )(?:pull|remove|take out) (?:the |my |our )?(?:[a-z-]+ ){1,3})(?:at|when|once)(?: ${READS})? ${TEMP}(?! oven(?: |$))`,
-    ([, value, unit]) => {
-      const heat = heatOf(value, unit)
-      return heat && heat.value >= 40 && heat.value <= (heat.unit === 'c' ? 98 : 208)
-        ? { kind: 'pull', heat }
-        : undefined
-    },
+  reader(`${PULL}(?= ${ITS_NAME}(?:at|when|once)(?: ${READS})? ${TEMP}(?: |$))`, () => ({
+    kind: 'filler',
+  })),
+  reader(`(?<=(?:^| )${PULL} ${ITS_NAME})(?:at|when|once)(?: ${READS})? ${TEMP}(?! oven(?: |$))`, ([, value, unit]) =>
+    pulledAt(heatOf(value, unit)),
   ),
   reader(
     `(?:pull(?:ed)?(?: temp(?:erature)?)?|take it out|out|remove|removed|(?:pull(?:ed)?|take(?: it)?(?: out)?|remove|removed|out)(?: it)? (?:from|of) (?:the )?oven|(?:pull(?:ed)?|take out|remove)(?: the)? (?:breast|thigh|core|meat|bird|roast|joint)(?= (?:at|when|once) )|(?:probe alarm|probe|alarm|thermometer)(?: set| goes off| reads)?)(?: it)?(?: at| when(?: ${READS})?| once(?: ${READS})?| to| for)? ${TEMP}(?: in (?:the |its )?(${POINT}))?|(?:to|until|till) (?:a core of )?${TEMP} in (?:the |its )?(${POINT})|(?:cook(?:ed)? |roast(?:ed)? )?(?:until|till) ${READS} ${TEMP}|(?<!in )(?<!at )${TEMP} (?:in (?:the |its )?)?(thigh|breast)(?! (?:side|up|down|only|meat)(?: |$))|(?:at )?${TEMP} (?:when (?:it (?:comes|is taken) )?out|(?:at|when) (?:the )?pull(?:ed)?|pull)(?! (?:at|to|when|temp|temperature|it|for|\\d{2}(?! (?:c |f )?oven))(?: |$))|(?:core|internal|inside)(?: temp(?:erature)?)?(?: of| is)? ${TEMP} (?:when pulled|at the pull)|(?:the )?(thigh|breast)(?: (?:to|at|reads?|reading|until))? ${TEMP}(?! (?:min|minutes?|h|hours?|g|kg|lb))`,
@@ -227,8 +227,7 @@ export const PIECE: readonly Reader[] = [
         ((heat?.value ?? 0) < 55 || (heat?.unit === undefined && (heat?.value ?? 0) > MOST_BARE_CORE))
       )
         return undefined
-      if (heat && heat.value > (heat.unit === 'c' ? 98 : 208)) return undefined
-      return heat && heat.value >= 40 ? { kind: 'pull', heat, ...(point ? { point } : {}) } : undefined
+      return pulledAt(heat, point)
     },
   ),
   reader(
