@@ -116,6 +116,7 @@ describe('the board in words', () => {
       verdict: 'under' as const,
       short: false,
       restUntil: undefined,
+      into_c: undefined,
       backIn: undefined,
     }
     expect(peakWords(out, units)).toContain('too little to keep a table waiting for')

@@ -19,6 +19,11 @@ export interface BoardItem {
   readonly state: ItemState
   readonly in_s: number | undefined
   readonly out_s: number | undefined
+  /** To its hot finish, and out of that. */
+  readonly finish_s: number | undefined
+  readonly off_s: number | undefined
+  /** A hot finish that it had before it went back into the heat. */
+  readonly finished: { readonly from_s: number; readonly to_s: number } | undefined
   readonly carve_s: number | undefined
   /** Spells outside the oven in mid-cook, s. */
   readonly away: readonly { readonly from_s: number; readonly to_s: number }[]
@@ -106,7 +111,7 @@ export function boardOf(
   const items = document.items.map((planned): BoardItem => {
     const own = log.items.get(planned.id) ?? freshItem()
     const item = own.spooned_s === undefined ? planned : unstuffed(planned)
-    const { state, in_s, out_s, carve_s, looked_s } = own
+    const { state, in_s, out_s, finish_s, off_s, finished, carve_s, looked_s } = own
     const seriesOf = ({
       device,
       channel,
@@ -175,6 +180,9 @@ export function boardOf(
       state,
       in_s,
       out_s,
+      finish_s,
+      off_s,
+      finished,
       carve_s,
       away: own.away,
       promise_s: promisedAt(item, log),
@@ -223,6 +231,10 @@ export function boardOf(
   })
   return withSwaps(items)
 }
+
+/** It is out of all heat, to rest: of its pull, or of a hot finish. */
+export const isResting = ({ state, off_s }: Pick<BoardItem, 'state' | 'off_s'>): boolean =>
+  state === 'resting' || (state === 'finishing' && off_s !== undefined)
 
 /** Where it is as it is called at the stove: a roast whose only heat is a fire is in no oven. */
 export function placeOf({ item: { program }, oven_name }: Pick<BoardItem, 'item' | 'oven_name'>): string {

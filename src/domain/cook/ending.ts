@@ -6,7 +6,7 @@ import type { CookStep } from './step'
 
 /** The end of a cook, decided otherwise than planned while it is in: its program, and its steps. */
 
-/** How a roast now ends; without its hot finish where the step was left out. */
+/** How a roast now ends; without its hot finish where the step was left out, or is over. */
 export type EndsNow = Ending | 'no_finish'
 
 /** A heavy pan does on all sides what the hottest oven does, in about this time, and is hot in so long, s (common practice). */
@@ -50,14 +50,15 @@ export function endedAs(program: Program, endings: readonly EndsNow[]): Program 
   return (endings.includes('pan_finish') ? withPanFinish(program) : undefined) ?? program
 }
 
-/** How the end of a roast was decided, its finish among it that was left out. */
+/** How the end of a roast was decided, its finish among it that is not to come. */
 export const endingsOf = (steps: readonly CookStep[], item: string, log: CookLog): readonly EndsNow[] => [
   ...(log.items.get(item)?.endings ?? []),
-  ...(steps.some((step) => isLeftOut(step, log) && step.item === item) ? ['no_finish' as const] : []),
+  ...(steps.some((step) => step.item === item && isNoMore(step, log)) ? ['no_finish' as const] : []),
 ]
 
-/** A hot finish that was left out: its roast goes from its rest to the knife. */
-export const isLeftOut = ({ kind, id }: CookStep, log: CookLog): boolean => kind === 'finish' && log.skipped.has(id)
+/** A hot finish that is not to come: left out, or had before it went back into the heat. Its roast goes from its rest to the knife. */
+export const isNoMore = ({ kind, id, item }: CookStep, log: CookLog): boolean =>
+  kind === 'finish' && (log.skipped.has(id) || log.items.get(item ?? '')?.finished !== undefined)
 
 /** A step of a hot finish, as it is done in a pan; which heat it was planned for stays said. */
 export function inPan(step: CookStep): CookStep {

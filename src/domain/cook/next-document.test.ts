@@ -187,6 +187,42 @@ describe('what is next, asked from outside', () => {
     expect(taken.own.peak_c).toBeLessThan(58)
   })
 
+  it('out of a hot finish that brought too little it goes back into that heat, to a reading, and is not finished again', () => {
+    const chicken = { roast: { cut: 'chicken', mass_kg: 2 }, program: { school: 'finish-hot', set_c: 165 } }
+    const finish = 62
+    const off = 74
+    const told = (from: number, to: number, c: number, k_per_min: number) =>
+      Array.from({ length: to - from }, (_, i) => ({ at: at(from + i - 100), c: c + k_per_min * i }))
+    const readings = [...told(5, finish, 9, 0.95), ...told(finish, off, 63, 0.3), ...told(off, 100, 66.6, 0.2)]
+    const went = [
+      { kind: 'in', at: at(-100) },
+      { kind: 'finish', at: at(finish - 100) },
+      { kind: 'rest', at: at(off - 100) },
+    ]
+    const after = (minutes: number, entries: object[]) => {
+      const now = at(minutes - 100)
+      const answer = ask(chicken, { now, entries, readings: readings.filter(({ at: when }) => when <= now) })
+      if (!answer.ok) throw new Error(JSON.stringify(answer.problems))
+      return answer.value
+    }
+    expect(after(off, went.slice(0, 2)).roasts[0]).toMatchObject({ state: 'finishing', back_in_min: null })
+    const out = after(off + 4, went)
+    const [short] = out.roasts
+    expect(short?.state).toBe('finishing')
+    expect(short?.back_in_min).toBeGreaterThan(0)
+    expect(short?.back_in_pull_c).toBeGreaterThanOrEqual(71)
+    expect(short?.back_in_enter?.map(({ kind, value_c = null }) => [kind, value_c])).toEqual([
+      ['in', null],
+      ['oven', 230],
+      ['pull_at', short?.back_in_pull_c],
+    ])
+    const again = [...went, ...(short?.back_in_enter ?? []).map((each) => ({ ...each, at: at(off + 5 - 100) }))]
+    const back = after(off + 6, again)
+    expect(back.roasts[0]).toMatchObject({ state: 'in', pull_c: short?.back_in_pull_c })
+    expect(back.actions.map(({ kind }) => kind)).toEqual(['watch', 'pull', 'carve', 'serve'])
+    expect(after(96, [...again, { kind: 'out', at: at(-5) }]).roasts[0]?.state).toBe('resting')
+  })
+
   it('says what its meal’s schedule has no room for, by its name', () => {
     const roast = (id: string, cut: string, mass_kg: number, set_c: number) => ({
       id,
@@ -330,7 +366,7 @@ describe('what is next, asked from outside', () => {
         if (way.pull !== null) expect(Date.parse(way.pull)).toBeGreaterThanOrEqual(Date.parse(now) - 2000)
         if (way.pull_c !== null) expect(way.pull_c).toBeLessThanOrEqual(63.5)
       }
-      if (own?.state !== 'resting') expect(own?.back_in_min).toBeNull()
+      if (own?.state !== 'resting' && own?.state !== 'finishing') expect(own?.back_in_min).toBeNull()
     }
   }, 60_000)
 })

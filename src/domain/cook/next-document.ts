@@ -5,7 +5,7 @@ import { fail, type Outcome, succeed } from '../problem/problem'
 import { planDocument } from '../roast/roast-document'
 import { finite, ident, instant, probeCelsius, text } from '../schema/scalars'
 import { cookFromMeal, cookFromPlan, wentInAlready } from './begin'
-import { type BoardItem, boardOf, nextActions } from './board'
+import { type BoardItem, boardOf, isResting, nextActions } from './board'
 import { type CookDocument, type CookEntry, cookEntry, leftOut, type ProbeReading } from './cook-document'
 import { ENTRY_KINDS } from './entry'
 import { arrivalText } from './entry/arrival'
@@ -235,7 +235,7 @@ export function nextOf(
         {
           forecast:
             board.state === 'in' ? forecastOf(board, now_s, document.seed, others, document.members) : undefined,
-          peak: board.state === 'resting' ? watchPeak(board, now_s, document.seed) : undefined,
+          peak: isResting(board) ? watchPeak(board, now_s, document.seed) : undefined,
         },
       ]
     }),

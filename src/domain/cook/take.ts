@@ -31,9 +31,13 @@ export const promiseMoved = (to_s: number, board: BoardItem, items: readonly Boa
     text: new Date(to_s * 1000).toISOString(),
   }))
 
-/** Back into its heat, until it reads more than it has: it has read what it was to be pulled at. */
-export const putBackIn = ({ backIn }: Pick<PeakWatch, 'backIn'>, { item }: Pick<BoardItem, 'item'>): Decided[] => [
+/** Back into its heat, or that of its hot finish, until it reads more than it has: it has read what it was to be pulled at. */
+export const putBackIn = (
+  { backIn, into_c }: Pick<PeakWatch, 'backIn' | 'into_c'>,
+  { item }: Pick<BoardItem, 'item'>,
+): Decided[] => [
   { kind: 'in', item: item.id },
+  ...(into_c === undefined ? [] : [{ kind: 'oven' as const, item: item.id, value_c: tenth(into_c) }]),
   ...pullAt(backIn?.pull_c, item.id),
 ]
 

@@ -299,14 +299,13 @@ export function service(
     }
     if (one.inside && now_s < one.dies_s && own.pull_c !== null) one.calls_c = own.pull_c
     const finishes = actions.some(({ kind, item }) => kind === 'finish' && (item === one.item || item === null))
-    if (own.state === 'resting' && own.back_in_min !== null && one.backs < MOST_BACK && !finishes && one.heat) {
+    if (own.back_in_min !== null && one.backs < MOST_BACK && !finishes && one.heat) {
       one.backs++
-      enter({ kind: 'in', item: one.item })
+      for (const decided of own.back_in_enter ?? []) enter(decided)
       // Nobody puts it back into an oven that is known to be dead.
       if (one.heat.dead && one.found) carried(one, one.set_c ?? null)
       else into(one, one.heat)
       if (own.back_in_pull_c !== null) {
-        enter({ kind: 'pull_at', item: one.item, value_c: own.back_in_pull_c })
         one.calls_c = own.back_in_pull_c
         return now_s + TICK_S
       }
@@ -419,7 +418,7 @@ export function service(
     for (const own of answer.value.roasts) {
       const one = ones.get(own.item)
       if (!one) continue
-      if (own.state === 'resting') again_s = Math.min(again_s, now_s + RESTING_LOOK_S)
+      if (own.state === 'resting' || own.state === 'finishing') again_s = Math.min(again_s, now_s + RESTING_LOOK_S)
       if (one.outAt_s !== undefined) again_s = Math.min(again_s, one.outAt_s)
       if (one.waitsUntil_s > now_s) again_s = Math.min(again_s, one.waitsUntil_s)
       const due = attend(one, own, actions)

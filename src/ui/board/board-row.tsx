@@ -1,6 +1,6 @@
 'use client'
 import { scaleOf } from '@/core/reference/doneness'
-import { type BoardItem, placeOf, sameTable, settingOf } from '@/domain/cook/board'
+import { type BoardItem, isResting, placeOf, sameTable, settingOf } from '@/domain/cook/board'
 import type { CookEntry } from '@/domain/cook/cook-document'
 import type { Forecast, PeakWatch, Way } from '@/domain/cook/forecast'
 import type { Run } from '@/domain/cook/run'
@@ -94,7 +94,8 @@ export function BoardRow({ board, forecast, peak, units, cook, run, compact = fa
     (stuck ||
       Math.abs(forecast.late_s) >= WORTH_S ||
       forecast.advice.some(({ code, best }) => best && TIMELY.has(code)))
-  const urgent = stuck || odd.length > 0 || (state === 'resting' && peak?.short === true)
+  const rests = isResting(board)
+  const urgent = stuck || odd.length > 0 || (rests && peak?.short === true)
   const body = (
     <>
       {item.notes !== '' && state === 'waiting' && (
@@ -105,7 +106,7 @@ export function BoardRow({ board, forecast, peak, units, cook, run, compact = fa
       {/* What is pressed stands over what comes and goes: a forecast that arrives moves no button from under a finger. */}
       <div className="mt-3 flex flex-wrap gap-2">
         {!compact && main}
-        {state === 'resting' && (
+        {rests && (
           <button type="button" className={button} onClick={() => put('in')}>
             Back in
           </button>
@@ -171,7 +172,7 @@ export function BoardRow({ board, forecast, peak, units, cook, run, compact = fa
         </ul>
       )}
       {forecast?.split && state === 'in' && <SplitWays split={forecast.split} put={put} units={units} />}
-      {state === 'resting' && peak && (
+      {rests && peak && (
         <div
           className={`mt-2 rounded-lg border-l-4 px-3 py-2 text-lg ${peak.short ? 'border-wattle bg-wattle-ground' : 'border-moss'}`}
           role={peak.short ? 'alert' : 'status'}

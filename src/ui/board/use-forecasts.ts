@@ -1,6 +1,6 @@
 'use client'
 import { useEffect, useRef, useState } from 'react'
-import type { BoardItem } from '@/domain/cook/board'
+import { type BoardItem, isResting } from '@/domain/cook/board'
 import type { Forecast, PeakWatch } from '@/domain/cook/forecast'
 import type { CookWorker } from '@/workers/browser/protocol'
 import { openThread } from '../shell/thread'
@@ -48,7 +48,7 @@ export function useForecasts(items: readonly BoardItem[], now_s: number): Forese
         const { items: boards, now_s: at } = newest.current
         for (const board of boards) {
           if (!live) return
-          if (board.state === 'resting') {
+          if (isResting(board)) {
             const peak = await thread.ask((worker) => worker.peak(board, at)).catch(() => undefined)
             if (live) setPeaks((last) => ({ ...last, [board.item.id]: peak }))
           }

@@ -8,5 +8,6 @@ export const finish: EntryKind = {
     item.state = 'finishing'
     item.out_s ??= at_s
     item.finish_s = at_s
+    item.off_s = undefined
   },
 }

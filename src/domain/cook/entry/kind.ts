@@ -37,6 +37,10 @@ export interface ItemLog {
   in_s: number | undefined
   out_s: number | undefined
   finish_s: number | undefined
+  /** Out of its hot finish, to rest before the knife. */
+  off_s: number | undefined
+  /** A hot finish that it has had, and that it went back into the heat after. */
+  finished: { readonly from_s: number; readonly to_s: number } | undefined
   carve_s: number | undefined
   served_s: number | undefined
   /** Its stuffing is in a dish since. */
@@ -96,6 +100,8 @@ export const freshItem = (): ItemLog => ({
   in_s: undefined,
   out_s: undefined,
   finish_s: undefined,
+  off_s: undefined,
+  finished: undefined,
   carve_s: undefined,
   served_s: undefined,
   spooned_s: undefined,

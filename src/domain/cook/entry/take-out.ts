@@ -8,5 +8,6 @@ export const takeOut: EntryKind = {
     item.state = 'resting'
     item.out_s = at_s
     item.finish_s = undefined
+    item.off_s = undefined
   },
 }

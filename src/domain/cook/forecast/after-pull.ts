@@ -5,9 +5,10 @@ import { foresee } from '@/core/estimate/estimate'
 import { assimilate } from '@/core/estimate/posterior'
 import type { Reading } from '@/core/estimate/reading'
 import { restUntil } from '@/core/estimate/resting'
-import { type Program, pullStageIndex, pullsAtReading, type Stage } from '@/core/program/stage'
+import { type Program, pullStageIndex, pullsAtReading, type Stage, settingOf, staysInHeat } from '@/core/program/stage'
+import { pullFloor } from '@/core/roast/prepare'
 import { seconds } from '@/core/units'
-import type { BoardItem } from '../board'
+import { type BoardItem, isResting } from '../board'
 import { carvingSeconds } from '../run/course'
 import { MEMBERS, setupOf } from './belief'
 import { isUnsure, safeChance } from './safety'
@@ -26,6 +27,8 @@ export interface PeakWatch {
   readonly short: boolean
   /** By its knife it falls short, and left to rest until then it does not; on the table so much later, s since 1970. */
   readonly restUntil: { readonly at_s: number; readonly plate_s: number; readonly peak_c: number } | undefined
+  /** The setting of a hot finish that it comes out of and would go back into, °C; undefined: into the heat it was pulled from. */
+  readonly into_c: number | undefined
   /** What gets it there: back into its heat for so long, to be pulled again at another reading. */
   readonly backIn: { readonly minutes: number; readonly peak_c: number; readonly pull_c: number } | undefined
 }
@@ -45,18 +48,30 @@ const LEAST_MORE_K = 0.5
 const JUST_OUT = { s: 300, doubtful_s: 600, chance: 0.7 } as const
 const BACK_IN_MIN = [5, 10, 15, 20, 30, 45] as const
 
-/** The program as it went: to the minute it was taken out, by the clock. */
-function asItWent(program: Program, out_s: number): Program {
-  const pull = pullStageIndex(program)
-  let left_s = out_s
-  const stages: Stage[] = []
-  program.stages.slice(0, pull + 1).forEach((stage, i) => {
-    if (left_s <= 1) return
-    const own_s = i === pull || stage.until.kind !== 'time' ? left_s : Math.min(left_s, stage.until.duration_s)
-    stages.push({ ...stage, until: { kind: 'time', duration_s: seconds(own_s) } })
+/** Heated stages as they went: to the minute the last ended, by the clock. */
+function wentUntil(heated: readonly Stage[], end_s: number): Stage[] {
+  let left_s = end_s
+  return heated.flatMap((stage, i) => {
+    if (left_s <= 1) return []
+    const last = i === heated.length - 1
+    const own_s = last || stage.until.kind !== 'time' ? left_s : Math.min(left_s, stage.until.duration_s)
     left_s -= own_s
+    return [{ ...stage, until: { kind: 'time' as const, duration_s: seconds(own_s) } }]
   })
-  return { ...program, stages: [...stages, ...program.stages.slice(pull + 1)] }
+}
+
+/**
+ * The program as it went: to the minute it was taken out, by the clock.
+ * @param finish_s where it went straight on into a hot finish, and is out of that: when it did, since it was put in
+ */
+function asItWent(program: Program, out_s: number, finish_s: number | undefined): Program {
+  const pull = pullStageIndex(program)
+  const heated = wentUntil(program.stages.slice(0, pull + 1), finish_s ?? out_s)
+  const hot = finish_s === undefined ? undefined : program.stages[pull + 1]
+  if (!hot) return { ...program, stages: [...heated, ...program.stages.slice(pull + 1)] }
+  const duration_s = seconds(out_s - (finish_s ?? 0))
+  const finish: Stage = { ...hot, role: 'cook', until: { kind: 'time', duration_s } }
+  return { ...program, stages: [...heated, finish, ...program.stages.slice(pull + 2)] }
 }
 
 /**
@@ -89,12 +104,17 @@ function leastRead(readings: readonly Reading[], out_s: number, bodies: number):
  * @returns undefined while it is not resting, or where its document has problems
  */
 export function watchPeak(board: BoardItem, now_s: number, seed = 7): PeakWatch | undefined {
-  const { in_s, out_s, state, item } = board
-  if (state !== 'resting' || in_s === undefined || out_s === undefined) return undefined
+  const { in_s, item } = board
+  const out_s = board.off_s ?? board.out_s
+  if (!isResting(board) || in_s === undefined || out_s === undefined) return undefined
   const prepared = setupOf(board, now_s, seed, MEMBERS.peak)
   if (!prepared) return undefined
+  // Rested before its hot finish, it was watched there.
+  const finished = board.off_s !== undefined
+  if (finished && !staysInHeat(prepared.setup.program)) return undefined
   const { setup: planned, meant, floor_c = Number.NEGATIVE_INFINITY } = prepared
-  const program = asItWent(planned.program, out_s - in_s)
+  const finish_s = finished && board.finish_s !== undefined ? board.finish_s - in_s : undefined
+  const program = asItWent(planned.program, out_s - in_s, finish_s)
   const readings = untilPeak(planned.readings, out_s - in_s)
   const setup = { ...planned, program, readings }
   const posterior = assimilate(setup)
@@ -103,7 +123,7 @@ export function watchPeak(board: BoardItem, now_s: number, seed = 7): PeakWatch 
   const found = foreseen.whole.peak_c
   if (!Number.isFinite(found.p50)) return undefined
   // Where it was pulled by its reading it climbs as its plan thought it would from there.
-  const climb = pullsAtReading(planned.program) ? climbsMore(planned, posterior) : undefined
+  const climb = !finished && pullsAtReading(planned.program) ? climbsMore(planned, posterior) : undefined
   const rested_s = now_s - out_s
   /** What it is still to climb more than is believed, by so long after its pull, K: what it has climbed is read. */
   const climbsBy = (rest_s: number) =>
@@ -126,13 +146,19 @@ export function watchPeak(board: BoardItem, now_s: number, seed = 7): PeakWatch 
   // Short of the wanted by a little it is not worth keeping a table waiting for; short of safe it is, always.
   const again_s = now_s + (BACK_IN_MIN[1] as number) * 60 + prepared.rest.least_s + carvingSeconds(item)
   // In its first minutes nothing more is known than when it was pulled at its reading, and that was enough.
-  const asPulled = read_c !== undefined && read_c >= (board.pull_c ?? read_c) - LEAST_MORE_K
+  const asPulled = !finished && read_c !== undefined && read_c >= (board.pull_c ?? read_c) - LEAST_MORE_K
   const justOut = asPulled && rested_s < JUST_OUT.s
   const doubtful = asPulled && rested_s < JUST_OUT.doubtful_s && (safe ?? 0) > JUST_OUT.chance
   const under = whole_c.p50 < wanted_c - (again_s > board.promise_s ? SHORT_LATE_K : AS_WANTED_K.under)
   const short = !justOut && (under || (isUnsure(safe) && !doubtful))
   const verdict = verdictOf(peak_c.p50 - wanted_c)
-  const told = { peak_c, wanted_c, verdict, safe, short }
+  const pull = pullStageIndex(program)
+  const last = program.stages[pull] as Stage
+  // Nothing stays in a pan until its core is done.
+  const inPan = finished && last.environment.kind === 'pan'
+  const heat = inPan ? (planned.program.stages[pullStageIndex(planned.program)] as Stage) : last
+  const into_c = finished && !inPan ? settingOf(heat.environment) : undefined
+  const told = { peak_c, wanted_c, verdict, safe, short, into_c }
   if (!short) {
     const longer = verdict === 'under' ? foreseen.climb_c : []
     const rests = longer.findIndex((by_c, i) => by_c + climbsBy(i * CLIMB_STEP_S) + off_k >= wanted_c - RESTED_K)
@@ -146,8 +172,6 @@ export function watchPeak(board: BoardItem, now_s: number, seed = 7): PeakWatch 
       backIn: undefined,
     }
   }
-  const pull = pullStageIndex(program)
-  const heat = program.stages[pull] as Stage
   const onBoard: Stage = {
     role: 'cook',
     environment: { kind: 'counter' },
@@ -164,8 +188,8 @@ export function watchPeak(board: BoardItem, now_s: number, seed = 7): PeakWatch 
     const again_c = again.whole.peak_c.p50 + wholeMore_k
     const sure = !isUnsure(safeChance(again.whole.peak_c, wholeMore_k, meant, again.whole.safe))
     if (again_c < wanted_c - 0.3 || !sure) continue
-    // Above what it was pulled at, and never above what is wanted of it.
-    const least_c = (board.pull_c ?? Number.NEGATIVE_INFINITY) + LEAST_MORE_K
+    // Above what it was pulled at, no lower than its kind is pulled to rest, and never above what is wanted of it.
+    const least_c = Math.max(pullFloor(floor_c, program) ?? floor_c, (board.pull_c ?? floor_c) + LEAST_MORE_K)
     const reads_c = Math.min(...again.points.map(({ pull_c }) => pull_c))
     const pull_c = Math.round(2 * Math.min(wanted_c, Math.max(least_c, reads_c))) / 2
     return { ...told, restUntil: undefined, backIn: { minutes, peak_c: again_c, pull_c } }

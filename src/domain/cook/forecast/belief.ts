@@ -72,21 +72,29 @@ const heatedOf = (program: Program): readonly Stage[] => {
   return program.stages.slice(0, pullStageIndex(program) + 1)
 }
 
-/** What was done outside the program since it went in, by time. Planned bastings are in the program already. */
-function changesOf(board: BoardItem, program: Program, in_s: number): StageChange[] {
-  const planned = new Set(
+/**
+ * What was done outside the program since it went in, by time. Planned bastings are in the program already.
+ * @param planned with the hot finish that it may have had
+ */
+function changesOf(board: BoardItem, planned: Program, program: Program, in_s: number): StageChange[] {
+  const acts = new Set(
     // A moment that is not placed has no door in the program yet.
     program.stages.flatMap(({ tending }) => tending.flatMap(({ act, at_s }) => (Number.isFinite(at_s) ? [act] : []))),
   )
   const done = board.entries.flatMap((entry): StageChange[] => {
-    const change = kindOf(entry.kind).change?.(entry, planned)
+    const change = kindOf(entry.kind).change?.(entry, acts)
     return change ? [{ time_s: secondsOf(entry.at) - in_s, ...change }] : []
   })
+  // A hot finish that it has had is no stage to come: it is heat that was set then.
+  const hot = board.finished && planned.stages.find(({ role }) => role === 'finish')?.environment
+  const set_c = hot && settingOf(hot)
+  const finished: StageChange[] =
+    set_c === undefined ? [] : [{ time_s: (board.finished?.from_s ?? in_s) - in_s, set_c }]
   const away = board.away.flatMap(({ from_s, to_s }): StageChange[] => [
     { time_s: from_s - in_s, away: true },
     { time_s: to_s - in_s, away: false, door: true },
   ])
-  return [...done, ...away].filter(({ time_s }) => time_s > 0).sort((a, b) => a.time_s - b.time_s)
+  return [...finished, ...done, ...away].filter(({ time_s }) => time_s > 0).sort((a, b) => a.time_s - b.time_s)
 }
 
 /** A probe's readings as the estimator takes them: of more than one jump only the last sitting is believed. */
@@ -151,7 +159,7 @@ export function setupOf(board: BoardItem, now_s: number, seed: number, members: 
     setup: {
       ...prepared,
       program,
-      changes: changesOf(board, program, in_s),
+      changes: changesOf(board, question.program, program, in_s),
       pull_c: prepared.bodies.map(() => pull_c ?? item.serve_c - 4),
       readings,
       air:

@@ -43,7 +43,7 @@ export interface Milestones {
 /** When a step was planned, s. */
 export const at = (step: CookStep): number => secondsOf(step.at)
 
-/** The milestones of a roast, from its steps but a finish that was left out; one in the pan begins so much later. */
+/** The milestones of a roast, from its steps but a finish that is not to come; one in the pan begins so much later. */
 export function milestonesOf(item: CookItem, steps: readonly CookStep[], endings: readonly EndsNow[]): Milestones {
   const in_s = secondsOf(item.put_in)
   const carve_s = secondsOf(item.carve)

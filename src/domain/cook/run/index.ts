@@ -1,7 +1,7 @@
 import type { TendingAct } from '@/core/program/stage'
 import { AHEAD_KINDS } from '@/core/schedule/task'
 import type { CookDocument, CookEntry } from '../cook-document'
-import { endingsOf, inPan, isLeftOut, PAN_FINISH } from '../ending'
+import { endingsOf, inPan, isNoMore, PAN_FINISH } from '../ending'
 import { foldLog } from '../entry/fold'
 import { type CookLog, freshItem, hasEnded, type ItemState, type Shift } from '../entry/kind'
 import { secondsOf } from '../entry/time'
@@ -94,7 +94,7 @@ export function runOfLog(document: CookDocument, log: CookLog, now_s: number): R
       const endings = endingsOf(steps, item.id, log)
       const plan = milestonesOf(
         item,
-        steps.filter((step) => step.item === item.id && !isLeftOut(step, log)),
+        steps.filter((step) => step.item === item.id && !isNoMore(step, log)),
         endings,
       )
       const shifted = steps.find((step) => step.item === item.id && step.kind === 'put_in' && log.shifted.has(step.id))
