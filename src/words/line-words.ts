@@ -149,7 +149,7 @@ export function factWords(fact: Fact, units: Units, now_s?: number): string | un
     case 'side':
       return `beside it: ${fact.title.toLowerCase()}`
     case 'moment':
-      return `${fact.weak === 'arrival' ? 'guests come' : 'on the table'} ${shortDay(fact.at_s, units, now_s)} ${clock(fact.at_s, units)}`
+      return `${fact.weak === 'arrival' ? 'guests come' : fact.weak === 'held' ? 'held until' : 'on the table'} ${shortDay(fact.at_s, units, now_s)} ${clock(fact.at_s, units)}`
     case 'again':
       return `${fact.count === 1 ? 'one' : fact.count}${fact.which === 'more' ? ' more' : ''} on the table ${shortDay(fact.at_s, units, now_s)} ${clock(fact.at_s, units)}`
     case 'overnight':
@@ -244,7 +244,7 @@ export function askWords(ask: Ask, units: Units): string {
     case 'which_cut':
       return `Which cut? Taken as ${cutName(ask.taken).toLowerCase()}.`
     case 'how_heavy':
-      return `How heavy is the ${cutName(ask.cut).toLowerCase()}? Taken as ${mass(ask.taken_kg, units)}.`
+      return `How heavy is the ${cutName(ask.cut).toLowerCase()}? Taken as ${ask.pieces === undefined ? '' : `${ask.pieces} of `}${mass(ask.taken_kg, units)}.`
     case 'what_is':
       if (PARTS_OF_BIRDS.test(ask.words))
         return `“${ask.words}”: parts of a bird are not planned here. A whole bird, a crown or a turkey’s breast is.`

@@ -11,7 +11,7 @@ import { isPulled } from './readers/doneness'
 import { type HeatsSaid, takeHeat, takeSchool, takeStage } from './said-heat'
 import type { Ask, HeatedStage, SaidRoast } from './said-roast'
 import type { Role } from './scale'
-import { weightTaken } from './weight-taken'
+import { piecesFor, weightTaken } from './weight-taken'
 import { IN_PASTRY, namesMeat } from './whose'
 
 /** What falls apart, and is said to take so long and nothing of its heat, is cooked low, minutes. */
@@ -83,6 +83,8 @@ export function roastsOf(
   const written: StagePart[] = []
   const otherWays: Meaning[] = []
   let shared: 'said' | 'perhaps' | undefined
+  /** Its weight is what each of them eats. */
+  let portioned = false
   const seen = new Map<Fact['kind'], Meaning>()
   const heats: HeatsSaid = {
     roast: {},
@@ -143,6 +145,7 @@ export function roastsOf(
         break
       case 'mass':
         if (fact.each && guests === undefined) break
+        portioned = fact.each !== undefined
         roast.mass_kg = fact.each ? tenth((fact.kg * (guests ?? 1)) / Math.max(1, roasts * count)) : fact.kg
         if (fact.count !== undefined) count = fact.count
         // "Three ribs, 1.5 kg each" are three roasts.
@@ -415,15 +418,29 @@ export function roastsOf(
   if (roast.mass_kg !== undefined && (shared === 'said' || (shared && roast.mass_kg > known.mass_kg.most)))
     roast.mass_kg = tenth(roast.mass_kg / count)
   if (roast.mass_kg === undefined && apiece_kg !== undefined) roast.mass_kg = apiece_kg
+  // For so many it is no one piece: in as few as it is sold in.
+  if (portioned && count === 1 && roast.mass_kg !== undefined) {
+    count = piecesFor(roast.mass_kg, known.mass_kg)
+    roast.mass_kg = tenth(roast.mass_kg / count)
+  }
   if (roast.mass_kg === undefined) {
     const heads = guests === undefined ? undefined : guests / Math.max(1, roasts * count)
-    const { taken_kg, sizes } = weightTaken(known, { heads, bones, standards })
+    const { taken_kg, pieces, sizes } = weightTaken(known, {
+      heads,
+      bones,
+      standards,
+      alone: count === 1 && roasts === 1,
+    })
     roast.mass_kg = taken_kg
+    count *= pieces
     asks.push({
       code: 'how_heavy',
       cut,
       taken_kg,
-      options: sizes.map(kgWords).map((words) => ({ says: words, line: added(words) })),
+      ...(pieces > 1 ? { pieces } : {}),
+      options: sizes
+        .map(({ kg, pieces: of }) => `${of > 1 ? `${of} x ` : ''}${kgWords(kg)}`)
+        .map((words) => ({ says: words, line: added(words) })),
     })
   }
   const weighing = (mass_kg: number, count: number): SaidRoast => ({

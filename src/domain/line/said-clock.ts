@@ -206,9 +206,10 @@ const LASTS = /^(?:c|f|degrees|for|slow|overnight|about|another|x|\d.*)$/
 const hourOfDay: Rule = (tokens, at) => {
   const [number, h] = [tokens[at], tokens[at + 1]]
   if (!number || h?.text !== 'h' || !/^(?:1\d|2[0-3])$/.test(number.text) || number.to !== h.from) return undefined
-  if (!endsAt(tokens, at + 2)) return undefined
+  // "À 13 h pour 8".
+  if (!endsAt(tokens, at + 2) && textAt(tokens, at + 2) !== 'pour') return undefined
   const before = textAt(tokens, at - 1)
-  const led = LEADS_CLOCK.test(before) || DAYS_SAID.test(before)
+  const led = LEADS_CLOCK.test(before) || DAYS_SAID.test(before) || before === 'a'
   return led || (Number(number.text) >= FIRST_EVENING_H && at > 0 && !LASTS.test(before))
     ? { count: 2, text: `${number.text}:00` }
     : undefined

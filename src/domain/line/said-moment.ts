@@ -57,7 +57,7 @@ const MEALS: readonly (readonly [RegExp, number])[] = [
 const USUAL_HOUR = 19
 
 const LEADS_TABLE =
-  /^(?:(?:to be )?(?:on the table|ready|done(?= by| at| for| around| about| \d)|plate[sd]?(?: up)?|s(?:it(?:ting)?|at) down|(?:mains?|main course)(?= for| by| at)|(?:on )?the pass|pick(?:ed)?(?:[ -]?up)|collect(?:ed|ion|ing)?|deliver(?:ed|y|ing)?|eat(?:ing|en)?|serv(?:e|ed|ing)|carv(?:ed?|ing)|slic(?:ed?|ing)(?= (?:at|for|by|from|it)\b)|(?:goes |go )?(?:on )?the table|dinner|lunch|supper)(?: is| for| by| at| on)*) /
+  /^(?:(?:to be )?(?:on the table|ready|done(?= by| at| for| around| about| \d)|plate[sd]?(?: up)?|s(?:it(?:ting)?|at) down(?: about| around)?|(?:mains?|main course)(?= for| by| at)|(?:on )?the pass|pick(?:ed)?(?:[ -]?up)|collect(?:ed|ion|ing)?|deliver(?:ed|y|ing)?|eat(?:ing|en)?|serv(?:e|ed|ing)|carv(?:ed?|ing)|slic(?:ed?|ing)(?= (?:at|for|by|from|it)\b)|(?:goes |go )?(?:on )?the table|dinner|lunch|supper)(?: is| for| by| at| on)*) /
 
 /** From now on: in 3 hours, 3 hours from now. */
 const SO_LONG = `(${NUMBER} (?:hours?|hrs?|h)(?: and a (?:half|quarter)|(?: and)? ${NUMBER} (?:min|minutes))?|half an hour|${NUMBER} (?:minutes|mins?))`
@@ -217,13 +217,16 @@ function pastOclock(words: readonly string[], count: number): number {
 const ARRIVES =
   /^(?:(?:guests?|people|family|friends|company) (?=(?:at|from|by|around|about) )|(?:(?:the |my |our |all )*(?:guests?|people|family|friends|company|everyone|everybody|visitors|they) )?(?:(?:will|are|is|be) )*(?:arriv(?:e|es|ing)|com(?:e|es|ing)(?: over| round)?|here|due|expected|get(?:ting)? here|over) |(?:(?:pre dinner )?drinks|nibbles|canapes|aperitifs?|starters?|first course|soup|speeches|toasts?|doors(?: open)?|(?:(?:and|then) )?(?:hold|held|keep|kept)(?: it| them)?(?: hot| warm)? (?:until|till|to)) )(?=at |by |around |about |for |from |on |tomorrow |today |\+|\d)/
 
+const HELD = /\b(?:hold|held|keep|kept)\b/
+
 function arrivalAt(words: readonly string[], context: MomentContext): Found | undefined {
   const lead = `${words.slice(0, LONGEST_MOMENT).join(' ')} `.match(ARRIVES)
   if (!lead) return undefined
   let skipped = lead[0].trim().split(' ').length
   while (/^(?:from|by|at|around|about)$/.test(words[skipped] ?? '')) skipped++
   const found = hourAfter(words, skipped, context)
-  return found && { count: found.count, fact: { ...found.fact, weak: 'arrival' } }
+  const weak = HELD.test(lead[0]) ? 'held' : 'arrival'
+  return found && { count: found.count, fact: { ...found.fact, weak } }
 }
 
 /** The hour that comes after so many words, with the number of words up to its end. */

@@ -62,7 +62,14 @@ export type HeatedStage = Omit<SaidStage, 'heat' | 'core' | 'follows' | 'after_m
 export type Ask =
   | { readonly code: 'which_cut'; readonly at: Span; readonly taken: string; readonly options: readonly Choice[] }
   | { readonly code: 'no_cut'; readonly options: readonly Choice[] }
-  | { readonly code: 'how_heavy'; readonly cut: string; readonly taken_kg: number; readonly options: readonly Choice[] }
+  | {
+      readonly code: 'how_heavy'
+      readonly cut: string
+      readonly taken_kg: number
+      /** So many of that weight, where it takes more than one for those who eat. */
+      readonly pieces?: number
+      readonly options: readonly Choice[]
+    }
   | {
       readonly code: 'what_is'
       readonly at: Span

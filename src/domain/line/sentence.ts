@@ -311,7 +311,11 @@ function loneNumber(
   const next = tokens[at + 1]
   const alone =
     (parted && (next?.parted ?? true)) ||
-    (afterWeight && (next === undefined || next.parted || isClock(tokens, at + 1) || /^\d{3}$/.test(next.text)))
+    (afterWeight &&
+      (next === undefined ||
+        next.parted ||
+        isClock(tokens, at + 1) ||
+        /^(?:\d{3}|reverse|sous|oven|fan|then)$/.test(next.text)))
   const isCore = alone && CORE_ALONE.test(text) && !before.some(({ fact }) => /^(?:serve|pull)$/.test(fact.kind))
   return isCore ? { kind: 'serve', heat: { value, unit: undefined }, bare: true } : undefined
 }

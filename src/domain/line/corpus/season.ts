@@ -305,7 +305,7 @@ export const SEASON: readonly (readonly [line: string, means: string])[] = [
   ],
   ['goose 4.8 kg, Boxing Day, 2-2.30pm', '4.8kg goose | @12-26T14:15'],
   ['Saturday Dec 5: prime rib 5.2 kg for 14, mains 7:30pm', '5.2kg beef-rib-bone-in | @12-05T19:30 for14'],
-  ['wedding 5th June 2027, 90 people, lamb legs, 4pm', '?kg lamb-leg-bone-in | @06-05T16:00 for90'],
+  ['wedding 5th June 2027, 90 people, lamb legs, 4pm', '?kg lamb-leg-bone-in x8 | @06-05T16:00 for90'],
   ['roast turkey crown 2.6kg, delivered at 11, eat half past two', '2.6kg turkey-breast-bone-in | ?twice @11-24T14:30'],
   ['chicken 1.7kg at 200 for 75-80 min, tea at 5:30', '1.7kg [200/77.5] chicken | @11-24T17:30'],
   // It is in, or goes in soon

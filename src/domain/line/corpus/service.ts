@@ -248,7 +248,7 @@ export const SERVICE: readonly (readonly [line: string, means: string])[] = [
   ['lamb leg 2.2 kg 20 mins/lb + 20 at 180, 1pm', '2.2kg [180/117] lamb-leg-bone-in | @11-24T13:00'],
   ['pork scotch roast 2kg crackle 220 30 then 160, 6pm', '2kg [160] [220/30] pork-loin | ?cut ?scotch @11-24T18:00'],
   ['turkey hindquarter 2kg', '?meat ?turkey hindquarter'],
-  ['50 portions of beef rib, 19:00', '?kg beef-rib-bone-in | @11-24T19:00 for50'],
+  ['50 portions of beef rib, 19:00', '?kg beef-rib-bone-in x3 | @11-24T19:00 for50'],
   [
     'prime rib 5 lb, 450 for 15 minutes, reduce to 325 until 120, tent 20 minutes, dinner 7',
     '2.27kg [163>49] [232/15] beef-rib-bone-in rest20 | @11-24T19:00',

@@ -64,6 +64,10 @@ const lastOf = (text: string) => {
 const isCore = ({ value, unit }: SaidHeat): boolean =>
   (unit !== 'f' && value >= 45 && value <= 95) || (unit !== 'c' && value >= 113 && value <= 203)
 
+/** Words that go on after what it is glazed with: when, who and how done. */
+const NO_GLAZE =
+  '(?:half|last|for|over|halfway|ten|five|at|near|in|on|by|once|twice|three|and|every|after|when|then|until|till|to|today|tonight|tomorrow|this|next|(?:mon|tues|wednes|thurs|fri|satur|sun)days?|boxing|christmas|xmas|new|thanksgiving|easter|noon|midday|lunch|dinner|supper|eat|ready|serve|served|medium|rare|well|pink|we|oven|roast|roasted|bone|boneless)(?: |$)'
+
 export const CARE: readonly Reader[] = [
   // What was done to it
   reader('plain surface', () => ({ kind: 'surface', surface: 'plain' })),
@@ -184,7 +188,7 @@ export const CARE: readonly Reader[] = [
     }),
   ),
   listed(
-    `(?:with (?:a |an )?)?(?:(?:honey|maple|mustard|sugar|marmalade|orange|apricot|cider) (?:and )?)*(?:glaze|glazed)(?: it)?(?: with [a-z]+(?: (?:(?:and|&) )?(?!half|last|for|over|halfway|ten|five|at|near|in|once|twice|three|and|every|after|when)[a-z]+){0,3})?(?: (once|twice|three times))?(?: (?:and )?(?:${MOMENT}|in the last ${N} ${MIN}))*`,
+    `(?:with (?:a |an )?)?(?:(?:honey|maple|mustard|sugar|marmalade|orange|apricot|cider) (?:and )?)*(?:glaze|glazed)(?: it)?(?: with [a-z]+(?: (?:(?:and|&) )?(?!${NO_GLAZE})[a-z]+){0,3})?(?: (once|twice|three times))?(?: (?:and )?(?:${MOMENT}|in the last ${N} ${MIN}))*`,
     ([, how], text) => ({ kind: 'tending', act: 'glaze', said: text, ...timesOf(how), ...momentsPart(text) }),
   ),
   reader(

@@ -13,8 +13,10 @@ const DONENESS = [
 const DEGREES: Readonly<Record<string, string>> = {
   'med rare': 'medium rare',
   mr: 'medium rare',
+  'm/r': 'medium rare',
   med: 'medium',
   mw: 'medium well',
+  'm/w': 'medium well',
   'medium to rare': 'medium rare',
   'rare to medium rare': 'medium rare',
   'medium rare to medium': 'medium rare',
@@ -37,6 +39,7 @@ const DEGREES: Readonly<Record<string, string>> = {
   'fall off bone': 'pull apart',
   'fork tender': 'pull apart',
   'pulls apart': 'pull apart',
+  'pulled apart': 'pull apart',
   pullable: 'pull apart',
   'to pull': 'pull apart',
   'for pulling': 'pull apart',

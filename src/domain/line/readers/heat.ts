@@ -15,11 +15,11 @@ const SCHOOL_WORDS: Readonly<Record<string, string>> = {
   'oven-off':
     'oven off|(?:and |then )+off(?! the)|closed oven(?: method)?|(?:with )?the oven off|(?:and |then )*(?:turn(?:ed)?|switch(?:ed)?) (?:(?:it |the oven |oven )off(?: and leave(?: it)?(?: in)?)?|off (?:the )?(?:oven|heat)(?: and leave(?: it)?(?: in)?)?)',
   'cold-start': 'cold start(?: off reheat)?',
-  'reverse-sear': 'reverse sear(?:ed|ing)?',
+  'reverse-sear': 'reverse(?: sear(?:ed|ing)?)?',
   'pan-first':
     '(?:(?:on|the|hot) )*(?:grill(?:ed)?|char(?:red|grill(?:ed)?)?|barbecued?|bbq|marked)(?: it)?(?: (?:hard|well|first|quickly))*(?= (?:and )?then (?:(?:in(?:to)? |the |an? )*oven|finish(?:ed)? in the oven))|(?:(?:in|hot|first|an?|the) )*pan(?= then )|(?:pan )?sear(?:ed)?(?: (?:it )?first| in (?:an? |the )?(?:pan|cast iron(?: pan| skillet)?|skillet)(?: first)?)|pan sear(?:ed)?|brown(?:ed)?(?: it)?(?: first(?: in (?:a |the )?(?:hot |frying )*pan)?| in (?:a |the )?(?:hot |frying )*pan(?: first)?)|pan (?:first|roast(?:ed)?|fr(?:y|ied)|brown(?:ed)?)|sear(?:ed)?(?: it)?(?: (?:hard|well|quickly))?(?: (?:all over|all round|on all sides|on every side))?',
   'two-zone-fire':
-    'two zone(?: fire)?|(?:on|over) (?:the |a )?(?:grill|barbecue|bbq|coals|charcoal|fire|embers)|charcoal(?: grill(?:ed)?)?|grill(?:ed)?|barbecued?|bbq|indirect(?: on the (?:grill|bbq|barbecue))?|on the kettle',
+    'two zone(?: fire)?|(?:on|over) (?:the |a )?(?:grill|barbecue|bbq|coals|charcoal|fire|embers)|charcoal(?: grill(?:ed)?)?|grill(?:ed)?|barbecued?|bbq|indirect(?: on the (?:grill|bbq|barbecue))?|(?:on|in) (?:the |a |my )?kettle(?: (?:grill|bbq|barbecue))?',
   'water-bath': 'water bath(?: then hot)?|sous ?vide|in (?:a|the) bath',
   'bird-turned':
     '(?:cooked |roasted )?(?:breast (?:side )?|upside )down (?:(?:for|to start|at first)(?: the)?(?: first)?|(?:the )?first)(?: (?:hour|half|half hour|half an hour|(?:\\d+|one|two|three) (?:h|hours?|min|minutes?)))?(?: then (?:turn(?:ed)?|flip(?:ped)?)(?: it)?(?: over)?(?: breast (?:side )?up)?)?|bird turned|turned(?: once| half way| halfway)|start(?:ed|ing)? breast down',

@@ -93,6 +93,12 @@ export const PIECE: readonly Reader[] = [
     const bones = numberOf(count)
     return Number.isInteger(bones) && bones >= 1 && bones <= MOST_BONES ? { kind: 'bones', bones } : undefined
   }),
+  // 280 g portions of
+  reader(`(?:in |as )?(${N}) ${MASS_UNIT} (?:portions|servings|plates)(?: of)?`, ([, value = '', unit = '']) => ({
+    kind: 'mass',
+    kg: massOf(value, unit),
+    each: 'guest',
+  })),
   // 2 lb a head
   reader(
     `(?:about |around |at |allow |allowing )?(${N}) ${MASS_UNIT}(?: of (?:meat|beef|raw meat))? (?:per (?:person|head|guest|cover|adult|portion)|a (?:head|person)|each person|pp)`,
@@ -268,6 +274,15 @@ export const PIECE: readonly Reader[] = [
       word: degreeOf(word),
     }),
   ),
+  // 60 % medium rare
+  reader(
+    `(\\d{1,2}) percent (?:(?:of )?(?:them|us|it|the (?:guests|table|party)|people|guests) )?(?:${LIKE} )?(${DEGREE})`,
+    ([, count = '', word = '']) => ({
+      kind: 'share',
+      share: Number(count) / 100,
+      word: degreeOf(word),
+    }),
+  ),
   // well done for gran: for her alone
   reader(`(${DEGREE})(?= for (?:(?:the|my|our|poor|old) )*(?:${KIN})(?: |$))`, ([, word = '']) => ({
     kind: 'wish',
@@ -297,8 +312,10 @@ export const PIECE: readonly Reader[] = [
   })),
   reader(
     `(?:from|start(?: at)?|starts(?: at)?(?= [\\d.]+ (?:c|f|degrees?|deg)(?: |$))|starting(?: at)?|(?:start(?:s|ing)? |meat )(?:temp(?:erature)?|is)(?: is| at| of)?|(?:straight )?(?:from|out of) (?:the )?fridge(?: at)?|fridge(?: at)?) ${TEMP}(?! (?:am|pm|o'?clock|${MASS_UNIT.slice(1, -1)})(?: |$))`,
-    ([, value, unit]) => {
+    ([, value, unit], text) => {
       const heat = heatOf(value, unit)
+      // "Out of the fridge at 4" is an hour.
+      if (unit === undefined && /^out /.test(text)) return undefined
       return heat && heat.value <= 75 ? { kind: 'start', heat } : undefined
     },
   ),
@@ -306,7 +323,12 @@ export const PIECE: readonly Reader[] = [
     `(?:bench|temper(?:ed)?|on the (?:bench|counter|side)|(?:taken |take it |comes? )?out(?: of (?:the )?fridge)?|stood|standing|left out|(?:(?:at|(?:(?:bring|brought|come) )?(?:up )?to) )?room temp(?:erature)?)(?: for)? (${SPAN})(?: (?:before|ahead|first|out of the fridge|on the (?:bench|counter|side)))?|(${SPAN}) (?:on the (?:bench|counter|side)|out of the fridge|at room temp(?:erature)?|tempered)(?: first| before)?`,
     ([, one, two]) => ({ kind: 'start', temper_min: minutesOf(one ?? two ?? '') }),
   ),
-  reader(`(?:at |from )?room temp(?:erature)?`, () => ({
+  // "Out of the fridge at 4": an hour, remembered
+  reader(
+    `(?:(?:bring|brought|tak(?:e|en|es)|get|comes?) (?:it )?)?out (?:of )?(?:the )?fridge (?:at |by |from )?(?:\\d{1,2}:\\d{2}(?: [ap]m)?|\\d{1,2} [ap]m)|out of the fridge (?:at|by) (?:[1-9]|1[0-2])(?! (?:c|f|degrees?|deg)(?: |$))`,
+    (_, text) => ({ kind: 'note', text }),
+  ),
+  reader(`(?:start(?:s|ed|ing)? )?(?:at |from )?room temp(?:erature)?`, () => ({
     kind: 'start',
     heat: { value: 18, unit: 'c' },
     temper_min: 0,
@@ -319,6 +341,7 @@ export const PIECE: readonly Reader[] = [
       minutes: minutesOf(one ?? two ?? ''),
     }),
   ),
+  reader(`(?:with )?(?:no|without(?: any| a)?) rest(?:ing)?(?: time)?`, () => ({ kind: 'rest', minutes: 0 })),
   // "Pull at 140, rest to 145": what it climbs to
   reader(
     `rest(?:s|ed|ing)?(?: it)?(?: up)? (?:to|until|till) ${TEMP}(?! (?:min|minutes?)(?: |$))`,

@@ -152,6 +152,15 @@ export const STAGES: readonly Reader[] = [
         : undefined
     },
   ),
+  // breast down for the first hour at 220
+  reader(
+    `((?:${LEAD} )*)(?:breast (?:side )?|upside )down (?:for )?(?:the )?(?:first )?(${SPAN}|hour|half hour) at ${HEAT}(?= (?:and )?then )`,
+    ([, lead = '', span = '', value, unit, gas]) => {
+      const heat = heatOf(value, unit, gas)
+      const minutes = span === 'hour' ? 60 : span === 'half hour' ? 30 : minutesOf(span)
+      return isHeat(heat) ? stage({ on: 'oven', heat, minutes, first: isFirst(lead), breastDown: true }) : undefined
+    },
+  ),
   // 160 under foil for 2 h, then uncovered: on at the same heat
   reader(
     `(?:(?:and )?then |(?=uncover(?:ed)? ${SPAN}(?: |$)))(?:(?:the )?(?:foil|cover|lid) off|uncover(?:ed)?(?: it)?|bare|without (?:the )?(?:foil|cover|lid)|(?:take|remove) (?:the )?(?:foil|cover|lid)(?: off)?)(?:(?: for)?(?: the)?(?: last| final| another)? (${SPAN}))?(?! (?:at|in|for|the|another|last|final|${SPAN})(?: |$))`,
@@ -252,7 +261,7 @@ export const STAGES: readonly Reader[] = [
   ),
   // then 175 · down to 160 covered · then 175 to 76 in the thigh · turned down to 160 after 20 min
   reader(
-    `(?:(?:and )?then|down to|after that|followed by|(?:reduced?|reducing|lower(?:ed)?|turn(?:ed)?|drop(?:ped)?|dial(?:led)?|crank(?:ed)?)(?: it| the oven| the heat)?(?: down| up)?(?: to)?)(?: at| to| in| an?| the| oven| roast| down| straight| gentle)* ${HEAT}(?: oven| (fan|convection)(?: oven)?)?(?: (${COVER}))?(?: (?:to the end|until (?:it is )?done|till done|to finish))?(?: (?:to|until|till) ${TEMP}(?: in (?:the |its )?(${POINT}))?)?(?: after (?:the first )?(${SPAN}))?`,
+    `(?:(?:and )?then|down to|after that|followed by|(?:reduced?|reducing|lower(?:ed)?|turn(?:ed)?|drop(?:ped)?|dial(?:led)?|crank(?:ed)?)(?: it| the oven| the heat)?(?: down| up)?(?: to)?)(?: at| to| in| an?| the| oven| roast| down| straight| gentle| (?:breast (?:side )?|right (?:way|side) )up)* ${HEAT}(?: oven| (fan|convection)(?: oven)?)?(?: (${COVER}))?(?: (?:to the end|until (?:it is )?done|till done|to finish))?(?: (?:to|until|till) ${TEMP}(?: in (?:the |its )?(${POINT}))?)?(?: after (?:the first )?(${SPAN}))?`,
     ([, value, unit, gas, fan, cover, core, coreUnit, , before]) => {
       const heat = heatOf(value, unit, gas)
       return isHeat(heat)
@@ -392,7 +401,7 @@ export const STAGES: readonly Reader[] = [
   ),
   // then sear for 6 min at 270
   reader(
-    `(?:then |and )?(?:final |last )?(?:sear(?:ed)?|blast|crisp(?:ed)?(?: up)?|finish(?:ed)?)(?: it)?(?: for)? (${SPAN}|\\d{1,2}(?= at ))(?: at| in an? oven at)? ${HEAT}`,
+    `(?:then |and )?(?:final |last )?(?:sear(?:ed)?|blast|brown(?:ed)?|crisp(?:ed)?(?: up)?|finish(?:ed)?)(?: it)?(?: for)? (${SPAN}|\\d{1,2}(?= at ))(?: at| in an? oven at)? ${HEAT}`,
     ([, span = '', ...heat]) => finishOf(span, heat),
   ),
   // sear at the end, 270 for 6 min
@@ -426,7 +435,7 @@ export const STAGES: readonly Reader[] = [
     },
   ),
   reader(
-    `(?:then |and )?(?:(?:a )?hot finish|finish(?:ed)?(?: hot| off)?|(?:final |last |direct )?(?:sear|blast)|(?<=then )grill(?:ed)?|crisp(?:ed)?(?: up)?|crackle)(?: it)?(?: at| in an?| in the| on(?: the)? hot side| on(?: the| a)?(?: hot)? grill| on| oven| hot| oven at|${DIRECT})*(?: (?!${SPAN})${HEAT}(?! (?:am|pm)))?(?: for)?(?: (${SPAN}|(?<! at )${N}(?! (?:kg|g|lb|people|guests|mm|cm|am|pm))))?`,
+    `(?:then |and )?(?:(?:a )?hot finish|finish(?:ed)?(?: hot| off)?|(?:final |last |direct )?(?:sear|blast)|(?<=then )(?:grill|brown)(?:ed)?|crisp(?:ed)?(?: up)?|crackle)(?: it)?(?: at| in an?| in the| on(?: the)? hot side| on(?: the| a)?(?: hot)? grill| on| oven| hot| oven at|${DIRECT})*(?: (?!${SPAN})${HEAT}(?! (?:am|pm)))?(?: for)?(?: (${SPAN}|(?<! at )${N}(?! (?:kg|g|lb|people|guests|mm|cm|am|pm))))?`,
     ([, value, unit, gas, span], text) => {
       // One number alone after "hot finish" is minutes, or a heat where it can only be one.
       const only = span === undefined && value !== undefined && unit === undefined && Number(value) < 60

@@ -9,7 +9,7 @@ import { DIGITS, listed, MASS_UNIT, minutesOf, N, type Reader, reader, SPAN } fr
 const EATER =
   '(?:pregnant(?: (?:woman|guest|lady|sister|daughter|wife))?|expecting|toddlers?|bab(?:y|ies)|infants?|small children|small child|young children|young child|children under (?:five|5)|elderly(?: (?:guests?|people|parents?|aunts?))?|frail|over (?:70|80|seventy|eighty)|immune(?: compromised| suppressed)?|immunocompromised|on chemo|vulnerable(?: guests?)?|grandma|granny|gran|nan|nana|grandad|grandpa|grandfather|grandmother|grandparents)'
 const PEOPLE =
-  '(?:people|persons?|guests?|heads?|covers?|portions(?: of)?|plates(?: of)?|diners?|eaters?|adults?|of us|pax|ppl|folks|friends|mouths|men|women|lads|ladies|teenagers)'
+  '(?:people|persons?|guests?|heads?|covers?|portions(?: of)?|plates(?: of)?|diners?|eaters?|adults?|of us|pax|ppl|folks|friends|mouths|men|women|lads|ladies|teenagers|personnes|convives)'
 
 /** Batches where nobody says how far apart, minutes (common practice). */
 const APART_MIN = 20
@@ -25,7 +25,7 @@ export const TABLE: readonly Reader[] = [
     ([, adults = '', children = '']) => guests(numberOf(adults) + numberOf(children)),
   ),
   reader(
-    `(?:for |feeds |feeding |serves |serving |there are |we are |we will be |dinner for |lunch for |supper for |(?:party|group|table|crowd|wedding|family|crew|banquet|function|event|gathering|reunion|room|room full) of (?:about |around |some )?)(${N})(?: (?:hungry )?${PEOPLE})?(?! (?:kg|g|lb|lbs|h|hours?|min|minutes?|${MONTH.source.slice(1)}[a-z]*(?: |$)))`,
+    `(?:for |pour |fur |feeds |feeding |serves |serving |there are |we are |we will be |dinner for |lunch for |supper for |(?:party|group|table|crowd|wedding|family|crew|banquet|function|event|gathering|reunion|room|room full) of (?:about |around |some )?)(${N})(?: (?:hungry )?${PEOPLE})?(?! (?:kg|g|lb|lbs|h|hours?|min|minutes?|${MONTH.source.slice(1)}[a-z]*(?: |$)))`,
     ([, count = '']) => (NOBODY.has(count) ? undefined : guests(numberOf(count))),
   ),
   // we're five
@@ -105,6 +105,9 @@ export const TABLE: readonly Reader[] = [
     `(?:(?:and|then) )?(?:hold|held|keep|kept)(?: it| them)?(?: hot| warm)? from \\d{1,2}(?::\\d{2})?(?: [ap]m)?(?= (?:until|till|to|for) )`,
     (_, text) => ({ kind: 'note', text }),
   ),
+  reader('suckling(?= lamb )', () => ({ kind: 'filler' })),
+  // "Am 25.12."
+  reader('am(?= \\d{4}-\\d{2}-\\d{2})', () => ({ kind: 'filler' })),
   reader('(?:not|no) later than|at the latest', () => ({ kind: 'filler' })),
   reader('(?:restaurant|chef|pub|hotel|american|english|french|italian|texas|southern) style', () => ({
     kind: 'filler',
