@@ -233,6 +233,7 @@ const NUMBERS = [
 ]
 const hoursSaid = (hours: number) => `${NUMBERS[hours] ?? hours} hours`
 
+const MANY_BIRDS = /\bbirds? roasts?\b/i
 const PARTS_OF_BIRDS =
   /\b(?:chicken|turkey|duck|goose|hen|capon)s? (?:thighs?|drumsticks?|wings?|legs?|breasts?|supremes?)\b/i
 
@@ -248,6 +249,8 @@ export function askWords(ask: Ask, units: Units): string {
     case 'what_is':
       if (PARTS_OF_BIRDS.test(ask.words))
         return `“${ask.words}”: parts of a bird are not planned here. A whole bird, a crown or a turkey’s breast is.`
+      if (MANY_BIRDS.test(ask.words))
+        return `“${ask.words}”: birds in one another are not planned here. A bird by itself is, or a boned breast.`
       if (isNoRoast(ask.words)) return `“${ask.words}”: no roast of meat or bird, and not planned here.`
       return ask.not_of === undefined
         ? `“${ask.words}” says nothing to us and is left out.`

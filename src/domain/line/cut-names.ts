@@ -65,6 +65,8 @@ const NAMES: Readonly<Record<string, readonly string[]>> = {
   'beef pot': ['beef-shoulder'],
   'beef feather blade': ['beef-shoulder'],
   'feather blade': ['beef-shoulder'],
+  featherblade: ['beef-shoulder'],
+  'short rib rack': ['beef-short-ribs'],
   'shoulder clod': ['beef-shoulder'],
   'cross rib': ['beef-shoulder'],
   'beef cross rib': ['beef-shoulder'],
@@ -328,7 +330,7 @@ const isPartOf = (ids: readonly string[], [part = '', next = '']: readonly strin
 
 /** What is braised, boiled or fried, or no meat: no roast is planned of it, least of all of what stands in its name. */
 const NO_ROAST =
-  /^(?:ribs (?:\d+|one|two|three|four) racks?|(?:beef |pork |bbq )?(?:spare|baby back|back|country style) ?ribs|(?:veal |beef )?shanks?(?! (?:end|half|portion|on|off|in)(?: |$))|(?:corned|salt|minced|ground|chipped) beef|(?:beef|ox|pig|pork|veal) ?(?:cheeks?|tails?|tongues?|liver|kidneys?|heart)|oxtail|osso ?buco|(?:vegetarians?|veggies?|vegans?|mushrooms?|nut|salmon|lentils?|beetroot|squash|chestnut|tofu) (?:wellington|roast|loaf|lasagne?|crown)|whole (?:lamb|pig|hog|goat|calf)(?! (?:leg|shoulder|rack|loin|saddle|neck|breast|rump|haunch|belly)s?(?: |$))|(?:beef|pork|lamb|veal|venison) (?:mince|steaks?(?! (?:roast|joint))|chops|cutlets|sausages?|burgers?|stew|curry|meatballs))(?= |$)/
+  /^(?:(?:two|three|four|five|multi|\d) birds? roasts?|ribs (?:\d+|one|two|three|four) racks?|(?:beef |pork |bbq )?(?:spare|baby back|back|country style) ?ribs|(?:veal |beef )?shanks?(?! (?:end|half|portion|on|off|in)(?: |$))|(?:corned|salt|minced|ground|chipped) beef|(?:beef|ox|pig|pork|veal) ?(?:cheeks?|tails?|tongues?|liver|kidneys?|heart)|oxtail|osso ?buco|(?:vegetarians?|veggies?|vegans?|mushrooms?|nut|salmon|lentils?|beetroot|squash|chestnut|tofu) (?:wellington|roast|loaf|lasagne?|crown)|whole (?:lamb|pig|hog|goat|calf)(?! (?:leg|shoulder|rack|loin|saddle|neck|breast|rump|haunch|belly)s?(?: |$))|(?:beef|pork|lamb|veal|venison) (?:mince|steaks?(?! (?:roast|joint))|chops|cutlets|sausages?|burgers?|stew|curry|meatballs))(?= |$)/
 /**
  * Whether some words are meat that is not roasted.
  * @example isNoRoast('oxtail') // true

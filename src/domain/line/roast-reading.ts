@@ -77,6 +77,7 @@ export function roastsOf(
   /** Traits that are known of some cuts only. */
   let crown: Meaning | undefined
   let halved: Meaning | undefined
+  let boned: Meaning | undefined
   let made: Meaning | undefined
   const tending: Extract<Fact, { kind: 'tending' }>[] = []
   const notes: string[] = []
@@ -98,6 +99,15 @@ export function roastsOf(
   }
   const { roast, stages } = heats
   let cold = false
+  let coversAfter: number | undefined
+  /** "40 min at 220, cover with foil, 2 h at 170": what was covered between two heats is covered in the second. */
+  const coverNext = () => {
+    const next = coversAfter === undefined ? undefined : stages[coversAfter]
+    if (coversAfter === undefined || !next || next.cover || next.finish || next.on !== 'oven') return
+    stages[coversAfter] = { ...next, cover: 'foil' }
+    coversAfter = undefined
+    delete roast.cover
+  }
   const leave = (meaning: Meaning) => ({ says: 'leave it out', line: replaced(meaning, '') })
   /** Asks about what is said and no plan can have. */
   const leftOut = (meaning: Meaning, more: Partial<Extract<Ask, { code: 'what_is' }>> = {}) =>
@@ -138,6 +148,7 @@ export function roastsOf(
         if (fact.handling) roast.handling = fact.handling
         if (fact.traits.crown) crown = meaning
         if (fact.traits.half) halved = meaning
+        if (fact.traits.bone === 'out') boned = meaning
         if (fact.traits.cured || fact.traits.cooked) made = meaning
         break
       case 'bones':
@@ -168,6 +179,7 @@ export function roastsOf(
         break
       case 'stage':
         takeStage(heats, meaning, fact.stage)
+        coverNext()
         break
       case 'span':
         heats.span ??= { meaning, minutes: fact.minutes }
@@ -235,6 +247,7 @@ export function roastsOf(
           !(heats.rests || roast.pull_c !== undefined || stages.some(({ core_c }) => core_c))
         )
           roast.cover = fact.cover
+        coversAfter = roast.cover === 'foil' && stages.length > 0 ? stages.length : undefined
         break
       case 'tending':
         // The door is opened for something.
@@ -341,6 +354,7 @@ export function roastsOf(
   for (const meaning of otherWays) leftOut(meaning, { not_of: cut })
   if (crown && isBird) leftOut(crown, { not_of: cut })
   if (halved && isBird) leftOut(halved, { not_of: cut })
+  if (boned && isBird) leftOut(boned, { not_of: cut })
   if (made && !isHam(cut)) {
     // "Smoked turkey, 120 C until 74": in a smoker. Bought smoked, and heated, it is no roast of ours.
     const heats_c = [roast.set_c, ...stages.map(({ set_c }) => set_c)].filter((set_c) => set_c !== undefined)

@@ -121,6 +121,26 @@ function putInAt(words: readonly string[], context: MomentContext): Found | unde
   return found && clocked ? { count: skipped + found.count, fact: { kind: 'put_in', at_s: found.at_s } } : undefined
 }
 
+/** Before its name is said when it starts, this many words at most. */
+const LONGEST_NAME = 7
+const STARTS = /^(?:start|begin)$/
+const HEATERS = /^(?:oven|fire|coals|grill|smoker|barbecue|bbq)$/
+
+/**
+ * "Start 3 kg brisket at midnight": the hour that follows what is started is when it goes in.
+ * @param words of the whole line
+ * @param found what they say from a place on
+ */
+export function startedAt(words: readonly string[], at: number, found: Found | undefined): Found | undefined {
+  if (found?.fact.kind !== 'moment' || found.fact.said === 'day' || found.fact.led || found.fact.weak) return found
+  if (at < 2 || at > LONGEST_NAME || !STARTS.test(words[0] ?? '')) return found
+  if (words.slice(1, at).some((word) => HEATERS.test(word))) return found
+  const clocked = words
+    .slice(at, at + found.count)
+    .some((word) => /^\d{1,2}[:.]\d{2}$|^[ap]m$|^(?:noon|midday|midnight)$/.test(word))
+  return clocked ? { count: found.count, fact: { kind: 'put_in', at_s: found.fact.at_s } } : found
+}
+
 /** "3 pm in the oven": when it goes in, where no heat follows. */
 const INTO = /^(?:put )?in(?:to)?(?: the| my)? oven$|^(?:it )?goes in(?: the oven)?$|^(?:to )?go in(?: the oven)?$/
 /** What a moment says that "in the oven" stands behind. @param words up to the next comma */

@@ -11,7 +11,7 @@ import { oneHeat } from './one-heat'
 import { makeReady, READERS } from './readers'
 import { MASS_UNIT } from './readers/grammar'
 import { clocks } from './said-clock'
-import { type Found, inAfter, type MomentContext, momentAt } from './said-moment'
+import { type Found, inAfter, type MomentContext, momentAt, startedAt } from './said-moment'
 import { isImperial } from './scale'
 import { againAt } from './seatings'
 import { FILLER, spelling } from './spelling'
@@ -400,7 +400,7 @@ export function readSentence(whole: string, context: LineContext): Sentence {
       if (meant?.kind === 'mass' && meant.kgs && cutAt(words, words[next] === 'of' ? next + 1 : next, false)) continue
       if (meant) best = { count: next - at, fact: meant }
     }
-    const moment = momentAt(words.slice(at, Math.min(end, at + LONGEST_MOMENT + 4)), context)
+    const moment = startedAt(words, at, momentAt(words.slice(at, Math.min(end, at + LONGEST_MOMENT + 4)), context))
     if (moment && moment.count > (best?.count ?? 0)) best = moment
     const from = inFrom(words, at, context)
     if (from && from.count >= (best?.count ?? 0)) best = from

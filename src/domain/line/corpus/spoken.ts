@@ -302,4 +302,15 @@ export const SPOKEN: readonly (readonly [line: string, means: string])[] = [
   ['turkey for 30 6pm', '?kg turkey x2 | @11-24T18:00 for30'],
   ['lamb leg 300g per person for 60, 7pm', '4.5kg lamb-leg-bone-in x4 | @11-24T19:00 for60'],
   ['duck and goose for 12 7pm', '?kg duck | ?kg goose | @11-24T19:00 for12'],
+  ['turkey 5 kg, we eat noonish', '5kg turkey | @11-24T12:00'],
+  ['rib 3kg has been in since 8 at 120, want 54', '3kg =54 beef-rib-bone-in oven120 | since@11-24T08:00'],
+  ['start 3kg brisket at midnight at 110', '3kg beef-brisket oven110 | in@11-25T00:00'],
+  ['featherblade 2kg slow 6h 7pm', '2kg [120/360] beef-shoulder low-and-long | @11-24T19:00'],
+  ['short rib rack 2.5kg till it falls off the bone 7pm', '2.5kg beef-short-ribs until-leaves_bone | @11-24T19:00'],
+  [
+    'turkey 5kg: 40 mins at 220, cover with foil, 2 hours at 170, uncover for last 30 mins at 200, serve 3pm',
+    '5kg [170/120+foil] [200/30] [220/40] turkey | @11-24T15:00',
+  ],
+  ['rib 3 kg 30 min at 220, foil, 160, 7pm', '3kg [220/30] beef-rib-bone-in foil oven160 | @11-24T19:00'],
+  ['boned and stuffed turkey 4kg 6pm', '4kg stuffed turkey | ?boned @11-24T18:00'],
 ]

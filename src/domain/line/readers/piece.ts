@@ -237,7 +237,7 @@ export const PIECE: readonly Reader[] = [
     },
   ),
   reader(
-    `(?:(?:to|until|till|serve|served|serve at|served at|core of|core to|middle at|(?:centre|center|middle)(?= \\d{2}(?: |$))|(?:core|inside|internal|final|finish(?:ed)?|target|end|serving|eating)(?: core| internal)?(?: temp(?:erature)?)?(?: of| is| at)?|done at|eaten at) )${TEMP}(?: core| internal| inside| in the (?:middle|centre|center))?|(?:at )?(${DIGITS})(?: (c|f|degrees c|degrees f|degrees|deg))? (?:core|final|target|finish(?:ed)?|internal|inside|(?:in|at) the (?:middle|centre|center|core))(?: temp(?:erature)?)?(?! (?:of |at |to )?\\d+(?:\\.\\d+)?(?! (?:(?:c |f |degrees )?oven|min|mins|minutes?|h|hrs?|hours?|kgs?|g|lbs?|people|guests|am|pm)(?: |$))(?: |$))`,
+    `(?:(?:to|until|till|serve|served|serve at|served at|core of|core to|middle at|(?:centre|center|middle)(?= \\d{2}(?: |$))|(?:core|inside|internal|final|finish(?:ed)?|target|end|serving|eating)(?: core| internal)?(?: temp(?:erature)?)?(?: of| is| at)?|done at|eaten at|want(?:ed)?(?: it)?(?: at)?(?= \\d{2,3}(?: (?:c|f|degrees?|deg|core|internal|inside|in the)(?: |$)|$))) )${TEMP}(?: core| internal| inside| in the (?:middle|centre|center))?|(?:at )?(${DIGITS})(?: (c|f|degrees c|degrees f|degrees|deg))? (?:core|final|target|finish(?:ed)?|internal|inside|(?:in|at) the (?:middle|centre|center|core))(?: temp(?:erature)?)?(?! (?:of |at |to )?\\d+(?:\\.\\d+)?(?! (?:(?:c |f |degrees )?oven|min|mins|minutes?|h|hrs?|hours?|kgs?|g|lbs?|people|guests|am|pm)(?: |$))(?: |$))`,
     ([, a, aUnit, b, bUnit]) => {
       const heat = heatOf(a ?? b, aUnit ?? bUnit)
       return heat && heat.value >= 40 && heat.value <= (heat.unit === 'c' ? 100 : 212)

@@ -230,7 +230,7 @@ export const STAGES: readonly Reader[] = [
   ),
   // the last half hour at 220
   reader(
-    `(?:and |then )?(?:for |with )?(?:the )?(?:last|final) (${SPAN}|hour|half hour)(?: (?:${COVER}))? (?:at|in an? oven at|up to) ${HEAT}(?: (?:${COVER}))?`,
+    `(?:and |then )?(?:(?:uncover(?:ed)?|foil off|(?:take|remove) (?:the )?foil(?: off)?)(?: it)? )?(?:for |with )?(?:the )?(?:last|final) (${SPAN}|hour|half hour)(?: (?:${COVER}))? (?:at|in an? oven at|up to) ${HEAT}(?: (?:${COVER}))?`,
     ([, span = '', ...heat]) => finishOf(span, heat, { last: true }),
   ),
   // 220 for the last 20 minutes · 240 at the end
