@@ -192,7 +192,13 @@ export type Fact =
   /** How many ovens there are for it. */
   | { readonly kind: 'ovens'; readonly count: number }
   /** When it goes into the heat, or went in already, s since 1970: of one roast it says when it is eaten. */
-  | { readonly kind: 'put_in'; readonly at_s: number; readonly already?: true }
+  | {
+      readonly kind: 'put_in'
+      readonly at_s: number
+      readonly already?: true
+      /** Its half of the day was said: half past nine in the evening is not in the morning. */
+      readonly halfSaid?: true
+    }
   /** A stage written out in full, as a plan is read back. */
   | { readonly kind: 'written'; readonly stage: StagePart }
   /** The kitchen's own cut or program, by its name. */

@@ -11,6 +11,9 @@ const MORNING_AFTER_H = 15
 export const HALF_DAY_S = 12 * 3600
 /** And it is no night that is shorter, s. */
 const A_NIGHT_S = 10 * 3600
+const DAY_S = 86_400
+/** What was to go in so long ago may have, s. */
+const JUST_GONE_S = 3 * 3600
 
 type Moment = Extract<Fact, { kind: 'moment' }>
 type Again = Extract<Fact, { kind: 'again' }>
@@ -28,6 +31,16 @@ function eatenAmong(all: readonly Pick<Moment, 'led'>[]): (moment: Pick<Moment, 
 /** Whether a fact says an hour to eat at: no day alone, no name of a meal, no coming of guests. */
 export const isHour = (fact: Fact): fact is Moment | Again =>
   fact.kind === 'again' || (fact.kind === 'moment' && fact.said !== 'day' && !isWeak(fact))
+
+/**
+ * When it may be meant to go in, s since 1970: the hour that was said, or the same of the other half of the day.
+ * @example goingIn({ at_s: 90000, halfSaid: true }) // [90000]
+ */
+export const goingIn = ({
+  at_s,
+  halfSaid,
+}: Pick<Extract<Fact, { kind: 'put_in' }>, 'at_s' | 'halfSaid'>): readonly number[] =>
+  halfSaid ? [at_s] : [at_s, at_s - HALF_DAY_S]
 
 /**
  * When they eat, s since 1970: the last that was said; a day and an hour said apart are one moment. Guests who arrive
@@ -56,6 +69,11 @@ export function promiseOf(table: readonly Meaning[], { now_s, timeZone }: Moment
   // What is in already is eaten by the next clock that shows this.
   const isIn = table.some(({ fact }) => fact.kind === 'put_in' && fact.already)
   if (isIn && last?.halfTaken && last.at_s - HALF_DAY_S > now_s) return last.at_s - HALF_DAY_S
+  // "In at ten at night, eat at one": the day after, for nothing is eaten before it goes in.
+  const goes = table.map(({ fact }) => fact).findLast((fact) => fact.kind === 'put_in')
+  const isAfter = goes?.halfSaid && last?.said === 'clock' && goes.at_s > last.at_s && goes.at_s < last.at_s + DAY_S
+  // "Oven on at eight, eat at two", said at nine: that was today.
+  if (isAfter && goes.at_s - DAY_S < now_s - JUST_GONE_S) return atHourOf(last.at_s + DAY_S, last.at_s, timeZone)
   if (last?.said !== 'clock' || !table.some(({ fact }) => fact.kind === 'overnight')) return last?.at_s
   const hour = new TZDate(last.at_s * 1000, timeZone).getHours()
   const tonight = hour <= MORNING_AFTER_H && last.at_s - now_s < A_NIGHT_S

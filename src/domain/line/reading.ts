@@ -12,7 +12,7 @@ import type { Fact, Meaning } from './fact'
 import { leadHours } from './lead'
 import { ORDINARY } from './ordinary'
 import { piecesApart } from './pieces-apart'
-import { continentalHour, HALF_DAY_S, heldUntil, hoursApart, isPartOf, promiseOf } from './promised'
+import { continentalHour, goingIn, heldUntil, hoursApart, isPartOf, promiseOf } from './promised'
 import { isPulled } from './readers/doneness'
 import { roastsOf } from './roast-reading'
 import { kitchenOf } from './said-kitchen'
@@ -82,9 +82,7 @@ export function readLine(line: string, context: LineContext): Outcome<LineReadin
   const aside = kitchenOf(table, toCelsius)
   // "In at nine thirty, eat at two" is in the morning.
   const between =
-    goesIn && !goesIn.already
-      ? [goesIn.at_s, goesIn.at_s - HALF_DAY_S].find((at_s) => at_s > context.now_s && at_s < (said_s ?? 0))
-      : undefined
+    goesIn && !goesIn.already ? goingIn(goesIn).find((at_s) => at_s > context.now_s && at_s < (said_s ?? 0)) : undefined
   const batched = table.map(({ fact }) => fact).find((fact) => fact.kind === 'batches')
   const away = table.map(({ fact }) => fact).find((fact) => fact.kind === 'away')
 

@@ -94,6 +94,15 @@ const PUT_IN =
 /** A clock that no day of a cook begins at: half past two is in the afternoon. */
 const BEFORE_DAWN = 7
 
+/** "At ten tonight", "11 at night": in the evening. */
+const NIGHT = /^([5-9]|1[01])(?::(\d{2}))? (?:tonight|at night)/
+const HALF_SAID = /^[ap]m$|^(?:noon|midday|midnight)$|^0\d?[:.]\d{2}$/
+const putIn = (at_s: number, words: readonly string[]): Found['fact'] => ({
+  kind: 'put_in',
+  at_s,
+  ...(words.some((word) => HALF_SAID.test(word)) ? { halfSaid: true } : {}),
+})
+
 function putInAt(words: readonly string[], context: MomentContext): Found | undefined {
   const lead = `${words.slice(0, LONGEST_MOMENT).join(' ')} `.match(PUT_IN)
   if (!lead) return undefined
@@ -110,6 +119,8 @@ function putInAt(words: readonly string[], context: MomentContext): Found | unde
     !MEASURED.test(rest[hour + 1] ?? '')
   )
     rest[hour] = `${rest[hour]}:00`
+  const night = NIGHT.exec(rest.slice(hour, hour + 3).join(' '))
+  if (night) rest[hour] = `${Number(night[1]) + HALF_DAY_H}:${night[2] ?? '00'}`
   // "start at 8" is as likely cold meat: a clock says that it is one.
   const found = readMoment(
     rest.map((word, i) => afternoon(word, rest[i + 1], BEFORE_DAWN)),
@@ -118,27 +129,28 @@ function putInAt(words: readonly string[], context: MomentContext): Found | unde
   const clocked = rest
     .slice(0, found?.count ?? 0)
     .some((word) => /^\d{1,2}[:.]\d{2}$|^[ap]m$|^(?:noon|midday|midnight)$/.test(word))
-  return found && clocked ? { count: skipped + found.count, fact: { kind: 'put_in', at_s: found.at_s } } : undefined
+  return found && clocked
+    ? { count: skipped + found.count, fact: putIn(found.at_s, night ? ['pm'] : rest.slice(0, found.count)) }
+    : undefined
 }
 
 /** Before its name is said when it starts, this many words at most. */
-const LONGEST_NAME = 7
-const STARTS = /^(?:start|begin)$/
-const HEATERS = /^(?:oven|fire|coals|grill|smoker|barbecue|bbq)$/
+const LONGEST_NAME = 10
+const STARTS =
+  /^(?:start|begin) (?!.*\b(?:oven|fire|coals|grill|smoker|barbecue|bbq)\b)|^(?:put|get|pop|stick) .+ (?:in|into|on) /
 
 /**
- * "Start 3 kg brisket at midnight": the hour that follows what is started is when it goes in.
+ * "Start 3 kg brisket at midnight", "put a pork shoulder in the smoker at 11 pm": the hour that follows what is started is when it goes in.
  * @param words of the whole line
  * @param found what they say from a place on
  */
 export function startedAt(words: readonly string[], at: number, found: Found | undefined): Found | undefined {
   if (found?.fact.kind !== 'moment' || found.fact.said === 'day' || found.fact.led || found.fact.weak) return found
-  if (at < 2 || at > LONGEST_NAME || !STARTS.test(words[0] ?? '')) return found
-  if (words.slice(1, at).some((word) => HEATERS.test(word))) return found
+  if (at < 2 || at > LONGEST_NAME || !STARTS.test(`${words.slice(0, at).join(' ')} `)) return found
   const clocked = words
     .slice(at, at + found.count)
     .some((word) => /^\d{1,2}[:.]\d{2}$|^[ap]m$|^(?:noon|midday|midnight)$/.test(word))
-  return clocked ? { count: found.count, fact: { kind: 'put_in', at_s: found.fact.at_s } } : found
+  return clocked ? { count: found.count, fact: putIn(found.fact.at_s, words.slice(at, at + found.count)) } : found
 }
 
 /** "3 pm in the oven": when it goes in, where no heat follows. */
@@ -147,7 +159,7 @@ const INTO = /^(?:put )?in(?:to)?(?: the| my)? oven$|^(?:it )?goes in(?: the ove
 export function inAfter(words: readonly string[], context: MomentContext): Found | undefined {
   const found = /^\d/.test(words[0] ?? '') ? readMoment(words, context) : undefined
   return found && INTO.test(words.slice(found.count).join(' '))
-    ? { count: words.length, fact: { kind: 'put_in', at_s: found.at_s } }
+    ? { count: words.length, fact: putIn(found.at_s, words.slice(0, found.count)) }
     : undefined
 }
 

@@ -313,4 +313,14 @@ export const SPOKEN: readonly (readonly [line: string, means: string])[] = [
   ],
   ['rib 3 kg 30 min at 220, foil, 160, 7pm', '3kg [220/30] beef-rib-bone-in foil oven160 | @11-24T19:00'],
   ['boned and stuffed turkey 4kg 6pm', '4kg stuffed turkey | ?boned @11-24T18:00'],
+  ['brisket goes in at 5am, 6kg at 110, eat at 6pm', '6kg beef-brisket oven110 | ?in @11-25T18:00'],
+  ['pork shoulder 4kg in at 10pm at 110, eat at 1pm', '4kg oven110 pork-shoulder | ?in @11-25T13:00'],
+  [
+    'put 5kg pork shoulder in the smoker at 11pm, 107, for lunch tomorrow',
+    '5kg oven107 pork-shoulder two-zone-fire | ?in @11-25T13:00',
+  ],
+  ['put it in at 10 tonight, pork shoulder 3kg, 110, eat 1pm', '3kg oven110 pork-shoulder | ?in @11-25T13:00'],
+  ['pork shoulder 3kg goes in at 11 at night, 110, eat at noon', '3kg oven110 pork-shoulder | ?in @11-25T12:00'],
+  ['turkey 6kg, oven on at 8am, dinner at 2', '6kg turkey | @11-24T14:00'],
+  ['put 3kg rib on at 3pm, eat 7pm', '3kg beef-rib-bone-in | @11-24T19:00 from@11-24T15:00'],
 ]

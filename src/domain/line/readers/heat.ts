@@ -19,7 +19,7 @@ const SCHOOL_WORDS: Readonly<Record<string, string>> = {
   'pan-first':
     '(?:(?:on|the|hot) )*(?:grill(?:ed)?|char(?:red|grill(?:ed)?)?|barbecued?|bbq|marked)(?: it)?(?: (?:hard|well|first|quickly))*(?= (?:and )?then (?:(?:in(?:to)? |the |an? )*oven|finish(?:ed)? in the oven))|(?:(?:in|hot|first|an?|the) )*pan(?= then )|(?:pan )?sear(?:ed)?(?: (?:it )?first| in (?:an? |the )?(?:pan|cast iron(?: pan| skillet)?|skillet)(?: first)?)|pan sear(?:ed)?|brown(?:ed)?(?: it)?(?: first(?: in (?:a |the )?(?:hot |frying )*pan)?| in (?:a |the )?(?:hot |frying )*pan(?: first)?)|pan (?:first|roast(?:ed)?|fr(?:y|ied)|brown(?:ed)?)|sear(?:ed)?(?: it)?(?: (?:hard|well|quickly))?(?: (?:all over|all round|on all sides|on every side))?',
   'two-zone-fire':
-    'two zone(?: fire)?|(?:on|over) (?:the |a )?(?:grill|barbecue|bbq|coals|charcoal|fire|embers)|charcoal(?: grill(?:ed)?)?|grill(?:ed)?|barbecued?|bbq|indirect(?: on the (?:grill|bbq|barbecue))?|(?:on|in) (?:the |a |my )?kettle(?: (?:grill|bbq|barbecue))?',
+    'two zone(?: fire)?|(?:on|over) (?:the |a )?(?:grill|barbecue|bbq|coals|charcoal|fire|embers)|charcoal(?: grill(?:ed)?)?|grill(?:ed)?|barbecued?|bbq|indirect(?: on the (?:grill|bbq|barbecue))?|(?:on|in) (?:the |a |my )?(?:kettle|smoker)(?: (?:grill|bbq|barbecue))?',
   'water-bath': 'water bath(?: then hot)?|sous ?vide|in (?:a|the) bath',
   'bird-turned':
     '(?:cooked |roasted )?(?:breast (?:side )?|upside )down (?:(?:for|to start|at first)(?: the)?(?: first)?|(?:the )?first)(?: (?:hour|half|half hour|half an hour|(?:\\d+|one|two|three) (?:h|hours?|min|minutes?)))?(?: then (?:turn(?:ed)?|flip(?:ped)?)(?: it)?(?: over)?(?: breast (?:side )?up)?)?|bird turned|turned(?: once| half way| halfway)|start(?:ed|ing)? breast down',

@@ -105,6 +105,7 @@ export const TABLE: readonly Reader[] = [
     `(?:(?:and|then) )?(?:hold|held|keep|kept)(?: it| them)?(?: hot| warm)? from \\d{1,2}(?::\\d{2})?(?: [ap]m)?(?= (?:until|till|to|for) )`,
     (_, text) => ({ kind: 'note', text }),
   ),
+  reader('at night', () => ({ kind: 'filler' })),
   reader('suckling(?= lamb )', () => ({ kind: 'filler' })),
   // "Am 25.12."
   reader('am(?= \\d{4}-\\d{2}-\\d{2})', () => ({ kind: 'filler' })),
