@@ -2,6 +2,7 @@ import { isBird } from '@/core/program/schools'
 import type { Stage, TendingAct } from '@/core/program/stage'
 import type { Cut } from '@/core/reference/cuts'
 import { isPoultry } from '@/core/reference/cuts'
+import { donenessScale } from '@/core/reference/doneness'
 import { COOLING, DANGER_ZONE_C, STANDARDS } from '@/core/reference/standards'
 import type { Task } from '@/core/schedule/task'
 import { clock, duration, rise, temperature, type Units } from './units'
@@ -130,7 +131,7 @@ function imperative(task: Task, { cut, source, servings }: TaskScene, units: Uni
       return task.stage
         ? task.stage.environment.kind === 'cabinet'
           ? `Hold in the ${surroundings(task.stage, units)}`
-          : `${numbers.out ? 'Out, and rest' : 'Rest'} ${surroundings(task.stage, units)}`
+          : `${numbers.out || numbers.finished ? 'Out, and rest' : 'Rest'} ${surroundings(task.stage, units)}`
         : 'Rest, loosely tented'
     case 'finish':
       return task.stage
@@ -225,10 +226,19 @@ export function taskHelp(task: Task, scene: TaskScene, units: Units): string | u
       return bird
         ? 'Every point must be there: inner thigh and thick breast. Hot tin: dry cloths, clear way.'
         : 'Hot tin, hot fat: dry cloths, clear way. Push through and draw back: the lowest reading counts.'
-    case 'rest':
-      return task.stage?.environment.kind === 'cabinet'
-        ? `Keep it above ${temperature(DANGER_ZONE_C.high, units)}.`
-        : `${task.because.numbers.out ? 'Hot tin: dry cloths, clear way. ' : ''}Out of the wind.${task.because.numbers.fire ? '' : ' The oven is free: potatoes, puddings.'}`
+    case 'rest': {
+      if (task.stage?.environment.kind === 'cabinet') return `Keep it above ${temperature(DANGER_ZONE_C.high, units)}.`
+      const { out, finished, fire } = task.because.numbers
+      const least_c = finished && cut ? donenessScale(cut.doneness).pullFloor_c : undefined
+      return [
+        least_c === undefined ? '' : `Read every point first: under ${temperature(least_c, units)} it stays in.`,
+        out || finished ? 'Hot tin: dry cloths, clear way.' : '',
+        'Out of the wind.',
+        fire ? '' : 'The oven is free: potatoes, puddings.',
+      ]
+        .filter(Boolean)
+        .join(' ')
+    }
     case 'finish':
       return task.because.numbers.rests
         ? 'Hot fat spits and hot sugar burns: stay with it. It rests after this.'

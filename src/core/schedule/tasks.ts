@@ -103,6 +103,8 @@ export function roastTasks(roast: RoastOnClock): Task[] {
           // It waits for a reading that is no pull: the board moves it with the core.
           ...(kind === 'change' && before?.kind === 'core' ? { reads_c: before.core_c } : {}),
           ...(kind === 'rest' && stages[index - 1]?.stage.environment.kind === 'fire' ? { fire: 1 } : {}),
+          // Out of a hot finish no other step says that it comes out.
+          ...(kind === 'rest' && stages[index - 1]?.stage.role === 'finish' ? { finished: 1 } : {}),
           // By the clock no other step says that it comes out.
           ...(kind === 'rest' && index === pullIndex + 1 && !roast.waits && !roast.takenOff ? { out: 1 } : {}),
           ...(kind === 'change' && stages[index - 1]?.stage.cover !== stage.cover ? { cover_changes: 1 } : {}),
