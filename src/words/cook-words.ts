@@ -1,13 +1,12 @@
 import { DANGER_ZONE_C, STANDARDS } from '@/core/reference/standards'
-import type { ItemState } from '@/domain/cook/board'
+import { type BoardItem, type ItemState, isResting } from '@/domain/cook/board'
 import type { CookEntry } from '@/domain/cook/cook-document'
 import { type Ending, endingNamed } from '@/domain/cook/entry/kind'
 import type { Advice, PeakWatch, Way } from '@/domain/cook/forecast'
 import type { OddReading } from '@/domain/cook/odd'
 import { clock, duration, rise, temperature, type Units } from './units'
 
-/** Where a roast stands. */
-export const STATE_WORDS: Readonly<Record<ItemState, string>> = {
+const STATE_WORDS: Readonly<Record<ItemState, string>> = {
   waiting: 'waits',
   in: 'in',
   resting: 'rests',
@@ -16,6 +15,12 @@ export const STATE_WORDS: Readonly<Record<ItemState, string>> = {
   served: 'served',
   given_up: 'given up',
 }
+/**
+ * Where a roast stands.
+ * @example stateWords({ state: 'finishing', off_s: 0 }) // 'rests'
+ */
+export const stateWords = (board: Pick<BoardItem, 'state' | 'off_s'>): string =>
+  STATE_WORDS[isResting(board) ? 'resting' : board.state]
 
 export const ENTRY_WORDS: Readonly<Record<CookEntry['kind'], string>> = {
   in: 'went in',

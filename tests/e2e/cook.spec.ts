@@ -246,6 +246,29 @@ test('with no probe in it the board says when to read by hand, takes the reading
   await expect(page.getByTestId('log')).toContainText('Stand by: first look with the probe')
 })
 
+test('out of a hot finish that brought too little it goes back into that heat until it reads what is wanted @machine', async ({
+  page,
+  request,
+}) => {
+  const { kitchen, cook } = await rehearsal(page, request, 1, 'chicken 1.8 kg, finish hot, eat tomorrow 19:00')
+  await openBoard(page, `/k/${kitchen}/cooks/${cook.id}`)
+  const row = page.getByTestId('board-row')
+  const step = (words: string) => page.getByRole('listitem').filter({ hasText: words }).last()
+  await page.getByRole('button', { name: 'It is in' }).click()
+  await step('Finish: oven at').getByRole('button', { name: 'Done' }).click()
+  await expect(row).toHaveAttribute('data-state', 'finishing')
+  await expect(page.getByTestId('peak')).toHaveCount(0)
+  await step('Out, and rest on the board').getByRole('button', { name: 'Done' }).click()
+  await expect(row).toContainText('rests')
+  await expect(page.getByTestId('peak')).toHaveAttribute('data-short', 'true')
+  await page.getByTestId('peak').getByRole('button', { name: 'Back in' }).click()
+  await expect(row).toHaveAttribute('data-state', 'in')
+  await expect(row).toContainText('at 230 °C')
+  // Until it reads what is safe, and no finish is asked for that it has had.
+  await expect(step('Pull at 74 °C').getByRole('button', { name: 'Done' })).toBeVisible()
+  await expect(step('Finish: oven at').getByRole('button', { name: 'Done' })).toHaveCount(0)
+})
+
 test('what was tapped late is put where it was, and what cannot have been is refused', async ({ page, request }) => {
   const { kitchen, cook } = await rehearsal(page, request, 1)
   await openBoard(page, `/k/${kitchen}/cooks/${cook.id}`)

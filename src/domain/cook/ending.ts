@@ -60,6 +60,13 @@ export const endingsOf = (steps: readonly CookStep[], item: string, log: CookLog
 export const isNoMore = ({ kind, id, item }: CookStep, log: CookLog): boolean =>
   kind === 'finish' && (log.skipped.has(id) || log.items.get(item ?? '')?.finished !== undefined)
 
+/** The pull of what has had its hot finish, and went back into the heat: nothing comes after it but the rest. */
+export const pullAgain = (step: CookStep): CookStep => ({
+  ...step,
+  numbers: Object.fromEntries(Object.entries(step.numbers).filter(([name]) => !AND_THEN.has(name))),
+})
+const AND_THEN: ReadonlySet<string> = new Set(['pale', 'stays', 'else_pull_c', 'else_min'])
+
 /** A step of a hot finish, as it is done in a pan; which heat it was planned for stays said. */
 export function inPan(step: CookStep): CookStep {
   if (step.stage?.role !== 'finish' || (step.kind !== 'finish' && step.kind !== 'heat_up')) return step

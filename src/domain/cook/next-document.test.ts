@@ -220,6 +220,8 @@ describe('what is next, asked from outside', () => {
     const back = after(off + 6, again)
     expect(back.roasts[0]).toMatchObject({ state: 'in', pull_c: short?.back_in_pull_c })
     expect(back.actions.map(({ kind }) => kind)).toEqual(['watch', 'pull', 'carve', 'serve'])
+    expect(back.actions.find(({ kind }) => kind === 'pull')?.why.numbers).not.toHaveProperty('pale')
+    expect(after(off + 1, went.slice(0, 2)).actions.find(({ kind }) => kind === 'rest')?.why.numbers.finished).toBe(1)
     expect(after(96, [...again, { kind: 'out', at: at(-5) }]).roasts[0]?.state).toBe('resting')
   })
 

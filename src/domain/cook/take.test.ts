@@ -101,8 +101,10 @@ describe('what is entered when somebody decides', () => {
     const [scene] = scenes
     if (!scene) throw new Error('no scene')
     const { board, now_s } = scene
-    expect(putBackIn({ backIn: undefined, into_c: undefined }, board)).toEqual([{ kind: 'in', item: board.item.id }])
-    const decided = putBackIn({ into_c: 230, backIn: { minutes: 10, peak_c: 63, pull_c: 59.5 } }, board)
+    expect(putBackIn({ backIn: undefined, into_c: undefined, wanted_c: 63 }, board)).toEqual([
+      { kind: 'in', item: board.item.id },
+    ])
+    const decided = putBackIn({ wanted_c: 63, into_c: 230, backIn: { minutes: 10, peak_c: 63, pull_c: 59.5 } }, board)
     expect(entered(decided, now_s).map(({ kind, value_c }) => [kind, value_c])).toEqual([
       ['in', null],
       ['oven', 230],

@@ -33,12 +33,13 @@ export const promiseMoved = (to_s: number, board: BoardItem, items: readonly Boa
 
 /** Back into its heat, or that of its hot finish, until it reads more than it has: it has read what it was to be pulled at. */
 export const putBackIn = (
-  { backIn, into_c }: Pick<PeakWatch, 'backIn' | 'into_c'>,
+  { backIn, into_c, wanted_c }: Pick<PeakWatch, 'backIn' | 'into_c' | 'wanted_c'>,
   { item }: Pick<BoardItem, 'item'>,
 ): Decided[] => [
   { kind: 'in', item: item.id },
   ...(into_c === undefined ? [] : [{ kind: 'oven' as const, item: item.id, value_c: tenth(into_c) }]),
-  ...pullAt(backIn?.pull_c, item.id),
+  // No finish is to come any more that would bring the rest.
+  ...pullAt(backIn?.pull_c ?? (into_c === undefined ? undefined : wanted_c), item.id),
 ]
 
 /** A way out that is taken. @param items all of the cook, the one itself among them */

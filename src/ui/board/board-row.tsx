@@ -6,7 +6,7 @@ import type { Forecast, PeakWatch, Way } from '@/domain/cook/forecast'
 import type { Run } from '@/domain/cook/run'
 import { type Decided, ovenSet, promiseMoved, pullAt, putBackIn, wayTaken } from '@/domain/cook/take'
 import { cutAsCooked } from '@/domain/roast/resolve'
-import { lateWords, oddWords, peakWords, pointName, STATE_WORDS } from '@/words/cook-words'
+import { lateWords, oddWords, peakWords, pointName, stateWords } from '@/words/cook-words'
 import { safetyWords } from '@/words/safety'
 import { clock, temperature, type Units } from '@/words/units'
 import { CookCurve } from './cook-curve'
@@ -258,7 +258,7 @@ export function BoardRow({ board, forecast, peak, units, cook, run, compact = fa
       <div className="flex flex-wrap items-baseline gap-x-4">
         <h2 className="font-display text-3xl font-bold">{item.title}</h2>
         <p className="text-lg text-soft">
-          {STATE_WORDS[state]}
+          {stateWords(board)}
           {state === 'in' && `, ${placeOf(board)}${set_c === undefined ? '' : ` at ${temperature(set_c, units)}`}`}
           {state === 'waiting' && goesIn && `, goes in ${clock(goesIn.at_s, units)}`}
         </p>

@@ -4,7 +4,7 @@ import { useEffect } from 'react'
 import type { BoardItem } from '@/domain/cook/board'
 import type { CookDocument } from '@/domain/cook/cook-document'
 import type { Run } from '@/domain/cook/run'
-import { STATE_WORDS } from '@/words/cook-words'
+import { stateWords } from '@/words/cook-words'
 import { stepTitle } from '@/words/steps'
 import { clock, temperature, type Units } from '@/words/units'
 
@@ -53,11 +53,11 @@ export function Glance({
         )}
       </section>
       <ul className="grid gap-3 sm:grid-cols-2">
-        {items.map(({ item, state, latest, promise_s, pull_c, oven_name }) => (
+        {items.map(({ item, state, off_s, latest, promise_s, pull_c, oven_name }) => (
           <li key={item.id} className="rounded-2xl border border-line bg-sheet p-4">
             <p className="text-xl font-semibold">{item.title}</p>
             <p className="text-lg text-soft">
-              {STATE_WORDS[state]}
+              {stateWords({ state, off_s })}
               {state === 'in' && `, ${oven_name}`}
             </p>
             <p className="mt-1 text-3xl font-bold">

@@ -1,7 +1,7 @@
 import type { TendingAct } from '@/core/program/stage'
 import { AHEAD_KINDS } from '@/core/schedule/task'
 import type { CookDocument, CookEntry } from '../cook-document'
-import { endingsOf, inPan, isNoMore, PAN_FINISH } from '../ending'
+import { endingsOf, inPan, isNoMore, PAN_FINISH, pullAgain } from '../ending'
 import { foldLog } from '../entry/fold'
 import { type CookLog, freshItem, hasEnded, type ItemState, type Shift } from '../entry/kind'
 import { secondsOf } from '../entry/time'
@@ -186,12 +186,14 @@ export function runOfLog(document: CookDocument, log: CookLog, now_s: number): R
       const byItself = step.kind === 'rest' && !isHold(step) && step !== plan.takenOff && !isAfterFinish(step, plan)
       const rests = byItself && own.out_s !== undefined && now_s - own.out_s > RESTS_S
       const passed = rests || RANK[own.state] > rankOf(step, plan)
-      const happened = passed ? happenedAt(step, plan, own) : undefined
+      const finished = step.kind === 'finish' ? own.finished?.from_s : undefined
+      const happened = finished ?? (passed ? happenedAt(step, plan, own) : undefined)
       if (happened !== undefined && !ticked.has(step.id)) ticked.set(step.id, happened)
       // Back in, it is to be pulled again: a milestone is done as long as its roast is past it, however often it was ticked.
       if (!passed && isMilestone(step, plan)) ticked.delete(step.id)
       const when = decidedAt(step, course, panned) ?? timeOf(step, plan, course)
-      put(panned ? inPan(step) : step, passed, when, 0, passedBy(step, plan, own) ?? now_s)
+      const again = own.finished !== undefined && step.kind === 'pull'
+      put(again ? pullAgain(step) : panned ? inPan(step) : step, passed, when, 0, passedBy(step, plan, own) ?? now_s)
     } else if (side) {
       const place = side.steps.indexOf(step)
       const after = side.began !== undefined && place > side.steps.indexOf(side.began)
