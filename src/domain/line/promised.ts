@@ -126,11 +126,12 @@ export interface HoursApart {
   readonly last: Meaning
   readonly taken: Meaning
 }
-export function hoursApart(table: readonly Meaning[]): HoursApart | undefined {
+/** @param times every hour on its day, s since 1970: one o'clock on Saturday is not one on Sunday */
+export function hoursApart(table: readonly Meaning[], times: readonly number[]): HoursApart | undefined {
   const hours = table.flatMap((meaning) => (isHour(meaning.fact) ? [{ ...momentOf(meaning.fact), meaning }] : []))
   const [first, last] = [hours[0], hours.at(-1)]
   const taken = hours.findLast(eatenAmong(hours))
-  if (!first || !last || !taken || first.at_s === last.at_s) return undefined
+  if (!first || !last || !taken || (first.at_s === last.at_s && new Set(times).size < 2)) return undefined
   return { first: first.meaning, last: last.meaning, taken: taken.meaning }
 }
 

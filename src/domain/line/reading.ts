@@ -88,16 +88,32 @@ export function readLine(line: string, context: LineContext): Outcome<LineReadin
 
   const apiece = meanings.map(({ fact }) => fact).findLast((fact) => fact.kind === 'mass' && fact.apiece)
   const apiece_kg = apiece?.kind === 'mass' ? apiece.kg : undefined
-  const roasts = groups.flatMap((group) =>
-    roastsOf(group, { toCelsius, guests, roasts: groups.length, apiece_kg, standards, asks, replaced, spelt, added }),
+  const dated = hoursOf(meanings, context)
+  const times = dated.map(({ at_s }) => at_s)
+  // "Lunch for 30, lamb; dinner for 45, sirloin": each table has its own.
+  const eaters = table.flatMap(({ fact }) => (fact.kind === 'guests' ? [fact.guests] : []))
+  const isEach = groups.length > 1 && eaters.length === groups.length && new Set(times).size > 1
+  const roasts = groups.flatMap((group, i) =>
+    roastsOf(group, {
+      toCelsius,
+      guests: isEach ? eaters[i] : guests,
+      roasts: isEach ? 1 : groups.length,
+      several: groups.length > 1,
+      apiece_kg,
+      standards,
+      asks,
+      replaced,
+      spelt,
+      added,
+    }),
   )
   // Pieces of one cut that were told apart are eaten in their turn.
   const alone = named.length === 1 && roasts.length > 1
   const counts = roasts.map(({ count }) => count)
   const seated = seatedOf(meanings, alone ? [counts.reduce((sum, count) => sum + count, 0)] : counts, context)
   // Several hours, and it is not plain of what.
-  const hours = seated ? undefined : hoursApart(table)
-  const saidHours = seated?.hours ?? (hours ? hoursOf(meanings, context) : [])
+  const hours = seated ? undefined : hoursApart(table, times)
+  const saidHours = seated || hours ? dated : []
   if (hours)
     asks.push({
       code: 'said_twice',

@@ -43,7 +43,10 @@ const kgWords = (kg: number) => `${kg < 0.5 ? Math.round(kg * 100) / 100 : tenth
 export interface Scene {
   readonly toCelsius: (heat: SaidHeat, role: Role) => number
   readonly guests: number | undefined
+  /** How many share those guests. */
   readonly roasts: number
+  /** Whether other roasts are named: what is added is said beside its own. */
+  readonly several: boolean
   /** What each weighs that has no weight of its own, kg. */
   readonly apiece_kg: number | undefined
   readonly standards: HouseStandards
@@ -60,7 +63,7 @@ const OVER_K = 6
 /** One roast from the meanings beside its cut, or one for each weight that was said. */
 export function roastsOf(
   group: readonly Meaning[],
-  { toCelsius, guests, roasts, apiece_kg, standards, asks, replaced, spelt, added }: Scene,
+  { toCelsius, guests, roasts, several, apiece_kg, standards, asks, replaced, spelt, added }: Scene,
 ): SaidRoast[] {
   const named = group.find(({ fact }) => namesMeat(fact))
   if (!named) return []
@@ -454,7 +457,7 @@ export function roastsOf(
       ...(pieces > 1 ? { pieces } : {}),
       options: sizes
         .map(({ kg, pieces: of }) => `${of > 1 ? `${of} x ` : ''}${kgWords(kg)}`)
-        .map((words) => ({ says: words, line: added(words) })),
+        .map((words) => ({ says: words, line: several ? replaced(named, `${spelt(named)} ${words}`) : added(words) })),
     })
   }
   const weighing = (mass_kg: number, count: number): SaidRoast => ({

@@ -247,7 +247,7 @@ function pastOclock(words: readonly string[], count: number): number {
 
 /** When the guests come: guests arrive at 6, everyone is here by 7; and until when it is held, where no other hour is said. */
 const ARRIVES =
-  /^(?:(?:guests?|people|family|friends|company) (?=(?:at|from|by|around|about) )|(?:(?:the |my |our |all )*(?:guests?|people|family|friends|company|everyone|everybody|visitors|they) )?(?:(?:will|are|is|be) )*(?:arriv(?:e|es|ing)|com(?:e|es|ing)(?: over| round)?|here|due|expected|get(?:ting)? here|over) |(?:(?:pre dinner )?drinks|nibbles|canapes|aperitifs?|starters?|first course|soup|speeches|toasts?|doors(?: open)?|(?:(?:and|then) )?(?:hold|held|keep|kept)(?: it| them)?(?: hot| warm)? (?:until|till|to)) )(?=at |by |around |about |for |from |on |tomorrow |today |\+|\d)/
+  /^(?:(?:guests?|people|family|friends|company) (?=(?:at|from|by|around|about) |\d{1,2}[:.]\d{2} |\d{1,2} [ap]m)|(?:(?:the |my |our |all )*(?:guests?|people|family|friends|company|everyone|everybody|visitors|they) )?(?:(?:will|are|is|be) )*(?:arriv(?:e|es|ing)|com(?:e|es|ing)(?: over| round)?|here|due|expected|get(?:ting)? here|over) |(?:(?:pre dinner )?drinks|nibbles|canapes|aperitifs?|starters?|first course|soup|speeches|toasts?|doors(?: open)?|(?:(?:and|then) )?(?:hold|held|keep|kept)(?: it| them)?(?: hot| warm)? (?:until|till|to)) )(?=at |by |around |about |for |from |on |tomorrow |today |\+|\d)/
 
 const HELD = /\b(?:hold|held|keep|kept)\b/
 

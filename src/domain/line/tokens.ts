@@ -24,7 +24,7 @@ const FRACTIONS: ReadonlyMap<string, string> = new Map(
 )
 /** Dates, clocks and ordinals stay as they are; every other number parts from what is glued to it. */
 const PIECE =
-  /\b\d{1,2}h\d{2}\b|\b(?:o\/n|m\/[rw])\b|\d{4}-\d{2}-\d{2}|\d{1,2}[/.]\d{1,2}[/.](?:\d{4}|\d{2})\b|\d{1,2}:\d{2}|\d{1,2}\.\d{2}(?=[ap]m\b)|(?<=\d[.\s]?|\p{L}\s)[ap]\.\s?m\b\.?|\d+(?:st|nd|rd|th)\b|(?<!\d)\d{1,2}\/\d{1,2}(?!\d)|\d+[.,]\d+|\d+|[¼½¾⅓⅔⅛]|\p{L}[\p{L}\p{M}'’]*|\+|&|"|@|→|[-=]>|(?<=\d ?)#|(?<=\d ?)%(?= (?:of |like |want )?(?:the |them |us )?(?:guests |people |table )?(?:rare|med(?:ium)?|well|pink|bloody|blue|mr|mw)\b)/giu
+  /[£$€] ?\d+(?:[.,]\d+)?(?: ?\/ ?(?:kg|kilo|lb|pound|head|person))?|\b\d{1,2}h\d{2}\b|\b(?:o\/n|m\/[rw])\b|\d{4}-\d{2}-\d{2}|\d{1,2}[/.]\d{1,2}[/.](?:\d{4}|\d{2})\b|\d{1,2}:\d{2}|\d{1,2}\.\d{2}(?=[ap]m\b)|(?<=\d[.\s]?|\p{L}\s)[ap]\.\s?m\b\.?|\d+(?:st|nd|rd|th)\b|(?<!\d)\d{1,2}\/\d{1,2}(?!\d)|\d+[.,]\d+|\d+|[¼½¾⅓⅔⅛]|\p{L}[\p{L}\p{M}'’]*|\+|&|"|@|→|[-=]>|(?<=\d ?)#|(?<=\d ?)%(?= (?:of |like |want )?(?:the |them |us )?(?:guests |people |table )?(?:rare|med(?:ium)?|well|pink|bloody|blue|mr|mw)\b)/giu
 /** Signs that stand for a word: an arrow goes to what it points at. */
 const SIGNS: ReadonlyMap<string, string> = new Map(
   Object.entries({ '→': 'to', '->': 'to', '=>': 'to', '#': 'lb', '@': 'at', '%': 'percent' }),

@@ -50,4 +50,26 @@ describe('what is taken where a line says no weight', () => {
       }
     }
   })
+
+  it('of several roasts what is tapped is said of the one that was asked about, and of no other', () => {
+    const context = { now_s: Date.UTC(2026, 10, 24, 9) / 1000, timeZone: 'UTC' }
+    for (const line of ['duck and goose for 12 7pm', 'rib and a leg of lamb 7pm', 'lamb leg; sirloin MR, 7pm']) {
+      const reading = readLine(line, context)
+      if (!reading.ok) throw new Error(line)
+      const heavy = reading.value.asks.flatMap((ask) => (ask.code === 'how_heavy' ? [ask] : []))
+      expect(heavy).toHaveLength(2)
+      for (const { cut, options } of heavy)
+        for (const { says, line: again } of options) {
+          const read = readLine(again, context)
+          if (!read.ok) throw new Error(again)
+          expect(read.value.roasts.find((roast) => roast.cut === cut)?.mass_kg, again).toBe(
+            Number(says.replace(' kg', '')),
+          )
+          expect(
+            read.value.asks.filter(({ code }) => code === 'how_heavy'),
+            again,
+          ).toHaveLength(1)
+        }
+    }
+  })
 })

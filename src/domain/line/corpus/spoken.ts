@@ -323,4 +323,19 @@ export const SPOKEN: readonly (readonly [line: string, means: string])[] = [
   ['pork shoulder 3kg goes in at 11 at night, 110, eat at noon', '3kg oven110 pork-shoulder | ?in @11-25T12:00'],
   ['turkey 6kg, oven on at 8am, dinner at 2', '6kg turkey | @11-24T14:00'],
   ['put 3kg rib on at 3pm, eat 7pm', '3kg beef-rib-bone-in | @11-24T19:00 from@11-24T15:00'],
+  ['roast beef dinner for five, £50, saturday 7', '?kg beef-rib-bone-in note | ?cut @11-28T19:00 for5'],
+  ['sirloin 2kg £32, 7pm', '2kg beef-strip-loin note | @11-24T19:00'],
+  ['rib of beef 3kg $25 a lb saturday 7pm', '3kg beef-rib-bone-in note | @11-28T19:00'],
+  ['heritage turkey 12 lb 4pm', '5.44kg turkey | @11-24T16:00'],
+  ['turkey 5kg €9.50/kg friday 6pm', '5kg note turkey | @11-27T18:00'],
+  [
+    'lunch 13:00 30 pax lamb leg pink; dinner 20:00 45 pax sirloin MR',
+    '=pink ?kg lamb-leg-bone-in x3 | =medium-rare ?kg beef-strip-loin x2 | 2@11-24T20:00 3@11-24T13:00 for75',
+  ],
+  ['turkey: 6.2kg; oven: 175; eat: 14:30; guests: 9', '6.2kg oven175 turkey | @11-24T14:30 for9'],
+  ['turkey 5kg, guests 13:00, carve 13:45', '5kg turkey | @11-24T13:45'],
+  [
+    'Sat: 13:00 20 covers pork loin. Sun: 13:00 50 covers rib',
+    '?kg pork-loin | ?kg beef-rib-bone-in x3 | ?twice @11-29T13:00 for70',
+  ],
 ]

@@ -47,6 +47,11 @@ export const TABLE: readonly Reader[] = [
     `(?:for |feeds |feeding |serves |serving |we are )?(${N})(?: or| to)? (${N}) (?:hungry )?${PEOPLE}`,
     ([, least = '', most = '']) => (numberOf(least) < numberOf(most) ? guests(numberOf(most)) : undefined),
   ),
+  // guests: 9
+  listed(
+    `(?:guests|people|covers|pax|diners|eaters) (${N})(?! (?:${MASS_UNIT.slice(1, -1)}|[ap]m|for|at|with|want)(?: |$))`,
+    ([, count = '']) => (NOBODY.has(count) ? undefined : guests(numberOf(count))),
+  ),
   reader(`(${N}) (?:hungry )?${PEOPLE}`, ([, count = '']) => guests(numberOf(count))),
   reader(
     `(?:(?:one|two|three|1|2|3|a|an|some|my|the|with|is|of them|of us|who is|someone|somebody|guest) )*${EATER}(?: (?:at the table|guest|guests|is coming|are coming))?`,
@@ -104,6 +109,14 @@ export const TABLE: readonly Reader[] = [
   reader(
     `(?:(?:and|then) )?(?:hold|held|keep|kept)(?: it| them)?(?: hot| warm)? from \\d{1,2}(?::\\d{2})?(?: [ap]m)?(?= (?:until|till|to|for) )`,
     (_, text) => ({ kind: 'note', text }),
+  ),
+  // What it costs: remembered
+  listed(
+    '(?:about |around |budget |for |at |under |up to )*[£$€] ?[\\d.,]+(?: ?/ ?[a-z]+)?(?: (?:a|per) (?:kg|kilo|lb|pound|head|person|cover)| each| a head| pp)?',
+    (_, text) => ({
+      kind: 'note',
+      text,
+    }),
   ),
   reader('at night', () => ({ kind: 'filler' })),
   reader('suckling(?= lamb )', () => ({ kind: 'filler' })),
