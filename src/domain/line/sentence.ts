@@ -342,7 +342,8 @@ function houseAt(names: ReturnType<typeof namesOf>, words: readonly string[], at
 
 /** After "1.12." an hour comes: it ends no sentence, and is no weight. */
 const CLOSED = /^\.,?\s+(?:um\s+|at\s+)?\d{1,2}(?::\d{2}|\s*uhr)/i
-const ARTICLE = /^(?:an?|the|my|our|some)$/
+/** Before what a comma stands: it is of what comes after them. */
+const ARTICLE = /^(?:an?|the|my|our|some|adults|kids|children)$/
 /** Reads a line word by word. Every word is either part of a meaning, or filler, or unknown; nothing stops at it. */
 export function readSentence(whole: string, context: LineContext): Sentence {
   makeReady()

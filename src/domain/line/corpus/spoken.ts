@@ -338,4 +338,8 @@ export const SPOKEN: readonly (readonly [line: string, means: string])[] = [
     'Sat: 13:00 20 covers pork loin. Sun: 13:00 50 covers rib',
     '?kg pork-loin | ?kg beef-rib-bone-in x3 | ?twice @11-29T13:00 for70',
   ],
+  [
+    'kids at 5:30 chicken 1.5kg, adults at 8 rib 2kg',
+    '1.5kg chicken | 2kg beef-rib-bone-in | 1@11-24T17:30 1@11-24T20:00',
+  ],
 ]
