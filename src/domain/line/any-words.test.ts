@@ -17,6 +17,9 @@ const readMealWords = (line: string, context: Parameters<typeof readLine>[1]) =>
   return reading.ok ? mealWordsOf(reading.value) : reading
 }
 const LIMIT_MS = 20
+/** Or as long as so many ordinary lines: a machine that others use is slow at both. */
+const MOST_ORDINARY = 12
+const ORDINARY = 'prime rib 3 kg, medium rare, oven 120 then 250, for 8 at 19:00'
 
 const WORDS = [
   ...CUTS.flatMap((cut) => cutWords(cut).slice(0, 3)),
@@ -72,6 +75,17 @@ function lineOf(random: () => number): string {
   return parts.join(glue)
 }
 
+/** The quickest of twenty readings, or the first that is within what is enough, ms. */
+function quickest(read: (line: string) => unknown, line: string, enough_ms = 0): number {
+  let ms = Number.POSITIVE_INFINITY
+  for (let attempt = 0; attempt < 20 && ms > enough_ms; attempt++) {
+    const from = performance.now()
+    read(line)
+    ms = Math.min(ms, performance.now() - from)
+  }
+  return ms
+}
+
 /** Reads every line; answers the slowest, the best of twenty where one was slow: what counts is the reader, not the machine. */
 function slowest(
   read: (line: string) => unknown,
@@ -82,13 +96,8 @@ function slowest(
   let worst = { ms: 0, line: '' }
   for (let i = 0; i < lines; i++) {
     const line = lineOf(random)
-    let ms = Number.POSITIVE_INFINITY
-    for (let attempt = 0; attempt < 20 && ms > LIMIT_MS; attempt++) {
-      const from = performance.now()
-      read(line)
-      ms = Math.min(ms, performance.now() - from)
-    }
-    if (ms > worst.ms) worst = { ms, line }
+    const ms = quickest(read, line, LIMIT_MS)
+    if (ms > worst.ms && !(ms > LIMIT_MS && ms < MOST_ORDINARY * quickest(read, ORDINARY))) worst = { ms, line }
   }
   return worst
 }

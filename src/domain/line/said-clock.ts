@@ -79,13 +79,15 @@ const namedHour: Rule = (tokens, at) => {
 
 /** "half seven" is half past seven: after "at" and the like, or where nothing follows that could be halved. */
 const halfHour: Rule = (tokens, at) => {
-  if (textAt(tokens, at) !== 'half' || at === 0) return undefined
+  if (textAt(tokens, at) !== 'half') return undefined
   const before = textAt(tokens, at - 1)
   const hour = textAt(tokens, at + 1)
   const next = tokens[at + 2]?.parted ? '' : textAt(tokens, at + 2)
   if (/^an?$/.test(hour) || !isHour12(numberOf(hour)) || MEASURED.test(next)) return undefined
   const bare = !/^(?:and|an?|x|\d.*)$/.test(before) && endsAt(tokens, at + 2)
-  return LEADS_HOUR.test(before) || bare ? { count: 2, text: clockOf(numberOf(hour), 30) } : undefined
+  // "Half six turkey 5 kg": nobody begins with half of six of them.
+  const first = at === 0 && numberOf(hour) > 1
+  return LEADS_HOUR.test(before) || bare || first ? { count: 2, text: clockOf(numberOf(hour), 30) } : undefined
 }
 
 /** An hour of twelve in its half of the day. */

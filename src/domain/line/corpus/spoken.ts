@@ -342,4 +342,6 @@ export const SPOKEN: readonly (readonly [line: string, means: string])[] = [
     'kids at 5:30 chicken 1.5kg, adults at 8 rib 2kg',
     '1.5kg chicken | 2kg beef-rib-bone-in | 1@11-24T17:30 1@11-24T20:00',
   ],
+  ['half eight, lamb rack 2 of them, pink', '=pink ?kg lamb-rack x2 | @11-24T20:30'],
+  ['half six turkey 5kg', '5kg turkey | @11-24T18:30'],
 ]
