@@ -233,6 +233,7 @@ const NUMBERS = [
 ]
 const hoursSaid = (hours: number) => `${NUMBERS[hours] ?? hours} hours`
 
+const WEEKDAYS = ['Sunday', 'Monday', 'Tuesday', 'Wednesday', 'Thursday', 'Friday', 'Saturday']
 const MANY_BIRDS = /\bbirds? roasts?\b/i
 const PARTS_OF_BIRDS =
   /\b(?:chicken|turkey|duck|goose|hen|capon)s? (?:thighs?|drumsticks?|wings?|legs?|breasts?|supremes?)\b/i
@@ -267,6 +268,8 @@ export function askWords(ask: Ask, units: Units): string {
       return ask.what === 'moment'
         ? `Two hours: “${ask.taken}” is taken for all of it.`
         : `Two of it: the first ${SAID_TWICE[ask.what] ?? 'one'} is taken.`
+    case 'day_of_date':
+      return `“${ask.words}”: that is a ${WEEKDAYS[ask.weekday]}. Taken by its date.`
     case 'not_a_word_for_it':
       return `“${ask.word}” is no doneness of this cut. Taken as ${donenessName(ask.taken).toLowerCase()}.`
   }

@@ -8,6 +8,7 @@ import { fail, type Outcome, type Span, succeed } from '../problem/problem'
 import { nearestOf } from '../quantity/nearest'
 import { toldApart } from './bare-heats'
 import { isNoRoast, NAME_WORDS, nameInLine } from './cut-names'
+import { dayOfDate } from './day-of-date'
 import type { Fact, Meaning } from './fact'
 import { leadHours } from './lead'
 import { ORDINARY } from './ordinary'
@@ -126,9 +127,18 @@ export function readLine(line: string, context: LineContext): Outcome<LineReadin
         { says: spelt(hours.last), line: replaced(hours.first, dayOf(hours, context)) },
       ],
     })
+  const promise_s = seated?.seatings[0]?.at_s ?? said_s
+  const other = promise_s === undefined ? undefined : dayOfDate(line, promise_s, context)
+  if (other)
+    asks.push({
+      code: 'day_of_date',
+      at: other.at,
+      words: spelt(other.at),
+      weekday: other.weekday,
+      options: [other.dated, other.named].map((day) => ({ says: day, line: replaced(other.at, day) })),
+    })
   // One heat said last is the heat of all that have none of their own.
   const shared = roasts.at(-1)
-  const promise_s = seated?.seatings[0]?.at_s ?? said_s
   const counted =
     seated && !alone ? roasts.map((roast, i) => ({ ...roast, count: seated.counts[i] ?? roast.count })) : roasts
   const heated =

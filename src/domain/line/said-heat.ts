@@ -142,6 +142,7 @@ export function takeStage(heats: HeatsSaid, meaning: Meaning, part: SaidStage): 
   const before = isFirst && stage.minutes !== undefined && stages[0]?.on === 'oven' && stage.on === 'oven'
   stages.splice(before ? 0 : stages.length, 0, {
     ...stage,
+    ...(isFirst && /\bfirst\b/i.test(spelt(meaning)) ? { first: true as const } : {}),
     ...(stage.on === 'bath' ? { cover: stage.cover ?? ('bag' as const) } : {}),
     ...(hotter || bathed || (stage.on === 'pan' && last?.core_c !== undefined) ? { finish: true } : {}),
     set_c: heat && toCelsius(heat, 'oven'),

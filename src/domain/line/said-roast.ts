@@ -104,6 +104,16 @@ export type Ask =
       readonly options: readonly Choice[]
     }
   | {
+      /** A weekday beside a date that is another. */
+      readonly code: 'day_of_date'
+      readonly at: Span
+      /** As they were typed. */
+      readonly words: string
+      /** The day of the week that the date is, 0 a Sunday: it is taken. */
+      readonly weekday: number
+      readonly options: readonly Choice[]
+    }
+  | {
       readonly code: 'not_a_word_for_it'
       readonly at: Span
       readonly word: string

@@ -4,7 +4,7 @@ import { cutByStandards, type HouseStandards } from '../house/standards'
 import { tenth } from '../quantity/round'
 
 /** More pieces than this nobody means who says none, however many eat. */
-const MOST_SHARED = 20
+const MOST_SHARED = 40
 /** A rib of beef with its bone, raw (common practice), kg. */
 const RIB_KG = 1
 /** So many of them a side has that are roasted. */

@@ -64,7 +64,8 @@ export function isSaidCloser(all: readonly Meaning[], at: number, line: string):
   const weights = (from: number, until: number) =>
     all.slice(from, until).filter(({ fact: { kind } }) => kind === 'mass').length
   const after = all.findIndex((meaning, i) => i > place && meaning.fact.kind === 'cut')
-  return !next.parted || (isClosed && weights(0, place) === 0 && weights(place, after < 0 ? all.length : after) === 1)
+  const own_weights = weights(place, after < 0 ? all.length : after)
+  return !next.parted || (isClosed && weights(0, place) === 0 && own_weights <= 1)
 }
 
 /** "Beef wellington, 1 kg fillet": what is in it. */

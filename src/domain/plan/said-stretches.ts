@@ -155,6 +155,7 @@ export function staged(roast: SaidRoast, cut: Cut): ProgramPart {
     !open &&
     (cooks.length === 0 ||
       onlyStarts(cooks, roast, cut) ||
+      (cooks.length === 1 && cooks[0]?.first === true) ||
       (roast.set_c !== undefined && cooks.every(({ on }) => on !== 'off' && on !== 'cold')))
   // Breast down for the first hour: then the other way up, at the heat that was said.
   const turned = !open && cooks.at(-1)?.breastDown ? cooks.at(-1)?.set_c : undefined

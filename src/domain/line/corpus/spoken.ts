@@ -344,4 +344,12 @@ export const SPOKEN: readonly (readonly [line: string, means: string])[] = [
   ],
   ['half eight, lamb rack 2 of them, pink', '=pink ?kg lamb-rack x2 | @11-24T20:30'],
   ['half six turkey 5kg', '5kg turkey | @11-24T18:30'],
+  ['sunday 28 nov 13:00 rib 3kg', '3kg beef-rib-bone-in | @11-28T13:00'],
+  [
+    'need 12 portions of roast beef medium for 7:30 friday night, sirloin',
+    '=medium ?kg beef-strip-loin | @11-27T19:30 for12',
+  ],
+  ['prime rib 3kg in at 3 out at 6 eat at 6:45', '3kg beef-rib-bone-in note | @11-24T18:45 from@11-24T15:00'],
+  ['turkey 5.5 kg foil tent on first 2 hours 170 3pm', '5.5kg oven170 turkey uncover@+120 | @11-24T15:00'],
+  ['turkey 5.5kg first hour at 220, 3pm', '5.5kg [220/60] turkey | @11-24T15:00'],
 ]

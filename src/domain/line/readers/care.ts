@@ -211,7 +211,7 @@ export const CARE: readonly Reader[] = [
   })),
   // foil for the first two hours, then off
   reader(
-    `(?:under |in )?(?:foil|covered|cover|lid|tented)(?: it)?(?: (?:with|in) foil)?(?: on)?(?: for)?(?: the)?(?: first (${SPAN}|hour|half hour)(?: (?:and )?then (?:off|uncover(?:ed)?|bare|open))?| (${SPAN}|hour|half hour) (?:and )?then (?:off|uncover(?:ed)?|bare|open))`,
+    `(?:under |in )?(?:foil tent|foil|covered|cover|lid|tented|tent)(?: it)?(?: (?:with|in) foil)?(?: on)?(?: for)?(?: the)?(?: first (${SPAN}|hour|half hour)(?: (?:and )?then (?:off|uncover(?:ed)?|bare|open))?| (${SPAN}|hour|half hour) (?:and )?then (?:off|uncover(?:ed)?|bare|open))`,
     ([, first, span = '']) => ({
       kind: 'tending',
       act: 'uncover',

@@ -328,6 +328,11 @@ export const PIECE: readonly Reader[] = [
     `(?:(?:bring|brought|tak(?:e|en|es)|get|comes?) (?:it )?)?out (?:of )?(?:the )?fridge (?:at |by |from )?(?:\\d{1,2}:\\d{2}(?: [ap]m)?|\\d{1,2} [ap]m)|out of the fridge (?:at|by) (?:[1-9]|1[0-2])(?! (?:c|f|degrees?|deg)(?: |$))`,
     (_, text) => ({ kind: 'note', text }),
   ),
+  // "Out at six": an hour, remembered
+  reader(
+    `(?:(?:comes?|take(?: it)?|taken) )?out(?: of the oven)? (?:at|by) (?:\\d{1,2}:\\d{2}(?: [ap]m)?|\\d{1,2} [ap]m|(?:[1-9]|1[0-2])(?! (?:c|f|degrees?|deg|${MASS_UNIT.slice(1, -1)})(?: |$)))`,
+    (_, text) => ({ kind: 'note', text }),
+  ),
   reader(`(?:start(?:s|ed|ing)? )?(?:at |from )?room temp(?:erature)?`, () => ({
     kind: 'start',
     heat: { value: 18, unit: 'c' },

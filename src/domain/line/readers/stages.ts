@@ -152,6 +152,11 @@ export const STAGES: readonly Reader[] = [
         : undefined
     },
   ),
+  // the first hour at 220
+  reader(`(?:for )?(?:the )?first (hour|half hour) (?:at|in an? oven at) ${HEAT}`, ([, span, value, unit, gas]) => {
+    const heat = heatOf(value, unit, gas)
+    return isHeat(heat) ? stage({ on: 'oven', heat, minutes: span === 'hour' ? 60 : 30, first: true }) : undefined
+  }),
   // breast down for the first hour at 220
   reader(
     `((?:${LEAD} )*)(?:breast (?:side )?|upside )down (?:for )?(?:the )?(?:first )?(${SPAN}|hour|half hour) at ${HEAT}(?= (?:and )?then )`,
