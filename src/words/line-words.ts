@@ -2,6 +2,7 @@ import { findSchool } from '@/core/program/schools'
 import type { TenderEnd } from '@/core/reference/tenderness'
 import { isNoRoast } from '@/domain/line/cut-names'
 import type { Fact, SaidHeat, SaidMoment, SaidStage } from '@/domain/line/fact'
+import { WEEKDAYS } from '@/domain/line/moment'
 import type { Ask } from '@/domain/line/reading'
 import { clock, duration, mass, shortDay, type Units } from './units'
 import { cutName, donenessName } from './words'
@@ -233,7 +234,7 @@ const NUMBERS = [
 ]
 const hoursSaid = (hours: number) => `${NUMBERS[hours] ?? hours} hours`
 
-const WEEKDAYS = ['Sunday', 'Monday', 'Tuesday', 'Wednesday', 'Thursday', 'Friday', 'Saturday']
+const dayName = (weekday: number) => (WEEKDAYS[weekday] ?? '').replace(/^./, (letter) => letter.toUpperCase())
 const MANY_BIRDS = /\bbirds? roasts?\b/i
 const PARTS_OF_BIRDS =
   /\b(?:chicken|turkey|duck|goose|hen|capon)s? (?:thighs?|drumsticks?|wings?|legs?|breasts?|supremes?)\b/i
@@ -269,7 +270,7 @@ export function askWords(ask: Ask, units: Units): string {
         ? `Two hours: “${ask.taken}” is taken for all of it.`
         : `Two of it: the first ${SAID_TWICE[ask.what] ?? 'one'} is taken.`
     case 'day_of_date':
-      return `“${ask.words}”: that is a ${WEEKDAYS[ask.weekday]}. Taken by its date.`
+      return `“${ask.words}”: that is a ${dayName(ask.weekday)}. Taken by its date.`
     case 'not_a_word_for_it':
       return `“${ask.word}” is no doneness of this cut. Taken as ${donenessName(ask.taken).toLowerCase()}.`
   }

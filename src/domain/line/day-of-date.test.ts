@@ -1,12 +1,11 @@
 import { TZDate } from '@date-fns/tz'
 import { describe, expect, it } from 'vitest'
 import { seededRandom } from '@/core/estimate/random'
+import { MONTHS, WEEKDAYS } from './moment'
 import { readLine } from './reading'
 
 const ZONE = 'Europe/London'
 const NOW_S = Date.UTC(2026, 10, 24, 9) / 1000
-const DAYS = ['sunday', 'monday', 'tuesday', 'wednesday', 'thursday', 'friday', 'saturday']
-const MONTHS = 'january february march april may june july august september october november december'.split(' ')
 const read = (line: string) => {
   const reading = readLine(line, { now_s: NOW_S, timeZone: ZONE })
   if (!reading.ok) throw new Error(line)
@@ -29,7 +28,7 @@ describe('a weekday beside a date', () => {
     for (const option of [date, day]) expect(asked(option?.line ?? ''), option?.line).toBeUndefined()
     expect(read(date?.line ?? '').promise_s).toBe(read(line).promise_s)
     const eaten = new TZDate((read(day?.line ?? '').promise_s ?? 0) * 1000, ZONE)
-    expect([DAYS[eaten.getDay()]?.slice(0, 3), eaten.getDate()].join(' ')).toBe(named.split(' ', 2).join(' '))
+    expect([WEEKDAYS[eaten.getDay()]?.slice(0, 3), eaten.getDate()].join(' ')).toBe(named.split(' ', 2).join(' '))
   })
 
   it('of any day of the next year it is asked where they are not of one day, and never else', () => {
@@ -37,7 +36,7 @@ describe('a weekday beside a date', () => {
     for (let round = 0; round < 300; round++) {
       const at = new TZDate(2026, 10, 25 + Math.floor(300 * random()), ZONE)
       const weekday = Math.floor(7 * random())
-      const line = `${DAYS[weekday]} ${at.getDate()} ${MONTHS[at.getMonth()]} 19:00 rib 3 kg`
+      const line = `${WEEKDAYS[weekday]} ${at.getDate()} ${MONTHS[at.getMonth()]} 19:00 rib 3 kg`
       expect(asked(line) !== undefined, line).toBe(at.getDay() !== weekday)
     }
   }, 60_000)

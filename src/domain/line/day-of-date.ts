@@ -1,13 +1,17 @@
 import { TZDate } from '@date-fns/tz'
 import type { Span } from '../problem/problem'
+import { MONTHS, WEEKDAYS } from './moment'
 
 /** "Sunday 28 November", where the 28th is a Saturday: which of them is meant is asked. */
 
-const WEEKDAYS: readonly string[] = ['sun', 'mon', 'tue', 'wed', 'thu', 'fri', 'sat']
-const MONTHS = 'jan feb mar apr may jun jul aug sep oct nov dec'.split(' ')
-const NAMED = '(sun|mon|tue|wed|thu|fri|sat)[a-z]*\\.?'
+/** As short as they are said. */
+const short = (names: readonly string[]) => names.map((name) => name.slice(0, 3))
+const DAYS = short(WEEKDAYS)
+const OF_YEAR = short(MONTHS)
+const NAMED = `(${DAYS.join('|')})[a-z]*\\.?`
+const MONTH = `(?:${OF_YEAR.join('|')})[a-z]*`
 /** A day of a month is said with its month, or as an ordinal: "Sunday 1 pm" is an hour. */
-const DATE = `(\\d{1,2})(?:(?:st|nd|rd|th)(?: of)?(?: (?:${MONTHS.join('|')})[a-z]*)?|(?: of)? (?:${MONTHS.join('|')})[a-z]*)`
+const DATE = `(\\d{1,2})(?:(?:st|nd|rd|th)(?: of)?(?: ${MONTH})?|(?: of)? ${MONTH})`
 const BOTH = new RegExp(`\\b${NAMED}[ ,]+(?:the )?(${DATE})(?![a-z\\d])`, 'i')
 
 /** A weekday and a date that are not of one day. */
@@ -34,14 +38,14 @@ export function dayOfDate(
   if (!said) return undefined
   const [text, name = '', , day = ''] = said
   const eaten = new TZDate(promise_s * 1000, timeZone)
-  const weekday = WEEKDAYS.indexOf(name.toLowerCase())
+  const weekday = DAYS.indexOf(name.toLowerCase())
   if (eaten.getDate() !== Number(day) || eaten.getDay() === weekday) return undefined
   const today = new TZDate(now_s * 1000, timeZone)
   const midnight = new TZDate(today.getFullYear(), today.getMonth(), today.getDate(), timeZone).getTime()
   const after = (weekday - eaten.getDay() + 7) % 7
   const of = (days: number) => new TZDate(eaten.getFullYear(), eaten.getMonth(), eaten.getDate() + days, timeZone)
   const isBefore = after > 3 && of(after - 7).getTime() >= midnight
-  const words = (date: TZDate) => `${WEEKDAYS[date.getDay()]} ${date.getDate()} ${MONTHS[date.getMonth()]}`
+  const words = (date: TZDate) => `${DAYS[date.getDay()]} ${date.getDate()} ${OF_YEAR[date.getMonth()]}`
   return {
     at: { from: said.index, to: said.index + text.length },
     weekday: eaten.getDay(),

@@ -10,7 +10,7 @@ export const WEEKDAYS: readonly string[] = [
   'friday',
   'saturday',
 ]
-const MONTHS = [
+export const MONTHS: readonly string[] = [
   'january',
   'february',
   'march',

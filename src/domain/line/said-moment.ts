@@ -96,6 +96,8 @@ const BEFORE_DAWN = 7
 
 /** "At ten tonight", "11 at night": in the evening. */
 const NIGHT = /^([5-9]|1[01])(?::(\d{2}))? (?:tonight|at night)/
+/** A clock, or the half of the day that it is of. */
+const isClock = (word: string): boolean => /^\d{1,2}[:.]\d{2}$|^[ap]m$|^(?:noon|midday|midnight)$/.test(word)
 const HALF_SAID = /^[ap]m$|^(?:noon|midday|midnight)$|^0\d?[:.]\d{2}$/
 const putIn = (at_s: number, words: readonly string[]): Found['fact'] => ({
   kind: 'put_in',
@@ -126,10 +128,7 @@ function putInAt(words: readonly string[], context: MomentContext): Found | unde
     rest.map((word, i) => afternoon(word, rest[i + 1], BEFORE_DAWN)),
     context,
   )
-  const clocked = rest
-    .slice(0, found?.count ?? 0)
-    .some((word) => /^\d{1,2}[:.]\d{2}$|^[ap]m$|^(?:noon|midday|midnight)$/.test(word))
-  return found && clocked
+  return found && rest.slice(0, found.count).some(isClock)
     ? { count: skipped + found.count, fact: putIn(found.at_s, night ? ['pm'] : rest.slice(0, found.count)) }
     : undefined
 }
@@ -147,10 +146,8 @@ const STARTS =
 export function startedAt(words: readonly string[], at: number, found: Found | undefined): Found | undefined {
   if (found?.fact.kind !== 'moment' || found.fact.said === 'day' || found.fact.led || found.fact.weak) return found
   if (at < 2 || at > LONGEST_NAME || !STARTS.test(`${words.slice(0, at).join(' ')} `)) return found
-  const clocked = words
-    .slice(at, at + found.count)
-    .some((word) => /^\d{1,2}[:.]\d{2}$|^[ap]m$|^(?:noon|midday|midnight)$/.test(word))
-  return clocked ? { count: found.count, fact: putIn(found.fact.at_s, words.slice(at, at + found.count)) } : found
+  const own = words.slice(at, at + found.count)
+  return own.some(isClock) ? { count: found.count, fact: putIn(found.fact.at_s, own) } : found
 }
 
 /** "3 pm in the oven": when it goes in, where no heat follows. */

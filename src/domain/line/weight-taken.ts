@@ -5,6 +5,7 @@ import { tenth } from '../quantity/round'
 
 /** More pieces than this nobody means who says none, however many eat. */
 const MOST_SHARED = 40
+const meant = (pieces: number): number => (pieces > MOST_SHARED ? 1 : pieces)
 /** A rib of beef with its bone, raw (common practice), kg. */
 const RIB_KG = 1
 /** So many of them a side has that are roasted. */
@@ -18,7 +19,7 @@ function asBought(known: Cut, standards: HouseStandards, heads: number) {
   const wanted_kg = Math.min(cut.mass_kg.most, cut.bone === 'bird' ? Math.max(cut.mass_kg.least, bought_kg) : bought_kg)
   return {
     kg: cut.buyStep_kg === undefined ? tenth(wanted_kg) : wanted_kg,
-    pieces: pieces > MOST_SHARED ? 1 : pieces,
+    pieces: meant(pieces),
   }
 }
 
@@ -27,8 +28,7 @@ function asBought(known: Cut, standards: HouseStandards, heads: number) {
  * @example piecesFor(18, { most: 4.5 }) // 4
  */
 export function piecesFor(all_kg: number, { most }: { readonly most: number }): number {
-  const pieces = Math.max(1, Math.ceil(all_kg / most - 1e-9))
-  return pieces > MOST_SHARED ? 1 : pieces
+  return meant(Math.max(1, Math.ceil(all_kg / most - 1e-9)))
 }
 
 /**

@@ -67,9 +67,9 @@ function wentUntil(heated: readonly Stage[], end_s: number): Stage[] {
 function asItWent(program: Program, out_s: number, finish_s: number | undefined): Program {
   const pull = pullStageIndex(program)
   const heated = wentUntil(program.stages.slice(0, pull + 1), finish_s ?? out_s)
-  const hot = finish_s === undefined ? undefined : program.stages[pull + 1]
-  if (!hot) return { ...program, stages: [...heated, ...program.stages.slice(pull + 1)] }
-  const duration_s = seconds(out_s - (finish_s ?? 0))
+  const hot = program.stages[pull + 1]
+  if (finish_s === undefined || !hot) return { ...program, stages: [...heated, ...program.stages.slice(pull + 1)] }
+  const duration_s = seconds(out_s - finish_s)
   const finish: Stage = { ...hot, role: 'cook', until: { kind: 'time', duration_s } }
   return { ...program, stages: [...heated, finish, ...program.stages.slice(pull + 2)] }
 }

@@ -153,17 +153,21 @@ export const STAGES: readonly Reader[] = [
     },
   ),
   // the first hour at 220
-  reader(`(?:for )?(?:the )?first (hour|half hour) (?:at|in an? oven at) ${HEAT}`, ([, span, value, unit, gas]) => {
-    const heat = heatOf(value, unit, gas)
-    return isHeat(heat) ? stage({ on: 'oven', heat, minutes: span === 'hour' ? 60 : 30, first: true }) : undefined
-  }),
+  reader(
+    `(?:for )?(?:the )?first (hour|half hour) (?:at|in an? oven at) ${HEAT}`,
+    ([, span = '', value, unit, gas]) => {
+      const heat = heatOf(value, unit, gas)
+      return isHeat(heat) ? stage({ on: 'oven', heat, minutes: stretchOf(span), first: true }) : undefined
+    },
+  ),
   // breast down for the first hour at 220
   reader(
     `((?:${LEAD} )*)(?:breast (?:side )?|upside )down (?:for )?(?:the )?(?:first )?(${SPAN}|hour|half hour) at ${HEAT}(?= (?:and )?then )`,
     ([, lead = '', span = '', value, unit, gas]) => {
       const heat = heatOf(value, unit, gas)
-      const minutes = span === 'hour' ? 60 : span === 'half hour' ? 30 : minutesOf(span)
-      return isHeat(heat) ? stage({ on: 'oven', heat, minutes, first: isFirst(lead), breastDown: true }) : undefined
+      return isHeat(heat)
+        ? stage({ on: 'oven', heat, minutes: stretchOf(span), first: isFirst(lead), breastDown: true })
+        : undefined
     },
   ),
   // 160 under foil for 2 h, then uncovered: on at the same heat
