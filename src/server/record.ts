@@ -11,7 +11,7 @@ import { standing } from '@/domain/cook/entry/fold'
 import type { CookStory } from '@/domain/cook/story/story'
 import { parseWith } from '@/domain/problem/parse'
 import { fail, type Outcome, succeed } from '@/domain/problem/problem'
-import { fridgeFrom, settledBy } from '@/domain/record/cooling'
+import { fridgeFrom, minutesLain, settledBy } from '@/domain/record/cooling'
 import { kitchenDay } from '@/domain/record/day'
 import {
   brokenAt,
@@ -171,11 +171,12 @@ export async function recordLeftovers(
     const served = stand.findLast((each) => each.kind === 'served' && each.item === entry.item)
     const item = document.items.find((each) => each.id === entry.item)
     if (!served || !item || entry.value_c === null) continue
-    const minutes = Math.round((Date.parse(entry.at) - Date.parse(served.at)) / 60_000)
+    const minutes = minutesLain(served.at, entry.at)
+    if (minutes === undefined) continue
     const idOf = (which: 'first' | 'second') => `board-left-${which}-${id}-${item.id}`.slice(0, 64)
     const [one, two] = await Promise.all([shelf.find(idOf('first')), shelf.find(idOf('second'))])
     const sofar = two || (one && !keepsLimit(one.entry)) ? 'over' : one ? 'first_met' : 'nothing'
-    const limit = minutes < 0 ? undefined : settledBy(first, sofar, entry.value_c, minutes)
+    const limit = settledBy(first, sofar, entry.value_c, minutes)
     if (!limit) continue
     await shelf.add(
       [

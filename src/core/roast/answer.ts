@@ -13,7 +13,7 @@ import { isMeantSafe, type SafetyLeast, SURE, safetyLeast } from '../safety/leas
 import type { Lethality } from '../safety/lethality'
 import { poultryDecades } from '../safety/poultry'
 import { warmthAfter } from '../simulate/afterwards'
-import { type CookRun, cook, wentBy } from '../simulate/cook'
+import { type CookRun, cook, reachedBy, wentBy } from '../simulate/cook'
 import type { Hindrance } from '../simulate/hindrance'
 import { findPull, type PullAnswer } from '../simulate/pull'
 import { type Shown, shownBy } from '../simulate/shown'
@@ -244,10 +244,6 @@ export function answerRoast(question: RoastQuestion): RoastAnswer {
   })
   const { curve, pullCore_c } = run
   const warm_s = run.pulled ? warmthAfter(run, parameters) : WARM_LEAST_S
-  // Never pulled, its peak is how hot it was at all: cooled from the start, that is where it began.
-  const highest_c = (i: number) =>
-    curve.core_c[i]?.subarray(0, curve.length).reduce((a, b) => Math.max(a, b), -Infinity)
-  const reached_c = (i: number) => (run.pulled ? (run.peak_c[i] as number) : (highest_c(i) ?? Number.NaN))
   const hindrances = hindrancesOf(pull, target, program, boilingPoint(parameters.pressure_pa))
   return {
     prepared,
@@ -262,12 +258,12 @@ export function answerRoast(question: RoastQuestion): RoastAnswer {
     deciding,
     pull_c: pull.pull_c[deciding] as number,
     safety: sure?.safety,
-    peak_c: reached_c(deciding),
+    peak_c: reachedBy(run, deciding),
     peakAfter_s: run.pulled ? Math.max(0, (run.peak_s[deciding] as number) - run.pull_s) : 0,
     points: bodies.map((body, i) => ({
       point: body.point,
       pull_c: pullCore_c[i] as number,
-      peak_c: reached_c(i),
+      peak_c: reachedBy(run, i),
       thickness_m: body.thickness_m,
     })),
     gap_k: Math.max(...pullCore_c) - Math.min(...pullCore_c),

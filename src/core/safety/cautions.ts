@@ -3,7 +3,7 @@ import { settingOf } from '../program/stage'
 import { type Cut, findCut, isPoultry } from '../reference/cuts'
 import { donenessScale, scaleOf } from '../reference/doneness'
 import { DANGER_ZONE_C, retailOvenLeast, STANDARDS, TEMPER_LIMIT_S } from '../reference/standards'
-import type { CookRun } from '../simulate/cook'
+import { type CookRun, reachedBy } from '../simulate/cook'
 import { integrateLethality, type Lethality } from './lethality'
 import { POULTRY_DECADES, poultryDecades } from './poultry'
 
@@ -63,17 +63,18 @@ export function cautionsOf(
   temper_s: number,
   table: TableContext,
 ): { cautions: Caution[]; lethality: Lethality } {
-  const coldest = run.peak_c.indexOf(Math.min(...run.peak_c))
-  const peak_c = run.peak_c[coldest] as number
+  const reached_c = run.points.map((_, body) => reachedBy(run, body))
+  const peak_c = Math.min(...reached_c)
+  const coldest = reached_c.indexOf(peak_c)
   const lethality = integrateLethality(run.curve.time_s, run.curve.core_c[coldest] as Float64Array, run.curve.length)
   const scale = scaleOf(cut)
   const bird = isPoultry(cut)
   const cautions: Caution[] = []
   const stuffing = run.points.indexOf('stuffing')
   if (stuffing >= 0) {
-    const reached_c = run.peak_c[stuffing] as number
-    if (reached_c < scale.minimum_c - 0.3)
-      cautions.push({ code: 'stuffing_short', peak_c: reached_c, minimum_c: scale.minimum_c })
+    const inside_c = reached_c[stuffing] as number
+    if (inside_c < scale.minimum_c - 0.3)
+      cautions.push({ code: 'stuffing_short', peak_c: inside_c, minimum_c: scale.minimum_c })
   }
   if (peak_c < scale.minimum_c - 0.3) {
     if (table.vulnerable) cautions.push({ code: 'vulnerable_guest', peak_c, minimum_c: scale.minimum_c })

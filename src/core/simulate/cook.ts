@@ -232,3 +232,14 @@ export function cook(setup: CookSetup, watcher?: Watcher, past?: CookPast): Cook
     steps: stepper.steps,
   }
 }
+
+/**
+ * How hot a body came to be, °C: at its peak, or, where it was never pulled, as hot as it was at all (cooled from the
+ * start, that is where it began).
+ */
+export function reachedBy(run: CookRun, body: number): number {
+  if (run.pulled) return run.peak_c[body] as number
+  return (run.curve.core_c[body] ?? new Float64Array())
+    .subarray(0, run.curve.length)
+    .reduce((a, b) => Math.max(a, b), -Infinity)
+}

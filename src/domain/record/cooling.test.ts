@@ -1,7 +1,7 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import { fridgeFrom, settledBy } from './cooling'
-import { keepsLimit, limitOf } from './record'
+import { fridgeFrom, minutesLain, settledBy } from './cooling'
+import { keepsLimit, limitOf, recordEntry } from './record'
 
 const FIRST = limitOf(null, 'cooling')
 
@@ -30,6 +30,31 @@ describe('leftovers in the record', () => {
       ),
       { seed: 2614, numRuns: 500 },
     )
+  })
+
+  it('has an entry for what is found in the fridge after a minute or after years', () => {
+    const served = '2026-07-25T19:00:00Z'
+    expect(minutesLain(served, '2026-07-25T18:00:00Z')).toBeUndefined()
+    for (const [read, minutes] of [
+      ['2026-07-25T19:00:20Z', 0],
+      ['2026-07-26T19:00:00Z', 1440],
+      ['2026-11-30T19:00:00Z', 20_160],
+      ['2031-01-01T00:00:00Z', 20_160],
+    ] as const) {
+      const lain = minutesLain(served, read)
+      expect(lain).toBe(minutes)
+      const said = {
+        id: 'board-left-first',
+        kind: 'cooling',
+        at: read,
+        what: 'Left',
+        value_c: 4,
+        limit: FIRST,
+        by: 'R',
+      }
+      const entry = recordEntry.parse({ ...said, minutes: lain })
+      expect(keepsLimit(entry)).toBe(minutes <= 120)
+    }
   })
 
   it('takes a fridge for what it was read at in the middle, and no freezer for one', () => {

@@ -1,5 +1,5 @@
 import { COOLING } from '@/core/reference/standards'
-import type { Limit } from './record'
+import { type Limit, MOST_MINUTES } from './record'
 
 /** How leftovers cooled, as the record has it. */
 
@@ -24,6 +24,16 @@ export function settledBy(first: Limit, sofar: CoolingSoFar, value_c: number, mi
   const cold = limit.most_c === null || value_c <= limit.most_c
   const late = limit.within_min !== null && minutes > limit.within_min
   return cold || late ? limit : undefined
+}
+
+/**
+ * How long it has lain since it was served, minutes, as a record says it: no longer than a record can say, for what is
+ * found in a fridge after a month is over its limit and no more so for being older. Undefined before it was served.
+ * @example minutesLain('2026-11-26T19:00:00Z', '2026-11-26T20:30:00Z') // 90
+ */
+export function minutesLain(served: string, read: string): number | undefined {
+  const minutes = Math.round((Date.parse(read) - Date.parse(served)) / 60_000)
+  return minutes < 0 ? undefined : Math.min(minutes, MOST_MINUTES)
 }
 
 /** A fridge is read between these, °C: what is colder is a freezer, what is warmer is none. */

@@ -66,6 +66,9 @@ export const limitOf = (plan: RecordPlan | null, kind: RecordKind): Limit => {
   return { most_c, least_c, within_min }
 }
 
+/** The longest that a record says something took, minutes: two weeks. */
+export const MOST_MINUTES = 20_160
+
 /** What is said of one measurement, or of one that was made before. */
 export const recordEntry = z
   .strictObject({
@@ -75,7 +78,7 @@ export const recordEntry = z
     what: text(160).trim().min(1),
     value_c: probeCelsius.nullable().default(null),
     /** How long it took, or has lain, minutes. */
-    minutes: finite.min(0).max(20_000).nullable().default(null),
+    minutes: finite.min(0).max(MOST_MINUTES).nullable().default(null),
     limit: limitPart,
     by: text(80).trim().min(1),
     /** Entered by hand, or by a board from its probes. */

@@ -72,11 +72,17 @@ function faultsOf(
       if (core !== null) say(core > -40 && core < boiling_c + 0.6, `core ${core}`)
     if (faults.length > 4) break
   }
-  for (const value of Object.values(answer)) if (typeof value === 'number') say(Number.isFinite(value), 'not finite')
+  say(isPrintable(answer), 'not finite')
   const share = answer.doneness.reduce((sum, each) => sum + each.share, 0)
   say(Math.abs(share - 1) < 0.01, `shares sum to ${share}`)
   return faults
 }
+
+/** Whether every number in it, however deep, is one. */
+const isPrintable = (value: unknown): boolean =>
+  typeof value === 'number'
+    ? Number.isFinite(value)
+    : typeof value !== 'object' || value === null || Object.values(value).every(isPrintable)
 
 describe('what cannot be is said, with its reason', () => {
   it('an hour of great heat before a reading of 55: not a pull at minus 165', () => {
@@ -104,6 +110,11 @@ describe('what cannot be is said, with its reason', () => {
     })
     expect(found).toMatchObject({ outcome: 'cannot', because: [{ code: 'never_reached' }] })
     expect(found.pull_min).toEqual({ p10: null, p50: null, p90: null })
+    // Never pulled it has no peak: what is said of its safety is how hot it came to be.
+    expect(isPrintable(found)).toBe(true)
+    expect(found.cautions).toContainEqual(
+      expect.objectContaining({ code: 'below_consumer_minimum', peak_c: expect.closeTo(found.peak_c ?? 0, 1) }),
+    )
   })
 
   it('ten hours on a hot pan are refused, with what may be asked', () => {
