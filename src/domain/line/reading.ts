@@ -19,7 +19,7 @@ import { roastsOf } from './roast-reading'
 import { kitchenOf } from './said-kitchen'
 import { type Ask, isMeal, type LineReading, OF_ONE_HEAT, type SaidRoast } from './said-roast'
 import { scaleOf, withScale } from './scale'
-import { areTwoMeals, hoursOf, seatedOf } from './seatings'
+import { areTwoMeals, hoursOf, seatedOf, tablesAgain } from './seatings'
 import { type LineContext, readSentence } from './sentence'
 import { sharedOut } from './shares'
 import { LONGEST_LINE } from './tokens'
@@ -43,7 +43,7 @@ export function readLine(line: string, context: LineContext): Outcome<LineReadin
   const sentence = readSentence(line, context)
   const { unknown } = sentence
   const kept = sentence.meanings.filter((_, i, all) => !isSaidCloser(all, i, line) && !isInPastry(all, i, line))
-  const said = sharedOut(kept, line).flatMap((meaning, _, all) => wishOfAll(meaning, all))
+  const said = tablesAgain(sharedOut(kept, line)).flatMap((meaning, _, all) => wishOfAll(meaning, all))
   const told = continentalHour(toldApart(said, line, context.reads), line, context)
   const meanings = portionsOf(namedAgain(heldUntil(told, line, context), line), line)
   const asks: Ask[] = []
@@ -272,8 +272,9 @@ function wishOfAll(meaning: Meaning, all: readonly Meaning[]): Meaning[] {
   if (fact.kind !== 'wish' || !fact.perhapsAll || all.some((other) => other !== meaning && other.fact.kind === 'wish'))
     return [meaning]
   const wanted: Meaning = { ...meaning, fact: { kind: 'doneness', word: fact.word } }
-  // "Well done for gran" is hers alone where others were said to eat, or it is wanted otherwise.
-  if (fact.count === 1)
-    return all.some(({ fact: { kind } }) => kind === 'guests' || kind === 'doneness') ? [meaning] : [wanted]
+  // "Well done for two, the rest pink": theirs alone, for it is wanted otherwise.
+  if (all.some(({ fact: { kind } }) => kind === 'doneness')) return [meaning]
+  // "Well done for gran" is hers alone where others were said to eat.
+  if (fact.count === 1) return all.some(({ fact: { kind } }) => kind === 'guests') ? [meaning] : [wanted]
   return [wanted, { ...meaning, fact: { kind: 'guests', guests: fact.count }, parted: false }]
 }

@@ -5,7 +5,7 @@ import { DASHED, type Made, madeOne, numberOf, type Rule, type Token, textAt } f
 
 /** A word that names a day or a month. */
 export const DAYS_SAID =
-  /^(?:today|tonight|tomorrow|\+\d+d|\d{4}-\d{2}-\d{2}|(?:sun|mon|tue|wed|thu|fri|sat|jan|feb|mar|apr|may|jun|jul|aug|sep|oct|nov|dec)[a-z]*(?:\+7)?)$/
+  /^(?:today|tonight|tomorrow|\+\d+d|\d{4}-\d{2}-\d{2}|(?:sun|mon|tue|wed|thu|fri|sat|jan|feb|mar|apr|may|jun|jul|aug|sep|oct|nov|dec)[a-z]*(?:\+7)?|christmas|xmas|easter|thanksgiving)$/
 export const MONTH = /^(?:jan|feb|mar|apr|may|jun|jul|aug|sep|oct|nov|dec)/
 /** Who eats. */
 const EATERS = 'people|ppl|persons?|guests?|heads?|covers?|adults?'

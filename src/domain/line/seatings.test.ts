@@ -1,3 +1,4 @@
+import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { documentFromLine } from '../meal/from-line'
 import { mealDocument } from '../meal/meal-document'
@@ -107,5 +108,27 @@ describe('several hours in one line', () => {
     const answered = ask?.options.map((option) => hoursOf(option.line)) ?? []
     expect(answered.map((answer) => answer.promise_s)).toEqual([hours[0], hours.at(-1)])
     for (const answer of answered) expect(answer.ask).toBeUndefined()
+  })
+
+  it('of two tables are as many who eat, whatever their numbers, and no such many joints (seed 74)', () => {
+    fc.assert(
+      fc.property(
+        fc.integer({ min: 2, max: 120 }),
+        fc.integer({ min: 2, max: 120 }),
+        fc.constantFrom('and ', 'and then ', ''),
+        fc.constantFrom(' ', ' more '),
+        (first, second, and, more) => {
+          const reading = readLine(`beef rib for ${first} at 12:30, ${and}${second}${more}at 14:30`, zone)
+          if (!reading.ok) throw new Error('not read')
+          const { guests, roasts } = reading.value
+          expect(guests).toBe(first + second)
+          const mass_kg = roasts.reduce((sum, { mass_kg: each, count }) => sum + each * count, 0)
+          // Enough for each of them, and no more than a joint over at either table.
+          expect(mass_kg / (first + second)).toBeGreaterThan(0.2)
+          expect(mass_kg).toBeLessThan(0.8 * (first + second) + 20)
+        },
+      ),
+      { seed: 74, numRuns: 60 },
+    )
   })
 })

@@ -17,7 +17,10 @@ export interface Seating {
 const AGAIN = new RegExp(
   `^(?:and |then )*(?:(another(?: one)?|(?:${NUMBER}) more|one extra)|(the (?:other|second|last|third)(?: one| two)?|the rest)|(${NUMBER})) (?:of them )?(?:(?:for|at) the (?:first|second|third|last|other) (?:seating|sitting|service|table) )?(?=(?:at|by|for) \\d)`,
 )
+/** More than so many are no joints: they are who eats. */
 const MOST_AGAIN = 40
+/** No hall holds more. */
+const MOST_TABLE = 2000
 /** No kitchen serves one meal over a longer time, s. */
 const LONGEST_DAY_S = 8 * 3600
 
@@ -35,7 +38,7 @@ export function againAt(words: readonly string[], context: MomentContext): Found
   const [, more, other, number] = lead
   const count = numberOf(/^\S+/.exec(more ?? number ?? '')?.[0] ?? '')
   const pieces = Number.isInteger(count) && count > 0 ? count : 1
-  if (pieces > MOST_AGAIN) return undefined
+  if (pieces > MOST_TABLE) return undefined
   return {
     count: skipped + found.count,
     fact: {
@@ -46,6 +49,27 @@ export function againAt(words: readonly string[], context: MomentContext): Found
       said: found.fact.said,
     },
   }
+}
+
+/**
+ * "Beef for 40 at half past twelve and 40 at two": as many again who eat, and not as many joints, where nobody said of how
+ * many pieces.
+ */
+export function tablesAgain(meanings: readonly Meaning[]): Meaning[] {
+  const ofTables =
+    meanings.some(({ fact }) => fact.kind === 'guests') &&
+    !meanings.some(({ fact }) => (fact.kind === 'cut' && fact.count > 1) || fact.kind === 'pieces')
+  return meanings.flatMap((meaning, i): Meaning[] => {
+    const { fact } = meaning
+    if (fact.kind !== 'again' || fact.which === 'rest' || fact.count < 2) return [meaning]
+    const follows = ofTables && meanings.slice(0, i).some((each) => each.fact.kind === 'guests')
+    if (!follows && fact.count <= MOST_AGAIN) return [meaning]
+    const { at_s, said, count } = fact
+    return [
+      { ...meaning, fact: { kind: 'guests', guests: count } },
+      { ...meaning, fact: { kind: 'moment', at_s, said }, parted: false },
+    ]
+  })
 }
 
 /** An hour that a line says, on its day. */

@@ -343,7 +343,7 @@ export const CARE: readonly Reader[] = [
   ),
   // Since when is told the board, where the line does not say it.
   reader('(?:(?:is|are) )?already in(?:(?: the)? oven)?', (_, text) => ({ kind: 'note', text })),
-  reader(`soak(?:ed|ing)?(?: (?:it|first|in (?:cold )?(?:water|milk)|(?:for )?${SPAN}))*`, (_, text) => ({
+  reader(`soak(?:ed|ing)?(?: (?:it|first|overnight|in (?:cold )?(?:water|milk)|(?:for )?${SPAN}))*`, (_, text) => ({
     kind: 'note',
     text,
   })),
@@ -394,7 +394,7 @@ export const CARE: readonly Reader[] = [
     text,
   })),
   reader(
-    `(?:(?:for |with )?(?:the |an? )?(?:good |crisp |crispy |dark |brown )?(?:crackling|skin|crust)|(?:score|scored)(?: (?:fat|skin))?|fat cap (?:on|off)|trimmed|peeled|denuded|silver ?skin (?:off|removed)|(?:rib )?bones (?:cut (?:off )?and tied(?: back)?(?: on)?|tied back(?: on)?)|frenched|french trimmed|skin (?:on|off)|giblets? (?:out|in)|wings? tucked)`,
+    `(?:(?:for |with )?(?:the |an? )?(?:good |crisp |crispy |dark |brown )?(?:crackling|skin|crust)|(?:score|scored)(?: (?:the |its )?(?:fat|skin|rind))?|(?:fat )?cap (?:on|off)|hog roast style|trimmed|peeled|denuded|silver ?skin (?:off|removed)|(?:rib )?bones (?:cut (?:off )?and tied(?: back)?(?: on)?|tied back(?: on)?)|frenched|french trimmed|skin (?:on|off)|giblets? (?:out|in)|(?:(?:i|we) )?(?:get|getting|wake|waking) up (?:at|by) (?:\\d{1,2}:\\d{2}(?: [ap]m)?|\\d{1,2}(?: [ap]m)?)|wings? tucked)`,
     (_, text) => ({
       kind: 'note',
       text,

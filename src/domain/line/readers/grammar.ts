@@ -131,10 +131,10 @@ export const POINT =
 export const READS =
   '(?:it|(?:the |its )?(?:core|middle|centre|center|inside|probe|thermometer|meat|joint|roast|thigh|breast|thickest part|(?:core |internal )?temp(?:erature)?)) (?:hits|reads|reaches|is(?: at)?|gets to|gets up to|comes to|shows|says|registers)'
 export const LEAD =
-  '(?:then|first|starting|starts?|start|begin|begins|beginning|roast|blast|blasted|cook|followed by|after that|next|and|go|high|hot|low|cooked|roasted|down|turn|turned|turning|crank|cranked|reduce|reduced|reducing|lower|lowered|drop|dropped|dropping|dial|dialled|it|the|in|into|an?|fan|convection|oven|at|to|with|temperature|heat)'
+  '(?:then|first|starting|starts?|start|begin|begins|beginning|roast|blast|blasted|cook|followed by|after that|next|and|go|high|hot|low|cooked|roasted|down|up|turn|turned|turning|crank|cranked|whack|whacked|reduce|reduced|reducing|lower|lowered|drop|dropped|dropping|dial|dialled|it|the|in|into|an?|fan|convection|oven|at|to|with|temperature|heat)'
 /** Of these words some say that another heat came before. */
 export const isNext = (lead: string): boolean =>
-  /\b(?:then|next|after that|followed by|down|turn|reduc|lower|drop|dial)/.test(lead)
+  /\b(?:then|next|after that|followed by|down|turn|crank|whack|reduc|lower|drop|dial)/.test(lead)
 
 /** And some that it is the first, however late that is said. */
 export const isFirst = (lead: string): true | undefined =>

@@ -204,6 +204,14 @@ export const BARE: readonly Reader[] = [
     ([, hours = '']) =>
       numberOf(hours) >= LONG_H ? { kind: 'span', minutes: 60 * numberOf(hours), slow: true } : undefined,
   ),
+  // pot roast 5 hours
+  reader(
+    `(?<=(?:pot roast(?:ed)?|brais(?:e|ed|ing)) )(?:for )?(?:about )?(${SPAN})(?! (?:per|a|at)(?: |$))`,
+    ([, span = '']) => ({
+      kind: 'span',
+      minutes: minutesOf(span),
+    }),
+  ),
   // A time that is all there is between two commas, or up to what comes then
   reader(
     `(?:for |about |around |it takes |takes )*(${SPAN})(?: in all| total| altogether| in the oven)?(?:$|(?= (?:${COVER}(?: for \\d|$)|(?:and )?then |for \\d+ |(?:in (?:a |the )?)?(?:water )?bath |(?:on|over) (?:the |hot )*(?:embers|coals|fire|grill|bbq|barbecue)|${DIGITS} (?:kg|lbs?|pounds?) |\\d{1,2}(?::\\d{2}| [ap]m)(?: |$))))`,

@@ -265,6 +265,11 @@ export const PIECE: readonly Reader[] = [
     `(?:(?:and )?(?:the )?rest(?: of (?:us|them))?|(?:and )?(?:the )?other (?:half|third)|(?:every(?:one|body)|all|the) (?:else|others)|others)(?: ${LIKE})?(?: it)? (${DEGREE})`,
     ([, word = '']) => ({ kind: 'share', word: degreeOf(word) }),
   ),
+  // pink for the rest
+  reader(
+    `(?:and )?(${DEGREE}) for (?:(?:the )?(?:rest|others)(?: of (?:us|them))?|(?:every(?:one|body)|all|the) (?:else|others))`,
+    ([, word = '']) => ({ kind: 'share', word: degreeOf(word) }),
+  ),
   // two thirds medium rare; half of us like it well done
   reader(
     `(?:and )?(?:about |roughly )?(?:(half)|(?:a |one )?(third|quarter)|two (thirds)|three (quarters))(?: (?:of )?(?:them|us|it|the (?:guests|table|party)|people|guests))?(?: ${LIKE})?(?: it)? (?!(?:cooked|done)(?: |$))(${DEGREE})`,
@@ -325,7 +330,7 @@ export const PIECE: readonly Reader[] = [
   ),
   // "Out of the fridge at 4": an hour, remembered
   reader(
-    `(?:(?:bring|brought|tak(?:e|en|es)|get|comes?) (?:it )?)?out (?:of )?(?:the )?fridge (?:at |by |from )?(?:\\d{1,2}:\\d{2}(?: [ap]m)?|\\d{1,2} [ap]m)|out of the fridge (?:at|by) (?:[1-9]|1[0-2])(?! (?:c|f|degrees?|deg)(?: |$))`,
+    `(?:(?:bring|brought|tak(?:e|en|es)|get|comes?) (?:it )?)?out (?:of )?(?:the )?fridge (?:at |by |from )?(?:\\d{1,2}:\\d{2}(?: [ap]m)?|\\d{1,2} [ap]m)|(?:(?:bring|brought|tak(?:e|en|es)|get|comes?) (?:it )?)?out of (?:the )?fridge (?:at|by) (?:[1-9]|1[0-2])(?! (?:c|f|degrees?|deg)(?: |$))`,
     (_, text) => ({ kind: 'note', text }),
   ),
   // "Out at six": an hour, remembered

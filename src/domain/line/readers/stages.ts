@@ -112,8 +112,8 @@ const CRISP = '(?:brown|crisp|colou?r|crackle)(?: up)?(?: it| the skin| the outs
 export const STAGES: readonly Reader[] = [
   // 230 for 20 min · then 175 covered for 2 h to 76 in the thigh
   reader(
-    `(?:(?:and |then )?(${COVER}) )?((?:${LEAD} )*)${HEAT}(?: oven| (fan|convection)(?: oven)?)?(?: (${COVER})(?!${FOR_FIRST}))?(?: (breast down))?(?: for (?:the )?(?:first )?(${MINUTES})| (?:x )?(?:the )?(?:first )?(${SPAN}))(?!${BY_WEIGHT})(?: (${COVER}))?(?: (breast down))?(?: (?:to|until|till) ${TEMP}(?: in (?:the |its )?(${POINT}))?)?`,
-    ([, over, lead = '', value, unit, gas, fan, cover, down, said, bare, cover2, down2, core, coreUnit]) => {
+    `(?:(?:and |then )?(${COVER}) )?(?:(?:breast (?:side )?|upside )(down) )?((?:${LEAD} )*)${HEAT}(?: oven| (fan|convection)(?: oven)?)?(?: (${COVER})(?!${FOR_FIRST}))?(?: (breast down))?(?: for (?:the )?(?:first )?(${MINUTES})| (?:x )?(?:the )?(?:first )?(${SPAN}))(?!${BY_WEIGHT})(?: (${COVER}))?(?: (breast down))?(?: (?:to|until|till) ${TEMP}(?: in (?:the |its )?(${POINT}))?)?`,
+    ([, over, down0, lead = '', value, unit, gas, fan, cover, down, said, bare, cover2, down2, core, coreUnit]) => {
       const span = said ?? bare ?? ''
       const heat = heatOf(value, unit, gas)
       // For hours an oven may be no hotter than the core.
@@ -125,14 +125,14 @@ export const STAGES: readonly Reader[] = [
         follows: isNext(lead),
         first: isFirst(lead),
         cover: coverOf(cover ?? cover2 ?? over),
-        breastDown: down !== undefined || down2 !== undefined || undefined,
+        breastDown: [down0, down, down2].some((each) => each !== undefined) || undefined,
         core: heatOf(core, coreUnit),
       })
     },
   ),
   // 20 min at 230 · an hour at 160 under foil
   reader(
-    `((?:${LEAD} )*)(?:(${COVER})(?: for)? )?(${SPAN})(?: (${COVER})(?= at ))? ((?:at |(?:in (?:an? |the )?)?oven (?:at |on |of )|(?:in (?:an? |the )?)?(?:water )?bath (?:at |of )?))?${HEAT}(?! (?:${TIMED}|min|mins|minutes?|h|hours?)(?: |$))( (?:in (?:an? |the )?)?(?:water )?bath)?(?: (${COVER})(?!${FOR_FIRST}))?(?: (breast down))?`,
+    `((?:${LEAD} )*)(?:(${COVER})(?: for)? )?(${SPAN})(?: (?:hot )?(?:sizzle|blast|sear|start|burst)(?= at ))?(?: (${COVER})(?= at ))? ((?:at |(?:in (?:an? |the )?)?oven (?:at |on |of )|(?:in (?:an? |the )?)?(?:water )?bath (?:at |of )?))?${HEAT}(?! (?:${TIMED}|min|mins|minutes?|h|hours?)(?: |$))( (?:in (?:an? |the )?)?(?:water )?bath)?(?: (${COVER})(?!${FOR_FIRST}))?(?: (breast down))?`,
     ([, lead = '', before, span = '', over, at, value, unit, gas, bath, cover, down]) => {
       const heat = heatOf(value, unit, gas)
       // Without "at" only what no core reads is an oven's.
@@ -386,9 +386,9 @@ export const STAGES: readonly Reader[] = [
   ),
   // 20 min per lb plus 20 at gas 5; 20 min per 500 g + 20 min 190 C
   reader(
-    `${BY_ITS_WEIGHT} (?:at |in an? (?:oven at )?|(?=\\d{3} [cf](?: |$)))${HEAT}(?: oven| (fan|convection)(?: oven)?)?`,
-    ([, count = '', time = '', each, weight = '', more, value, unit, gas, fan]) =>
-      perWeight({ count, time, each, weight, more }, heatOf(value, unit, gas), fan ? 'fan' : 'oven'),
+    `${BY_ITS_WEIGHT} (?:at |in an? (?:oven at )?|(?=\\d{3} [cf](?: |$)))${HEAT}(?: oven| (fan|convection)(?: oven)?)?(?: (?:plus|\\+) (?:another |an extra )?(\\d{2})(?: ${MIN})?(?: over| extra)?(?! (?:${TIMED})(?: |$)))?`,
+    ([, count = '', time = '', each, weight = '', more, value, unit, gas, fan, last]) =>
+      perWeight({ count, time, each, weight, more: more ?? last }, heatOf(value, unit, gas), fan ? 'fan' : 'oven'),
   ),
   // 6 hours in the smoker
   reader(`(${SPAN}) (?:on |in )?(?:the |a )?smoker`, ([, span = '']) =>
@@ -444,7 +444,7 @@ export const STAGES: readonly Reader[] = [
     },
   ),
   reader(
-    `(?:then |and )?(?:(?:a )?hot finish|finish(?:ed)?(?: hot| off)?|(?:final |last |direct )?(?:sear|blast)|(?<=then )(?:grill|brown)(?:ed)?|crisp(?:ed)?(?: up)?|crackle)(?: it)?(?: at| in an?| in the| on(?: the)? hot side| on(?: the| a)?(?: hot)? grill| on| oven| hot| oven at|${DIRECT})*(?: (?!${SPAN})${HEAT}(?! (?:am|pm)))?(?: for)?(?: (${SPAN}|(?<! at )${N}(?! (?:kg|g|lb|people|guests|mm|cm|am|pm))))?`,
+    `(?:then |and )?(?:(?:a )?hot finish|finish(?:ed)?(?: hot| off)?|(?:final |last |direct )?(?:sear|blast)|(?<=then )(?:grill|brown)(?:ed)?|crisp(?:ed)?(?: up)?|crackle|(?<=then )(?:crank|whack|turn)(?: it| the heat| the oven)? up(?! (?:to \\d|\\d{3}|gas)))(?: it)?(?: at| in an?| in the| on(?: the)? hot side| on(?: the| a)?(?: hot)? grill| on| oven| hot| oven at|${DIRECT})*(?: (?!${SPAN})${HEAT}(?! (?:am|pm)))?(?: for)?(?: (${SPAN}|(?<! at )${N}(?! (?:kg|g|lb|people|guests|mm|cm|am|pm))))?`,
     ([, value, unit, gas, span], text) => {
       // One number alone after "hot finish" is minutes, or a heat where it can only be one.
       const only = span === undefined && value !== undefined && unit === undefined && Number(value) < 60
