@@ -52,6 +52,14 @@ const stageWords = ({ on, heat: at, usual, minutes, per_kg_min, core, cover, bre
  * What some words were taken to mean; undefined where there is nothing to say.
  * @param now_s when they are read: a day that is far off has its year
  */
+/** What is at an hour of a line. */
+const MOMENTS = {
+  arrival: 'guests come',
+  course: 'something else',
+  held: 'held until',
+  meal: 'on the table',
+} as const
+
 export function factWords(fact: Fact, units: Units, now_s?: number): string | undefined {
   switch (fact.kind) {
     case 'cut':
@@ -150,7 +158,7 @@ export function factWords(fact: Fact, units: Units, now_s?: number): string | un
     case 'side':
       return `beside it: ${fact.title.toLowerCase()}`
     case 'moment':
-      return `${fact.weak === 'arrival' ? 'guests come' : fact.weak === 'held' ? 'held until' : 'on the table'} ${shortDay(fact.at_s, units, now_s)} ${clock(fact.at_s, units)}`
+      return `${MOMENTS[fact.weak ?? 'meal']} ${shortDay(fact.at_s, units, now_s)} ${clock(fact.at_s, units)}`
     case 'again':
       return `${fact.count === 1 ? 'one' : fact.count}${fact.which === 'more' ? ' more' : ''} on the table ${shortDay(fact.at_s, units, now_s)} ${clock(fact.at_s, units)}`
     case 'overnight':

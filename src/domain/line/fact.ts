@@ -168,8 +168,8 @@ export type Fact =
       readonly at_s: number
       /** What of it was said: the rest is the usual. */
       readonly said: 'both' | 'day' | 'clock'
-      /** When the guests come, until when it is held, or the name of a meal: they eat then where nothing else is said. */
-      readonly weak?: 'arrival' | 'held' | 'meal'
+      /** When the guests come, something else is served, until when it is held, or the name of a meal: they eat then where nothing else is said. */
+      readonly weak?: 'arrival' | 'course' | 'held' | 'meal'
       /** Its half of the day was not said. */
       readonly halfTaken?: true
       /** It was said that they eat then, or sit down. */

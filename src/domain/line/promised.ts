@@ -58,8 +58,8 @@ export function promiseOf(table: readonly Meaning[], { now_s, timeZone }: Moment
   const last = moments.at(-1)
   const other =
     last?.said === 'clock'
-      ? // "Saturday 6 or 7 pm" is on Saturday either way.
-        (moments.findLast(({ said }) => said === 'day') ?? moments.findLast(({ said }) => said === 'both'))
+      ? // "Saturday 6 or 7 pm" is on Saturday either way; "guests come Saturday at 6, eat at 7" too.
+        (moments.findLast(({ said }) => said === 'day') ?? [...all, ...moments].findLast(({ said }) => said === 'both'))
       : moments.findLast(({ said }) => said === 'clock')
   const dated = last && other && last.said !== 'both' && last !== other
   if (dated) {

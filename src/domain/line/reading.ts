@@ -13,7 +13,7 @@ import type { Fact, Meaning } from './fact'
 import { leadHours } from './lead'
 import { ORDINARY } from './ordinary'
 import { piecesApart } from './pieces-apart'
-import { continentalHour, goingIn, heldUntil, hoursApart, isPartOf, promiseOf } from './promised'
+import { atHourOf, continentalHour, goingIn, heldUntil, hoursApart, isPartOf, promiseOf } from './promised'
 import { isPulled } from './readers/doneness'
 import { roastsOf } from './roast-reading'
 import { kitchenOf } from './said-kitchen'
@@ -203,6 +203,9 @@ export function readLine(line: string, context: LineContext): Outcome<LineReadin
     const own = saidHours.find((hour) => hour.meaning === meaning)
     if (own && (fact.kind === 'moment' || fact.kind === 'again'))
       return { ...meaning, fact: { ...fact, at_s: own.at_s } }
+    // What else is on that day is of its day: "saturday, canapés at six, beef at seven".
+    if (fact.kind === 'moment' && fact.weak && fact.said === 'clock' && promise_s !== undefined)
+      return { ...meaning, fact: { ...fact, at_s: atHourOf(promise_s, fact.at_s, context.timeZone) } }
     // A day and an hour said apart are one moment, and shown as that.
     const partly = fact.kind === 'moment' && promise_s !== undefined && isPartOf(fact, promise_s, context)
     return partly ? { ...meaning, fact: { ...fact, at_s: promise_s } } : meaning

@@ -244,17 +244,31 @@ function pastOclock(words: readonly string[], count: number): number {
 
 /** When the guests come: guests arrive at 6, everyone is here by 7; and until when it is held, where no other hour is said. */
 const ARRIVES =
-  /^(?:(?:guests?|people|family|friends|company) (?=(?:at|from|by|around|about) |\d{1,2}[:.]\d{2} |\d{1,2} [ap]m)|(?:(?:the |my |our |all )*(?:guests?|people|family|friends|company|everyone|everybody|visitors|they) )?(?:(?:will|are|is|be) )*(?:arriv(?:e|es|ing)|com(?:e|es|ing)(?: over| round)?|here|due|expected|get(?:ting)? here|over) |(?:(?:pre dinner )?drinks|nibbles|canapes|aperitifs?|starters?|first course|soup|speeches|toasts?|doors(?: open)?|(?:(?:and|then) )?(?:hold|held|keep|kept)(?: it| them)?(?: hot| warm)? (?:until|till|to)) )(?=at |by |around |about |for |from |on |tomorrow |today |\+|\d)/
+  /^(?:(?:guests?|people|family|friends|company) (?=(?:at|from|by|around|about) |\d{1,2}[:.]\d{2} |\d{1,2} [ap]m)|(?:(?:the |my |our |all )*(?:guests?|people|family|friends|company|everyone|everybody|visitors|they) )?(?:(?:will|are|is|be) )*(?:arriv(?:e|es|ing)|com(?:e|es|ing)(?: over| round)?|here|due|expected|get(?:ting)? here|over) |(?:(?:pre dinner )?drinks|nibbles|canapes|aperitifs?|starters?|first course|soup|speeches|toasts?|desserts?|coffee|ceremony|doors(?: open)?|(?:(?:and|then) )?(?:hold|held|keep|kept)(?: it| them)?(?: hot| warm)? (?:until|till|to)) )(?=at |by |around |about |for |from |on |tomorrow |today |\+|\d)/
 
 const HELD = /\b(?:hold|held|keep|kept)\b/
+const COURSE = /\b(?:drinks|nibbles|canapes|aperitif|starter|first course|soup|speeches|toast|dessert|coffee|ceremony)/
+
+/** "6:30 canapés, 7:30 beef, 9 dessert": what is eaten before or after it, behind its hour. */
+const OTHER_COURSE = /^(?:drinks|nibbles|canapes|aperitifs?|starters?|soup|speeches|toasts?|desserts?|coffee|ceremony)$/
+
+function otherCourse(words: readonly string[], context: MomentContext): Found | undefined {
+  const hour = /^\d/.test(words[0] ?? '') ? hourAfter(words, 0, context) : undefined
+  const next = words[hour?.count ?? 0] === 'for' ? 1 : 0
+  return hour && OTHER_COURSE.test(words[hour.count + next] ?? '')
+    ? { count: hour.count + next + 1, fact: { ...hour.fact, weak: 'course' } }
+    : undefined
+}
 
 function arrivalAt(words: readonly string[], context: MomentContext): Found | undefined {
+  const course = otherCourse(words, context)
+  if (course) return course
   const lead = `${words.slice(0, LONGEST_MOMENT).join(' ')} `.match(ARRIVES)
   if (!lead) return undefined
   let skipped = lead[0].trim().split(' ').length
   while (/^(?:from|by|at|around|about)$/.test(words[skipped] ?? '')) skipped++
   const found = hourAfter(words, skipped, context)
-  const weak = HELD.test(lead[0]) ? 'held' : 'arrival'
+  const weak = HELD.test(lead[0]) ? 'held' : COURSE.test(lead[0]) ? 'course' : 'arrival'
   return found && { count: found.count, fact: { ...found.fact, weak } }
 }
 

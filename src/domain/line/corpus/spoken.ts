@@ -405,4 +405,22 @@ export const SPOKEN: readonly (readonly [line: string, means: string])[] = [
   ['gammon joint 2kg soaked overnight, 1pm', '2kg note smoked-ham | @11-24T13:00'],
   ['rib 3.2kg 12 min per lb at 170 plus 20, 7pm', '3.2kg [170/105] beef-rib-bone-in | @11-24T19:00'],
   ['rib 3.2kg 12 min per lb at 170 and 2 ducks, 7pm', '3.2kg [170/85] beef-rib-bone-in | ?kg duck x2 | @11-24T19:00'],
+  [
+    'Saturday: 6.30pm canapés, 7.30pm beef fillet 2kg for 24 medium rare, 9pm dessert',
+    '2kg =medium-rare beef-tenderloin | @11-28T19:30 for24',
+  ],
+  ['beef fillet 2kg, starters at 7, main at 7.45', '2kg beef-tenderloin | @11-24T19:45'],
+  ['beef fillet 2kg 7pm starters 7.45 main course', '2kg beef-tenderloin | @11-24T19:45'],
+  ['drinks 6pm, rib 3kg 7.30, coffee 9', '3kg beef-rib-bone-in | @11-24T19:30'],
+  ['rib 3kg, 7pm for drinks, 8pm dinner', '3kg beef-rib-bone-in | @11-24T20:00'],
+  ['turkey 4.5kg, unstuffed, stuffing in a tray, 2pm', '4.5kg note turkey | @11-24T14:00'],
+  ['turkey 4.5kg, stuffing in the cavity, 2pm', '4.5kg stuffed turkey | @11-24T14:00'],
+  ['when will 3kg pork shoulder be done if I put it in now at 160', '3kg oven160 pork-shoulder | in@11-24T09:00'],
+  ['rib 2kg to be done medium at 7pm', '2kg =medium beef-rib-bone-in | @11-24T19:00'],
+  ['rib 3kg guests arrive at 6 saturday, eat at 7.30', '3kg beef-rib-bone-in | @11-28T19:30'],
+  ['crown of turkey 3.2kg, friday 1pm', '3.2kg turkey-breast-bone-in | @11-27T13:00'],
+  [
+    'wedding 120 guests Sat 4pm, striploins medium, two ovens',
+    '=medium ?kg beef-strip-loin x5 | @11-28T16:00 for120 ovens2',
+  ],
 ]

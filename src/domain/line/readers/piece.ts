@@ -295,6 +295,8 @@ export const PIECE: readonly Reader[] = [
     word: degreeOf(word),
     perhapsAll: true,
   })),
+  // when will it be done
+  reader('(?:be|is|are|get|getting) done(?! (?:to|at)(?: |$))', () => ({ kind: 'filler' })),
   // rare for two
   reader(
     `(${DEGREE}) for (${N})(?: of (?:them|us)| (?:people|guests|persons|covers|heads|adults))?(?! (?:${MASS_UNIT.slice(1, -1)}|am|pm|oclock|o'clock|sharp|min|mins|minutes?|h|hrs?|hours?)(?: |$))`,
