@@ -23,7 +23,7 @@ import { areTwoMeals, hoursOf, seatedOf, tablesAgain } from './seatings'
 import { type LineContext, readSentence } from './sentence'
 import { sharedOut } from './shares'
 import { LONGEST_LINE } from './tokens'
-import { byRoast, guestsOf, isInPastry, isSaidCloser, namedAgain, OF_TABLE, portionsOf } from './whose'
+import { byRoast, guestsOf, isInPastry, isSaidCloser, namedAgain, OF_TABLE, ownersOf, portionsOf } from './whose'
 
 export type { Ask, Choice, HeatedStage, LineReading, SaidRoast } from './said-roast'
 
@@ -272,11 +272,14 @@ function throughTheNight(roast: SaidRoast): SaidRoast {
 /** "Medium for four" of one roast is how it is wanted, and how many eat; beside "rare for two" it is what four of them want. */
 function wishOfAll(meaning: Meaning, all: readonly Meaning[]): Meaning[] {
   const { fact } = meaning
-  if (fact.kind !== 'wish' || !fact.perhapsAll || all.some((other) => other !== meaning && other.fact.kind === 'wish'))
-    return [meaning]
+  if (fact.kind !== 'wish' || !fact.perhapsAll) return [meaning]
+  // "Rib rare for six, lamb leg pink for four": what is said of another roast says nothing of this one.
+  const owners = ownersOf(all)
+  const own = all.filter((_, i) => owners[i] === owners[all.indexOf(meaning)])
+  if (own.some((other) => other !== meaning && other.fact.kind === 'wish')) return [meaning]
   const wanted: Meaning = { ...meaning, fact: { kind: 'doneness', word: fact.word } }
   // "Well done for two, the rest pink": theirs alone, for it is wanted otherwise.
-  if (all.some(({ fact: { kind } }) => kind === 'doneness')) return [meaning]
+  if (own.some(({ fact: { kind } }) => kind === 'doneness')) return [meaning]
   // "Well done for gran" is hers alone where others were said to eat.
   if (fact.count === 1) return all.some(({ fact: { kind } }) => kind === 'guests') ? [meaning] : [wanted]
   return [wanted, { ...meaning, fact: { kind: 'guests', guests: fact.count }, parted: false }]

@@ -38,7 +38,8 @@ export function againAt(words: readonly string[], context: MomentContext): Found
   const [, more, other, number] = lead
   const count = numberOf(/^\S+/.exec(more ?? number ?? '')?.[0] ?? '')
   const pieces = Number.isInteger(count) && count > 0 ? count : 1
-  if (pieces > MOST_TABLE) return undefined
+  // "Then 150 at 7" is an oven, "and 150 at 7" a table.
+  if (pieces > MOST_TABLE || (pieces > MOST_AGAIN && !/^and (?!then )/.test(said))) return undefined
   return {
     count: skipped + found.count,
     fact: {

@@ -54,12 +54,19 @@ export const SIDES: readonly KnownSide[] = [
       quantity: '150 g a head',
     },
   ),
-  tray('stuffing', 'Stuffing in a dish', '(?:stuffing|dressing)(?: in a dish| on the side| beside| balls)', 180, 35, {
-    low_c: 160,
-    high_c: 200,
-    hold_min: 20,
-    quantity: '90 g a head',
-  }),
+  tray(
+    'stuffing',
+    'Stuffing in a dish',
+    '(?:stuffing|dressing)(?: in (?:an? |the )?(?:roasting )?(?:dish|tray|tin|muffin tin|loaf tin)| on the side| beside| balls)',
+    180,
+    35,
+    {
+      low_c: 160,
+      high_c: 200,
+      hold_min: 20,
+      quantity: '90 g a head',
+    },
+  ),
   tray(
     'puddings',
     'Batter puddings',

@@ -402,7 +402,6 @@ export const SPOKEN: readonly (readonly [line: string, means: string])[] = [
     '6kg note note rest60 turkey | @11-24T14:00 from@11-24T09:30',
   ],
   ['lunch at 1, turkey 6kg, I get up at 8', '6kg note turkey | @11-24T13:00'],
-  ['gammon joint 2kg soaked overnight, 1pm', '2kg note smoked-ham | @11-24T13:00'],
   ['rib 3.2kg 12 min per lb at 170 plus 20, 7pm', '3.2kg [170/105] beef-rib-bone-in | @11-24T19:00'],
   ['rib 3.2kg 12 min per lb at 170 and 2 ducks, 7pm', '3.2kg [170/85] beef-rib-bone-in | ?kg duck x2 | @11-24T19:00'],
   [
@@ -413,7 +412,7 @@ export const SPOKEN: readonly (readonly [line: string, means: string])[] = [
   ['beef fillet 2kg 7pm starters 7.45 main course', '2kg beef-tenderloin | @11-24T19:45'],
   ['drinks 6pm, rib 3kg 7.30, coffee 9', '3kg beef-rib-bone-in | @11-24T19:30'],
   ['rib 3kg, 7pm for drinks, 8pm dinner', '3kg beef-rib-bone-in | @11-24T20:00'],
-  ['turkey 4.5kg, unstuffed, stuffing in a tray, 2pm', '4.5kg note turkey | @11-24T14:00'],
+  ['turkey 4.5kg, unstuffed, stuffing in a tray, 2pm', '4.5kg turkey | +stuffing @11-24T14:00'],
   ['turkey 4.5kg, stuffing in the cavity, 2pm', '4.5kg stuffed turkey | @11-24T14:00'],
   ['when will 3kg pork shoulder be done if I put it in now at 160', '3kg oven160 pork-shoulder | in@11-24T09:00'],
   ['rib 2kg to be done medium at 7pm', '2kg =medium beef-rib-bone-in | @11-24T19:00'],
@@ -422,5 +421,17 @@ export const SPOKEN: readonly (readonly [line: string, means: string])[] = [
   [
     'wedding 120 guests Sat 4pm, striploins medium, two ovens',
     '=medium ?kg beef-strip-loin x5 | @11-28T16:00 for120 ovens2',
+  ],
+  [
+    'beef rib 3kg medium for four and lamb leg 2kg pink at 7',
+    '3kg =medium beef-rib-bone-in | 2kg =pink lamb-leg-bone-in | @11-24T19:00 for4',
+  ],
+  [
+    'beef rib 3kg rare for 6, lamb leg 2kg pink for 4, 7pm',
+    '3kg =rare beef-rib-bone-in | 2kg =pink lamb-leg-bone-in | @11-24T19:00 for10',
+  ],
+  [
+    'beef rib 3kg pink, well done for gran, lamb leg 2kg for 6 at 7',
+    '3kg =pink beef-rib-bone-in | 2kg lamb-leg-bone-in | @11-24T19:00 care for6 well-done:1',
   ],
 ]

@@ -111,13 +111,10 @@ export const CARE: readonly Reader[] = [
     `(?:(?:from |still |partly |partially |half |part |semi )*frozen(?: solid)?|(?:straight )?(?:from|out of) (?:the )?(?:deep )?freezer|still frozen)`,
     () => ({ kind: 'frozen' }),
   ),
-  reader(
-    `(?:the )?stuffing (?:separate(?:ly)?|apart|on the side|beside(?: it)?|on its own|in (?:an? |the )?(?:roasting )?(?:tray|tin|dish|pan|muffin tin|loaf tin))`,
-    (_, text) => ({
-      kind: 'note',
-      text,
-    }),
-  ),
+  reader(`(?:the )?stuffing (?:separate(?:ly)?|apart|on the side|beside(?: it)?|on its own)`, (_, text) => ({
+    kind: 'note',
+    text,
+  })),
   reader(`(?:unstuffed|not stuffed|no stuffing|without stuffing|empty cavity)`, () => ({
     kind: 'stuffing',
     where: 'none',
@@ -346,7 +343,7 @@ export const CARE: readonly Reader[] = [
   ),
   // Since when is told the board, where the line does not say it.
   reader('(?:(?:is|are) )?already in(?:(?: the)? oven)?', (_, text) => ({ kind: 'note', text })),
-  reader(`soak(?:ed|ing)?(?: (?:it|first|overnight|in (?:cold )?(?:water|milk)|(?:for )?${SPAN}))*`, (_, text) => ({
+  reader(`soak(?:ed|ing)?(?: (?:it|first|in (?:cold )?(?:water|milk)|(?:for )?${SPAN}))*`, (_, text) => ({
     kind: 'note',
     text,
   })),
