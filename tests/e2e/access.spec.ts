@@ -68,6 +68,8 @@ test.beforeAll(async () => {
   server = await serve(PORT, tls)
 })
 test.afterAll(async () => {
+  // Their boards would go on drawing beside all the tests that follow.
+  for (const context of [owner, cook, tablet]) await context?.close()
   kill(server)
   await data.stop()
 })
