@@ -242,21 +242,26 @@ function pastOclock(words: readonly string[], count: number): number {
   return past
 }
 
+/** What is served or said before it and after it. */
+const COURSES =
+  'drinks|nibbles|canapes|aperitifs?|starters?|first course|soup|speeches|toasts?|desserts?|coffee|ceremony'
+const COURSE = new RegExp(`\\b(?:${COURSES})\\b`)
+/** Behind its hour. */
+const COURSE_AFTER = new RegExp(`^(?:for )?(?:${COURSES}) `)
+
 /** When the guests come: guests arrive at 6, everyone is here by 7; and until when it is held, where no other hour is said. */
-const ARRIVES =
-  /^(?:(?:guests?|people|family|friends|company) (?=(?:at|from|by|around|about) |\d{1,2}[:.]\d{2} |\d{1,2} [ap]m)|(?:(?:the |my |our |all )*(?:guests?|people|family|friends|company|everyone|everybody|visitors|they) )?(?:(?:will|are|is|be) )*(?:arriv(?:e|es|ing)|com(?:e|es|ing)(?: over| round)?|here|due|expected|get(?:ting)? here|over) |(?:(?:pre dinner )?drinks|nibbles|canapes|aperitifs?|starters?|first course|soup|speeches|toasts?|desserts?|coffee|ceremony|doors(?: open)?|(?:(?:and|then) )?(?:hold|held|keep|kept)(?: it| them)?(?: hot| warm)? (?:until|till|to)) )(?=at |by |around |about |for |from |on |tomorrow |today |\+|\d)/
+const ARRIVES = new RegExp(
+  `^(?:(?:guests?|people|family|friends|company) (?=(?:at|from|by|around|about) |\\d{1,2}[:.]\\d{2} |\\d{1,2} [ap]m)|(?:(?:the |my |our |all )*(?:guests?|people|family|friends|company|everyone|everybody|visitors|they) )?(?:(?:will|are|is|be) )*(?:arriv(?:e|es|ing)|com(?:e|es|ing)(?: over| round)?|here|due|expected|get(?:ting)? here|over) |(?:(?:pre dinner )?(?:${COURSES})|doors(?: open)?|(?:(?:and|then) )?(?:hold|held|keep|kept)(?: it| them)?(?: hot| warm)? (?:until|till|to)) )(?=at |by |around |about |for |from |on |tomorrow |today |\\+|\\d)`,
+)
 
 const HELD = /\b(?:hold|held|keep|kept)\b/
-const COURSE = /\b(?:drinks|nibbles|canapes|aperitif|starter|first course|soup|speeches|toast|dessert|coffee|ceremony)/
 
-/** "6:30 canapés, 7:30 beef, 9 dessert": what is eaten before or after it, behind its hour. */
-const OTHER_COURSE = /^(?:drinks|nibbles|canapes|aperitifs?|starters?|soup|speeches|toasts?|desserts?|coffee|ceremony)$/
-
+/** "6:30 canapés, 7:30 beef, 9 dessert": what is eaten before or after it. */
 function otherCourse(words: readonly string[], context: MomentContext): Found | undefined {
   const hour = /^\d/.test(words[0] ?? '') ? hourAfter(words, 0, context) : undefined
-  const next = words[hour?.count ?? 0] === 'for' ? 1 : 0
-  return hour && OTHER_COURSE.test(words[hour.count + next] ?? '')
-    ? { count: hour.count + next + 1, fact: { ...hour.fact, weak: 'course' } }
+  const course = hour && COURSE_AFTER.exec(`${words.slice(hour.count, hour.count + 3).join(' ')} `)
+  return course
+    ? { count: hour.count + course[0].trim().split(' ').length, fact: { ...hour.fact, weak: 'course' } }
     : undefined
 }
 

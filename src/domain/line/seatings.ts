@@ -1,5 +1,6 @@
 import type { Meaning } from './fact'
 import { atHourOf, isHour } from './promised'
+import { MOST_GUESTS } from './readers/table'
 import { type Found, type MomentContext, momentAt } from './said-moment'
 import { NUMBER, numberOf } from './tokens'
 import { namesMeat, ownersOf } from './whose'
@@ -19,8 +20,6 @@ const AGAIN = new RegExp(
 )
 /** More than so many are no joints: they are who eats. */
 const MOST_AGAIN = 40
-/** No hall holds more. */
-const MOST_TABLE = 2000
 /** No kitchen serves one meal over a longer time, s. */
 const LONGEST_DAY_S = 8 * 3600
 
@@ -39,7 +38,7 @@ export function againAt(words: readonly string[], context: MomentContext): Found
   const count = numberOf(/^\S+/.exec(more ?? number ?? '')?.[0] ?? '')
   const pieces = Number.isInteger(count) && count > 0 ? count : 1
   // "Then 150 at 7" is an oven, "and 150 at 7" a table.
-  if (pieces > MOST_TABLE || (pieces > MOST_AGAIN && !/^and (?!then )/.test(said))) return undefined
+  if (pieces > MOST_GUESTS || (pieces > MOST_AGAIN && !/^and (?!then )/.test(said))) return undefined
   return {
     count: skipped + found.count,
     fact: {

@@ -14,9 +14,12 @@ const PEOPLE =
 /** Batches where nobody says how far apart, minutes (common practice). */
 const APART_MIN = 20
 
+/** No hall holds more. */
+export const MOST_GUESTS = 2000
+
 const NOBODY = new Set(['a', 'an', 'half', 'quarter'])
 const guests = (count: number): Fact | undefined =>
-  Number.isInteger(count) && count >= 1 && count <= 2000 ? { kind: 'guests', guests: count } : undefined
+  Number.isInteger(count) && count >= 1 && count <= MOST_GUESTS ? { kind: 'guests', guests: count } : undefined
 
 export const TABLE: readonly Reader[] = [
   // Who eats
