@@ -89,6 +89,9 @@ const NAMES: Readonly<Record<string, readonly string[]>> = {
   'brisket point': ['beef-brisket'],
   'beef brisket flat': ['beef-brisket'],
   'beef brisket point': ['beef-brisket'],
+  clod: ['beef-shoulder'],
+  'beef clod': ['beef-shoulder'],
+  'bacon joint': ['smoked-ham-half'],
   'packer brisket': ['beef-brisket'],
   'beef packer brisket': ['beef-brisket'],
   wellington: ['beef-tenderloin'],
@@ -111,6 +114,9 @@ const NAMES: Readonly<Record<string, readonly string[]>> = {
   veau: ['veal-loin', 'veal-rib', 'veal-leg', 'veal-shoulder'],
   agneau: ['lamb-leg-bone-in', 'lamb-shoulder', 'lamb-rack'],
   "epaule d'agneau": ['lamb-shoulder'],
+  'longe de pork': ['pork-loin'],
+  'carre de pork': ['pork-rib-rack'],
+  schweinekrustenbraten: ['pork-shoulder'],
   "carre d'agneau": ['lamb-rack'],
   dinde: ['turkey'],
   chapon: ['capon'],
@@ -325,12 +331,16 @@ const WHOLE_BIRDS = new Set(CUTS.filter(({ bone }) => bone === 'bird').map(({ id
 export const isWholeBird = (id: string): boolean => WHOLE_BIRDS.has(id)
 /** "Breast 160": where it is read. */
 const LEAST_READ = 45
-const isPartOf = (ids: readonly string[], [part = '', next = '']: readonly string[]): boolean =>
-  isWholeBird(ids[0] ?? '') && PARTS.test(part) && !OF_WHOLE.test(next) && !(Number(next) >= LEAST_READ)
+const WEIGHED = /^(?:kgs?|kilos?|g|gr|grams?|lbs?|pounds?|oz|ounces?)$/
+const isPartOf = (ids: readonly string[], [part = '', next = '', unit = '']: readonly string[]): boolean =>
+  isWholeBird(ids[0] ?? '') &&
+  PARTS.test(part) &&
+  !OF_WHOLE.test(next) &&
+  !(Number(next) >= LEAST_READ && !WEIGHED.test(unit))
 
 /** What is braised, boiled or fried, or no meat: no roast is planned of it, least of all of what stands in its name. */
 const NO_ROAST =
-  /^(?:(?:two|three|four|five|multi|\d) birds? roasts?|ribs (?:\d+|one|two|three|four) racks?|(?:beef |pork |bbq )?(?:spare|baby back|back|country style) ?ribs|(?:veal |beef )?shanks?(?! (?:end|half|portion|on|off|in)(?: |$))|(?:corned|salt|minced|ground|chipped) beef|(?:beef|ox|pig|pork|veal) ?(?:cheeks?|tails?|tongues?|liver|kidneys?|heart)|oxtail|osso ?buco|(?:vegetarians?|veggies?|vegans?|mushrooms?|nut|salmon|lentils?|beetroot|squash|chestnut|tofu) (?:wellington|roast|loaf|lasagne?|crown)|whole (?:lamb|pig|hog|goat|calf)(?! (?:leg|shoulder|rack|loin|saddle|neck|breast|rump|haunch|belly)s?(?: |$))|(?:beef|pork|lamb|veal|venison) (?:mince|steaks?(?! (?:roast|joint))|chops|cutlets|sausages?|burgers?|stew|curry|meatballs))(?= |$)/
+  /^(?:(?:two|three|four|five|multi|\d) birds? roasts?|ribs (?:\d+|one|two|three|four) racks?|(?:beef |pork |bbq )?(?:spare|baby back|back|country style) ?ribs|(?:veal |beef )?shanks?(?! (?:end|half|portion|on|off|in)(?: |$))|(?:corned|salt|minced|ground|chipped) beef|(?:beef|ox|pig|pork|veal) ?(?:cheeks?|tails?|tongues?|liver|kidneys?|heart)|oxtail|osso ?buco|(?:salmon|tuna|cod|halibut|monkfish|swordfish|turbot|haddock|ostrich|kangaroo|emu)(?: (?:fillets?|loins?|tails?|sides?|steaks?|roasts?))?|magrets?(?: de canard)?|cuisses? de (?:canard|poulet|dinde)|(?:vegetarians?|veggies?|vegans?|mushrooms?|nut|salmon|lentils?|beetroot|squash|chestnut|tofu) (?:wellington|roast|loaf|lasagne?|crown)|whole (?:lamb|pig|hog|goat|calf)(?! (?:leg|shoulder|rack|loin|saddle|neck|breast|rump|haunch|belly)s?(?: |$))|(?:beef|pork|lamb|veal|venison) (?:mince|steaks?(?! (?:roast|joint))|chops|cutlets|sausages?|burgers?|stew|curry|meatballs))(?= |$)/
 /**
  * Whether some words are meat that is not roasted.
  * @example isNoRoast('oxtail') // true

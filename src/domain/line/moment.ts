@@ -57,7 +57,7 @@ export const monthNumber = (word: string): number => startsWith(MONTHS, word) + 
 export const DAY_WORDS: readonly string[] = [
   ...WEEKDAYS,
   ...MONTHS,
-  ...'today tonight tomorrow yesterday noon midday midnight easter christmas xmas thanksgiving boxing stephens patricks valentines hogmanay burns independence saint eve year evening lunch lunchtime dinner supper ready plates sharp past half quarter'.split(
+  ...'today tonight tomorrow yesterday noon midday midnight easter christmas xmas thanksgiving boxing stephens patricks valentines hogmanay heiligabend burns independence saint eve year evening lunch lunchtime dinner supper ready plates sharp past half quarter'.split(
     ' ',
   ),
 ]

@@ -285,7 +285,13 @@ const LONGEST_SERVICE_MIN = 480
 /** Within such a time they sit down together; over a longer one the first are there when it begins, minutes. */
 const ONE_TABLE_MIN = 60
 /** Goes on from one hour to another. */
-const SERVICE = /^(?:service|services|serving|served|buffet|carvery|house|open|doors|party|reception)$/
+const SERVICE = /^(?:service|services|serving|served|buffet|brunch|carvery|house|open|doors|party|reception)$/
+/** What is said before a range, and who it is for: "buffet for 60, 12 till 2". */
+const servesBefore = (tokens: readonly Token[], at: number): boolean => {
+  const people = /^(?:people|guests?|heads?|covers?|pax|persons?)$/.test(textAt(tokens, at - 1)) ? 1 : 0
+  const counted = /^\d+$/.test(textAt(tokens, at - 1 - people)) && textAt(tokens, at - 2 - people) === 'for'
+  return SERVICE.test(textAt(tokens, at - 1 - (counted ? 2 + people : 0)))
+}
 /** between 6 and 7, 6-7pm, 6:00-6:30: the middle of it, in time for all of it; service 12-3, from 12 until 2:30: when it begins. */
 const range: Rule = (tokens, at, line) => {
   const lead = textAt(tokens, at)
@@ -306,7 +312,7 @@ const range: Rule = (tokens, at, line) => {
   if (MEASURED.test(textAt(tokens, end)) || textAt(tokens, end) === 'h') return undefined
   const plain = first.plain || second.plain
   const before = textAt(tokens, at - 1)
-  const service = SERVICE.test(before)
+  const service = servesBefore(tokens, at)
   // "from 6 to 7" may be degrees of a core, and "6-7" people or kilograms; "for 8-10" is a table.
   const isTime = lead === 'between' || plain || service || (LEADS_HOUR.test(before) && before !== 'for')
   const ends = endsAt(tokens, end) || (service && textAt(tokens, end) === 'on')

@@ -31,7 +31,7 @@ const fromEaster =
     return [date.getUTCMonth() + 1, date.getUTCDate()]
   }
 const HOLIDAYS: readonly (readonly [RegExp, (year: number) => readonly [number, number]])[] = [
-  [/^(?:christmas|xmas) eve/, () => [12, 24]],
+  [/^(?:(?:christmas|xmas) eve|heiligabend)/, () => [12, 24]],
   [/^(?:christmas|xmas)(?: day)?/, () => [12, 25]],
   [/^(?:boxing day|(?:st|saint) stephen'?s(?: day)?)/, () => [12, 26]],
   [/^(?:new year'?s eve|hogmanay|nye)/, () => [12, 31]],
@@ -63,7 +63,7 @@ const LEADS_TABLE =
 const SO_LONG = `(${NUMBER} (?:hours?|hrs?|h)(?: and a (?:half|quarter)|(?: and)? ${NUMBER} (?:min|minutes))?|half an hour|${NUMBER} (?:minutes|mins?))`
 const WITHIN = new RegExp(`^(?:ready |eat |served? )?(?:(?:with)?in ${SO_LONG}|(?:in )?${SO_LONG} from now)(?: |$)`)
 const HOLIDAY_BEGINS =
-  /^(?:christmas|xmas|boxing|new|good|easter|thanksgiving|st|saint|hogmanay|burns'?|valentine'?s|independence|nye|turkey)$/
+  /^(?:christmas|xmas|boxing|new|good|easter|thanksgiving|st|saint|hogmanay|heiligabend|burns'?|valentine'?s|independence|nye|turkey)$/
 
 const isoDay = (day: TZDate): string => format(day, 'yyyy-MM-dd')
 
@@ -116,7 +116,7 @@ function putInAt(words: readonly string[], context: MomentContext): Found | unde
   const hour = rest[0] === 'at' || rest[0] === 'by' ? 1 : 0
   // "Goes in at 10" too; but "put in 2 chickens" is no hour.
   if (
-    (/\boven\b/.test(lead[0]) || (hour === 1 && /\bin\b/.test(lead[0]))) &&
+    (/\boven\b/.test(lead[0]) || (hour === 1 && /\b(?:in|i|we)\b/.test(lead[0]))) &&
     isHour12(Number(rest[hour])) &&
     !MEASURED.test(rest[hour + 1] ?? '')
   )
@@ -147,7 +147,8 @@ export function startedAt(words: readonly string[], at: number, found: Found | u
   if (found?.fact.kind !== 'moment' || found.fact.said === 'day' || found.fact.led || found.fact.weak) return found
   if (at < 2 || at > LONGEST_NAME || !STARTS.test(`${words.slice(0, at).join(' ')} `)) return found
   const own = words.slice(at, at + found.count)
-  return own.some(isClock) ? { count: found.count, fact: putIn(found.fact.at_s, own) } : found
+  // "Put a shoulder in for one": they eat then.
+  return own[0] !== 'for' && own.some(isClock) ? { count: found.count, fact: putIn(found.fact.at_s, own) } : found
 }
 
 /** "3 pm in the oven": when it goes in, where no heat follows. */
@@ -244,14 +245,14 @@ function pastOclock(words: readonly string[], count: number): number {
 
 /** What is served or said before it and after it. */
 const COURSES =
-  'drinks|nibbles|canapes|aperitifs?|starters?|first course|soup|speeches|toasts?|desserts?|coffee|ceremony'
+  "drinks|cocktails|nibbles|canapes?|hors d'oeuvres?|aperitifs?|starters?|first course|soup|speeches|toasts?|desserts?|coffee|ceremony"
 const COURSE = new RegExp(`\\b(?:${COURSES})\\b`)
-/** Behind its hour. */
-const COURSE_AFTER = new RegExp(`^(?:for )?(?:${COURSES}) `)
+/** Behind its hour: "6:30 arrival" too. */
+const COURSE_AFTER = new RegExp(`^(?:for )?(?:(?:guests? |the )*(?<arrival>arrivals?|arrive|arriving)|${COURSES}) `)
 
 /** When the guests come: guests arrive at 6, everyone is here by 7; and until when it is held, where no other hour is said. */
 const ARRIVES = new RegExp(
-  `^(?:(?:guests?|people|family|friends|company) (?=(?:at|from|by|around|about) |\\d{1,2}[:.]\\d{2} |\\d{1,2} [ap]m)|(?:(?:the |my |our |all )*(?:guests?|people|family|friends|company|everyone|everybody|visitors|they) )?(?:(?:will|are|is|be) )*(?:arriv(?:e|es|ing)|com(?:e|es|ing)(?: over| round)?|here|due|expected|get(?:ting)? here|over) |(?:(?:pre dinner )?(?:${COURSES})|doors(?: open)?|(?:(?:and|then) )?(?:hold|held|keep|kept)(?: it| them)?(?: hot| warm)? (?:until|till|to)) )(?=at |by |around |about |for |from |on |tomorrow |today |\\+|\\d)`,
+  `^(?:(?:guests?|people|family|friends|company) (?=(?:at|from|by|around|about) |\\d{1,2}[:.]\\d{2} |\\d{1,2} [ap]m)|(?:(?:the |my |our |all )*(?:guests?|people|family|friends|company|everyone|everybody|visitors|they) )?(?:(?:will|are|is|be) )*(?:arriv(?:e|es|ing)|com(?:e|es|ing)(?: over| round)?|here|due|expected|get(?:ting)? here|over) |(?:(?:pre dinner )?(?:${COURSES})(?: service| reception)?|doors(?: open)?|(?:(?:and|then) )?(?:hold|held|keep|kept)(?: it| them)?(?: hot| warm)? (?:until|till|to)) )(?=at |by |around |about |for |from |on |tomorrow |today |\\+|\\d)`,
 )
 
 const HELD = /\b(?:hold|held|keep|kept)\b/
@@ -261,7 +262,7 @@ function otherCourse(words: readonly string[], context: MomentContext): Found | 
   const hour = /^\d/.test(words[0] ?? '') ? hourAfter(words, 0, context) : undefined
   const course = hour && COURSE_AFTER.exec(`${words.slice(hour.count, hour.count + 3).join(' ')} `)
   return course
-    ? { count: hour.count + course[0].trim().split(' ').length, fact: { ...hour.fact, weak: 'course' } }
+    ? { count: hour.count + course[0].trim().split(' ').length, fact: { ...hour.fact, weak: course.groups?.arrival ? 'arrival' : 'course' } }
     : undefined
 }
 

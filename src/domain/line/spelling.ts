@@ -9,7 +9,7 @@ import { READERS } from './readers'
 /** Words that carry no meaning of their own here. */
 export const FILLER = new Set([
   ...EMPTY,
-  ..."and with then plus also please is are it its we i want wanted would like have having got need to cook cooking make making do doing for at in into by from that this there be will can each all them us me you so but or as nice about roughly around approximately centre center middle thermometer wedding birthday feast celebration cut dinner lunch supper tea meal eat eating people oven heat meat degrees deg served serve x just really very quite bit once after before until till up down day evening night afternoon morning weekend party family table off hot warm cold per service banquet buffet kettle kamado pellet ceramic direct rub prick pricked help third fourth bake wagyu angus hereford longhorn iberico grass fed milk bronze carvery method bring hungry finished how long what time when should could put hi hello hey thanks thank get let plan planning say approx assisted we'd we'll caterer catering same no later than latest i've i'm we're i'd it's they he she my our your does did take takes took go goes going start started arrive arrives now temp temperature says said kitchen tonight's today's one both every other weight target setting lowest sometime ish final if bought needs event site seating sitting first second mum mom dad uncle aunt auntie rather reach even ever seem though thus together needed main mains course booked must many keep manage team staff crew kids children slab combi something internal promise promised season seasoned place placed generously immediately sides carve finish prep ready streaky shelf w um loosely au jus okay ok alright er uh erm d'agneau kruste sister brother cousin neighbour neighbor boss husband wife partner nephew niece bringing brings double dumplings butcher butchers heritage heirloom posh laws starters alcohol never stock pressed late bell much enough adults mit fur entenbrust gansebrust sandwich sandwiches rolls iftar eid shabbat aga breakfast everything we've le la les un une der die das den ein eine ce am pour vom runs moved".split(
+  ..."and with then plus also please is are it its we i want wanted would like have having got need to cook cooking make making do doing for at in into by from that this there be will can each all them us me you so but or as nice about roughly around approximately centre center middle thermometer wedding birthday feast celebration cut dinner lunch supper tea meal eat eating people oven heat meat degrees deg served serve x just really very quite bit once after before until till up down day evening night afternoon morning weekend party family table off hot warm cold per service banquet buffet kettle kamado pellet ceramic direct rub prick pricked help third fourth bake wagyu angus hereford longhorn iberico grass fed milk bronze carvery method bring hungry finished how long what time when should could put hi hello hey thanks thank get let plan planning say approx assisted we'd we'll caterer catering same no later than latest i've i'm we're i'd it's they he she my our your does did take takes took go goes going start started arrive arrives now temp temperature says said kitchen tonight's today's one both every other weight target setting lowest sometime ish final if bought needs event site seating sitting first second mum mom dad uncle aunt auntie rather reach even ever seem though thus together needed main mains course booked must many keep manage team staff crew kids children slab combi something internal promise promised season seasoned place placed generously immediately sides carve finish prep ready streaky shelf w um loosely au jus okay ok alright er uh erm d'agneau kruste sister brother cousin neighbour neighbor boss husband wife partner nephew niece bringing brings double dumplings butcher butchers heritage heirloom posh laws starters alcohol never stock pressed late bell much enough adults mit fur entenbrust gansebrust sandwich sandwiches rolls iftar eid shabbat aga breakfast everything we've le la les un une der die das den ein eine ce am pour vom runs moved usually normally share shares shift welcome chef chefs chef's".split(
     ' ',
   ),
   '+',
@@ -28,7 +28,9 @@ const PATTERN_WORDS = READERS.flatMap(({ pattern }) => wordsOf(pattern.source))
 const VOCABULARY: ReadonlySet<string> = new Set([...FILLER, ...NAME_WORDS, ...PATTERN_WORDS, ...DAY_WORDS])
 /** Words of ours that are too like everyday ones: no dean is a bean, and no market was marked. */
 const NOT_MENDED_TO: ReadonlySet<string> = new Set(
-  'bean char clay lard marked torch different home peach rose using'.split(' '),
+  'bean char clay lard marked torch different home peach rose using nothing neither clod bacon cod emu tuna lane place longe stays road street avenue drive close park gardens terrace'.split(
+    ' ',
+  ),
 )
 /** Words that a misspelt one may have been: whole words only, not the halves that patterns are made of. */
 const MENDED_TO: readonly string[] = [...new Set([...NAME_WORDS, ...PATTERN_WORDS, ...DAY_WORDS])].filter(
@@ -43,6 +45,9 @@ const DAYS_ABROAD: readonly (readonly string[])[] = [
 const SHORT: ReadonlyMap<string, string> = new Map([
   ...DAYS_ABROAD.flatMap((days) => days.map((day, i) => [day, WEEKDAYS[i] as string] as const)),
   ['sonnabend', 'saturday'],
+  ...['puis', 'dann'].map((word) => [word, 'then'] as const),
+  ...['farci', 'farcie', 'gefullt', 'gefullte'].map((word) => [word, 'stuffed'] as const),
+  ...['et', 'und'].map((word) => [word, 'and'] as const),
   ...['heute', "aujourd'hui"].map((word) => [word, 'today'] as const),
   ...['morgen', 'demain'].map((word) => [word, 'tomorrow'] as const),
   ['ubermorgen', '+2d'],

@@ -180,6 +180,15 @@ const hourAnd: Rule = (tokens, at) => {
   return minutes >= 5 && minutes < 60 && ends ? { count: end - at, text: `and ${minutes} min` } : undefined
 }
 
+/** "20 min a 250": at so much, as it is written without its accent. */
+const aHeat: Rule = (tokens, at) => {
+  if (textAt(tokens, at) !== 'a' || !/^(?:[89]\d|1\d\d|2\d\d)$/.test(textAt(tokens, at + 1))) return undefined
+  const after = textAt(tokens, at + 2)
+  return TIME.test(textAt(tokens, at - 1)) && !KILOS.test(after) && !GRAMS.test(after)
+    ? { count: 1, text: 'at' }
+    : undefined
+}
+
 const KILOS = /^(?:kg|kgs|kilo|kilos|kilograms?)$/
 /** What is set in °C is less. */
 const LEAST_GRAMS = 300
@@ -206,7 +215,7 @@ const kilosAndGrams: Rule = (tokens, at) => {
  */
 export const spokenNumbers = (tokens: readonly Token[], line: string): Token[] =>
   madeOne(
-    madeOne(tokens, line, [letters, hundreds, ofTheDay, hourAnd, withPart, decimal, ohs, heatInTwo, plain]),
+    madeOne(tokens, line, [letters, hundreds, ofTheDay, hourAnd, withPart, decimal, ohs, heatInTwo, aHeat, plain]),
     line,
     [kilosAndGrams],
   )

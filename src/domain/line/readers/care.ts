@@ -68,7 +68,12 @@ const isCore = ({ value, unit }: SaidHeat): boolean =>
 const NO_GLAZE =
   '(?:half|last|for|over|halfway|ten|five|at|near|in|on|by|once|twice|three|and|every|after|when|then|until|till|to|today|tonight|tomorrow|this|next|(?:mon|tues|wednes|thurs|fri|satur|sun)days?|boxing|christmas|xmas|new|thanksgiving|easter|noon|midday|lunch|dinner|supper|eat|ready|serve|served|medium|rare|well|pink|we|oven|roast|roasted|bone|boneless)(?: |$)'
 
+/** On which day before it was begun: no day to eat on. */
+const SINCE_DAY =
+  '(?:since|from|last) (?:last )?(?:mon|tues|wednes|thurs|fri|satur|sun)day(?: (?:morning|afternoon|evening|night))?'
+
 export const CARE: readonly Reader[] = [
+  reader(SINCE_DAY.replace('since|from|last', 'since'), (_, text) => ({ kind: 'note', text })),
   // What was done to it
   reader('plain surface', () => ({ kind: 'surface', surface: 'plain' })),
   reader('buttered surface', () => ({ kind: 'surface', surface: 'buttered' })),
@@ -81,11 +86,11 @@ export const CARE: readonly Reader[] = [
   reader('acid marinade', () => ({ kind: 'preparation', preparation: 'acid_marinade' })),
   reader(`(?:unsalted|no salt|without salt|not salted)`, () => ({ kind: 'preparation', preparation: 'none' })),
   reader(
-    `(?:dry ?)?(?:salted|salt|dry brined?|dry brine)(?: (?:overnight|ahead|the day before|the night before|(?:since |from )?(?:yesterday|last night)|since this morning|today|all over|well|and left open|(?:for )?${N} (?:${HOUR}|days?)(?: (?:ahead|before))?))*`,
+    `(?:dry ?)?(?:salted|salt|dry brined?|dry brine)(?: (?:overnight|ahead|the day before|the night before|(?:since |from )?(?:yesterday|last night)|since this morning|${SINCE_DAY}|today|all over|well|and left open|(?:for )?${N} (?:${HOUR}|days?)(?: (?:ahead|before))?))*`,
     () => ({ kind: 'preparation', preparation: 'dry_salt' }),
   ),
   reader(
-    `(?:wet )?(?:brined?|in (?:a |the )?brine|wet brined?|pickled)(?: (?:overnight|already|(?:since |from )?(?:yesterday|last night|the day before|the night before)|since (?:this morning|${N} (?:am|pm)|monday|tuesday|wednesday|thursday|friday|saturday|sunday)|(?:for )?${N} (?:${HOUR}|days?)))*`,
+    `(?:wet )?(?:brined?|in (?:a |the )?brine|wet brined?|pickled)(?: (?:overnight|already|(?:since |from )?(?:yesterday|last night|the day before|the night before)|since (?:this morning|${N} (?:am|pm))|${SINCE_DAY}|(?:for )?${N} (?:${HOUR}|days?)))*`,
     (_, text) => ({
       kind: 'preparation',
       preparation: 'wet_brine',

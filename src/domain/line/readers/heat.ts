@@ -233,6 +233,11 @@ export const BARE: readonly Reader[] = [
       return core ? { kind: 'serve', heat, bare: true } : isHeat(heat, 97) ? { kind: 'heat', heat } : undefined
     },
   ),
+  // "Ribeye at 54": no oven is so cool, no clock has the hour
+  reader(
+    `at (4[5-9]|[56]\\d|7[0-4])(?! (?:${ASIDE}|for|then|till?|until|to|kgs?|g|lbs?|pounds?|oz|people|guests|heads|covers|adults|m|mins?|minutes?|h|hrs?|hours?|percent|%|[a-z]+ (?:road|rd|street|st|avenue|ave|lane|close|drive|way|terrace|place|park|gardens))(?: |$))`,
+    ([, value]) => ({ kind: 'serve', heat: { value: Number(value), unit: undefined }, bare: true }),
+  ),
   reader(
     `(\\d{3})(?! (?:kg|kgs|g|gr|gm|gms|grams?|lbs?|pounds?|oz|mm|cm|x|people|guests|heads|covers|adults))`,
     ([, value]) => {

@@ -311,6 +311,11 @@ export const PIECE: readonly Reader[] = [
     `(?:(?:served |done |cooked |just (?!done)|nice and |still |to |very |quite )+(${DEGREE})|(?!(?:cooked|done) (?:${HOW})(?: |$))(${DEGREE}))(?: in the middle| inside| please)?(?! (?:oven|heat)(?: |$))`,
     ([, plain, led]) => ({ kind: 'doneness', word: degreeOf(plain ?? led ?? '') }),
   ),
+  // Not well done: what it is to be instead is not said
+  reader(
+    `(?:but )?(?:not|never|nothing|neither|nor)(?: (?:too|over|all that|very))? (?:${DEGREE}|over ?(?:done|cooked)|overdone|overcooked|dry|dried out)`,
+    (_, text) => ({ kind: 'note', text }),
+  ),
   // Start and bench
   reader(`(?:(?:straight )?(?:from|out of) (?:the )?)?fridge(?: cold)?|straight from cold`, () => ({
     kind: 'start',

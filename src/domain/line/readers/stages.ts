@@ -53,8 +53,12 @@ function finishOf(
 const LEAST_SEAR_C = 180
 /** Shorter than this a side is seared and not cooked, minutes. */
 export const LEAST_A_SIDE = 6
+/** From here on a side is roasted and no pan is meant, minutes. */
+const LEAST_ROASTED_SIDE = 15
 /** A moderate oven (common practice), °C. */
 const MODERATE_C = 180
+/** An hour of the day is no span from here on, min. */
+const LEAST_CLOCK_MIN = 600
 /** A number alone is no core from here on. */
 const LEAST_BARE = 100
 const LEAST_BARE_F = 210
@@ -116,6 +120,8 @@ export const STAGES: readonly Reader[] = [
     ([, over, down0, lead = '', value, unit, gas, fan, cover, down, said, bare, cover2, down2, core, coreUnit]) => {
       const span = said ?? bare ?? ''
       const heat = heatOf(value, unit, gas)
+      // "Rib at 180, 20h": nothing roasts a day in an oven that is hot.
+      if (said === undefined && minutesOf(span) >= LEAST_CLOCK_MIN && isHeat(heat, MODERATE_C)) return undefined
       // For hours an oven may be no hotter than the core.
       if (!isHeat(heat, minutesOf(span) >= LEAST_HELD_MIN ? LEAST_HELD_C : undefined)) return undefined
       return stage({
@@ -130,6 +136,7 @@ export const STAGES: readonly Reader[] = [
       })
     },
   ),
+  reader('(?:with )?(?:the )?(?:oven )?door (?:kept |stays )?(?:shut|closed)', () => ({ kind: 'filler' })),
   // 20 min at 230 · an hour at 160 under foil
   reader(
     `((?:${LEAD} )*)(?:(${COVER})(?: for)? )?(${SPAN})(?: (?:hot )?(?:sizzle|blast|sear|start|burst)(?= at ))?(?: (${COVER})(?= at ))? ((?:at |(?:in (?:an? |the )?)?oven (?:at |on |of )|(?:in (?:an? |the )?)?(?:water )?bath (?:at |of )?))?${HEAT}(?! (?:${TIMED}|min|mins|minutes?|h|hours?)(?: |$))( (?:in (?:an? |the )?)?(?:water )?bath)?(?: (${COVER})(?!${FOR_FIRST}))?(?: (breast down))?`,
@@ -360,9 +367,21 @@ export const STAGES: readonly Reader[] = [
   ),
   reader(
     `(?:(?:and )?then )?(?:sear(?:ed)?|brown(?:ed)?)?(?: ?in (?:a |the )?(?:hot )?pan)?(?: for)? ?(${N}) ?${MIN}? ${FACES}(?: (?:in|on) (?:a |the )?(?:hot |heavy )*(?:pan|skillet|hob|frying pan))?(?: first| to start)?`,
-    ([, count = '']) => {
+    ([, count = ''], text) => {
       const each = numberOf(count)
+      if (each >= LEAST_ROASTED_SIDE && !/sear|brown|pan|skillet|hob/.test(text)) return undefined
       return stage({ on: 'pan', minutes: each * facesOf(each) })
+    },
+  ),
+  // 45 min a side at 180: in the oven, and turned once
+  reader(
+    `((?:${LEAD} )*)(?:(${N}) ?${MIN} ${FACES} (?:at |in an? oven at )?${HEAT}|${HEAT}(?: for)? (${N}) ?${MIN} ${FACES})`,
+    ([, lead = '', before, value, unit, gas, value2, unit2, gas2, after]) => {
+      const heat = heatOf(value ?? value2, unit ?? unit2, gas ?? gas2)
+      const each = numberOf(before ?? after ?? '')
+      return each >= LEAST_ROASTED_SIDE && isHeat(heat)
+        ? stage({ on: 'oven', heat, minutes: 2 * each, follows: isNext(lead), first: isFirst(lead) })
+        : undefined
     },
   ),
   // bbq 20 min a side: over the fire, and no pan

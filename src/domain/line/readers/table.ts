@@ -52,7 +52,7 @@ export const TABLE: readonly Reader[] = [
   ),
   // guests: 9
   listed(
-    `(?:guests|people|covers|pax|diners|eaters) (${N})(?! (?:${MASS_UNIT.slice(1, -1)}|[ap]m|for|at|with|want)(?: |$))`,
+    `(?:(?:number of )?(?:guests|people|covers|pax|diners|eaters)|(?:party|group|table) size(?: of)?) (${N})(?! (?:${MASS_UNIT.slice(1, -1)}|[ap]m|for|at|with|want)(?: |$))`,
     ([, count = '']) => (NOBODY.has(count) ? undefined : guests(numberOf(count))),
   ),
   reader(`(${N}) (?:hungry )?${PEOPLE}`, ([, count = '']) => guests(numberOf(count))),
@@ -121,6 +121,7 @@ export const TABLE: readonly Reader[] = [
       text,
     }),
   ),
+  reader('as well', () => ({ kind: 'filler' })),
   reader('at night', () => ({ kind: 'filler' })),
   reader('suckling(?= lamb )', () => ({ kind: 'filler' })),
   // "Am 25.12."
