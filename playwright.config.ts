@@ -1,13 +1,22 @@
 import { defineConfig } from '@playwright/test'
+import { forEachWorker, TEST_WORKERS } from './bin/setup/database.mjs'
 
-const port = 3191
+// Two files run at once, each against a server and a database of its own: what one leaves is not in another's lists.
+const portOf = (worker: number) => 3190 + worker
+const databaseOf = (worker: number) => `${process.env.BROWSER_DATABASE_URL ?? ''}_${worker}`
+/** Of the two, counted from 1: a worker reads this file for itself. */
+const worker = Number(process.env.TEST_PARALLEL_INDEX ?? 0) + 1
+const port = portOf(worker)
+// What the tests themselves ask.
+process.env.MACHINE = `http://127.0.0.1:${port}`
+process.env.MACHINE_DATABASE_URL = databaseOf(worker)
 /** A name on the kitchen's network, without https: there a browser gives a page less than on the machine itself. */
 const TABLET_HOST = 'kitchen.test'
 
 /** The whole application in Debian's Chromium. Run through npm test, which makes the build, the database and the clock. */
 export default defineConfig({
   testDir: 'tests/e2e',
-  workers: 1,
+  workers: TEST_WORKERS,
   // Five times what the longest takes, ten times what the others do: a machine that stands still for a while is no
   // fault of what is tested.
   timeout: 900_000,
@@ -46,13 +55,13 @@ export default defineConfig({
       use: { baseURL: `http://${TABLET_HOST}:${port}` },
     },
   ],
-  webServer: {
-    command: `node bin/serve.mjs --port ${port}`,
-    url: `http://127.0.0.1:${port}/api/health`,
+  webServer: forEachWorker((each) => ({
+    command: `node bin/serve.mjs --port ${portOf(each)}`,
+    url: `http://127.0.0.1:${portOf(each)}/api/health`,
     reuseExistingServer: false,
     timeout: 240_000,
     env: {
-      DATABASE_URL: process.env.BROWSER_DATABASE_URL ?? '',
+      DATABASE_URL: databaseOf(each),
       PHEASANT_NOW: process.env.PHEASANT_NOW ?? '2026-11-25T09:00:00Z',
       PHEASANT_TIME_ZONE: process.env.PHEASANT_TIME_ZONE ?? 'Europe/London',
       PHEASANT_HOSTS: TABLET_HOST,
@@ -61,5 +70,5 @@ export default defineConfig({
       PHEASANT_LOG: 'warn',
       NEXT_TELEMETRY_DISABLED: '1',
     },
-  },
+  })),
 })

@@ -4,7 +4,7 @@ import { spawn } from 'node:child_process'
 import { existsSync, mkdirSync, readFileSync, rmSync } from 'node:fs'
 import { join } from 'node:path'
 import { ensureBuild } from './setup/build.mjs'
-import { testCluster } from './setup/database.mjs'
+import { forEachWorker, testCluster } from './setup/database.mjs'
 import { ensureDependencies, root } from './setup/dependencies.mjs'
 import { prepareDatabase } from './setup/prepare.mjs'
 import { chromiumProgram, ensureSystemPackages } from './setup/system.mjs'
@@ -83,8 +83,10 @@ await ensureBuild()
 env.PHEASANT_NOW = '2026-11-25T09:00:00Z'
 env.PHEASANT_TIME_ZONE = 'Europe/London'
 Object.assign(process.env, { PHEASANT_NOW: env.PHEASANT_NOW, PHEASANT_TIME_ZONE: env.PHEASANT_TIME_ZONE })
-tests.recreate('pheasant_browser')
-prepareDatabase(tests.ownerUrl('pheasant_browser'), { demo: true })
+forEachWorker((worker) => {
+  tests.recreate(`pheasant_browser_${worker}`)
+  prepareDatabase(tests.ownerUrl(`pheasant_browser_${worker}`), { demo: true })
+})
 const browserFile = join(results, 'browser.json')
 const browserGreen = await run([program('playwright'), 'test'], { more: { PLAYWRIGHT_JSON_OUTPUT_FILE: browserFile } })
 const browser = read(browserFile)?.stats

@@ -312,6 +312,6 @@ export const testCluster = () =>
   cluster({
     name: 'postgres-test',
     firstPort: 54440,
-    databases: [...forEachWorker((worker) => `pheasant_test_${worker}`), 'pheasant_browser'],
+    databases: forEachWorker((worker) => [`pheasant_test_${worker}`, `pheasant_browser_${worker}`]).flat(),
     durable: false,
   })

@@ -1,8 +1,8 @@
 import { type APIRequestContext, test as base, expect, type Locator, type Page } from '@playwright/test'
 import postgres from 'postgres'
 
-/** The served application by its address on this machine. */
-export const MACHINE = 'http://127.0.0.1:3191'
+/** The served application by its address on this machine: each worker has one of its own. */
+export const MACHINE = process.env.MACHINE ?? ''
 const MOST_TRIES = 20
 
 /** Asked again while the server says that it is busy, when it says to: others work on the machine, or it has just come up. */
@@ -87,7 +87,7 @@ export async function readByHand(page: Page, value: string): Promise<void> {
 /** A kitchen of a test's own: what other tests left lying about is not in its lists. */
 export async function newKitchen(name: string): Promise<string> {
   const slug = `${name}-${Date.now().toString(36)}`
-  const sql = postgres(process.env.BROWSER_DATABASE_URL ?? '', { max: 1 })
+  const sql = postgres(process.env.MACHINE_DATABASE_URL ?? '', { max: 1 })
   await sql`insert into kitchens (id, slug, name, time_zone) values (${`kit_${slug}`}, ${slug}, ${`Kitchen ${name}`}, 'Europe/London')`
   await sql.end()
   return slug
