@@ -273,9 +273,9 @@ export function askWords(ask: Ask, units: Units): string {
       return `“${ask.words}”: the plan says when it goes in, by its heat and by when they eat.`
     case 'said_twice':
       if (ask.meals)
-        return `Two hours that are no one meal: type a line for each. Here “${ask.taken}” is taken for all of it.`
+        return `Two ${ask.days ? 'days' : 'hours'} that are no one meal: type a line for each. Here “${ask.taken}” is taken for all of it.`
       return ask.what === 'moment'
-        ? `Two hours: “${ask.taken}” is taken for all of it.`
+        ? `Two ${ask.days ? 'days' : 'hours'}: “${ask.taken}” is taken for all of it.`
         : `Two of it: the first ${SAID_TWICE[ask.what] ?? 'one'} is taken.`
     case 'day_of_date':
       return `“${ask.words}”: that is a ${dayName(ask.weekday)}. Taken by its date.`

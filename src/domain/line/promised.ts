@@ -95,6 +95,17 @@ export function heldUntil(meanings: readonly Meaning[], line: string, context: M
   })
 }
 
+/** "Lamb leg for 7, 8 people": where no other hour is said and somebody says how many they are, the bare one is the hour. */
+const BARE_TABLE = /^for (?:[1-9]|1[0-2])$/i
+export function tableHour(meanings: readonly Meaning[], line: string, context: MomentContext): Meaning[] {
+  const tables = meanings.filter(({ fact }) => fact.kind === 'guests')
+  const bare = tables.find(({ from, to }) => BARE_TABLE.test(line.slice(from, to)))
+  const said = tables.find(({ from, to }) => /\p{L}/u.test(line.slice(from, to).replace(/^for /i, '')))
+  const isOpen = tables.length === 2 && bare && said && promiseOf(meanings, context) === undefined
+  const found = isOpen ? momentAt(['at', line.slice(bare.from, bare.to).slice(4)], context)?.fact : undefined
+  return found ? meanings.map((each) => (each === bare ? { ...each, fact: found } : each)) : [...meanings]
+}
+
 /** An hour of the day as it is written on the continent: 19h, 12h30. */
 const CONTINENTAL = /^(1[3-9]|2[0-3])\s?h$|^(1[0-2])\s?h\s?([0-5]\d)$/i
 /** In a cooler oven so many hours are a length, °C; °F where it is more than any oven in °C. */
@@ -132,6 +143,31 @@ export function hoursApart(table: readonly Meaning[], times: readonly number[]):
   const [first, last] = [hours[0], hours.at(-1)]
   const taken = hours.findLast(eatenAmong(hours))
   if (!first || !last || !taken || (first.at_s === last.at_s && new Set(times).size < 2)) return undefined
+  return { first: first.meaning, last: last.meaning, taken: taken.meaning }
+}
+
+/**
+ * The first and the last day that a line says to eat on, where they are not the same, and the one that is taken: "turkey
+ * for Thanksgiving, rib for Christmas". Where it is said that they eat then, another day is of something else.
+ */
+export function daysApart(
+  table: readonly Meaning[],
+  promise_s: number | undefined,
+  { now_s, timeZone }: MomentContext,
+): HoursApart | undefined {
+  const dayOf = (at_s: number) => new TZDate(at_s * 1000, timeZone).toDateString()
+  const days = table.flatMap((meaning) => {
+    const { fact } = meaning
+    return fact.kind === 'moment' && fact.said !== 'clock' && !isWeak(fact)
+      ? [{ meaning, day: dayOf(fact.at_s), isLed: fact.led === true && fact.said === 'both' }]
+      : []
+  })
+  // "Bought today, eaten on Saturday at seven".
+  const told = days.filter(({ day }) => day !== dayOf(now_s))
+  const [first, last] = [told[0], told.at(-1)]
+  if (promise_s === undefined || !first || !last || told.some(({ isLed }) => isLed)) return undefined
+  const taken = told.findLast(({ day }) => day === dayOf(promise_s))
+  if (!taken || told.every(({ day }) => day === first.day)) return undefined
   return { first: first.meaning, last: last.meaning, taken: taken.meaning }
 }
 

@@ -13,7 +13,17 @@ import type { Fact, Meaning } from './fact'
 import { leadHours } from './lead'
 import { ORDINARY } from './ordinary'
 import { piecesApart } from './pieces-apart'
-import { atHourOf, continentalHour, goingIn, heldUntil, hoursApart, isPartOf, promiseOf } from './promised'
+import {
+  atHourOf,
+  continentalHour,
+  daysApart,
+  goingIn,
+  heldUntil,
+  hoursApart,
+  isPartOf,
+  promiseOf,
+  tableHour,
+} from './promised'
 import { isPulled } from './readers/doneness'
 import { roastsOf } from './roast-reading'
 import { kitchenOf } from './said-kitchen'
@@ -44,7 +54,7 @@ export function readLine(line: string, context: LineContext): Outcome<LineReadin
   const { unknown } = sentence
   const kept = sentence.meanings.filter((_, i, all) => !isSaidCloser(all, i, line) && !isInPastry(all, i, line))
   const said = tablesAgain(sharedOut(kept, line)).flatMap((meaning, _, all) => wishOfAll(meaning, all))
-  const told = continentalHour(toldApart(said, line, context.reads), line, context)
+  const told = tableHour(continentalHour(toldApart(said, line, context.reads), line, context), line, context)
   const meanings = portionsOf(namedAgain(heldUntil(told, line, context), line), line)
   const asks: Ask[] = []
   const toCelsius = scaleOf(meanings, { line, reads: context.reads })
@@ -113,7 +123,9 @@ export function readLine(line: string, context: LineContext): Outcome<LineReadin
   const counts = roasts.map(({ count }) => count)
   const seated = seatedOf(meanings, alone ? [counts.reduce((sum, count) => sum + count, 0)] : counts, context)
   // Several hours, and it is not plain of what.
-  const hours = seated ? undefined : hoursApart(table, times)
+  const apart = seated ? undefined : hoursApart(table, times)
+  const days = seated || apart ? undefined : daysApart(table, said_s, context)
+  const hours = apart ?? days
   const saidHours = seated || hours ? dated : []
   if (hours)
     asks.push({
@@ -121,7 +133,8 @@ export function readLine(line: string, context: LineContext): Outcome<LineReadin
       at: { from: hours.first.from, to: hours.first.to },
       what: 'moment',
       taken: spelt(hours.taken),
-      ...(areTwoMeals(saidHours.map(({ at_s }) => at_s)) ? { meals: true as const } : {}),
+      ...((days ? groups.length > 1 : areTwoMeals(saidHours.map(({ at_s }) => at_s))) ? { meals: true as const } : {}),
+      ...(days ? { days: true as const } : {}),
       options: [
         { says: spelt(hours.first), line: replaced(hours.last, '') },
         { says: spelt(hours.last), line: replaced(hours.first, dayOf(hours, context)) },

@@ -392,7 +392,18 @@ const datedWithYear: Rule = (tokens, at) => {
 const YEAR = /^20[2-9][1-46-9]$/
 const DAY_OF_MONTH = /^(?:[1-9]|[12]\d|3[01])(?:st|nd|rd|th)?$/
 
+/** "Kids eat at 6 adults at 8": an hour, for who comes next has one of their own. */
+const hourBeforeEaters: Rule = (tokens, at) =>
+  /^(?:at|by)$/.test(textAt(tokens, at - 1)) &&
+  /^(?:[1-9]|1[0-2])$/.test(textAt(tokens, at)) &&
+  /^(?:people|guests?|adults?)$/.test(textAt(tokens, at + 1)) &&
+  /^(?:at|by)$/.test(textAt(tokens, at + 2)) &&
+  /^\d/.test(textAt(tokens, at + 3))
+    ? { count: 1, text: clockText(eatenAt(Number(textAt(tokens, at)))) }
+    : undefined
+
 const RULES: readonly Rule[] = [
+  hourBeforeEaters,
   datedWithYear,
   weekdayOfDate,
   hourWithUnit,

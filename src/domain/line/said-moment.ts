@@ -262,7 +262,10 @@ function otherCourse(words: readonly string[], context: MomentContext): Found | 
   const hour = /^\d/.test(words[0] ?? '') ? hourAfter(words, 0, context) : undefined
   const course = hour && COURSE_AFTER.exec(`${words.slice(hour.count, hour.count + 3).join(' ')} `)
   return course
-    ? { count: hour.count + course[0].trim().split(' ').length, fact: { ...hour.fact, weak: course.groups?.arrival ? 'arrival' : 'course' } }
+    ? {
+        count: hour.count + course[0].trim().split(' ').length,
+        fact: { ...hour.fact, weak: course.groups?.arrival ? 'arrival' : 'course' },
+      }
     : undefined
 }
 
@@ -417,7 +420,12 @@ function mealAt(words: readonly string[], context: MomentContext): Found | undef
 }
 /** The words before the first number that is no hour. */
 function beforeMeasures(words: readonly string[]): readonly string[] {
-  const end = words.findIndex((word, i) => /^\d/.test(word) && MEASURED.test(words[i + 1] ?? ''))
+  const isHour = (word: string, next: string) =>
+    /^\d{1,2}:[0-5]\d$/.test(word) && /^(?:people|guests?|adults?)$/.test(next)
+  const end = words.findIndex((word, i) => {
+    const next = words[i + 1] ?? ''
+    return /^\d/.test(word) && MEASURED.test(next) && !isHour(word, next)
+  })
   return end < 0 ? words : words.slice(0, end)
 }
 /** The words before those who eat: "saturday for 8" is a day, and a table. */

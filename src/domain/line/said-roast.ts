@@ -99,6 +99,8 @@ export type Ask =
       readonly what: Fact['kind']
       /** Two hours that are of two meals: on two days, or from morning to night. */
       readonly meals?: true
+      /** Their days differ, whatever their hours. */
+      readonly days?: true
       /** The hour that is taken, as it was typed. */
       readonly taken?: string
       readonly options: readonly Choice[]

@@ -353,4 +353,15 @@ export const SEASON: readonly (readonly [line: string, means: string])[] = [
     'roast beef 1.8 kilo topside well done for nan, 12:30 sunday',
     '1.8kg =well-done beef-round-or-rump | @11-29T12:30 care',
   ],
+  ['lamb for 6 saturday; chicken for 4 sunday', '?kg lamb-leg-bone-in | ?kg chicken | ?cut ?twice @11-29T19:00 for10'],
+  ['turkey for thanksgiving and prime rib for christmas', '?kg turkey | ?kg beef-rib-bone-in | ?twice @12-25T19:00'],
+  ['turkey 5kg dry brined monday, thursday 4pm', '5kg salted turkey | ?twice @11-26T16:00'],
+  ['cook today serve tomorrow 7pm pork shoulder 3kg', '3kg pork-shoulder | @11-25T19:00'],
+  [
+    'topside 2 kilo 8 people cooked for 1hr 30 at 190 and rested 20 mins. eat at 2pm',
+    '2kg [190/90] beef-round-or-rump rest20 | @11-24T14:00 for8',
+  ],
+  ['8 people done rare, rib 3kg, 7pm', '3kg beef-rib-bone-in | @11-24T19:00 rare:8'],
+  ['kids eat at 6 adults at 8, rib 3kg', '3kg beef-rib-bone-in | ?twice @11-24T18:00'],
+  ['lamb leg 2kg for 7, 8 people', '2kg lamb-leg-bone-in | @11-24T19:00 for8'],
 ]

@@ -191,7 +191,7 @@ const ASIDE =
 export const BARE: readonly Reader[] = [
   // slow roasted for five hours
   reader(
-    `(?:(?:(slow)(?:ly)? )?(?:roast(?:ed)?|cook(?:ed)?)(?: it)?(?: (slowly|low and slow))?|(slow)(?:ly)?)(?: for)?(?: about| around)? (${SPAN})(?! (?:before|after|ahead|per|a|at)(?: |$))`,
+    `(?:(?:(slow)(?:ly)? )?(?:roast(?:ed)?|cook(?:ed)?)(?: it)?(?: (slowly|low and slow))?|(slow)(?:ly)?)(?: for)?(?: about| around)? (${SPAN})(?! (?:before|after|ahead|per|a|at|[0-5]?\\d at)(?: |$))`,
     ([, before, after, alone, span = '']) => ({
       kind: 'span',
       minutes: minutesOf(span),
@@ -206,7 +206,7 @@ export const BARE: readonly Reader[] = [
   ),
   // pot roast 5 hours
   reader(
-    `(?<=(?:pot roast(?:ed)?|brais(?:e|ed|ing)) )(?:for )?(?:about )?(${SPAN})(?! (?:per|a|at)(?: |$))`,
+    `(?<=(?:pot roast(?:ed)?|brais(?:e|ed|ing)) )(?:for )?(?:about )?(${SPAN})(?! (?:per|a|at|[0-5]?\\d at)(?: |$))`,
     ([, span = '']) => ({
       kind: 'span',
       minutes: minutesOf(span),

@@ -246,7 +246,7 @@ export const PIECE: readonly Reader[] = [
     },
   ),
   reader(
-    `(${N}) (?:of (?:them|us) )?(?:people |guests )?(?:who )?(?:${LIKE} )?(?:it )?(${DEGREE})(?: meat)?`,
+    `(${N}) (?:of (?:them|us) )?(?:people |guests )?(?:who )?(?:${LIKE} )?(?:it )?(?:(?:cooked|done) (?=${DEGREE}(?: |$)))?(?!(?:cooked|done) (?:${HOW})(?: |$))(${DEGREE})(?: meat)?`,
     ([, count = '', word = '']) => {
       const eaters = numberOf(count)
       return Number.isInteger(eaters) && eaters >= 1 && eaters <= 60 && count !== 'a' && count !== 'an'
