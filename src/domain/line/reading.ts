@@ -11,6 +11,7 @@ import { isNoRoast, NAME_WORDS, nameInLine } from './cut-names'
 import { dayOfDate } from './day-of-date'
 import type { Fact, Meaning } from './fact'
 import { leadHours } from './lead'
+import { withNegated } from './negated'
 import { ORDINARY } from './ordinary'
 import { piecesApart } from './pieces-apart'
 import {
@@ -50,7 +51,7 @@ const USUAL = ['beef-rib-bone-in', 'lamb-leg-bone-in', 'pork-loin', 'turkey', 'c
  */
 export function readLine(line: string, context: LineContext): Outcome<LineReading> {
   if (line.length > LONGEST_LINE) return fail({ code: 'line_too_long', given: line.length, most: LONGEST_LINE })
-  const sentence = readSentence(line, context)
+  const sentence = withNegated(readSentence(line, context), line)
   const { unknown } = sentence
   const kept = sentence.meanings.filter((_, i, all) => !isSaidCloser(all, i, line) && !isInPastry(all, i, line))
   const said = tablesAgain(sharedOut(kept, line)).flatMap((meaning, _, all) => wishOfAll(meaning, all))

@@ -364,4 +364,11 @@ export const SEASON: readonly (readonly [line: string, means: string])[] = [
   ['8 people done rare, rib 3kg, 7pm', '3kg beef-rib-bone-in | @11-24T19:00 rare:8'],
   ['kids eat at 6 adults at 8, rib 3kg', '3kg beef-rib-bone-in | ?twice @11-24T18:00'],
   ['lamb leg 2kg for 7, 8 people', '2kg lamb-leg-bone-in | @11-24T19:00 for8'],
+  ['rib 3kg no foil 7pm', '3kg beef-rib-bone-in note | @11-24T19:00'],
+  ['never frozen turkey 6kg 3pm', '6kg note turkey | @11-24T15:00'],
+  ['do not cover, rib 3kg 7pm', '3kg beef-rib-bone-in note | @11-24T19:00'],
+  ["rib 3kg don't sear, 7pm", '3kg beef-rib-bone-in note | @11-24T19:00'],
+  ['none of us eat pink meat, rib 3kg 7pm', '3kg =well-done beef-rib-bone-in | @11-24T19:00'],
+  ['my wife hates it rare rib 3kg 7pm', '3kg beef-rib-bone-in note | @11-24T19:00'],
+  ['rib 3kg no more than 52 7pm', '3kg =52 beef-rib-bone-in | @11-24T19:00'],
 ]

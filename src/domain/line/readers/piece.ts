@@ -246,6 +246,15 @@ export const PIECE: readonly Reader[] = [
     },
   ),
   reader(
+    `(?:(?:no|not) (?:more|hotter|higher|over)(?: than)?|at (?:the )?most|max(?:imum)?) ${TEMP}(?! (?:m|mins?|minutes?|h|hrs?|hours?|people|guests|kgs?|g|lbs?|of)(?: |$))`,
+    ([, value, unit]) => {
+      const heat = heatOf(value, unit)
+      return heat && heat.value >= 40 && heat.value <= (heat.unit === 'c' ? 100 : 160)
+        ? { kind: 'serve', heat }
+        : undefined
+    },
+  ),
+  reader(
     `(${N}) (?:of (?:them|us) )?(?:people |guests )?(?:who )?(?:${LIKE} )?(?:it )?(?:(?:cooked|done) (?=${DEGREE}(?: |$)))?(?!(?:cooked|done) (?:${HOW})(?: |$))(${DEGREE})(?: meat)?`,
     ([, count = '', word = '']) => {
       const eaters = numberOf(count)
