@@ -86,6 +86,20 @@ describe('what is not to be', () => {
     }
   })
 
+  it('may be another roast, of which there is none then', () => {
+    const roasts = (line: string) => {
+      const reading = readLine(line, zone)
+      return reading.ok ? reading.value.roasts.map(({ cut }) => cut) : []
+    }
+    expect(roasts('beef rib 3 kg instead of turkey 2pm')).toEqual(['beef-rib-bone-in'])
+    expect(roasts('turkey 6 kg rather than goose 2pm')).toEqual(['turkey'])
+    expect(roasts('no turkey this year: goose 5 kg at 4')).toEqual(['goose'])
+    expect(roasts('not a rib, a sirloin 3 kg 7pm')).toEqual(['beef-strip-loin'])
+    // Where none else is named it is the one that is asked about.
+    expect(roasts('no turkey at 7pm')).toEqual(['turkey'])
+    expect(planOf('chicken 1.6 kg, no potatoes, 7pm').notes).toContain('no potatoes')
+  })
+
   it('stays in the notes of its plan', () => {
     expect(planOf('rib 3 kg, no foil, 7pm').notes).toContain('no foil')
     expect(planOf('never frozen turkey 6 kg 3pm').notes).toContain('never frozen')

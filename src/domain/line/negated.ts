@@ -6,6 +6,9 @@ import type { Sentence } from './sentence'
 /** What turns the next words round, and what may stand between. */
 const NOT =
   /(?<![\p{L}\p{N}'-])(?:not|no|never|none|nobody|neither|nor|without|less|avoid|hates?|dislikes?|cannot|(?:do|does|did|is|are|was|has|have|wo|ca)n'?t)(?:\s+(?:want(?:s|ed)?|likes?|have|having|been|being|be|it|them|to|too|very|so|in|with|under|on|the|an?|any|use|of|us|me|eats?|eaten|is|are|at|all))*\s+$/iu
+/** "Beef instead of turkey", "not a rib, a sirloin": another roast. */
+const NO_ROAST =
+  /(?<![\p{L}\p{N}'-])(?:not|no|(?:instead|in place) of|rather than)(?:\s+(?:an?|the|any|my|our|another))?\s+$/iu
 /** So far before a word it is looked for, characters. */
 const REACH = 60
 /** "I don't", "nobody": all of them; "two don't" are some. */
@@ -24,10 +27,12 @@ const TURNED: ReadonlySet<Fact['kind']> = new Set([
   'school',
   'second',
   'share',
+  'side',
   'stuffing',
   'surface',
   'tender',
   'tending',
+  'vulnerable',
   'wish',
 ])
 /** What is wanted where this is not (common practice). */
@@ -50,14 +55,19 @@ export function withNegated(sentence: Sentence, line: string): Sentence {
   const plain = line.replaceAll('’', "'")
   const turned = new Map<Meaning, Meaning>()
   for (const meaning of sentence.meanings) {
-    if (!TURNED.has(meaning.fact.kind) || isNothing(meaning.fact)) continue
-    const found = NOT.exec(plain.slice(Math.max(0, meaning.from - REACH), meaning.from))
+    const isCut = meaning.fact.kind === 'cut'
+    if ((!isCut && !TURNED.has(meaning.fact.kind)) || isNothing(meaning.fact)) continue
+    const found = (isCut ? NO_ROAST : NOT).exec(plain.slice(Math.max(0, meaning.from - REACH), meaning.from))
     const from = meaning.from - (found?.[0].length ?? 0)
     const said = sentence.meanings.some(({ fact, to }) => fact.kind !== 'filler' && to > from && to <= meaning.from)
     if (!found || said) continue
     const fact = insteadOf(meaning, plain.slice(0, from), line.slice(from, meaning.to))
     turned.set(meaning, { ...meaning, from, fact })
   }
+  // There is one that it is, or none would be left to ask about.
+  const isRoast = ({ fact }: Meaning) => fact.kind === 'cut'
+  if (!sentence.meanings.some((meaning) => isRoast(meaning) && !turned.has(meaning)))
+    for (const meaning of sentence.meanings.filter(isRoast)) turned.delete(meaning)
   if (turned.size === 0) return sentence
   const isOpen = ({ from, to }: { readonly from: number; readonly to: number }) =>
     ![...turned].some(([was, now]) => from >= now.from && to <= was.from)

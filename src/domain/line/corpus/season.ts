@@ -371,4 +371,16 @@ export const SEASON: readonly (readonly [line: string, means: string])[] = [
   ['none of us eat pink meat, rib 3kg 7pm', '3kg =well-done beef-rib-bone-in | @11-24T19:00'],
   ['my wife hates it rare rib 3kg 7pm', '3kg beef-rib-bone-in note | @11-24T19:00'],
   ['rib 3kg no more than 52 7pm', '3kg =52 beef-rib-bone-in | @11-24T19:00'],
+  ['beef 3kg instead of turkey 2pm', '3kg beef-rib-bone-in note | ?cut @11-24T14:00'],
+  ['no turkey this year: goose 5kg at 4', '5kg goose note | ?year @11-24T16:00'],
+  ['not a rib, a sirloin 3kg 7pm', '3kg beef-strip-loin note | @11-24T19:00'],
+  ['chicken 1.6kg no potatoes 7pm', '1.6kg chicken note | @11-24T19:00'],
+  [
+    'rib 3kg mum and dad well done, other 6 medium rare 7pm',
+    '3kg beef-rib-bone-in | @11-24T19:00 medium-rare:6 well-done:2',
+  ],
+  [
+    'rib 3kg wife medium, me rare, son well done 7pm',
+    '3kg beef-rib-bone-in | @11-24T19:00 medium:1 rare:1 well-done:1',
+  ],
 ]

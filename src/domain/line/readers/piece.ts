@@ -264,12 +264,19 @@ export const PIECE: readonly Reader[] = [
     },
   ),
   // gran likes it well done: hers alone; everyone else pink
-  reader(`(?:(?:the|my|our|poor|old) )*(?:${KIN})(?: in law)? (?:${LIKE} )?(?:it )?(${DEGREE})`, ([, word = '']) => ({
-    kind: 'wish',
-    count: 1,
-    word: degreeOf(word),
-    perhapsAll: true,
-  })),
+  reader(
+    `(?:(?:the|my|our|poor|old) )*(?:${KIN})(?: in law)? and (?:(?:the|my|our|poor|old) )*(?:${KIN})(?: in law)? (?:(?:both|each) )?(?:${LIKE} |like |want |prefer )?(?:it )?(${DEGREE})`,
+    ([, word = '']) => ({ kind: 'wish', count: 2, word: degreeOf(word), perhapsAll: true }),
+  ),
+  reader(
+    `(?:(?:the|my|our|poor|old) )*(?:${KIN}|me)(?: in law)? (?:${LIKE} )?(?:it )?(${DEGREE})`,
+    ([, word = '']) => ({
+      kind: 'wish',
+      count: 1,
+      word: degreeOf(word),
+      perhapsAll: true,
+    }),
+  ),
   reader(
     `(?:(?:and )?(?:the )?rest(?: of (?:us|them))?|(?:and )?(?:the )?other (?:half|third)|(?:every(?:one|body)|all|the) (?:else|others)|others)(?: ${LIKE})?(?: it)? (${DEGREE})`,
     ([, word = '']) => ({ kind: 'share', word: degreeOf(word) }),
