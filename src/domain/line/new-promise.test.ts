@@ -49,12 +49,30 @@ describe('where a promise moves, as a cook says it', () => {
     ['an hour and ten later', at(20, 10)],
     ['forward 10', at(18, 50)],
     ['the day after tomorrow 1 pm', at(13, 0, 27)],
+    ['7:45 pm please', at(19, 45)],
+    ['make it 8', at(20)],
+    ['8 instead of 7', at(20)],
+    ['8pm, not 7', at(20)],
+    ['not 7 but half past eight', at(20, 30)],
+    ['moved to 8:15', at(20, 15)],
+    ['can we push it back to nine', at(21)],
+    ['make it half an hour later', at(19, 30)],
+    ['dinner is now at 20:30', at(20, 30)],
   ])('%s', (typed, wanted) => expect(readNewPromise(typed, here)).toBe(wanted))
 
-  it.each(['', 'soon', '25:00', '4 h earlier', '15:00 today', 'the rib', '+', 'in', '7:45 pm please'])(
-    '“%s” is not understood, or gone by',
-    (typed) => expect(readNewPromise(typed, here)).toBeUndefined(),
-  )
+  it.each([
+    '',
+    'soon',
+    '25:00',
+    '4 h earlier',
+    '15:00 today',
+    'the rib',
+    '+',
+    'in',
+    'make it',
+    'not 7 but',
+    'instead of 7',
+  ])('“%s” is not understood, or gone by', (typed) => expect(readNewPromise(typed, here)).toBeUndefined())
 
   it('stands any words, quickly, and never promises the past', () => {
     const random = seededRandom(1945)

@@ -41,6 +41,10 @@ const wordsOf = (text: string): string =>
 /** How a span goes: before it, and after it. */
 const LATER = /^(?:later|late|delay(?:ed)?|push(?:ed)?(?: it)?(?: back)?|(?:put |move )?(?:it )?back)(?: by)? (?=\S)/
 const EARLIER = /^(?:earlier|sooner|(?:bring |move )?(?:it )?forward)(?: by)? (?=\S)/
+/** What is said round an hour: "make it 8 instead of 7", "not 7 but 8", "moved to half eight please". */
+const LEADS =
+  /^(?:(?:please|can we|could we|we|let's|they|now) )*(?:make it|(?:move|put|push|change|set|delay|hold)(?:d|ed)?(?: it)?(?: back| forward| on)? (?:to|until|till)|(?:eat|eating|dinner|lunch|serve|served|serving)(?: is)?(?: now)?(?: at)?|not \S+(?: [ap]m)? but)(?: at)? (?=\S)/
+const TRAILS = /(?<=\S) (?:instead(?: of \S.*)?|rather than \S.*|not \S+(?: [ap]m)?|please)$/
 /** An hour of twelve, of which nobody says the half of the day. */
 const OF_TWELVE =
   /^(?:at )?(?:(?:0?[1-9]|1[0-2])(?:[:.][0-5]\d| [0-5]\d)?|(?!.*\b(?:noon|midday|midnight|to(?:day|night|morrow)))[a-z' -]+)(?: sharp)?$/
@@ -57,7 +61,14 @@ export function readNewPromise(
   typed: string,
   { now_s, timeZone, promise_s }: { readonly now_s: number; readonly timeZone: string; readonly promise_s: number },
 ): number | undefined {
-  const text = typed.trim().toLowerCase().replace(/\s+/g, ' ').slice(0, 60)
+  const text = typed
+    .trim()
+    .toLowerCase()
+    .replaceAll('’', "'")
+    .replace(/,?\s+/g, ' ')
+    .slice(0, 60)
+    .replace(TRAILS, '')
+    .replace(LEADS, '')
   const ahead = (at_s: number | undefined) =>
     at_s !== undefined && Number.isFinite(at_s) && at_s > now_s && at_s < now_s + 400 * 86_400 ? at_s : undefined
   const turned = text.replace(LATER, '+').replace(EARLIER, '-')
