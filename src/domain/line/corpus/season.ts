@@ -383,4 +383,9 @@ export const SEASON: readonly (readonly [line: string, means: string])[] = [
     'rib 3kg wife medium, me rare, son well done 7pm',
     '3kg beef-rib-bone-in | @11-24T19:00 medium:1 rare:1 well-done:1',
   ],
+  ['3kg rib, sear only at the end, 7pm', '3kg [*] beef-rib-bone-in | @11-24T19:00'],
+  ['rib 3kg not overly rare 7pm', '3kg beef-rib-bone-in note | @11-24T19:00'],
+  ['turkey 5kg no basting no foil no stuffing 3pm', '5kg note note turkey | @11-24T15:00'],
+  ["rib 3kg please don't use the fan, 7pm", '3kg beef-rib-bone-in note | @11-24T19:00'],
+  ['I only have one oven, turkey 5kg and ham 3kg at 2', '5kg turkey | 3kg smoked-ham | ?cut @11-24T14:00 ovens1'],
 ]

@@ -399,7 +399,7 @@ export const CARE: readonly Reader[] = [
     text,
   })),
   reader(
-    `(?:(?:for |with )?(?:the |an? )?(?:good |crisp |crispy |dark |brown )?(?:crackling|skin|crust)|(?:score|scored)(?: (?:the |its )?(?:fat|skin|rind))?|(?:fat )?cap (?:on|off)|hog roast style|trimmed|peeled|denuded|silver ?skin (?:off|removed)|(?:rib )?bones (?:cut (?:off )?and tied(?: back)?(?: on)?|tied back(?: on)?)|frenched|french trimmed|skin (?:on|off)|giblets? (?:out|in)|(?:(?:i|we) )?(?:get|getting|wake|waking) up (?:at|by) (?:\\d{1,2}:\\d{2}(?: [ap]m)?|\\d{1,2}(?: [ap]m)?)|wings? tucked)`,
+    `(?:(?:for |with )?(?:the |an? )?(?:good |crisp |crispy |dark |brown )?(?:crackling|skin|crust)|(?:score|scored)(?: (?:the |its )?(?:fat|skin|rind))?|(?:fat )?cap (?:on|off)|hog roast style|trimmed|peeled|denuded|silver ?skin (?:off|removed)|(?:rib )?bones (?:cut (?:off )?and tied(?: back)?(?: on)?|tied back(?: on)?)|frenched|french trimmed|(?:skin|rind) (?:on|off)|giblets? (?:out|in)|(?:(?:i|we) )?(?:get|getting|wake|waking) up (?:at|by) (?:\\d{1,2}:\\d{2}(?: [ap]m)?|\\d{1,2}(?: [ap]m)?)|wings? tucked)`,
     (_, text) => ({
       kind: 'note',
       text,

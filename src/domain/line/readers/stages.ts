@@ -434,7 +434,7 @@ export const STAGES: readonly Reader[] = [
   ),
   // sear at the end, 270 for 6 min
   listed(
-    `(?:then |and )?(?:sear(?:ed)?|blast(?:ed)?|brown(?:ed)?|crisp(?:ed)?(?: up)?|crackl(?:e|ed|ing)|(?:crisp )?skin crisp(?:ed)?)(?: it| the skin)?(?: hard| hot| off)? (?:right )?(?:at the (?:very )?end|at end|at the last|last|to finish|before serving|just before serving)(?:(?: at| in an?| oven| hot)* ${HEAT}(?! (?:am|pm)))?(?: for)?(?: (${SPAN}))?`,
+    `(?:then |and )?(?:sear(?:ed)?|blast(?:ed)?|brown(?:ed)?|crisp(?:ed)?(?: up)?|crackl(?:e|ed|ing)|(?:crisp )?skin crisp(?:ed)?)(?: it| the skin)?(?: hard| hot| off)? (?:only )?(?:right )?(?:at the (?:very )?end|at end|at the last|last|to finish|before serving|just before serving)(?:(?: at| in an?| oven| hot)* ${HEAT}(?! (?:am|pm)))?(?: for)?(?: (${SPAN}))?`,
     ([, value, unit, gas, span]) => {
       const heat = heatOf(value, unit, gas)
       if (heat !== undefined && !isHeat(heat, 150)) return undefined
