@@ -2,6 +2,7 @@ import { TZDate } from '@date-fns/tz'
 import { pullsApart } from '@/core/program/schools'
 import { findCut } from '@/core/reference/cuts'
 import type { Fact, Meaning } from './fact'
+import { isHotInCelsius } from './readers/stages'
 import { type MomentContext, momentAt } from './said-moment'
 
 /** When they eat, of all that a line says of it. */
@@ -118,11 +119,17 @@ const LONG_STAY_C = 130
 export function continentalHour(meanings: readonly Meaning[], line: string, context: MomentContext): Meaning[] {
   if (promiseOf(meanings, context) !== undefined) return [...meanings]
   const isSliced = meanings.some(({ fact }) => fact.kind === 'serve' || fact.kind === 'doneness')
-  const isLong = meanings.some(({ fact }) => {
-    const cut = fact.kind === 'cut' ? findCut(fact.ids[0] ?? '') : undefined
-    const heat = fact.kind === 'heat' ? fact.heat : fact.kind === 'stage' ? fact.stage.heat : undefined
-    return (!isSliced && cut !== undefined && pullsApart(cut)) || (heat !== undefined && heat.value < LONG_STAY_C)
-  })
+  const heatSaid = ({ fact }: Meaning) =>
+    fact.kind === 'heat' ? fact.heat : fact.kind === 'stage' ? fact.stage.heat : undefined
+  const isHot = meanings.some((meaning) => isHotInCelsius(heatSaid(meaning)))
+  const isLong =
+    !isHot &&
+    meanings.some((meaning) => {
+      const { fact } = meaning
+      const cut = fact.kind === 'cut' ? findCut(fact.ids[0] ?? '') : undefined
+      const heat = heatSaid(meaning)
+      return (!isSliced && cut !== undefined && pullsApart(cut)) || (heat !== undefined && heat.value < LONG_STAY_C)
+    })
   return meanings.map((meaning) => {
     const said = meaning.fact.kind === 'span' ? CONTINENTAL.exec(line.slice(meaning.from, meaning.to)) : null
     const [, whole, hour = whole, minute = '00'] = said ?? []

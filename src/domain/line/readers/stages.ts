@@ -59,6 +59,17 @@ const LEAST_ROASTED_SIDE = 15
 const MODERATE_C = 180
 /** An hour of the day is no span from here on, min. */
 const LEAST_CLOCK_MIN = 600
+/** So hot nothing is roasted for half a day, °C; from 225 on a heat without its letter may be °F. */
+const HOT_C = { least: 160, most: 210 } as const
+/**
+ * Whether an oven is too hot for half a day: "at 180, 20h" is eaten at eight.
+ * @example isHotInCelsius({ value: 225, unit: undefined }) // false
+ */
+export const isHotInCelsius = (heat: SaidHeat | undefined): boolean =>
+  heat !== undefined &&
+  heat.unit !== 'f' &&
+  heat.value >= HOT_C.least &&
+  (heat.unit === 'c' || heat.value <= HOT_C.most)
 /** A number alone is no core from here on. */
 const LEAST_BARE = 100
 const LEAST_BARE_F = 210
@@ -121,7 +132,7 @@ export const STAGES: readonly Reader[] = [
       const span = said ?? bare ?? ''
       const heat = heatOf(value, unit, gas)
       // "Rib at 180, 20h": nothing roasts a day in an oven that is hot.
-      if (said === undefined && minutesOf(span) >= LEAST_CLOCK_MIN && isHeat(heat, MODERATE_C)) return undefined
+      if (said === undefined && minutesOf(span) >= LEAST_CLOCK_MIN && isHotInCelsius(heat)) return undefined
       // For hours an oven may be no hotter than the core.
       if (!isHeat(heat, minutesOf(span) >= LEAST_HELD_MIN ? LEAST_HELD_C : undefined)) return undefined
       return stage({
