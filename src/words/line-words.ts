@@ -48,10 +48,6 @@ const stageWords = ({ on, heat: at, usual, minutes, per_kg_min, core, cover, bre
     .filter(Boolean)
     .join(' ')
 
-/**
- * What some words were taken to mean; undefined where there is nothing to say.
- * @param now_s when they are read: a day that is far off has its year
- */
 /** What is at an hour of a line. */
 const MOMENTS = {
   arrival: 'guests come',
@@ -60,6 +56,10 @@ const MOMENTS = {
   meal: 'on the table',
 } as const
 
+/**
+ * What some words were taken to mean; undefined where there is nothing to say.
+ * @param now_s when they are read: a day that is far off has its year
+ */
 export function factWords(fact: Fact, units: Units, now_s?: number): string | undefined {
   switch (fact.kind) {
     case 'cut':

@@ -1,4 +1,5 @@
 import { CUTS, findCut } from '@/core/reference/cuts'
+import { IS_MASS_UNIT } from './readers/grammar'
 
 /**
  * What cooks call the cuts, on both sides of the sea (common practice). A name that means several cuts is planned
@@ -331,12 +332,11 @@ const WHOLE_BIRDS = new Set(CUTS.filter(({ bone }) => bone === 'bird').map(({ id
 export const isWholeBird = (id: string): boolean => WHOLE_BIRDS.has(id)
 /** "Breast 160": where it is read. */
 const LEAST_READ = 45
-const WEIGHED = /^(?:kgs?|kilos?|g|gr|grams?|lbs?|pounds?|oz|ounces?)$/
 const isPartOf = (ids: readonly string[], [part = '', next = '', unit = '']: readonly string[]): boolean =>
   isWholeBird(ids[0] ?? '') &&
   PARTS.test(part) &&
   !OF_WHOLE.test(next) &&
-  !(Number(next) >= LEAST_READ && !WEIGHED.test(unit))
+  !(Number(next) >= LEAST_READ && !IS_MASS_UNIT.test(unit))
 
 /** What is braised, boiled or fried, or no meat: no roast is planned of it, least of all of what stands in its name. */
 const NO_ROAST =

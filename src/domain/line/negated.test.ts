@@ -1,25 +1,17 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { documentFromLine } from '../meal/from-line'
-import { mealDocument } from '../meal/meal-document'
+import { PLAIN_KITCHEN } from '../meal/meal-problem'
 import { readLine } from './reading'
 
 const NOW = Date.UTC(2026, 10, 24, 9) / 1000
 const zone = { now_s: NOW, timeZone: 'Europe/London' }
-const { kitchen } = mealDocument.parse({
-  title: 'x',
-  guests: 4,
-  kitchen: { ovens: [{ id: 'oven', name: 'Oven', kind: 'still', offset_k: 0 }] },
-  servings: [{ id: 'serving', title: 'x', at: '2026-11-24T18:00:00.000Z' }],
-  roasts: [],
-  sides: [],
-})
 
 /** What a line comes to, but for its notes. */
 function planOf(line: string) {
   const reading = readLine(line, zone)
   if (!reading.ok) throw new Error(line)
-  const found = documentFromLine(reading.value, NOW, kitchen)
+  const found = documentFromLine(reading.value, NOW, PLAIN_KITCHEN)
   if (found?.kind !== 'plan') throw new Error(`${line} is no plan`)
   const { notes, ...plan } = found.document
   return { plan, notes, asks: reading.value.asks.map(({ code }) => code) }
@@ -72,7 +64,6 @@ describe('what is not to be', () => {
   })
 
   it('is another doneness where it is plain which', () => {
-    const doneness = (line: string) => readLine(line, zone)
     for (const [line, wanted] of [
       ["I don't want it pink, pork loin 1.5 kg 7pm", 'well-done'],
       ['nobody likes it rare, rib 3 kg 7pm', 'medium'],
@@ -81,7 +72,7 @@ describe('what is not to be', () => {
       ["two don't like it pink, rib 3 kg for 8 7pm", undefined],
       ['rib 3 kg, no, rare please, 7pm', 'rare'],
     ] as const) {
-      const reading = doneness(line)
+      const reading = readLine(line, zone)
       expect(reading.ok && reading.value.roasts[0]?.doneness, line).toBe(wanted)
     }
   })

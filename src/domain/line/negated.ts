@@ -5,7 +5,7 @@ import type { Sentence } from './sentence'
 
 /** What turns the next words round, and what may stand between. */
 const NOT =
-  /(?<![\p{L}\p{N}'-])(?:not|no|never|none|nobody|neither|nor|without|less|avoid|hates?|dislikes?|cannot|(?:do|does|did|is|are|was|has|have|wo|ca)n'?t)(?:\s+(?:want(?:s|ed)?|likes?|have|having|been|being|be|it|them|to|too|very|overly|really|so|in|with|under|on|the|an?|any|use|of|us|me|eats?|eaten|is|are|at|all))*\s+$/iu
+  /(?<![\p{L}\p{N}'-])(?:not|no|never|none|nothing|nobody|neither|nor|without|less|avoid|hates?|dislikes?|cannot|(?:do|does|did|is|are|was|has|have|wo|ca)n'?t)(?:\s+(?:want(?:s|ed)?|likes?|have|having|been|being|be|it|them|to|too|very|overly|really|that|so|in|with|under|on|the|an?|any|use|of|us|me|eats?|eaten|is|are|at|all))*\s+$/iu
 /** "Beef instead of turkey", "not a rib, a sirloin": another roast. */
 const NO_ROAST =
   /(?<![\p{L}\p{N}'-])(?:not|no|(?:instead|in place) of|rather than)(?:\s+(?:an?|the|any|my|our|another))?\s+$/iu

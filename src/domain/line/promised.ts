@@ -2,7 +2,7 @@ import { TZDate } from '@date-fns/tz'
 import { pullsApart } from '@/core/program/schools'
 import { findCut } from '@/core/reference/cuts'
 import type { Fact, Meaning } from './fact'
-import { isHotInCelsius } from './readers/stages'
+import { isHotInCelsius } from './readers/grammar'
 import { type MomentContext, momentAt } from './said-moment'
 
 /** When they eat, of all that a line says of it. */
@@ -96,8 +96,9 @@ export function heldUntil(meanings: readonly Meaning[], line: string, context: M
   })
 }
 
-/** "Lamb leg for 7, 8 people": where no other hour is said and somebody says how many they are, the bare one is the hour. */
+/** A table, or an hour. */
 const BARE_TABLE = /^for (?:[1-9]|1[0-2])$/i
+/** "Lamb leg for 7, 8 people": where no other hour is said and somebody says how many they are, the bare one is the hour. */
 export function tableHour(meanings: readonly Meaning[], line: string, context: MomentContext): Meaning[] {
   const tables = meanings.filter(({ fact }) => fact.kind === 'guests')
   const bare = tables.find(({ from, to }) => BARE_TABLE.test(line.slice(from, to)))

@@ -10,6 +10,8 @@ export const MONTH = /^(?:jan|feb|mar|apr|may|jun|jul|aug|sep|oct|nov|dec)/
 /** Who eats. */
 const EATERS = 'people|ppl|persons?|guests?|heads?|covers?|adults?'
 const ARE_EATERS = new RegExp(`^(?:${EATERS})$`)
+/** Who may have an hour of their own; a cover is one that eats, or is put on at nine. */
+export const COME_NEXT = /^(?:people|guests?|adults?)$/
 /** What a number is that is no hour. */
 export const MEASURED = new RegExp(
   `^(?:kgs?|kilos?|kilograms?|g|gr|gms?|grams?|lbs?|pounds?|oz|ounces?|mm|cm|m|metres?|meters?|ft|feet|foot|inch|inches|${EATERS}|min|mins|minutes?|hours?|hrs?|x|c|f|degrees)$`,
@@ -288,7 +290,7 @@ const ONE_TABLE_MIN = 60
 const SERVICE = /^(?:service|services|serving|served|buffet|brunch|carvery|house|open|doors|party|reception)$/
 /** What is said before a range, and who it is for: "buffet for 60, 12 till 2". */
 const servesBefore = (tokens: readonly Token[], at: number): boolean => {
-  const people = /^(?:people|guests?|heads?|covers?|pax|persons?)$/.test(textAt(tokens, at - 1)) ? 1 : 0
+  const people = /^pax$/.test(textAt(tokens, at - 1)) || ARE_EATERS.test(textAt(tokens, at - 1)) ? 1 : 0
   const counted = /^\d+$/.test(textAt(tokens, at - 1 - people)) && textAt(tokens, at - 2 - people) === 'for'
   return SERVICE.test(textAt(tokens, at - 1 - (counted ? 2 + people : 0)))
 }
@@ -396,10 +398,10 @@ const DAY_OF_MONTH = /^(?:[1-9]|[12]\d|3[01])(?:st|nd|rd|th)?$/
 const hourBeforeEaters: Rule = (tokens, at) =>
   /^(?:at|by)$/.test(textAt(tokens, at - 1)) &&
   /^(?:[1-9]|1[0-2])$/.test(textAt(tokens, at)) &&
-  /^(?:people|guests?|adults?)$/.test(textAt(tokens, at + 1)) &&
+  COME_NEXT.test(textAt(tokens, at + 1)) &&
   /^(?:at|by)$/.test(textAt(tokens, at + 2)) &&
   /^\d/.test(textAt(tokens, at + 3))
-    ? { count: 1, text: clockText(eatenAt(Number(textAt(tokens, at)))) }
+    ? { count: 1, text: clockOf(Number(textAt(tokens, at))) }
     : undefined
 
 const RULES: readonly Rule[] = [

@@ -4,7 +4,7 @@ import { format } from 'date-fns'
 import type { Fact } from './fact'
 import { afternoon, isDay, LONGEST_MOMENT, readMoment } from './moment'
 import { minutesOf } from './readers'
-import { DAYS_SAID, isHour12, MEASURED, MONTH } from './said-clock'
+import { COME_NEXT, DAYS_SAID, isHour12, MEASURED, MONTH } from './said-clock'
 import { NUMBER } from './tokens'
 
 /** Moments as cooks say them beyond a day and a clock: feasts, meals, half past seven, in three hours. */
@@ -420,8 +420,7 @@ function mealAt(words: readonly string[], context: MomentContext): Found | undef
 }
 /** The words before the first number that is no hour. */
 function beforeMeasures(words: readonly string[]): readonly string[] {
-  const isHour = (word: string, next: string) =>
-    /^\d{1,2}:[0-5]\d$/.test(word) && /^(?:people|guests?|adults?)$/.test(next)
+  const isHour = (word: string, next: string) => /^\d{1,2}:[0-5]\d$/.test(word) && COME_NEXT.test(next)
   const end = words.findIndex((word, i) => {
     const next = words[i + 1] ?? ''
     return /^\d/.test(word) && MEASURED.test(next) && !isHour(word, next)

@@ -9,7 +9,7 @@ import { LONGEST_MOMENT } from './moment'
 import { type DateOrder, numericDate } from './numeric-date'
 import { oneHeat } from './one-heat'
 import { makeReady, READERS } from './readers'
-import { MASS_UNIT } from './readers/grammar'
+import { IS_MASS_UNIT } from './readers/grammar'
 import { clocks } from './said-clock'
 import { type Found, inAfter, type MomentContext, momentAt, startedAt } from './said-moment'
 import { isImperial } from './scale'
@@ -141,8 +141,6 @@ const ADJECTIVES = new Set(
 )
 const MOST_ADJECTIVES = 4
 
-const UNIT = new RegExp(`^${MASS_UNIT}$`)
-
 /** So many of what comes, and the words that say it. */
 interface Ahead {
   readonly pieces: number
@@ -151,7 +149,7 @@ interface Ahead {
 /** Words from a place on that name what is not roasted, with what it weighs: how many. */
 function unplannedAt(words: readonly string[], at: number): number {
   const none = noRoastAt(words, at)
-  const weighed = none > 0 && PIECES.test(words[at + none] ?? '') && UNIT.test(words[at + none + 1] ?? '')
+  const weighed = none > 0 && PIECES.test(words[at + none] ?? '') && IS_MASS_UNIT.test(words[at + none + 1] ?? '')
   return weighed ? none + 2 : none
 }
 
@@ -166,7 +164,7 @@ function countAhead(tokens: readonly Token[], words: readonly string[], at: numb
   const braces = words[at + 1] === 'brace'
   let next = at + (braces ? 2 : 1)
   const from = next
-  const weighed = /^\d/.test(words[next] ?? '') && UNIT.test(words[next + 1] ?? '')
+  const weighed = /^\d/.test(words[next] ?? '') && IS_MASS_UNIT.test(words[next + 1] ?? '')
   // "3-4 lb" is one weight.
   if (weighed && /\S/.test(line.slice(tokens[at]?.to, tokens[next]?.from))) return undefined
   if (weighed) next += 2
@@ -231,7 +229,7 @@ function countBehind(
   const name = line.slice(before.from, before.to).toLowerCase().split(/\s+/).at(-1) ?? ''
   const many = name !== singular(name) || (cut.bone === 'bird' && cut.mass_kg.usual <= SMALL_KG)
   const next = tokens[at + 1]
-  const weighed = UNIT.test(tokens[at + 2]?.text ?? '')
+  const weighed = IS_MASS_UNIT.test(tokens[at + 2]?.text ?? '')
   const ends =
     !next || next.parted || weighed || /^(?:at|for|by|on|eat|dinner|lunch|supper|\d{1,2}:\d\d)$/.test(next.text)
   return many && ends ? { kind: 'pieces', count } : undefined
@@ -269,12 +267,12 @@ const isHourSaid = (fact: Found['fact']): boolean =>
 const isClock = (tokens: readonly Token[], at: number): boolean =>
   /^\d{1,2}[:.]\d{2}$/.test(tokens[at]?.text ?? '') || /^[ap]m$/.test(tokens[at + 1]?.text ?? '')
 
-/** Between these a core is sliced, °C. */
 /** "200 C 52 8pm": after these a number before an hour is a core. */
 const BEFORE_CORE: ReadonlySet<Found['fact']['kind']> = new Set(['mass', 'heat', 'surface', 'traits', 'note'])
 /** "7.30" is an hour. */
 const WEIGHS_ALONE = /^\d{1,2}\.\d$/
 const WEIGHS_OF = /^\d{1,2}(?:\.\d{1,2})?$/
+/** Between these a core is sliced, °C. */
 const CORE_ALONE = /^(?:4[5-9]|[56]\d|7[0-5])$/
 /**
  * What a number says that stands for itself: "pork tenderloins (2)" how many there are, "rib eye 1.5 kg, 52, oven 120" a
@@ -468,7 +466,7 @@ export function readSentence(whole: string, context: LineContext): Sentence {
       continue
     }
     // "Lamb: leg 2 kg pink, shoulder 2 kg".
-    const weighed = token.parted && PIECES.test(words[at + 1] ?? '') && UNIT.test(words[at + 2] ?? '')
+    const weighed = token.parted && PIECES.test(words[at + 1] ?? '') && IS_MASS_UNIT.test(words[at + 2] ?? '')
     const beside = none > 0 || !(joins || weighed) ? undefined : besideName(words, at, meanings)
     if (beside) {
       meanings.push({ from: token.from, to: token.to, fact: beside, mended: [], parted: true })

@@ -42,9 +42,6 @@ export const TIME = /^(?:mins?|minutes?|h|hrs?|hours?)$/i
 const PER = /^ ?\/ ?(?:\d+ ?)?(?:kg|kilo|lb|pound|g)/i
 /** An hour of the day from here on, a span of hours before: 19h30, 1h20. */
 const FIRST_CLOCK_H = 13
-/** "110 12h30", "12h30 at 90": in a low oven, and no half past noon. */
-const HEATED_SO_LONG = /(?:\bfor|\b(?:[5-9]\d|1[0-4]\d)(?:\s?(?:°|º|deg\w*|c))*)\s+$/i
-const SPAN_GOES_ON = /^ (?:at|in|on|under|low|slow) /i
 
 const PARTS = /[,;.:!?()|\u2013\u2014\n]/
 /** "rib eye 2 kg / 54 / 120" is parted too; "20 min / lb" is not. */
@@ -68,9 +65,7 @@ export function tokensOf(line: string): Token[] {
     last = from + raw.length
     const hours = raw.match(/^(\d{1,2})h(\d{2})$/i)
     if (hours) {
-      const atNoon =
-        hours[1] === '12' && !HEATED_SO_LONG.test(line.slice(0, from)) && !SPAN_GOES_ON.test(line.slice(last))
-      tokens.push(...spanOrClock(hours[1] as string, hours[2] as string, atNoon, { from, to: last, parted }))
+      tokens.push(...spanOrClock(hours[1] as string, hours[2] as string, { from, to: last, parted }))
       continue
     }
     const text =
@@ -95,9 +90,9 @@ export function tokensOf(line: string): Token[] {
   return tokens
 }
 
-/** What "1h20" says, as the words it is short for; all stand where it stood. @param atNoon twelve is an hour of the day */
-function spanOrClock(hours: string, minutes: string, atNoon: boolean, at: Omit<Token, 'text'>): Token[] {
-  const said = atNoon || Number(hours) >= FIRST_CLOCK_H ? [`${hours}:${minutes}`] : [hours, 'h', minutes, 'min']
+/** What "1h20" says, as the words it is short for; all stand where it stood. */
+function spanOrClock(hours: string, minutes: string, at: Omit<Token, 'text'>): Token[] {
+  const said = Number(hours) >= FIRST_CLOCK_H ? [`${hours}:${minutes}`] : [hours, 'h', minutes, 'min']
   return said.map((text, i) => ({ ...at, text, parted: i === 0 && at.parted }))
 }
 

@@ -1,4 +1,5 @@
 import type { SaidHeat } from '../fact'
+import { WEEKDAYS } from '../moment'
 import {
   COVER,
   coverOf,
@@ -69,11 +70,11 @@ const NO_GLAZE =
   '(?:half|last|for|over|halfway|ten|five|at|near|in|on|by|once|twice|three|and|every|after|when|then|until|till|to|today|tonight|tomorrow|this|next|(?:mon|tues|wednes|thurs|fri|satur|sun)days?|boxing|christmas|xmas|new|thanksgiving|easter|noon|midday|lunch|dinner|supper|eat|ready|serve|served|medium|rare|well|pink|we|oven|roast|roasted|bone|boneless)(?: |$)'
 
 /** On which day before it was begun: no day to eat on. */
-const SINCE_DAY =
-  '(?:since|from|last) (?:last )?(?:mon|tues|wednes|thurs|fri|satur|sun)day(?: (?:morning|afternoon|evening|night))?'
+const DAY_BEFORE = `(?:last )?(?:${WEEKDAYS.join('|')})(?: (?:morning|afternoon|evening|night))?`
+const SINCE_DAY = `(?:since|from|last) ${DAY_BEFORE}`
 
 export const CARE: readonly Reader[] = [
-  reader(SINCE_DAY.replace('since|from|last', 'since'), (_, text) => ({ kind: 'note', text })),
+  reader(`since ${DAY_BEFORE}`, (_, text) => ({ kind: 'note', text })),
   // What was done to it
   reader('plain surface', () => ({ kind: 'surface', surface: 'plain' })),
   reader('buttered surface', () => ({ kind: 'surface', surface: 'buttered' })),

@@ -92,6 +92,7 @@ const KG: Readonly<Record<string, (value: number) => number>> = {
 }
 export const MASS_UNIT =
   '(kg|kgs|k|kilos?|kilograms?|kilogrammes?|g|gr|gms?|grams?|grammes?|lbs?|pounds?|pounders?|oz|ounces?)'
+export const IS_MASS_UNIT = new RegExp(`^${MASS_UNIT}$`)
 export const massOf = (value: string, unit: string): number =>
   (KG[unit[0] as string] as (value: number) => number)(numberOf(value))
 
@@ -145,6 +146,18 @@ export const stage = (stage: SaidStage): Fact => ({ kind: 'stage', stage })
 const MOST_HEAT = { c: 320, f: 600 } as const
 export const isHeat = (heat: SaidHeat | undefined, least = 75): heat is SaidHeat =>
   heat !== undefined && heat.value >= least && heat.value <= MOST_HEAT[heat.unit ?? 'f']
+
+/** So hot nothing is roasted for half a day, °C; from 225 on a heat without its letter may be °F. */
+const HOT_C = { least: 160, most: 210 } as const
+/**
+ * Whether an oven is too hot for half a day: "at 180, 20h" is eaten at eight.
+ * @example isHotInCelsius({ value: 225, unit: undefined }) // false
+ */
+export const isHotInCelsius = (heat: SaidHeat | undefined): boolean =>
+  heat !== undefined &&
+  heat.unit !== 'f' &&
+  heat.value >= HOT_C.least &&
+  (heat.unit === 'c' || heat.value <= HOT_C.most)
 
 /** How tender, as it is said; the first of each is how a plan says it. */
 const TENDER: readonly (readonly [TenderEnd, string])[] = [

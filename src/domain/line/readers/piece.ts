@@ -33,6 +33,7 @@ const MOST_PIECES = 40
 const COUNT_WORD = '(?:two|three|four|five|six|seven|eight|nine|ten|eleven|twelve)'
 /** Weighed beside a roast, it is no second one. */
 const A_SIDE = SIDES.map(({ words }) => `(?:${words})`).join('|')
+const OURS = '(?:(?:the|my|our|poor|old) )*'
 const LIKE = '(?:likes?|wants?|prefers?|eats?|takes?|having|have|has)(?: it| theirs| his| hers)?'
 
 /** "Bacon over the breast 190" is an oven: no bird reads so much, °F. */
@@ -265,17 +266,8 @@ export const PIECE: readonly Reader[] = [
   ),
   // gran likes it well done: hers alone; everyone else pink
   reader(
-    `(?:(?:the|my|our|poor|old) )*(?:${KIN})(?: in law)? and (?:(?:the|my|our|poor|old) )*(?:${KIN})(?: in law)? (?:(?:both|each) )?(?:${LIKE} |like |want |prefer )?(?:it )?(${DEGREE})`,
-    ([, word = '']) => ({ kind: 'wish', count: 2, word: degreeOf(word), perhapsAll: true }),
-  ),
-  reader(
-    `(?:(?:the|my|our|poor|old) )*(?:${KIN}|me)(?: in law)? (?:${LIKE} )?(?:it )?(${DEGREE})`,
-    ([, word = '']) => ({
-      kind: 'wish',
-      count: 1,
-      word: degreeOf(word),
-      perhapsAll: true,
-    }),
+    `${OURS}(?:me|(?:(${KIN})(?: in law)? and ${OURS})?(?:${KIN})(?: in law)?(?: (?:both|each))?) (?:${LIKE} |like |want |prefer )?(?:it )?(${DEGREE})`,
+    ([, first, word = '']) => ({ kind: 'wish', count: first ? 2 : 1, word: degreeOf(word), perhapsAll: true }),
   ),
   reader(
     `(?:(?:and )?(?:the )?rest(?: of (?:us|them))?|(?:and )?(?:the )?other (?:half|third)|(?:every(?:one|body)|all|the) (?:else|others)|others)(?: ${LIKE})?(?: it)? (${DEGREE})`,
@@ -305,7 +297,7 @@ export const PIECE: readonly Reader[] = [
     }),
   ),
   // well done for gran: for her alone
-  reader(`(${DEGREE})(?= for (?:(?:the|my|our|poor|old) )*(?:${KIN})(?: |$))`, ([, word = '']) => ({
+  reader(`(${DEGREE})(?= for ${OURS}(?:${KIN})(?: |$))`, ([, word = '']) => ({
     kind: 'wish',
     count: 1,
     word: degreeOf(word),
@@ -327,9 +319,9 @@ export const PIECE: readonly Reader[] = [
     `(?:(?:served |done |cooked |just (?!done)|nice and |still |to |very |quite )+(${DEGREE})|(?!(?:cooked|done) (?:${HOW})(?: |$))(${DEGREE}))(?: in the middle| inside| please)?(?! (?:oven|heat)(?: |$))`,
     ([, plain, led]) => ({ kind: 'doneness', word: degreeOf(plain ?? led ?? '') }),
   ),
-  // Not well done: what it is to be instead is not said
+  // Not dried out: nobody wants that
   reader(
-    `(?:but )?(?:not|never|nothing|neither|nor)(?: (?:too|over|all that|very))? (?:${DEGREE}|over ?(?:done|cooked)|overdone|overcooked|dry|dried out)`,
+    `(?:not|never|nothing|neither|nor)(?: (?:too|all that|very))? (?:over ?(?:done|cooked)|dry|dried out)`,
     (_, text) => ({ kind: 'note', text }),
   ),
   // Start and bench

@@ -10,6 +10,7 @@ import {
   heatOf,
   isFirst,
   isHeat,
+  isHotInCelsius,
   isNext,
   LEAD,
   listed,
@@ -59,17 +60,6 @@ const LEAST_ROASTED_SIDE = 15
 const MODERATE_C = 180
 /** An hour of the day is no span from here on, min. */
 const LEAST_CLOCK_MIN = 600
-/** So hot nothing is roasted for half a day, °C; from 225 on a heat without its letter may be °F. */
-const HOT_C = { least: 160, most: 210 } as const
-/**
- * Whether an oven is too hot for half a day: "at 180, 20h" is eaten at eight.
- * @example isHotInCelsius({ value: 225, unit: undefined }) // false
- */
-export const isHotInCelsius = (heat: SaidHeat | undefined): boolean =>
-  heat !== undefined &&
-  heat.unit !== 'f' &&
-  heat.value >= HOT_C.least &&
-  (heat.unit === 'c' || heat.value <= HOT_C.most)
 /** A number alone is no core from here on. */
 const LEAST_BARE = 100
 const LEAST_BARE_F = 210
