@@ -19,9 +19,9 @@ interface JobPlace {
   readonly deadline_ms: number
 }
 const PLACES: Readonly<Record<JobName, JobPlace>> = {
-  plan: { pool: 'kitchen', deadline_ms: DEADLINE_MS.screen },
+  plan: { pool: 'kitchen', deadline_ms: DEADLINE_MS.plan },
   summary: { pool: 'kitchen', deadline_ms: DEADLINE_MS.screen },
-  beginPlan: { pool: 'kitchen', deadline_ms: DEADLINE_MS.screen },
+  beginPlan: { pool: 'kitchen', deadline_ms: DEADLINE_MS.plan },
   beginMeal: { pool: 'kitchen', deadline_ms: DEADLINE_MS.plan },
   meal: { pool: 'kitchen', deadline_ms: DEADLINE_MS.plan },
   story: { pool: 'headless', deadline_ms: DEADLINE_MS.plan },

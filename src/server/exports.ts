@@ -14,6 +14,7 @@ import { compute } from './compute'
 import { nowSeconds } from './environment'
 import { cooksOfSources } from './living'
 import { mealInKitchen, mealRowInKitchen, savedMeal } from './meals'
+import { settled } from './passing'
 
 /** The ways out: calendar, CSV, JSON. Words come from the caller, for sentences live at the edge. */
 
@@ -113,10 +114,10 @@ export async function calendarOfKitchen(scope: KitchenScope): Promise<Outcome<st
       )
   }
   for (const row of plans) {
-    const made = await compute('plan', { document: row.document, now_s: nowSeconds() })
-    if (!made.ok) continue
+    const plan = settled(await compute('plan', { document: row.document, now_s: nowSeconds() }))
+    if (!plan) continue
     const living = cooking.get(row.id)?.living
-    const tasks = living ? livingTasks(made.value.tasks, living.run) : made.value.tasks
+    const tasks = living ? livingTasks(plan.tasks, living.run) : plan.tasks
     const cut = cutOf(row.document.roast)
     entries.push(
       ...tasks.map((task, i) => ({

@@ -11,6 +11,7 @@ import { actorNow } from './access/actor'
 import { keepTrail } from './access/trail'
 import { databaseIsAway, meansAway, unlessAway } from './availability'
 import { RETRY_AFTER_S } from './limits'
+import { NotNow } from './passing'
 import { database } from './rooms'
 
 /** The kitchens that whoever asks belongs to; none while the database is gone. */
@@ -35,6 +36,7 @@ export async function withDatabase<Value>(work: () => Promise<Outcome<Value>>): 
   } catch (problem) {
     if (problem instanceof UnreadableDocument)
       return fail({ code: 'unreadable', path: [], what: problem.id, detail: problem.detail })
+    if (problem instanceof NotNow) return fail(...problem.problems)
     if (meansAway(problem)) return away
     throw problem
   }

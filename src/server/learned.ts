@@ -17,6 +17,7 @@ import { keepTrail } from './access/trail'
 import { compute } from './compute'
 import { nowSeconds } from './environment'
 import { inKitchen } from './kitchen'
+import { settled } from './passing'
 import { database } from './rooms'
 
 /** The use cases of learning: what the kitchen's cooks taught, whether plans go by it, and plans that do. */
@@ -89,7 +90,7 @@ export async function taughtMeal(scope: KitchenScope, document: MealDocument): P
   const taught = mealWithLearned(document, inUse(scope, await thingsOf(scope)))
   if (taught.learned.length === 0) return document
   // What cannot be planned with it is planned without.
-  return (await compute('meal', taught)).ok ? taught : document
+  return settled(await compute('meal', taught)) ? taught : document
 }
 
 /** A plan with what this kitchen's cooks taught in it, each with what it did to the put-in. */
@@ -97,10 +98,8 @@ export async function taughtPlan(scope: KitchenScope, document: PlanDocument): P
   const { document: taught, used } = withLearned(document, inUse(scope, await thingsOf(scope)))
   if (used.length === 0) return document
   const now_s = nowSeconds()
-  const putIn = async (of: PlanDocument) => {
-    const made = await compute('plan', { document: asIfToGoIn(of), now_s })
-    return made.ok ? made.value.putIn : undefined
-  }
+  const putIn = async (of: PlanDocument) =>
+    settled(await compute('plan', { document: asIfToGoIn(of), now_s }))?.putIn
   const own_s = await putIn(taught)
   // What cannot be planned with it is planned without.
   if (own_s === undefined) return document

@@ -2,9 +2,9 @@
 
 /** How long a job may take, queueing included, ms. */
 export const DEADLINE_MS = {
-  /** What a screen waits for. */
+  /** What is asked again by itself, and done without meanwhile. */
   screen: 2000,
-  /** A whole meal, or a headless answer. */
+  /** A plan, a whole meal, or a headless answer: what somebody waits for. One whose time was up begins over, and cold. */
   plan: 10_000,
 } as const
 

@@ -14,7 +14,7 @@ import { compute } from './compute'
 import { nowPrecisely } from './environment'
 import { inKitchen } from './kitchen'
 import { log, problemOf } from './log'
-import { PASSING } from './passing'
+import { passes } from './passing'
 import { recordCook } from './record'
 import { database } from './rooms'
 
@@ -52,7 +52,7 @@ async function tell(scope: KitchenScope, id: string): Promise<void> {
     told,
   })
   if (!made.ok) {
-    if (!made.problems.some(({ code }) => PASSING.has(code))) gaveUp(id, row.lastSeq)
+    if (!passes(made)) gaveUp(id, row.lastSeq)
     return
   }
   const { story, glance } = made.value

@@ -17,7 +17,7 @@ import { nowSeconds } from './environment'
 import { inKitchen, lineContextOf } from './kitchen'
 import { taughtMeal } from './learned'
 import { type CookOfPlan, cooksOfSources } from './living'
-import { PASSING } from './passing'
+import { passes, settled } from './passing'
 import { cooksFollow, promisesOfMeal } from './promise'
 
 /** The use cases around whole meals. */
@@ -57,9 +57,7 @@ export const mealsOfKitchen = (slug: string, page: Page): Promise<Outcome<MealLi
 export async function savedMeal(kitchen: KitchenRow, row: MealRow, gone?: AbortSignal): Promise<Outcome<SavedMeal>> {
   const made = await compute('meal', row.document, gone)
   if (made.ok) return succeed({ kitchen, row, plan: made.value, problems: [] })
-  return made.problems.some(({ code }) => PASSING.has(code))
-    ? made
-    : succeed({ kitchen, row, plan: undefined, problems: made.problems })
+  return passes(made) ? made : succeed({ kitchen, row, plan: undefined, problems: made.problems })
 }
 
 /** A meal's row alone: nothing is planned for it. */
@@ -91,8 +89,8 @@ export const equipmentOf = (scope: KitchenScope): MealDocument['kitchen'] => sco
 export async function mealAsSaid(scope: KitchenScope, untaught: MealDocument): Promise<MealDocument> {
   const meal = await taughtMeal(scope, untaught)
   if (!meal.roasts.some(mayComeAsTold)) return meal
-  const made = await compute('meal', meal)
-  return made.ok ? mealAsTold(meal, made.value) : meal
+  const plan = settled(await compute('meal', meal))
+  return plan ? mealAsTold(meal, plan) : meal
 }
 
 /** Adds a meal said in words: "38 people on Saturday at 19:30", or with all that is eaten. */

@@ -19,7 +19,7 @@ import { inKitchen, lineContextOf } from './kitchen'
 import { taughtPlan } from './learned'
 import { type CookOfPlan, cooksOfSources } from './living'
 import { log, problemOf } from './log'
-import { PASSING } from './passing'
+import { passes, settled } from './passing'
 import { cooksFollow, promisesOfPlan } from './promise'
 
 /** The use cases around plans: find the kitchen's scope, ask domain and core, save. */
@@ -62,7 +62,7 @@ export interface ListedPlan {
 /** Works a summary out and keeps it beside its plan. */
 async function summarise(scope: KitchenScope, row: PlanRow): Promise<PlanSummary | null | undefined> {
   const made = await compute('summary', { document: row.document, now_s: nowSeconds() })
-  if (!made.ok && made.problems.some(({ code }) => PASSING.has(code))) return undefined
+  if (!made.ok && passes(made)) return undefined
   const summary = made.ok ? made.value : null
   await scope.keepSummary(row, modelStamp(), summary)
   return summary
@@ -137,11 +137,11 @@ export async function planAsSaid(
   const document = between_s === undefined ? taught : await heatedBetween(taught, between_s, now_s)
   const put_in_s = promise_s === undefined ? said_s : undefined
   if (put_in_s === undefined && !mayComeAsTold(document)) return document
-  const made = await compute('plan', { document: asIfToGoIn(document), now_s })
-  if (!made.ok) return document
-  const serve_c = servedAsItComes(document, made.value)
+  const plan = settled(await compute('plan', { document: asIfToGoIn(document), now_s }))
+  if (!plan) return document
+  const serve_c = servedAsItComes(document, plan)
   const served = serve_c === undefined ? document : { ...document, target: { serve_c: Math.round(serve_c) } }
-  return put_in_s === undefined ? served : goingInAt(served, made.value.putIn, put_in_s, now_s)
+  return put_in_s === undefined ? served : goingInAt(served, plan.putIn, put_in_s, now_s)
 }
 
 /** The same plan in an oven that makes it go in when it was said to; where none does it says so. */
@@ -150,10 +150,7 @@ async function heatedBetween(document: PlanDocument, wanted_s: number, now_s: nu
   const cut = findCut(document.roast.cut)
   if (!cut || 'stages' in program || !leavesHeatOpen(program)) return document
   const at = (set_c: number): PlanDocument => ({ ...document, program: { ...program, set_c } })
-  const putInAt = async (set_c: number) => {
-    const made = await compute('plan', { document: at(set_c), now_s })
-    return made.ok ? made.value.putIn : undefined
-  }
+  const putInAt = async (set_c: number) => settled(await compute('plan', { document: at(set_c), now_s }))?.putIn
   const set_c = await heatBetween(cut, putInAt, wanted_s)
   if (set_c !== undefined) return at(set_c)
   const said = 'no oven makes it go in when it was said to: it goes in when it must'
