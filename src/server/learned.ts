@@ -98,8 +98,7 @@ export async function taughtPlan(scope: KitchenScope, document: PlanDocument): P
   const { document: taught, used } = withLearned(document, inUse(scope, await thingsOf(scope)))
   if (used.length === 0) return document
   const now_s = nowSeconds()
-  const putIn = async (of: PlanDocument) =>
-    settled(await compute('plan', { document: asIfToGoIn(of), now_s }))?.putIn
+  const putIn = async (of: PlanDocument) => settled(await compute('plan', { document: asIfToGoIn(of), now_s }))?.putIn
   const own_s = await putIn(taught)
   // What cannot be planned with it is planned without.
   if (own_s === undefined) return document
