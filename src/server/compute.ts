@@ -23,6 +23,7 @@ const PLACES: Readonly<Record<JobName, JobPlace>> = {
   summary: { pool: 'kitchen', deadline_ms: DEADLINE_MS.screen },
   beginPlan: { pool: 'kitchen', deadline_ms: DEADLINE_MS.plan },
   beginMeal: { pool: 'kitchen', deadline_ms: DEADLINE_MS.plan },
+  fit: { pool: 'kitchen', deadline_ms: DEADLINE_MS.plan },
   meal: { pool: 'kitchen', deadline_ms: DEADLINE_MS.plan },
   story: { pool: 'headless', deadline_ms: DEADLINE_MS.plan },
   accuracy: { pool: 'headless', deadline_ms: DEADLINE_MS.plan },

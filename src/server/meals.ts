@@ -85,9 +85,10 @@ export const mealInKitchen = (slug: string, id: string, gone?: AbortSignal): Pro
 /** The equipment a new meal starts from. */
 export const equipmentOf = (scope: KitchenScope): MealDocument['kitchen'] => scope.kitchen.equipment ?? PLAIN_KITCHEN
 
-/** The meal of a line with what its kitchen has learned; roasts that were told their reading are wanted as that makes them. */
+/** The meal of a line with what its kitchen has learned, and heats that leave room for all of it; roasts that were told their reading are wanted as that makes them. */
 export async function mealAsSaid(scope: KitchenScope, untaught: MealDocument): Promise<MealDocument> {
-  const meal = await taughtMeal(scope, untaught)
+  const taught = await taughtMeal(scope, untaught)
+  const meal = settled(await compute('fit', taught)) ?? taught
   if (!meal.roasts.some(mayComeAsTold)) return meal
   const plan = settled(await compute('meal', meal))
   return plan ? mealAsTold(meal, plan) : meal

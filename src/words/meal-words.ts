@@ -34,8 +34,8 @@ export function clashWords(dropped: MealPlan['dropped'][number], plan: MealPlan,
     hands: `${title}: at the minutes it needs a cook, all are busy with something else.`,
     crowded:
       dropped.against.length > 0
-        ? `${title} wants ${sources.join(' or ')} when ${dropped.against.map((id) => lower(itemTitle(meal, id))).join(', ')} ${dropped.against.length === 1 ? 'has' : 'have'} it at another heat or fill${dropped.against.length === 1 ? 's' : ''} it.`
-        : `${title} finds ${sources.join(' and ')} full or at another heat all the while; no single item in the way.`,
+        ? `No room for ${lower(title)}: ${sources.join(' or ')} is full or at another heat then, with ${dropped.against.map((id) => lower(itemTitle(meal, id))).join(', ')}.`
+        : `No room for ${lower(title)}: ${sources.join(' or ')} is full or at another heat all the while; no single item is in the way.`,
   }
   return codes[dropped.clash.code]
 }
@@ -45,6 +45,8 @@ export function changeWords(change: ChangeKind, meal: MealDocument, units: Units
   switch (change.code) {
     case 'oven_setting':
       return `${itemTitle(meal, change.id)} at ${temperature(change.set_c, units)}, ${change.minutes === 0 ? 'no longer' : `${Math.abs(change.minutes)} min ${change.minutes > 0 ? 'longer' : 'shorter'}`}`
+    case 'one_heat':
+      return `All the roasts at ${temperature(change.set_c, units)}, together`
     case 'longer_rest':
       return `Let ${lower(itemTitle(meal, change.id))} rest up to ${change.minutes} min longer`
     case 'other_serving':

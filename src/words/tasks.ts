@@ -245,8 +245,14 @@ export function taskHelp(task: Task, scene: TaskScene, units: Units): string | u
         : 'Straight to the knife after this: no second rest.'
     case 'gravy':
       return scene.salty ? 'The brined roast gives salty juice: stretch it with unsalted stock.' : undefined
-    case 'carve':
-      return `${cut?.bone === 'in' ? 'Bones off first, then across the grain.' : bird ? 'Legs off, each breast off whole, then sliced.' : 'Across the grain, about 12 mm. End slices are more done.'} ${keepHot(units)}`
+    case 'carve': {
+      const ahead = task.because.numbers.ahead_min
+      const kept =
+        ahead === undefined
+          ? ''
+          : ` On the table ${duration(ahead * 60)} after it: slices close together in a warm dish, hot gravy over, under foil.`
+      return `${cut?.bone === 'in' ? 'Bones off first, then across the grain.' : bird ? 'Legs off, each breast off whole, then sliced.' : 'Across the grain, about 12 mm. End slices are more done.'}${kept} ${keepHot(units)}`
+    }
     case 'pack':
       return `Boxes warmed with hot water, lids shut, nothing stacked on the slices. ${keepHot(units)} Read it on arrival.`
     case 'serve':
@@ -282,7 +288,9 @@ export function taskWhy(task: Task, units: Units): string {
         return `${duration((n.minutes ?? 0) * 60)}: held hot until it is wanted, so that it may be done sooner.`
       return `${duration((n.minutes ?? 0) * 60)}: the least rest for this cut, and the slack that takes up the doubt in the oven.`
     case 'carve':
-      return `${minutes} minutes for the knife, by the size of the piece.`
+      return n.ahead_min === undefined
+        ? `${minutes} minutes for the knife, by the size of the piece.`
+        : `${minutes} minutes for the knife, and so early because the other roasts need it too: another who carves lets it wait.`
     case 'serve':
       return 'Your promise. Everything hangs from here.'
     case 'change':

@@ -36,8 +36,8 @@ export interface RoastOnClock {
   readonly waits: boolean
   /** Whether a step of its own takes it out where none is: of a meal's roasts one does. */
   readonly takenOff?: true | undefined
-  /** When the knife begins, and how long it takes, s. */
-  readonly carve: { readonly at: number; readonly hands_s: number }
+  /** When the knife begins, how long it takes, and how long what is carved waits for its table where that is long, s. */
+  readonly carve: { readonly at: number; readonly hands_s: number; readonly ahead_s?: number | undefined }
 }
 
 /** Whether a cook stands there and waits for something, a reading or a fork that turns; else the clock takes it out. */
@@ -146,9 +146,9 @@ export function roastTasks(roast: RoastOnClock): Task[] {
       )
     }
   })
-  add('carve', roast.carve.at, because('common_practice', { minutes: roast.carve.hands_s / 60 }), {
-    hands_s: roast.carve.hands_s,
-  })
+  const { at, hands_s, ahead_s } = roast.carve
+  const ahead = ahead_s === undefined ? {} : { ahead_min: ahead_s / 60 }
+  add('carve', at, because('common_practice', { minutes: hands_s / 60, ...ahead }), { hands_s })
   return tasks
 }
 

@@ -106,8 +106,12 @@ export const SIDES: readonly KnownSide[] = [
     hold_min: 60,
     quantity: '150 g a head',
   }),
-  tray('parsnips', 'Roast parsnips', '(?:honey )?(?:roast(?:ed)? )?parsnips', 190, 40, { quantity: '120 g a head' }),
+  tray('parsnips', 'Roast parsnips', '(?:honey )?(?:roast(?:ed)? )?parsnips', 190, 40, {
+    high_c: 220,
+    quantity: '120 g a head',
+  }),
   tray('carrots', 'Roast carrots', '(?:glazed |honey )?(?:roast(?:ed)? )?carrots', 190, 40, {
+    high_c: 220,
     quantity: '120 g a head',
   }),
   tray('sprouts', 'Roast sprouts', '(?:brussels? )?(?:roast(?:ed)? )?(?:brussels? )?sprouts', 200, 25, {
@@ -115,6 +119,7 @@ export const SIDES: readonly KnownSide[] = [
     quantity: '120 g a head',
   }),
   tray('squash', 'Roast squash', '(?:roast(?:ed)? )?(?:butternut )?(?:squash|pumpkin)', 190, 40, {
+    high_c: 220,
     quantity: '150 g a head',
   }),
   tray('cauliflower', 'Cauliflower cheese', 'cauliflower(?: cheese)?', 190, 30, { quantity: '150 g a head' }),

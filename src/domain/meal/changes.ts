@@ -10,6 +10,7 @@ import { type ResolvedMeal, resolveMeal } from './meal-problem'
 /** A change that would make room, as data; its words are made at the edge. */
 export type ChangeKind =
   | { readonly code: 'oven_setting'; readonly id: string; readonly set_c: number; readonly minutes: number }
+  | { readonly code: 'one_heat'; readonly set_c: number }
   | { readonly code: 'longer_rest'; readonly id: string; readonly minutes: number }
   | { readonly code: 'other_serving'; readonly id: string; readonly at: string }
   | { readonly code: 'school'; readonly id: string; readonly school: string; readonly set_c?: number }
@@ -29,13 +30,15 @@ export interface MealChange {
 }
 
 const MOST = 6
-const STEADY = 'steady'
+export const STEADY = 'steady'
 /** So many are asked to give way. */
 const MOST_ASKED = 4
+/** How much longer than it likes a side may wait, minutes. */
+const HOLDS_MORE_MIN = [20, 45] as const
 /** How long an earlier batch waits in the cabinet, minutes. */
 const HOLDS_MIN = [60, 120, 180] as const
 
-const withRoast = (meal: MealDocument, id: string, apply: (roast: MealRoast) => MealRoast): MealDocument => ({
+export const withRoast = (meal: MealDocument, id: string, apply: (roast: MealRoast) => MealRoast): MealDocument => ({
   ...meal,
   roasts: meal.roasts.map((roast) => (roast.id === id ? apply(roast) : roast)),
 })
@@ -77,18 +80,36 @@ function elsewhere(meal: MealDocument, id: string, minutes: number): MealDocumen
 }
 
 /** What the oven of a roast is set to, °C: as it was said, or as its school does it. Undefined for stages of its own. */
-function settingOf({ roast, program }: MealRoast): number | undefined {
+export function settingOf({ roast, program }: MealRoast): number | undefined {
   const cut = cutOf(roast)
   if (!('school' in program) || !cut) return undefined
   return program.set_c ?? findSchool(program.school)?.usual(cut).set_c
 }
+
+/** Whether it is cooked by a school in an oven, which can be set to another heat. */
+const goesInAnOven = ({ program }: MealRoast): boolean =>
+  'school' in program && findSchool(program.school)?.heat === 'oven'
 
 /** Every single change worth trying for the items that clash. */
 function* candidates(
   meal: MealDocument,
   ids: readonly string[],
 ): Generator<{ change: ChangeKind; document: MealDocument }> {
-  const settings = new Set(meal.roasts.flatMap((roast) => settingOf(roast) ?? []))
+  // The heats that there are, and those that the sides in question like best.
+  const settings = new Set([
+    ...meal.roasts.flatMap((roast) => settingOf(roast) ?? []),
+    ...meal.sides.filter(({ id }) => ids.includes(id)).map(({ set_c }) => set_c),
+  ])
+  const settable = meal.roasts.filter(goesInAnOven)
+  if (settable.length > 1)
+    for (const set_c of settings)
+      yield {
+        change: { code: 'one_heat', set_c },
+        document: settable.reduce(
+          (last, { id }) => withRoast(last, id, (roast) => ({ ...roast, program: { ...roast.program, set_c } })),
+          meal,
+        ),
+      }
   for (const id of ids) {
     const roast = meal.roasts.find((each) => each.id === id)
     const side = meal.sides.find((each) => each.id === id)
@@ -148,10 +169,11 @@ function* candidates(
         change: { code: 'side_range', id, low_c: side.low_c - 30, high_c: side.high_c + 30 },
         document: withSide(meal, id, (last) => ({ ...last, low_c: last.low_c - 30, high_c: last.high_c + 30 })),
       }
-      yield {
-        change: { code: 'hold_longer', id, minutes: side.hold_min + 20 },
-        document: withSide(meal, id, (last) => ({ ...last, hold_min: last.hold_min + 20 })),
-      }
+      for (const more_min of HOLDS_MORE_MIN)
+        yield {
+          change: { code: 'hold_longer', id, minutes: side.hold_min + more_min },
+          document: withSide(meal, id, (last) => ({ ...last, hold_min: last.hold_min + more_min })),
+        }
     }
     for (const minutes of [-30, 30]) {
       const document = elsewhere(meal, id, minutes)
@@ -185,7 +207,7 @@ const gravelyWarned = (cooked: readonly CookedRoast[]): string[] =>
     .map(({ code }) => code)
 
 /** Whether a changed meal is warned of something that it was not: a bird in an oven too slow for it is no way to make room. */
-function bringsDanger(before: ResolvedMeal, after: ResolvedMeal): boolean {
+export function bringsDanger(before: ResolvedMeal, after: ResolvedMeal): boolean {
   const known = new Map(before.roasts.map(({ roast, cooked }) => [roast.id, gravelyWarned(cooked)]))
   return after.roasts.some(({ roast, cooked }) => {
     const was = known.get(roast.id) ?? known.get(roast.id.replace(/-[ab]$/, '')) ?? []
@@ -198,6 +220,8 @@ function asks(change: ChangeKind, from_c: number | undefined): number {
   switch (change.code) {
     case 'oven_setting':
       return Math.abs(change.set_c - (from_c ?? change.set_c)) / 10 + Math.abs(change.minutes) / 30
+    case 'one_heat':
+      return 2
     case 'longer_rest':
     case 'hold_longer':
       return 1

@@ -1,6 +1,6 @@
 import { DOMESTIC_OVEN, type OvenSpec, preheatSeconds } from '@/core/heat/oven'
 import { STANDARDS } from '@/core/reference/standards'
-import { carveSeconds } from '@/core/schedule/carving'
+import { carvedAhead, carveSeconds } from '@/core/schedule/carving'
 import {
   DROP_COST,
   type HeatSource,
@@ -32,7 +32,7 @@ export interface ResolvedMeal {
 
 const DAY_S = 12 * 3600
 /** A table without its roast is worse off than without a side (common practice). */
-const ROAST_DROP_COST = 1.5 * DROP_COST
+const ROAST_DROP_COST = 4 * DROP_COST
 /** Sides are dished up by one cook in this time, s. */
 const DISH_SIDE_S = 60
 /** Heat flux into a tray goes about as the oven above this, °C: what a crust does at (common practice for converting oven times). */
@@ -136,8 +136,10 @@ const pinOf = (pin: MealSide['pin'], sources: readonly HeatSource[]) => ({
 export const SHARE_A_PLACE = [
   { most_kg: 0.3, pieces: 8 },
   { most_kg: 0.65, pieces: 4 },
-  { most_kg: 1.1, pieces: 2 },
+  { most_kg: 2, pieces: 2 },
 ] as const
+/** One larger than this is carried and carved for itself, whatever stands beside it, kg. */
+const MOST_ON_A_TRAY_KG = 1.1
 /**
  * The part of a shelf or slot that a piece takes: an eighth, a quarter, a half or all of it, so that sums are exact.
  * @example shareOfPlace(0.42) // 0.25
@@ -254,25 +256,58 @@ export function resolveMeal(document: MealDocument): Outcome<ResolvedMeal> {
       legs,
       dish_s: carveSeconds(roast.roast.mass_kg),
       early_s: STANDARDS.keepsCarved.value,
-      hands: share,
+      hands: roast.roast.mass_kg > MOST_ON_A_TRAY_KG ? 1 : share,
       drop_cost: ROAST_DROP_COST,
       ...pinOf(roast.pin, sources),
     })
     owners.push({ kind: 'roast', index })
   })
   settings.push(...document.sides.map(({ set_c }) => set_c))
+  settings.push(...sharedHeats(document.sides, settings))
   document.sides.forEach((side, index) => {
     items.push(sideItem(side, document, sources, [...new Set(settings)]))
     owners.push({ kind: 'side', index })
   })
   if (problems.length > 0) return fail(...problems)
+  const cooks = document.kitchen.cooks.length
   return succeed({
     document,
-    problem: { sources, items, cooks: document.kitchen.cooks.length, earliest_s },
+    problem: { sources, items: carvedInTime(items, owners, cooks), cooks, earliest_s },
     roasts,
     owners,
     ovens: document.kitchen.ovens.map(ovenOf),
     serve_c: owners.map(({ kind, index }) => (kind === 'roast' ? wanted[index] : undefined)),
+  })
+}
+
+/** For each two sides that bear one heat, but none that anything is set to: the lowest such, °C. */
+const sharedHeats = (sides: readonly MealSide[], settings: readonly number[]): number[] =>
+  sides.flatMap((one, i) =>
+    sides.slice(i + 1).flatMap((other) => {
+      const low_c = Math.max(one.low_c, other.low_c)
+      const high_c = Math.min(one.high_c, other.high_c)
+      const shares = low_c > high_c || settings.some((set_c) => set_c >= low_c && set_c <= high_c)
+      return shares ? [] : [low_c]
+    }),
+  )
+
+/** Where the cooks cannot carve all the roasts of one table as late as they would like, they begin earlier. */
+const carvedInTime = (
+  items: readonly MealItem[],
+  owners: ResolvedMeal['owners'],
+  cooks: number,
+): readonly MealItem[] => {
+  const isRoast = (item: number) => owners[item]?.kind === 'roast'
+  return items.map((item, index) => {
+    if (!isRoast(index)) return item
+    const together = items.filter((other, i) => isRoast(i) && other.serve_s === item.serve_s)
+    return {
+      ...item,
+      early_s: carvedAhead(
+        together.map(({ dish_s }) => dish_s),
+        cooks,
+      ),
+    }
   })
 }
 

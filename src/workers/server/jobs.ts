@@ -4,13 +4,14 @@ import { type Accuracy, accuracy as accuracyOf } from '@/domain/accuracy/accurac
 import { cookFromMeal, cookFromPlan } from '@/domain/cook/begin'
 import type { CookDocument } from '@/domain/cook/cook-document'
 import { type EstimateAnswer, estimateDocument, estimateFrom } from '@/domain/cook/estimate-document'
+import { fitted } from '@/domain/meal/fitted'
 import { type MealPlan, makeMeal } from '@/domain/meal/make-meal'
 import { type MealDocument, mealDocument } from '@/domain/meal/meal-document'
 import type { ScheduleAnswer } from '@/domain/meal/schedule-answer'
 import { makePlan } from '@/domain/plan/make-plan'
 import { type PlanSummary, summaryOf } from '@/domain/plan/summary'
 import { parseJson, parseWith } from '@/domain/problem/parse'
-import { fail, type Outcome } from '@/domain/problem/problem'
+import { fail, type Outcome, succeed } from '@/domain/problem/problem'
 import { type PlanDocument, planDocument, type SimulateAnswer, simulateDocument } from '@/domain/roast/roast-document'
 import { simulate as simulateRoast } from '@/domain/roast/simulate'
 import { scheduleOf } from './schedule'
@@ -76,6 +77,9 @@ export function summary({ document, now_s }: Asked<PlanDocument>): Outcome<PlanS
 
 /** The model beside what is published: the same for everyone until the model is another. */
 export const accuracy = (): Outcome<Accuracy> => ({ ok: true, value: accuracyOf() })
+
+/** A meal of a line, its open heats such that more of it finds its place. */
+export const fit = (document: MealDocument): Outcome<MealDocument> => succeed(fitted(document))
 
 /** A whole meal by the schedule it keeps, or a quick one. */
 export const meal = (document: MealDocument): Outcome<MealPlan> => makeMeal(document, undefined, 0)

@@ -1,3 +1,4 @@
+import { STANDARDS } from '../../reference/standards'
 import {
   type Block,
   DISH_SHARE,
@@ -12,6 +13,7 @@ import {
 } from './problem'
 
 const TEN_MIN_S = 600
+const OVER_COST = 10
 /** More ways than this for one item are thinned evenly: enough for every ten minutes of every source. */
 const MOST_OPTIONS = 900
 
@@ -30,6 +32,12 @@ function gapsOf({ gap: { least_s, most_s } }: Leg, choice: LegChoice, end_s: num
     return beside_s > 0 && gap + beside_s <= most_s ? [gap + beside_s] : []
   })
   return [...gaps, ...shifted]
+}
+
+/** What it costs to be carved so early: little while it keeps, then more than any other comfort, less than to be left out. */
+const costOfEarly = (early_s: number): number => {
+  const over_s = Math.max(0, early_s - STANDARDS.keepsCarved.value)
+  return (early_s + OVER_COST * over_s) / TEN_MIN_S
 }
 
 const durationOf = ({ phases }: LegChoice): number => phases.reduce((sum, phase) => sum + phase.duration_s, 0)
@@ -87,7 +95,7 @@ export function optionsOf(problem: MealProblem, index: number): Option[] {
   }
   for (let early = 0; early <= item.early_s + 1; early += TEN_MIN_S) {
     const done_s = item.serve_s - early
-    walk(item.legs.length - 1, done_s - item.dish_s, [], early / TEN_MIN_S, done_s - item.dish_s, done_s)
+    walk(item.legs.length - 1, done_s - item.dish_s, [], costOfEarly(early), done_s - item.dish_s, done_s)
   }
   found.sort((a, b) => a.cost - b.cost || b.start_s - a.start_s)
   if (found.length <= MOST_OPTIONS) return found

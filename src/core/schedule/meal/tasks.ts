@@ -1,5 +1,6 @@
 import type { OvenSpec } from '../../heat/oven'
 import type { Shaping } from '../../reference/cuts'
+import { STANDARDS } from '../../reference/standards'
 import { epochSeconds } from '../../units'
 import { aroundTheTable, daysBefore, type Preparation, type Thaw } from '../days-before'
 import type { TimedStage } from '../plan'
@@ -58,6 +59,12 @@ export function stagesOnClock(cooked: CookedRoast, option: Option): TimedStage[]
   return timed
 }
 
+/** How long before its table a roast is carved, where that is longer than slices keep by themselves, s. */
+const aheadOf = ({ items }: MealProblem, { item, done_s }: Option): number | undefined => {
+  const ahead_s = (items[item]?.serve_s ?? done_s) - done_s
+  return ahead_s > STANDARDS.keepsCarved.value ? ahead_s : undefined
+}
+
 /** Every task of the meal in the order of the clock, each with a cook. */
 export function mealTasks(
   problem: MealProblem,
@@ -102,7 +109,7 @@ export function mealTasks(
           window_s: cooked.window_s,
           waits: waitsFor(cooked.outcome, cooked.program),
           takenOff: true,
-          carve: { at: option.dish_s, hands_s: option.done_s - option.dish_s },
+          carve: { at: option.dish_s, hands_s: option.done_s - option.dish_s, ahead_s: aheadOf(problem, option) },
         }))
           tasks.push({
             ...task,
