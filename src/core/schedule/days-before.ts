@@ -47,6 +47,8 @@ export interface AroundTheTable {
 }
 
 const MORNING_S = 10 * HOUR_S
+/** Nobody is up for that before a lunch: no sooner than so long before the first goes in. */
+const LAID_S = 3 * HOUR_S
 
 /** The shop before the first day of work, and the kitchen laid out in the morning: of one roast or of twenty. */
 export const aroundTheTable = ({ first_s, in_s, serving_s }: AroundTheTable): Task[] => {
@@ -58,7 +60,7 @@ export const aroundTheTable = ({ first_s, in_s, serving_s }: AroundTheTable): Ta
   })
   return [
     task('buy', serving_s - Math.ceil((serving_s - first_s) / DAY_S) * DAY_S - 8 * HOUR_S),
-    task('set_out', Math.min(serving_s - MORNING_S, in_s - HOUR_S)),
+    task('set_out', Math.min(Math.max(serving_s - MORNING_S, in_s - LAID_S), in_s - HOUR_S)),
   ]
 }
 

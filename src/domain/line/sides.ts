@@ -9,6 +9,9 @@ export interface KnownSide {
   readonly side: SideKind
 }
 
+/** What a small dish of it takes of a shelf, where no more than ten eat. */
+const HALF = 0.5
+
 const tray = (
   id: string,
   title: string,
@@ -51,6 +54,7 @@ export const SIDES: readonly KnownSide[] = [
       low_c: 160,
       high_c: 220,
       hold_min: 20,
+      places: HALF,
       quantity: '150 g a head',
     },
   ),
@@ -64,6 +68,7 @@ export const SIDES: readonly KnownSide[] = [
       low_c: 160,
       high_c: 200,
       hold_min: 20,
+      places: HALF,
       quantity: '90 g a head',
     },
   ),
@@ -77,6 +82,7 @@ export const SIDES: readonly KnownSide[] = [
       low_c: 210,
       high_c: 230,
       hold_min: 5,
+      places: HALF,
       quantity: 'one a head',
     },
   ),
@@ -99,34 +105,61 @@ export const SIDES: readonly KnownSide[] = [
     hold_min: 30,
     quantity: 'one a head',
   }),
-  tray('macaroni', 'Macaroni cheese', 'mac(?:aroni)?(?: and| &)? cheese', 190, 30, { quantity: '200 g a head' }),
+  tray('macaroni', 'Macaroni cheese', 'mac(?:aroni)?(?: and| &)? cheese', 190, 30, {
+    places: HALF,
+    quantity: '200 g a head',
+  }),
   tray('cabbage', 'Braised cabbage', '(?:braised |red )*cabbage', 150, 90, {
     low_c: 110,
     high_c: 170,
     hold_min: 60,
+    places: HALF,
     quantity: '150 g a head',
   }),
+  tray(
+    'sweet-potatoes',
+    'Sweet potatoes',
+    '(?:(?:candied|roast(?:ed)?) )?(?:sweet potato(?:es)?|yams)(?: casserole| bake)?',
+    190,
+    40,
+    {
+      places: HALF,
+      quantity: '200 g a head',
+    },
+  ),
   tray('parsnips', 'Roast parsnips', '(?:honey )?(?:roast(?:ed)? )?parsnips', 190, 40, {
     high_c: 220,
+    places: HALF,
     quantity: '120 g a head',
   }),
   tray('carrots', 'Roast carrots', '(?:glazed |honey )?(?:roast(?:ed)? )?carrots', 190, 40, {
     high_c: 220,
+    places: HALF,
     quantity: '120 g a head',
   }),
   tray('sprouts', 'Roast sprouts', '(?:brussels? )?(?:roast(?:ed)? )?(?:brussels? )?sprouts', 200, 25, {
     hold_min: 10,
+    places: HALF,
     quantity: '120 g a head',
   }),
   tray('squash', 'Roast squash', '(?:roast(?:ed)? )?(?:butternut )?(?:squash|pumpkin)', 190, 40, {
     high_c: 220,
+    places: HALF,
     quantity: '150 g a head',
   }),
-  tray('cauliflower', 'Cauliflower cheese', 'cauliflower(?: cheese)?', 190, 30, { quantity: '150 g a head' }),
+  tray('cauliflower', 'Cauliflower cheese', 'cauliflower(?: cheese)?', 190, 30, {
+    places: HALF,
+    quantity: '150 g a head',
+  }),
   tray('bean-casserole', 'Green bean casserole', '(?:green )?beans? casserole', 175, 30, {
+    places: HALF,
     quantity: '150 g a head',
   }),
-  tray('pigs', 'Bacon-wrapped sausages', 'pigs in blankets?|chipolatas', 190, 30, { quantity: 'two a head' }),
+  tray('pigs', 'Bacon-wrapped sausages', 'pigs in blankets?|chipolatas', 190, 30, {
+    high_c: 220,
+    places: HALF,
+    quantity: 'two a head',
+  }),
 ]
 
 /** What goes beside a roast and wants no oven: remembered, for nothing is computed of it. */

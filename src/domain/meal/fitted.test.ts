@@ -34,6 +34,9 @@ describe('a dinner in one oven with one cook', () => {
     'beef fillet 1.5 kg and roast potatoes, saturday 8pm',
     'pork loin 2 kg, roast potatoes, cauliflower cheese, sunday 1pm',
     'turkey 6 kg, roast potatoes, roast parsnips, yorkshire puddings, thursday 4pm',
+    'crown of turkey 3 kg, pigs in blankets, stuffing, roast potatoes, parsnips, sprouts, 25 dec 2pm for 8',
+    'turkey 6 kg, roast potatoes, roast parsnips, yorkshire puddings, pigs in blankets, sprouts, thursday 4pm',
+    'turkey 14 lb, stuffing in a dish, green bean casserole, mac and cheese, thursday 3pm for 12',
     'rib of beef 3 kg, yorkshire puddings and roast potatoes, sunday 1pm',
     'leg of lamb 2.2 kg, potato gratin, roast carrots, sunday 1pm',
     'two legs of lamb 2.5 kg and two chickens 2 kg, saturday 7pm',
@@ -102,6 +105,19 @@ describe('a dinner in one oven with one cook', () => {
       })
     }
   }, 120_000)
+})
+
+describe('half a place', () => {
+  it('is enough for ten who eat, and not for eleven', () => {
+    const of = (guests: number) => {
+      const meal = mealOf('turkey 6 kg, roast carrots, stuffing in a dish, thursday 4pm')
+      return planned({ ...meal, guests })
+        .items.filter(({ kind }) => kind === 'side')
+        .flatMap(({ stays }) => stays.map(({ places }) => places))
+    }
+    expect(of(10)).toEqual([0.5, 0.5])
+    expect(of(11)).toEqual([1, 1])
+  })
 })
 
 describe('the knife', () => {

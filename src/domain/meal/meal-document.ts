@@ -76,7 +76,12 @@ export const mealSide = z.strictObject({
   low_c: finite,
   high_c: finite,
   minutes: finite.min(1).max(600).describe('In the oven at the setting it likes best'),
-  places: z.int().min(1).max(4).default(1),
+  places: finite
+    .min(0.5)
+    .max(4)
+    .multipleOf(0.5)
+    .default(1)
+    .describe('Of an oven; half of one where no more than ten eat, all of it where more do'),
   hold_min: finite.min(0).max(240).default(10).describe('How long it keeps before serving'),
   hob_min: finite.min(0).max(240).default(0).describe('On the hob first: par-boiling'),
   quantity: text(120).default('').describe('For the shopping list'),
