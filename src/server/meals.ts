@@ -100,7 +100,8 @@ export const addMealFromWords = (slug: string, line: string): Promise<Outcome<Me
     const now_s = nowSeconds()
     const whole = readLine(line, await lineContextOf(scope, now_s))
     if (whole.ok && whole.value.roasts.length > 0) {
-      const checked = await checkedMeal(await mealAsSaid(scope, mealFromLine(whole.value, now_s, equipmentOf(scope))))
+      const said = here(scope, mealFromLine(whole.value, now_s, equipmentOf(scope)))
+      const checked = await checkedMeal(await mealAsSaid(scope, said))
       return checked.ok ? succeed(await scope.meals.add(checked.value.document)) : checked
     }
     const words = whole.ok ? mealWordsOf(whole.value) : whole
@@ -112,7 +113,7 @@ export const addMealFromWords = (slug: string, line: string): Promise<Outcome<Me
         promise: new Date(words.value.at_s * 1000).toISOString(),
         now: new Date(now_s * 1000).toISOString(),
       })
-    const meal = mealFromWords(words.value, equipmentOf(scope), undefined, await houseStandards(scope))
+    const meal = here(scope, mealFromWords(words.value, equipmentOf(scope), undefined, await houseStandards(scope)))
     return succeed(await scope.meals.add(await taughtMeal(scope, meal)))
   })
 
@@ -128,6 +129,11 @@ async function checkedMeal(
   const made = await compute('meal', meal)
   return made.ok ? succeed({ document: meal, plan: made.value }) : made
 }
+/** A meal that does not say by whose clock is cooked by this kitchen's. */
+const here = ({ kitchen }: KitchenScope, meal: MealDocument): MealDocument => ({
+  ...meal,
+  time_zone: meal.time_zone ?? kitchen.timeZone,
+})
 const houseStandards = async (scope: KitchenScope) => standardsOf(await scope.listHouseItems())
 
 /** What an imported document would be, without keeping it. */
@@ -141,7 +147,7 @@ export const previewMeal = (
 export const addMealFromDocument = (slug: string, value: unknown): Promise<Outcome<MealRow>> =>
   inKitchen(slug, 'plan', async (scope) => {
     const checked = await checkedMeal(value, await houseStandards(scope))
-    return checked.ok ? succeed(await scope.meals.add(checked.value.document)) : checked
+    return checked.ok ? succeed(await scope.meals.add(here(scope, checked.value.document))) : checked
   })
 
 export type MealSaveAnswer =

@@ -122,7 +122,8 @@ export const addPlanFromLine = (slug: string, line: string): Promise<Outcome<Pla
     if (!read.ok) return read
     if (read.value.roasts.length === 0) return fail(NO_CUT)
     if (isMeal(read.value)) return fail({ code: 'line_of_a_meal', path: ['line'] })
-    const document = { ...planFromLine(read.value, now_s), altitude_m: altitudeOf(scope) }
+    const here = { altitude_m: altitudeOf(scope), time_zone: scope.kitchen.timeZone }
+    const document = { ...planFromLine(read.value, now_s), ...here }
     return addChecked(scope, await planAsSaid(scope, read.value, document, now_s))
   })
 
@@ -160,12 +161,13 @@ async function heatedBetween(document: PlanDocument, wanted_s: number, now_s: nu
 /** Adds a plan from a document. */
 export const addPlanFromDocument = (slug: string, value: unknown): Promise<Outcome<PlanRow>> =>
   inKitchen(slug, 'plan', async (scope) => {
-    // A document that does not say how high it is cooked is cooked in this kitchen.
+    // A document that does not say how high it is cooked, or by whose clock, is cooked in this kitchen.
     const here = typeof value === 'object' && value !== null ? { altitude_m: altitudeOf(scope), ...value } : value
     const document = parseWith(planDocument, here)
     if (!document.ok) return document
     const roast = withStandards(document.value.roast, standardsOf(await scope.listHouseItems()))
-    return addChecked(scope, { ...document.value, roast })
+    const time_zone = document.value.time_zone ?? scope.kitchen.timeZone
+    return addChecked(scope, { ...document.value, roast, time_zone })
   })
 
 const altitudeOf = ({ kitchen }: KitchenScope): number => kitchen.equipment?.altitude_m ?? 0

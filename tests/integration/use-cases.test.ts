@@ -51,6 +51,20 @@ describe('plans', () => {
     expect(code(await planInKitchen('no-such-kitchen', row.id))).toBe('not_found')
   })
 
+  it('goes by the clock of the kitchen it is made in: no step of a Sunday lunch’s days before is at night', async () => {
+    const { addPlanFromLine, addPlanFromDocument, planInKitchen } = await plansOf()
+    const { kitchen } = await freshKitchen(db)
+    const row = must(await addPlanFromLine(kitchen.slug, 'pork shoulder 4 kg pulled, eat sunday 13:00'))
+    expect(row.document.time_zone).toBe('Europe/London')
+    const { plan } = must(await planInKitchen(kitchen.slug, row.id))
+    const before = plan.tasks.filter(({ kind }) => ['buy', 'salt', 'set_out', 'shape', 'dress'].includes(kind))
+    expect(before.length).toBeGreaterThan(2)
+    for (const { kind, at } of before) expect([kind, new Date(at * 1000).getUTCHours() % 23 >= 6]).toEqual([kind, true])
+    const elsewhere = must(await addPlanFromDocument(kitchen.slug, { ...document, time_zone: 'Asia/Tokyo' }))
+    expect(elsewhere.document.time_zone).toBe('Asia/Tokyo')
+    expect(code(await addPlanFromDocument(kitchen.slug, { ...document, time_zone: 'Nowhere/Else' }))).toBe('malformed')
+  })
+
   it('a roast that is said to go in at a minute goes in at that minute, however it was added', async () => {
     const { addFromLine } = await import('@/server/lines')
     const { addPlanFromLine, planInKitchen } = await plansOf()
@@ -188,7 +202,8 @@ describe('meals', () => {
     expect(must(await previewMeal(kitchen.slug, meal)).plan.items.length).toBeGreaterThan(3)
     expect(must(await mealsOfKitchen(kitchen.slug, ALL)).meals).toEqual([])
     const row = must(await addMealFromDocument(kitchen.slug, meal))
-    expect(row.document).toEqual(meal)
+    // But for whose clock it goes by, which it did not say.
+    expect(row.document).toEqual({ ...meal, time_zone: 'Europe/London' })
   })
 
   it('a late save of a meal waits on its desk', async () => {

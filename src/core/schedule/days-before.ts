@@ -20,10 +20,29 @@ export const AHEAD_S: Readonly<Record<Preparation, number>> = {
 const DRESSED_S = 2 * HOUR_S
 const DRIES_S = STANDARDS.brinedDries.value
 
-/** Counted from the serving, nobody is up from 4 to 12 hours after it; what falls there is done half an hour before bed. */
-export function beforeBed(at_s: number, serving_s: number): number {
-  const after = (((at_s - serving_s) % DAY_S) + DAY_S) % DAY_S
-  return after > 4 * HOUR_S && after < 12 * HOUR_S ? at_s - (after - 3.5 * HOUR_S) : at_s
+/** When they eat, s since 1970, and what the kitchen's clock shows beyond UTC then, s; undefined where nobody knows. */
+export interface TableClock {
+  readonly serving_s: number
+  readonly zone_s?: number | undefined
+}
+
+/** Nobody is up from eleven at night to half past six; what falls there is done half an hour before bed. */
+const NIGHT_H = { from: 23, bed: 22.5, to: 6.5 } as const
+/** Where nobody knows the clock, the night is counted from the serving, as of a supper at seven. */
+const SUPPER_H = 19
+const rest = (at_s: number): number => ((at_s % DAY_S) + DAY_S) % DAY_S
+const hourOf = (at_s: number, { serving_s, zone_s }: TableClock): number =>
+  rest(zone_s === undefined ? at_s - serving_s + SUPPER_H * HOUR_S : at_s + zone_s) / HOUR_S
+
+/**
+ * The same instant, or the evening before where it falls into the night.
+ * @example beforeBed(4 * 3600, { serving_s: 12 * 3600, zone_s: 0 }) // -5400
+ * @example beforeBed(8 * 3600, { serving_s: 12 * 3600, zone_s: 0 }) // 28800
+ */
+export function beforeBed(at_s: number, table: TableClock): number {
+  const hour = hourOf(at_s, table)
+  if (hour > NIGHT_H.to && hour < NIGHT_H.from) return at_s
+  return at_s - (hour >= NIGHT_H.from ? hour - NIGHT_H.bed : hour + 24 - NIGHT_H.bed) * HOUR_S
 }
 
 /** So long after it should be out of the freezer nothing is said yet, s. */
@@ -37,31 +56,33 @@ export interface Thaw {
 }
 
 /** What a whole table asks for beside its roasts' own days, s since 1970. */
-export interface AroundTheTable {
+export interface AroundTheTable extends TableClock {
   /** The first thing anybody does for it. */
   readonly first_s: number
   /** When the first of it goes on heat. */
   readonly in_s: number
-  /** When they eat, the last of several. */
-  readonly serving_s: number
 }
 
-const MORNING_S = 10 * HOUR_S
-/** Nobody is up for that before a lunch: no sooner than so long before the first goes in. */
+/** Knives, boards and tins so long before the first goes in (common practice), s; and when it is shopped, by the clock. */
 const LAID_S = 3 * HOUR_S
+const SHOPS_H = 10
 
 /** The shop before the first day of work, and the kitchen laid out in the morning: of one roast or of twenty. */
-export const aroundTheTable = ({ first_s, in_s, serving_s }: AroundTheTable): Task[] => {
+export const aroundTheTable = ({ first_s, in_s, ...table }: AroundTheTable): Task[] => {
   const task = (kind: TaskKind, at_s: number): Task => ({
     kind,
     at: epochSeconds(at_s),
     hands_s: HANDS_S[kind],
     because: because('common_practice'),
   })
-  return [
-    task('buy', serving_s - Math.ceil((serving_s - first_s) / DAY_S) * DAY_S - 8 * HOUR_S),
-    task('set_out', Math.min(Math.max(serving_s - MORNING_S, in_s - LAID_S), in_s - HOUR_S)),
-  ]
+  return [task('buy', shoppedAt(first_s, table)), task('set_out', beforeBed(in_s - LAID_S, table) - HANDS_S.set_out)]
+}
+
+/** The last time that shops are open before anything is done, by the kitchen's clock: at ten; else eight hours before a table. */
+function shoppedAt(first_s: number, { serving_s, zone_s }: TableClock): number {
+  if (zone_s === undefined) return serving_s - Math.ceil((serving_s - first_s) / DAY_S) * DAY_S - 8 * HOUR_S
+  const latest_s = first_s - HOUR_S
+  return latest_s - rest(latest_s + zone_s - SHOPS_H * HOUR_S)
 }
 
 /** How it is shaped, as a reason says it. */
@@ -72,10 +93,10 @@ const SHAPED: Readonly<Record<Shaping, Readonly<Record<string, number>>>> = {
 }
 
 /** When it comes out of the freezer, s, and what is to be said of it. */
-function thawAt({ how, takes_s }: Thaw, thawed_s: number, serving_s: number): [number, Record<string, number>] {
+function thawAt({ how, takes_s }: Thaw, thawed_s: number, table: TableClock): [number, Record<string, number>] {
   const at_s = thawed_s - takes_s
   // Someone is up to change the water.
-  return how === 'water' ? [at_s, { water_h: takes_s / HOUR_S }] : [beforeBed(at_s, serving_s), {}]
+  return how === 'water' ? [at_s, { water_h: takes_s / HOUR_S }] : [beforeBed(at_s, table), {}]
 }
 
 /**
@@ -84,7 +105,7 @@ function thawAt({ how, takes_s }: Thaw, thawed_s: number, serving_s: number): [n
  * @param thaw undefined where nothing is frozen
  * @param ready_s when it leaves the fridge, s since 1970
  * @param in_s when it goes in, s since 1970
- * @param serving_s when they eat: nobody is woken at night, s since 1970
+ * @param table when they eat: nobody is woken at night
  * @param shape what is done to its shape
  * @param tin whether it goes into its tin on a rack
  */
@@ -93,15 +114,16 @@ export function daysBefore(
   thaw: Thaw | undefined,
   ready_s: number,
   in_s: number,
-  serving_s: number,
+  table: TableClock,
   { shape, tin }: { readonly shape: Shaping | undefined; readonly tin: boolean },
 ): { readonly tasks: readonly Task[]; readonly prepared_s: number } {
   // Thawed in water it is cooked the same day: salt has the least time that is worth it.
   const ahead_s = preparation === 'dry_salt' && thaw?.how === 'water' ? STANDARDS.saltLeast.value : AHEAD_S[preparation]
-  const wanted = ready_s - ahead_s - (preparation === 'wet_brine' ? DRIES_S : 0)
+  const unbrined_s = beforeBed(ready_s - DRIES_S, table)
+  const wanted = (preparation === 'wet_brine' ? unbrined_s : ready_s) - ahead_s
   // Acid bears no longer than its hours: that one is done when it must be.
   const sameDay = thaw?.how === 'water' && ahead_s <= STANDARDS.saltLeast.value
-  const prepared_s = preparation === 'acid_marinade' || sameDay ? wanted : beforeBed(wanted, serving_s)
+  const prepared_s = preparation === 'acid_marinade' || sameDay ? wanted : beforeBed(wanted, table)
   const task = (kind: TaskKind, at_s: number, numbers: Readonly<Record<string, number>> = {}): Task => ({
     kind,
     at: epochSeconds(at_s),
@@ -109,17 +131,21 @@ export function daysBefore(
     because: because('common_practice', numbers),
   })
   // What is still frozen is not tied, and not dressed.
-  const shape_s = (sameDay ? prepared_s : Math.min(prepared_s, ready_s - DRESSED_S)) - HANDS_S.shape
+  const dressed_s = Math.max(
+    sameDay ? Math.max(ready_s - DRESSED_S, prepared_s) : beforeBed(ready_s - DRESSED_S, table),
+    preparation === 'wet_brine' ? unbrined_s : Number.NEGATIVE_INFINITY,
+  )
+  const shape_s = (sameDay ? prepared_s : Math.min(prepared_s, dressed_s)) - HANDS_S.shape
   const hours = { ahead_h: (in_s - prepared_s) / HOUR_S }
   return {
     prepared_s,
     tasks: [
       ...(preparation === 'dry_salt' ? [task('salt', prepared_s, hours)] : []),
-      ...(preparation === 'wet_brine' ? [task('brine', prepared_s, hours), task('unbrine', ready_s - DRIES_S)] : []),
+      ...(preparation === 'wet_brine' ? [task('brine', prepared_s, hours), task('unbrine', unbrined_s)] : []),
       ...(preparation === 'marinade' || preparation === 'acid_marinade' ? [task('marinate', prepared_s, hours)] : []),
       ...(shape ? [task('shape', shape_s, SHAPED[shape])] : []),
-      ...(tin ? [task('dress', sameDay ? Math.max(ready_s - DRESSED_S, prepared_s) : ready_s - DRESSED_S)] : []),
-      ...(thaw ? [task('thaw', ...thawAt(thaw, shape ? shape_s : prepared_s, serving_s))] : []),
+      ...(tin ? [task('dress', dressed_s)] : []),
+      ...(thaw ? [task('thaw', ...thawAt(thaw, shape ? shape_s : prepared_s, table))] : []),
     ],
   }
 }
@@ -130,9 +156,8 @@ export const thawStart = (
   thaw: Thaw,
   ready_s: number,
   in_s: number,
-  serving_s: number,
+  table: TableClock,
   shape: Shaping | undefined,
 ): number =>
-  daysBefore(preparation, thaw, ready_s, in_s, serving_s, { shape, tin: false }).tasks.find(
-    ({ kind }) => kind === 'thaw',
-  )?.at ?? ready_s
+  daysBefore(preparation, thaw, ready_s, in_s, table, { shape, tin: false }).tasks.find(({ kind }) => kind === 'thaw')
+    ?.at ?? ready_s

@@ -46,6 +46,8 @@ export interface PlanRequest extends Omit<RoastQuestion, 'rest' | 'target'> {
   readonly thaw: Thaw | undefined
   /** Plates on the table. */
   readonly promise: EpochSeconds
+  /** What the kitchen's clock shows beyond UTC then, s; undefined where nobody knows. */
+  readonly zone_s?: number | undefined
   readonly now: EpochSeconds
   /** It is in the heat already, since then; undefined where it is not. */
   readonly inSince?: EpochSeconds | undefined
@@ -305,7 +307,7 @@ function inOtherwise(
 
 /** A frozen piece that should be out of its freezer by now: what still could be. */
 function thawTrouble(
-  { piece, preparation, temper_s, promise, now }: PlanRequest,
+  { piece, preparation, temper_s, promise, zone_s, now }: PlanRequest,
   thaw: Thaw,
   { thaw_s, putIn_s }: { readonly thaw_s: number; readonly putIn_s: number },
 ): Trouble {
@@ -315,7 +317,7 @@ function thawTrouble(
     water,
     putIn_s - temper_s,
     putIn_s,
-    promise,
+    { serving_s: promise, zone_s },
     shapingOf(piece.cut, piece.legs),
   )
   return {

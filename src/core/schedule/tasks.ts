@@ -15,7 +15,7 @@ import { PREHEAT_SLACK_S, STANDARDS } from '../reference/standards'
 import type { RoastAnswer } from '../roast/answer'
 import { epochSeconds } from '../units'
 import { carveSeconds } from './carving'
-import { aroundTheTable, daysBefore } from './days-before'
+import { aroundTheTable, beforeBed, daysBefore } from './days-before'
 import type { PlanRequest, TimedStage } from './plan'
 import { because, byClock, HANDS_S, type Task, type TaskKind } from './task'
 
@@ -201,9 +201,10 @@ export function tasksOf(request: PlanRequest, answer: RoastAnswer, stages: reado
     { kind: 'serve', at: request.promise, hands_s: 0, because: because('promise') },
   ]
   const salted = request.preparation === 'dry_salt' && !request.thaw
+  const table = { serving_s: request.promise, zone_s: request.zone_s }
   if (salted) {
     const at = Math.min(
-      Math.max(putIn - STANDARDS.saltAhead.value, request.now),
+      Math.max(beforeBed(putIn - STANDARDS.saltAhead.value, table), request.now),
       putIn - Math.max(STANDARDS.saltLeast.value, request.temper_s),
     )
     tasks.push({
@@ -218,7 +219,7 @@ export function tasksOf(request: PlanRequest, answer: RoastAnswer, stages: reado
     request.thaw,
     putIn - request.temper_s,
     putIn,
-    request.promise,
+    table,
     { shape: shapingOf(request.piece.cut, request.piece.legs), tin: stages[0]?.stage.environment.kind === 'oven' },
   )
   tasks.push(...before.filter(({ kind, at }) => !LAID_OUT.has(kind) || at >= request.now))
@@ -233,9 +234,7 @@ export function tasksOf(request: PlanRequest, answer: RoastAnswer, stages: reado
     })
   }
   const first_s = Math.min(...tasks.map(({ at }) => at))
-  tasks.push(
-    ...aroundTheTable({ first_s, in_s: putIn, serving_s: request.promise }).filter(({ at }) => at >= request.now),
-  )
+  tasks.push(...aroundTheTable({ first_s, in_s: putIn, ...table }).filter(({ at }) => at >= request.now))
   if (request.temper_s > 0)
     tasks.push({
       kind: 'take_out',

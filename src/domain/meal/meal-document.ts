@@ -11,6 +11,7 @@ import {
   thawsPart,
 } from '../roast/roast-document'
 import { finite, ident, instant, text } from '../schema/scalars'
+import { zonePart } from '../schema/zone'
 
 const id = ident(60)
 const title = text(120).trim()
@@ -127,6 +128,7 @@ export const mealDocument = z
     roasts: z.array(mealRoast).max(40).default([]),
     sides: z.array(mealSide).max(40).default([]),
     gravy: z.boolean().default(true),
+    time_zone: zonePart,
     learned: z.array(learnedPart).max(24).default([]).describe('What earlier cooks taught its ovens and pieces'),
     day_start: instant
       .nullable()

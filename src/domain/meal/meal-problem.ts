@@ -15,6 +15,7 @@ import type { Hindrance } from '@/core/simulate/hindrance'
 import { fail, type Outcome, type Problem, succeed } from '../problem/problem'
 import { questionOf } from '../roast/question'
 import { ovenOf } from '../roast/resolve'
+import { zoneOffset } from '../schema/zone'
 import { awayOf, type MealDocument, type MealRoast, type MealSide } from './meal-document'
 
 /** A meal document worked out: what the scheduler needs, and what stands behind each of its items. */
@@ -274,7 +275,13 @@ export function resolveMeal(document: MealDocument): Outcome<ResolvedMeal> {
   const cooks = document.kitchen.cooks.length
   return succeed({
     document,
-    problem: { sources, items: carvedInTime(items, owners, cooks), cooks, earliest_s },
+    problem: {
+      sources,
+      items: carvedInTime(items, owners, cooks),
+      cooks,
+      earliest_s,
+      zone_s: zoneOffset(document.time_zone, last_s),
+    },
     roasts,
     owners,
     ovens: document.kitchen.ovens.map(ovenOf),

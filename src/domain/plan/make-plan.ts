@@ -6,6 +6,7 @@ import { questionOf } from '../roast/question'
 import type { ResolvedRoast } from '../roast/resolve'
 import type { PlanDocument, PREPARATIONS } from '../roast/roast-document'
 import { thawOf } from '../roast/thaw'
+import { zoneOffset } from '../schema/zone'
 
 /** A plan document, what it was understood as, and the plan the model makes of it. */
 export interface MadePlan {
@@ -54,9 +55,12 @@ export function makePlan(document: PlanDocument, now_s: number, members = MEMBER
   const checked = checkPlan(document, now_s)
   if (!checked.ok) return checked
   const { question, resolved, serve_c } = checked.value
+  const promise_s = Date.parse(document.promise) / 1000
+  const zone_s = zoneOffset(document.time_zone, promise_s)
   const key = JSON.stringify([
     question,
     document.promise,
+    zone_s,
     document.in_since,
     preparationOf(document),
     thawOf(document),
@@ -73,7 +77,8 @@ export function makePlan(document: PlanDocument, now_s: number, members = MEMBER
       gravy: document.gravy,
       thaw: thawOf(document),
       serve_c: celsius(serve_c),
-      promise: epochSeconds(Date.parse(document.promise) / 1000),
+      promise: epochSeconds(promise_s),
+      zone_s,
       now: epochSeconds(now_s),
       inSince: document.in_since === undefined ? undefined : epochSeconds(Date.parse(document.in_since) / 1000),
     })

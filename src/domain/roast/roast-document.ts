@@ -2,6 +2,7 @@ import { z } from 'zod'
 import { TENDING_ACTS } from '@/core/program/stage'
 import { TENDER_ENDS } from '@/core/reference/tenderness'
 import { finite, ident, instant, text } from '../schema/scalars'
+import { zonePart } from '../schema/zone'
 
 /** The documents that Pheasant reads and writes. Units stand in the names; a `version` goes with each. */
 
@@ -225,6 +226,7 @@ export const planDocument = z.strictObject({
     .describe('Guests by wanted doneness'),
   vulnerable: vulnerablePart,
   altitude_m: altitudePart,
+  time_zone: zonePart,
   preparation: z.enum(PREPARATIONS).nullable().default(null).describe('null: as the surface says'),
   frozen: frozenPart,
   thaws: thawsPart,

@@ -109,12 +109,12 @@ export async function layDemo(db: Database, world: DemoWorld, asked = false): Pr
   for (const [slug, documents] of Object.entries(demo)) {
     const scope = await openKitchen(db, slug)
     if (!scope || (await scope.plans.list({ limit: 1, offset: 0 })).total > 0) continue
-    for (const document of documents) await scope.plans.add(document)
+    for (const document of documents) await scope.plans.add({ ...document, time_zone: timeZone })
     if (slug !== 'tern-point') continue
     const supper = reunion(on(world, saturday, 19, 30))
     await scope.setEquipment(supper.kitchen)
-    await scope.meals.add(supper)
-    await scope.meals.add(fridayEvening(on(world, friday, 18, 0)))
+    await scope.meals.add({ ...supper, time_zone: timeZone })
+    await scope.meals.add({ ...fridayEvening(on(world, friday, 18, 0)), time_zone: timeZone })
   }
   return true
 }

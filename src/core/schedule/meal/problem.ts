@@ -70,6 +70,8 @@ export interface MealProblem {
   readonly cooks: number
   /** Nothing may start before this, s. */
   readonly earliest_s: number
+  /** What the kitchen's clock shows beyond UTC at the table, s; undefined where nobody knows. */
+  readonly zone_s?: number | undefined
 }
 
 /** A leg on the clock. */

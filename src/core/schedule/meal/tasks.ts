@@ -76,6 +76,7 @@ export function mealTasks(
 ): Task[] {
   const tasks: Task[] = []
   const last = Math.max(...servings)
+  const table = { serving_s: last, zone_s: problem.zone_s }
   const add = (kind: TaskKind, at_s: number, more: Partial<Task> = {}) =>
     tasks.push({ kind, at: epochSeconds(at_s), hands_s: HANDS_S[kind], because: because('common_practice'), ...more })
   for (const option of options) {
@@ -86,7 +87,7 @@ export function mealTasks(
     const in_s = option.start_s
     if (cooked) {
       const ready = in_s - need.temper_s
-      const { tasks: before } = daysBefore(need.preparation, need.thaw, ready, in_s, last, {
+      const { tasks: before } = daysBefore(need.preparation, need.thaw, ready, in_s, table, {
         shape: need.shape,
         tin: cooked.stages[0]?.stage.environment.kind === 'oven',
       })
@@ -136,7 +137,7 @@ export function mealTasks(
   if (needs.some(({ cooked }) => cooked)) {
     const start = Math.min(...tasks.map(({ at }) => at), last)
     const in_s = Math.min(...options.map(({ start_s }) => start_s))
-    tasks.push(...aroundTheTable({ first_s: start, in_s, serving_s: last }))
+    tasks.push(...aroundTheTable({ first_s: start, in_s, ...table }))
   }
   return assign(problem.cooks, tasks.sort(byClock), needs)
 }
