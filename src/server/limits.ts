@@ -4,8 +4,10 @@
 export const DEADLINE_MS = {
   /** What is asked again by itself, and done without meanwhile. */
   screen: 2000,
-  /** A plan, a whole meal, or a headless answer: what somebody waits for. One whose time was up begins over, and cold. */
+  /** A plan, or a headless answer: what somebody waits for. One whose time was up begins over, and cold. */
   plan: 10_000,
+  /** A whole meal of a kitchen: twenty roasts in four ovens, on a machine that has more to do. */
+  meal: 15_000,
 } as const
 
 /**
@@ -28,7 +30,7 @@ export const PHOTOS_PER_ROAST = 3
 /** The database is given up on after this, ms. */
 export const DATABASE_MS = 1200
 /** Work that the database holds longer than this is let go of, and said to be: the longest job and its queue fit in it, ms. */
-export const HELD_MS = 20_000
+export const HELD_MS = 25_000
 /** Whoever is told to wait is told so long, s. */
 export const RETRY_AFTER_S = 2
 

@@ -14,7 +14,7 @@ export type Answered<Value> =
       readonly body: unknown
     }
 
-const LIMIT_MS = 15_000
+const LIMIT_MS = 18_000
 const SILENT = 'The kitchen does not answer. Nothing is lost; try again when the connection is back.'
 
 /** A body that is JSON text already, such as a file’s: sent as it is. */
