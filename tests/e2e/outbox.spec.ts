@@ -17,7 +17,7 @@ async function begin(page: Page) {
 }
 async function boardBegun(page: Page, board: string) {
   await openBoard(page, board)
-  await expect(page.getByTestId('next')).toHaveAttribute('data-step', /salt|take_out|heat_up|put_in/)
+  await expect(page.getByTestId('next')).toHaveAttribute('data-step', /buy|salt|take_out|heat_up|put_in/)
 }
 const onServer = async (page: Page, log: string) =>
   (await (await page.request.get(log)).json()).entries
