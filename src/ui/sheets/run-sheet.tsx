@@ -10,6 +10,9 @@ export interface SheetRow {
   readonly who?: string | undefined
 }
 
+/** Lines to write on are for paper: on a telephone the words have their room. */
+const ON_PAPER = '[@media_screen_and_(max-width:40rem)]:hidden'
+
 /** The run sheet for the wall, of one roast or of twenty: black on white, large enough for a wet bench, A4 or Letter. */
 export function RunSheet({
   kicker,
@@ -50,7 +53,7 @@ export function RunSheet({
             <th className="w-28 py-1">When</th>
             <th className="py-1">What</th>
             {named && <th className="w-24 py-1">Who</th>}
-            <th className="w-36 py-1">Done at / reading</th>
+            <th className={`w-36 py-1 ${ON_PAPER}`}>Done at / reading</th>
           </tr>
         </thead>
         <tbody>
@@ -77,7 +80,7 @@ export function RunSheet({
                   {help && <div className="text-[10.5pt]">{help}</div>}
                 </td>
                 {named && <td className="py-1.5">{who}</td>}
-                <td className="py-1.5">
+                <td className={`py-1.5 ${ON_PAPER}`}>
                   <div className="mt-4 border-b border-neutral-500" />
                 </td>
               </tr>
