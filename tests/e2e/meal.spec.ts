@@ -196,6 +196,16 @@ test('a dinner at home, one oven and one pair of hands: a place for all of it, a
   await saved(page)
   await page.getByRole('link', { name: 'Run sheets' }).click()
   for (const dish of dishes) await expect(page.getByRole('article')).toContainText(`${dish}: into the oven`)
+  // Back by the browser's own button nobody else has changed anything, and it is cooked from there.
+  await page.goBack()
+  await page.getByTestId('meal-desk').waitFor()
+  await proved(page)
+  await page.waitForTimeout(1500)
+  await saved(page)
+  await expect(page.getByTestId('meal-desk')).not.toContainText('Someone changed')
+  await page.getByRole('button', { name: 'Cook it' }).click()
+  await page.locator('[data-testid=board][data-ready=true]').waitFor()
+  await expect(page.getByTestId('board-row').first()).toContainText('Turkey')
 })
 
 test('three roasts for one knife: the first is carved sooner, and its step says how it is kept', async ({ page }) => {

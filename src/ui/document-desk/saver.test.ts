@@ -66,6 +66,19 @@ describe('saving', () => {
     expect(kept.size).toBe(0)
   })
 
+  it('a stale save of what was worked out by itself is told from a cook’s own change', async () => {
+    for (const [title, byItself] of [
+      ['one', true],
+      ['mine', false],
+    ] as const) {
+      const { server, saver, until } = world()
+      server.version = 4
+      saver.want({ ...text(title), placed: { items: [] } } as ReturnType<typeof text>, true)
+      await until(() => saver.read().clash !== undefined)
+      expect([title, saver.read().clash?.byItself]).toEqual([title, byItself])
+    }
+  })
+
   it('a stale save becomes a clash; keeping mine writes over theirs by their version', async () => {
     const { server, saver, until } = world()
     server.version = 4

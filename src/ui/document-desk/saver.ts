@@ -5,6 +5,8 @@ export interface Clash<Document> {
   readonly theirs: { readonly version: number; readonly document: Document }
   readonly mine: Document
   readonly setAsideId: string
+  /** No cook changed anything here: only what is worked out by itself differs from what it began with. */
+  readonly byItself: boolean
 }
 
 export interface SaverSnapshot<Document> {
@@ -24,6 +26,9 @@ export interface SaverWorld {
 const PAUSE_MS = 600
 const RETRY_MS = 4000
 export const draftKey = (planId: string) => `pheasant-draft-${planId}`
+
+/** A document's text without what is worked out by itself: the places that a meal was given. */
+const said = (text: string): string => JSON.stringify({ ...JSON.parse(text), placed: null })
 
 /**
  * Saves a plan's text a moment after its last change, one save at a time, each naming the version
@@ -147,7 +152,11 @@ export class PlanSaver<Document> {
         return 'saved'
       }
       if (response.status === 409) {
-        this.show({ state: 'saved', clash: { theirs: answer.current, mine: document, setAsideId: answer.set_aside } })
+        const byItself = said(this.saved) === said(text)
+        this.show({
+          state: 'saved',
+          clash: { theirs: answer.current, mine: document, setAsideId: answer.set_aside, byItself },
+        })
         return 'clash'
       }
       this.show({ state: 'refused' })

@@ -31,6 +31,12 @@ export function useSaving<Document>(
   )
   const snapshot = useSyncExternalStore(saver.subscribe, saver.read, saver.read)
   useEffect(() => saver.want(document, savable), [saver, document, savable])
+  // A page that was gone back to begins with what it was: where its cook changed nothing there is nothing to choose.
+  const { clash } = snapshot
+  useEffect(() => {
+    const theirs = clash?.byItself ? saver.keepTheirs() : undefined
+    if (theirs) adopt(theirs)
+  }, [saver, clash, adopt])
   return {
     ...snapshot,
     adopt: (theirVersion, theirs) => saver.adopt(theirVersion, theirs),

@@ -17,7 +17,7 @@ describe('how a desk stands to what the server has', () => {
   })
 
   it('is not kept where somebody has to do something first, whatever is worked out meanwhile', () => {
-    const clash = { theirs: { version: 4, document: 'theirs' }, mine: 'mine', setAsideId: 'x' }
+    const clash = { theirs: { version: 4, document: 'theirs' }, mine: 'mine', setAsideId: 'x', byItself: false }
     for (const change of [{ state: 'offline' }, { state: 'refused' }, { clash }] as const)
       for (const working of [false, true]) expect(standingOf(at(change), working)).toBe('not_kept')
   })
