@@ -9,7 +9,7 @@ import { minutes, type Seconds, seconds } from '../units'
 export const carveSeconds = (mass_kg: number): Seconds => minutes(Math.min(20, 5 + 2 * mass_kg))
 
 /** Carved, in a warm dish under foil, it is never left longer than this (common practice), s. */
-export const MOST_AHEAD_S = 3600
+const MOST_AHEAD_S = 3600
 const STEP_S = 600
 
 /**

@@ -30,9 +30,9 @@ export interface TableClock {
 const NIGHT_H = { from: 23, bed: 22.5, to: 6.5 } as const
 /** Where nobody knows the clock, the night is counted from the serving, as of a supper at seven. */
 const SUPPER_H = 19
-const rest = (at_s: number): number => ((at_s % DAY_S) + DAY_S) % DAY_S
+const sinceMidnight = (at_s: number): number => ((at_s % DAY_S) + DAY_S) % DAY_S
 const hourOf = (at_s: number, { serving_s, zone_s }: TableClock): number =>
-  rest(zone_s === undefined ? at_s - serving_s + SUPPER_H * HOUR_S : at_s + zone_s) / HOUR_S
+  sinceMidnight(zone_s === undefined ? at_s - serving_s + SUPPER_H * HOUR_S : at_s + zone_s) / HOUR_S
 
 /**
  * The same instant, or the evening before where it falls into the night.
@@ -82,7 +82,7 @@ export const aroundTheTable = ({ first_s, in_s, ...table }: AroundTheTable): Tas
 function shoppedAt(first_s: number, { serving_s, zone_s }: TableClock): number {
   if (zone_s === undefined) return serving_s - Math.ceil((serving_s - first_s) / DAY_S) * DAY_S - 8 * HOUR_S
   const latest_s = first_s - HOUR_S
-  return latest_s - rest(latest_s + zone_s - SHOPS_H * HOUR_S)
+  return latest_s - sinceMidnight(latest_s + zone_s - SHOPS_H * HOUR_S)
 }
 
 /** How it is shaped, as a reason says it. */

@@ -35,7 +35,7 @@ const DAY_S = 12 * 3600
 /** A table without its roast is worse off than without a side (common practice). */
 const ROAST_DROP_COST = 4 * DROP_COST
 /** Up to so many eat from a dish that takes half a place; beyond it takes a whole one (common practice). */
-export const MOST_ON_HALF = 10
+const MOST_ON_HALF = 10
 /** Sides are dished up by one cook in this time, s. */
 const DISH_SIDE_S = 60
 /** Heat flux into a tray goes about as the oven above this, °C: what a crust does at (common practice for converting oven times). */
