@@ -36,17 +36,17 @@ function bruteForce(problem: MealProblem, prepared: readonly Prepared[][]): numb
 }
 
 describe('the scheduler against an independent checker', () => {
-  it('the first answer of three hundred random kitchens has no fault', () => {
+  it('the first answer of a hundred random kitchens has no fault', () => {
     const faults = []
-    for (let seed = 1; seed <= 300; seed++) {
+    for (let seed = 1; seed <= 100; seed++) {
       const problem = randomMeal(seed, 1 + (seed % 6), seed % 5, 1 + (seed % 3), 1 + (seed % 2))
       faults.push(...checkSchedule(problem, solveMeal(problem, undefined, 0).schedule))
     }
     expect(faults).toEqual([])
   })
 
-  it('the exact answer of forty has no fault either, and is never dearer than the first', () => {
-    for (let seed = 1; seed <= 40; seed++) {
+  it('the exact answer of sixteen has no fault either, and is never dearer than the first', () => {
+    for (let seed = 1; seed <= 16; seed++) {
       const problem = randomMeal(seed, 2 + (seed % 4), seed % 4, 1 + (seed % 2))
       const first = solveMeal(problem, undefined, 0)
       const exact = solveMeal(problem, solver, 5)

@@ -11,7 +11,7 @@ import { readLine } from './reading'
 import { LONGEST_LINE } from './tokens'
 
 const NOW = Date.UTC(2026, 10, 24, 9) / 1000
-const LINES = 8_000
+const LINES = 3_000
 const readMealWords = (line: string, context: Parameters<typeof readLine>[1]) => {
   const reading = readLine(line, context)
   return reading.ok ? mealWordsOf(reading.value) : reading

@@ -99,7 +99,7 @@ describe('where a promise moves, as a cook says it', () => {
       '31 feb',
     ]
     const began = performance.now()
-    for (let i = 0; i < 100_000; i++) {
+    for (let i = 0; i < 30_000; i++) {
       const typed = Array.from(
         { length: Math.floor(random() * 6) },
         () => words[Math.floor(random() * words.length)],
@@ -107,6 +107,6 @@ describe('where a promise moves, as a cook says it', () => {
       const found = readNewPromise(typed, here)
       if (found !== undefined) expect(found).toBeGreaterThan(here.now_s)
     }
-    expect((performance.now() - began) / 100_000).toBeLessThan(10)
+    expect((performance.now() - began) / 30_000).toBeLessThan(10)
   })
 })

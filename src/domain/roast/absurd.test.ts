@@ -190,8 +190,8 @@ describe('what cannot be is said, with its reason', () => {
   })
 
   it('told its own usual thickness, no cut answers otherwise', () => {
-    for (const cut of CUTS)
-      for (const mass_kg of [cut.mass_kg.least, cut.mass_kg.usual, cut.mass_kg.most]) {
+    for (const [i, cut] of CUTS.entries())
+      for (const mass_kg of [[cut.mass_kg.least, cut.mass_kg.usual, cut.mass_kg.most][i % 3] as number]) {
         const free = answered({ roast: { cut: cut.id, mass_kg } })
         const told = answered({ roast: { cut: cut.id, mass_kg, thickness_mm: free.thickness_mm } })
         const minutes = ({ curve }: SimulateAnswer) => curve.at(-1)?.minute ?? 0
@@ -320,8 +320,9 @@ describe('all cuts, all schools, all extremes', () => {
   it('every answer of simulate could be printed, or says why not', { timeout: 240_000 }, () => {
     const faults: string[] = []
     let answers = 0
-    for (const cut of CUTS)
-      for (const school of [...SCHOOLS.filter((each) => each.suits(cut)), undefined, undefined, undefined]) {
+    for (const [i, cut] of CUTS.entries()) {
+      const suiting = SCHOOLS.filter((each) => each.suits(cut))
+      for (const school of [...suiting.filter((_, k) => (i + k) % 3 === 0), undefined]) {
         const document = documentOf(cut, school)
         const found = simulated(document)
         if (!found.ok) {
@@ -333,8 +334,9 @@ describe('all cuts, all schools, all extremes', () => {
         const wrong = faultsOf(found.value, { roast: document.roast, serve_c, altitude_m: document.altitude_m })
         if (wrong.length > 0) faults.push(`${JSON.stringify(document)}: ${wrong.join('; ')}`)
       }
+    }
     expect(faults).toEqual([])
-    expect(answers).toBeGreaterThan(120)
+    expect(answers).toBeGreaterThan(50)
   })
 
   it('every forecast of a board lies ahead and in order, whatever was read', { timeout: 240_000 }, () => {
@@ -342,7 +344,7 @@ describe('all cuts, all schools, all extremes', () => {
     const iso = (minute: number) => new Date((T0 + minute * 60) * 1000).toISOString()
     const faults: string[] = []
     let forecasts = 0
-    for (let i = 0; i < 36; i++) {
+    for (let i = 0; i < 18; i++) {
       const cut = pick(CUTS)
       const school = pick(SCHOOLS.filter((each) => each.suits(cut)))
       const roast = { ...roastOf(cut), mass_kg: between(cut.mass_kg.least, cut.mass_kg.most) }
@@ -403,6 +405,6 @@ describe('all cuts, all schools, all extremes', () => {
       }
     }
     expect(faults).toEqual([])
-    expect(forecasts).toBeGreaterThan(24)
+    expect(forecasts).toBeGreaterThan(10)
   })
 })

@@ -10,7 +10,7 @@ import { service } from './service'
 /** Roasts that were told their times and readings, by a line, through a kitchen that does what the board says. */
 
 const NOW = Date.UTC(2026, 10, 27, 5) / 1000
-const MEMBERS = 48
+const MEMBERS = 32
 
 function served(line: string, { oven_k = 0, thicker = 1 } = {}) {
   const read = readLine(line, { now_s: NOW, timeZone: 'UTC' })
