@@ -18,6 +18,7 @@ const NAMES: Readonly<Record<string, readonly string[]>> = {
   'boneless rib eye': ['beef-rib-boneless'],
   'boneless ribeye': ['beef-rib-boneless'],
   'beef ribeye': ['beef-rib-boneless'],
+  'beef rib eye': ['beef-rib-boneless'],
   'scotch fillet': ['beef-rib-boneless'],
   entrecote: ['beef-rib-boneless'],
   'beef entrecote': ['beef-rib-boneless'],

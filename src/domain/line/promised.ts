@@ -119,10 +119,14 @@ const LONG_STAY_C = 130
  */
 export function continentalHour(meanings: readonly Meaning[], line: string, context: MomentContext): Meaning[] {
   if (promiseOf(meanings, context) !== undefined) return [...meanings]
+  // "Gigot 7h, 120°, 20h": who says how long it takes says an hour beside it.
+  const saidHow = meanings.some(
+    ({ fact, from, to }) => fact.kind === 'span' && !CONTINENTAL.test(line.slice(from, to)) && fact.minutes >= 60,
+  )
   const isSliced = meanings.some(({ fact }) => fact.kind === 'serve' || fact.kind === 'doneness')
   const heatSaid = ({ fact }: Meaning) =>
     fact.kind === 'heat' ? fact.heat : fact.kind === 'stage' ? fact.stage.heat : undefined
-  const isHot = meanings.some((meaning) => isHotInCelsius(heatSaid(meaning)))
+  const isHot = saidHow || meanings.some((meaning) => isHotInCelsius(heatSaid(meaning)))
   const isLong =
     !isHot &&
     meanings.some((meaning) => {

@@ -106,6 +106,14 @@ export function roastsOf(
   /** "40 min at 220, cover with foil, 2 h at 170": what was covered between two heats is covered in the second. */
   const coverNext = () => {
     const next = coversAfter === undefined ? undefined : stages[coversAfter]
+    const before = stages[(coversAfter ?? 0) - 1]
+    // "4 h at 150, covered, last 30 min uncovered at 200": what is bare then was covered before.
+    if (coversAfter && next?.cover === 'bare' && !next.finish && before && !before.cover) {
+      stages[coversAfter - 1] = { ...before, cover: 'foil' }
+      coversAfter = undefined
+      delete roast.cover
+      return
+    }
     if (coversAfter === undefined || !next || next.cover || next.finish || next.on !== 'oven') return
     stages[coversAfter] = { ...next, cover: 'foil' }
     coversAfter = undefined

@@ -14,7 +14,7 @@ const LEAST_ROASTED_C = 75
 /** What follows a bath is its crust from here on, °C. */
 const AFTER_BATH_C = 150
 /** Under this an oven is gentle: what sears comes after it, °C (common practice). */
-const GENTLE_C = 135
+export const GENTLE_C = 135
 /** Words for a crust that say nothing of its being first, and where. */
 const SEARS = /^(?!.*\bfirst\b).*\b(?:sear|brown)/i
 const IN_A_PAN = /\b(?:pan|skillet|cast iron)\b/i
@@ -95,7 +95,11 @@ export function takeStage(heats: HeatsSaid, meaning: Meaning, part: SaidStage): 
   }
   // "150 for three hours, the last half hour at 220": it stays in.
   const straight = isLast && said.minutes !== undefined && last?.minutes !== undefined && !heats.rests
-  const stage = straight ? { ...said, finish: undefined } : said
+  // Cooked to its reading it stays in, too, and rests after it: what was covered was so before.
+  const stays = isLast && !heats.rests ? { ...said, last: true as const } : said
+  const stage = straight
+    ? { ...said, cover: said.cover ?? (roast.cover === 'foil' ? ('bare' as const) : undefined), finish: undefined }
+    : stays
   if (sear && stages.length === 0 && roast.set_c === undefined && roast.school === undefined) heats.searsFirst = true
   if (stage.on === 'fan') roast.oven = 'fan'
   // "Indirect till 46, then direct": that was what it reads before its finish.

@@ -53,7 +53,7 @@ export interface SaidRoast {
   readonly notes: readonly string[]
 }
 /** A stretch of heat with its temperatures in °C. */
-export type HeatedStage = Omit<SaidStage, 'heat' | 'core' | 'follows' | 'after_min' | 'sear'> & {
+export type HeatedStage = Omit<SaidStage, 'heat' | 'core' | 'follows' | 'after_min' | 'sear' | 'ifHeated'> & {
   readonly set_c?: number | undefined
   readonly core_c?: number | undefined
 }

@@ -42,6 +42,10 @@ export const TIME = /^(?:mins?|minutes?|h|hrs?|hours?)$/i
 const PER = /^ ?\/ ?(?:\d+ ?)?(?:kg|kilo|lb|pound|g)/i
 /** An hour of the day from here on, a span of hours before: 19h30, 1h20. */
 const FIRST_CLOCK_H = 13
+/** After the name of a day from here on. */
+const LED_CLOCK_H = 9
+const DAY_LEADS =
+  /^(?:(?:sun|mon|tues?|wed(?:nes)?|thu(?:rs)?|fri|sat(?:ur)?)(?:day)?|dimanche|lundi|mardi|mercredi|jeudi|vendredi|samedi|sonntag|montag|dienstag|mittwoch|donnerstag|freitag|samstag|midi|noel)$/i
 
 const PARTS = /[,;.:!?()|\u2013\u2014\n]/
 /** "rib eye 2 kg / 54 / 120" is parted too; "20 min / lb" is not. */
@@ -65,7 +69,8 @@ export function tokensOf(line: string): Token[] {
     last = from + raw.length
     const hours = raw.match(/^(\d{1,2})h(\d{2})$/i)
     if (hours) {
-      tokens.push(...spanOrClock(hours[1] as string, hours[2] as string, { from, to: last, parted }))
+      const led = !parted && DAY_LEADS.test(tokens.at(-1)?.text ?? '')
+      tokens.push(...spanOrClock(hours[1] as string, hours[2] as string, { from, to: last, parted }, led))
       continue
     }
     const text =
@@ -90,9 +95,10 @@ export function tokensOf(line: string): Token[] {
   return tokens
 }
 
-/** What "1h20" says, as the words it is short for; all stand where it stood. */
-function spanOrClock(hours: string, minutes: string, at: Omit<Token, 'text'>): Token[] {
-  const said = Number(hours) >= FIRST_CLOCK_H ? [`${hours}:${minutes}`] : [hours, 'h', minutes, 'min']
+/** What "1h20" says, as the words it is short for; all stand where it stood. @param led by the name of a day */
+function spanOrClock(hours: string, minutes: string, at: Omit<Token, 'text'>, led: boolean): Token[] {
+  const said =
+    Number(hours) >= (led ? LED_CLOCK_H : FIRST_CLOCK_H) ? [`${hours}:${minutes}`] : [hours, 'h', minutes, 'min']
   return said.map((text, i) => ({ ...at, text, parted: i === 0 && at.parted }))
 }
 

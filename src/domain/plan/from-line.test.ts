@@ -156,6 +156,25 @@ describe('one heat and then another', () => {
       expect(cookedBy(line), line).toEqual({ school: 'reverse-sear', set_c: 120, hot_c: 250, hot_min: 10 })
   })
 
+  it('hotter for the last of it is straight on in the same oven, and rests after that', () => {
+    expect(cookedBy('turkey 6kg 180C, last 30 mins at 220')).toEqual({
+      school: 'finish-hot',
+      set_c: 180,
+      hot_c: 220,
+      hot_min: 30,
+    })
+    expect(cookedBy('turkey 6kg 180 covered, last 45 min uncovered at 200')).toEqual([
+      'cook 180 pull',
+      'finish 200 time 45',
+      'rest counter time 20',
+    ])
+    expect(cookedBy('pork belly 2kg 160, rest 20, last 10 minutes at 230')).toEqual([
+      'cook 160 pull',
+      'rest counter time 20',
+      'finish 230 time 10',
+    ])
+  })
+
   it('with a reading or minutes of its own the second heat keeps them, and its place', () => {
     expect(cookedBy('rib 3kg at 260 then 160 to 52')).toEqual([
       'cook 260 time 15',

@@ -3,6 +3,7 @@ import { usualThickness } from '@/core/heat/piece'
 import { findSchool, type School } from '@/core/program/schools'
 import type { Cut } from '@/core/reference/cuts'
 import type { HeatedStage, SaidRoast } from '../line/reading'
+import { GENTLE_C } from '../line/said-heat'
 import type { ProgramPart, StagePart } from '../roast/roast-document'
 import { withRoles } from '../roast/stages'
 import { heldNumber } from '../schema/scalars'
@@ -161,7 +162,11 @@ export function staged(roast: SaidRoast, cut: Cut): ProgramPart {
   const turned = !open && cooks.at(-1)?.breastDown ? cooks.at(-1)?.set_c : undefined
   const main: HeatedStage[] =
     goesOn || turned !== undefined ? [...cooks, { on: onFire ? 'fire' : 'oven', set_c: turned ?? fallback_c }] : cooks
-  const reverse = roast.school === 'reverse-sear' || finishes.length > 0
+  // "180, the last half hour at 220": it stays in, and rests after that. A rib at 120 is seared after its rest.
+  const gentle = (cooks[0]?.set_c ?? fallback_c) < GENTLE_C && (findSchool('reverse-sear') as School).suits(cut)
+  const straightOn =
+    roast.school !== 'reverse-sear' && !gentle && finishes.length > 0 && finishes.every(({ last }) => last)
+  const reverse = roast.school === 'reverse-sear' || (finishes.length > 0 && !straightOn)
   const bathed = main.some(({ on }) => on === 'bath')
   const searing = findSchool(bathed ? 'water-bath' : onFire ? 'two-zone-fire' : 'reverse-sear') as School
   const rest_min = roast.rest_min ?? (reverse ? searing.usual(cut).rest_min : cut.rest_min.least)
@@ -213,12 +218,14 @@ export function staged(roast: SaidRoast, cut: Cut): ProgramPart {
     first?.minutes === undefined &&
     finishes.length === 1 &&
     finishes[0]?.on !== 'pan' &&
+    finishes[0]?.cover === undefined &&
     roast.pull_c === undefined &&
-    school('reverse-sear')
+    school(straightOn ? 'finish-hot' : 'reverse-sear')
   ) {
-    const usual = searing.usual(cut)
+    const id = straightOn ? 'finish-hot' : 'reverse-sear'
+    const usual = (findSchool(id) as School).usual(cut)
     return {
-      school: 'reverse-sear',
+      school: id,
       set_c: heldNumber(first?.set_c ?? roast.set_c ?? usual.set_c),
       hot_c: heldNumber(finishes[0]?.set_c ?? usual.hot_c),
       hot_min: heldNumber(finishes[0]?.minutes ?? usual.hot_min),
@@ -228,14 +235,16 @@ export function staged(roast: SaidRoast, cut: Cut): ProgramPart {
   const stages = [...pans, ...main].map((stage) => stageOf(stage, fallback_c))
   const last = main.at(-1)
   const wantsRest = roast.rest_min !== undefined || last?.on !== 'off'
+  const hot = finishes.map((stage) => {
+    const { set_c, minutes } = stage.on === 'pan' ? PAN_FINISH : onFire ? fireFinish(cut) : FINISH
+    return stageOf({ ...stage, set_c: stage.set_c ?? set_c, minutes: stage.minutes ?? minutes }, fallback_c)
+  })
   return {
     stages: withRoles([
       ...stages,
+      ...(straightOn ? hot : []),
       ...(wantsRest ? [restPart(rest_min)] : []),
-      ...finishes.map((stage) => {
-        const { set_c, minutes } = stage.on === 'pan' ? PAN_FINISH : onFire ? fireFinish(cut) : FINISH
-        return stageOf({ ...stage, set_c: stage.set_c ?? set_c, minutes: stage.minutes ?? minutes }, fallback_c)
-      }),
+      ...(straightOn ? [] : hot),
     ]).slice(0, MOST_STAGES),
   }
 }

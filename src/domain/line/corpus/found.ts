@@ -269,7 +269,7 @@ export const FOUND: readonly (readonly [line: string, means: string])[] = [
   ],
   [
     'lamb shoulder 2 kg till the bone pulls out, 150 covered, last half hour uncovered at 200',
-    '2kg [*200/30] foil lamb-shoulder oven150 until-leaves_bone |',
+    '2kg [*200/30+bare] foil lamb-shoulder oven150 until-leaves_bone |',
   ],
   ['chicken 1.4kg spatchcocked 220 convection 45 minutes', '1.4kg [220/45] chicken fan legs-flat |'],
   ['pheasants x 2 800 g each bacon over the breast 190', '0.8kg note oven190 pheasant x2 |'],

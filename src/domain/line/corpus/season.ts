@@ -388,4 +388,25 @@ export const SEASON: readonly (readonly [line: string, means: string])[] = [
   ['turkey 5kg no basting no foil no stuffing 3pm', '5kg note note turkey | @11-24T15:00'],
   ["rib 3kg please don't use the fan, 7pm", '3kg beef-rib-bone-in note | @11-24T19:00'],
   ['I only have one oven, turkey 5kg and ham 3kg at 2', '5kg turkey | 3kg smoked-ham | ?cut @11-24T14:00 ovens1'],
+  // The last stretch of an oven, dry rubs, hours abroad
+  [
+    'turkey 6kg 180 covered, last 45 min uncovered at 200, 3pm thursday',
+    '6kg [*200/45+bare] foil oven180 turkey | @11-26T15:00',
+  ],
+  ['chicken 1.8 kg 170, the last 15 minutes at 230', '1.8kg [*230/15] chicken oven170 | '],
+  [
+    'lamb shoulder 1.7kg 4h at 150, covered, last 30 min uncovered at 200, 18:30',
+    '1.7kg [150/240+foil] [200/30+bare] lamb-shoulder | @11-24T18:30',
+  ],
+  [
+    'lamb shoulder 1.7kg 4h at 150, covered, then uncovered 200 for 30 min, 18:30',
+    '1.7kg [150/240+foil] [200/30+bare] lamb-shoulder | @11-24T18:30',
+  ],
+  ["gigot d'agneau 2 kg dimanche 12h30", '2kg lamb-leg-bone-in | @11-29T12:30'],
+  ['gigot 7h, 120°, 20h', '?kg [120/420] lamb-leg-bone-in | @11-24T20:00'],
+  ['pork belly 2kg, slow then hot, 7pm', '2kg pork-belly reverse-sear | @11-24T19:00'],
+  ['chicken 1.8kg hot then slow, 7pm', '1.8kg chicken hot-start | @11-24T19:00'],
+  ['beef rib eye 3.2 kg, 7pm', '3.2kg beef-rib-boneless | @11-24T19:00'],
+  ['pork shoulder 3kg, dry rub overnight, 110, 7pm', '3kg note oven110 pork-shoulder | @11-24T19:00'],
+  ['chicken 1.8 kg, buttermilk overnight, 190, 7pm', '1.8kg acid chicken note oven190 | @11-24T19:00'],
 ]

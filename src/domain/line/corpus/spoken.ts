@@ -309,7 +309,7 @@ export const SPOKEN: readonly (readonly [line: string, means: string])[] = [
   ['short rib rack 2.5kg till it falls off the bone 7pm', '2.5kg beef-short-ribs until-leaves_bone | @11-24T19:00'],
   [
     'turkey 5kg: 40 mins at 220, cover with foil, 2 hours at 170, uncover for last 30 mins at 200, serve 3pm',
-    '5kg [170/120+foil] [200/30] [220/40] turkey | @11-24T15:00',
+    '5kg [170/120+foil] [200/30+bare] [220/40] turkey | @11-24T15:00',
   ],
   ['rib 3 kg 30 min at 220, foil, 160, 7pm', '3kg [220/30] beef-rib-bone-in foil oven160 | @11-24T19:00'],
   ['boned and stuffed turkey 4kg 6pm', '4kg stuffed turkey | ?boned @11-24T18:00'],

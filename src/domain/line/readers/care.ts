@@ -98,6 +98,16 @@ export const CARE: readonly Reader[] = [
       ...noted(text),
     }),
   ),
+  // a dry rub overnight · rubbed the day before: it takes its own time, and no oven's
+  reader(
+    `(?:an? |with an? )?(?:overnight (?:(?:dry|spice|spiced|bbq) )*rub|(?:(?:dry|spice|spiced|bbq) )+rub(?:bed)?(?: ${AHEAD})?|rub(?:bed)? ${AHEAD})`,
+    (_, text) => ({ kind: 'note', text }),
+  ),
+  reader(`(?:in )?(?:buttermilk|yogh?urt) (?:${AHEAD}|brined?|soak(?:ed)?)(?: ${AHEAD})?`, (_, text) => ({
+    kind: 'preparation',
+    preparation: 'acid_marinade',
+    note: text,
+  })),
   listed(
     `(?:in (?:an? )?)?(?:(?:${SOAK} )?(?:marinated?|marinade|marinading|marinating))(?: ${AHEAD})?(?: (?:in|with|of) (${SOAK}(?:(?: and| with)? ${SOAK}){0,4}))?(?: ${AHEAD})?`,
     ([, what = ''], text) => ({

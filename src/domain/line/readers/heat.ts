@@ -9,13 +9,15 @@ import { COVER, DIGITS, GAS, HEAT, heatOf, isHeat, minutesOf, N, type Reader, re
 /** What a school is called beside its own name (common practice). */
 const SCHOOL_WORDS: Readonly<Record<string, string>> = {
   steady: 'steady|one (?:oven )?setting|one temperature|all the way',
-  'hot-start': 'hot start(?: then gentle)?|high heat first|start(?:ed)? hot|high then low|hot then (?:low|gentle|cool)',
+  'hot-start':
+    'hot start(?: then gentle)?|high heat first|start(?:ed)? hot|high then (?:low|slow)|hot then (?:low|slow|gentle|cool)',
   'kick-start': 'kick start(?: under foil)?',
   'low-and-long': 'low and (?:slow|long)|slow roast(?:ed)?|slow cook(?:ed)?|slow(?:ly)?(?! (?:oven|cooker|heat))',
   'oven-off':
     'oven off|(?:and |then )+off(?! the)|closed oven(?: method)?|(?:with )?the oven off|(?:and |then )*(?:turn(?:ed)?|switch(?:ed)?) (?:(?:it |the oven |oven )off(?: and leave(?: it)?(?: in)?)?|off (?:the )?(?:oven|heat)(?: and leave(?: it)?(?: in)?)?)',
   'cold-start': 'cold start(?: off reheat)?',
-  'reverse-sear': 'reverse(?: sear(?:ed|ing)?)?',
+  'reverse-sear':
+    'reverse(?: sear(?:ed|ing)?)?|(?:low|slow|gentle)(?: (?:first|oven|heat))? (?:and )?then (?:hot|high)(?! (?:oven|heat|at|for))',
   'pan-first':
     '(?:(?:on|the|hot) )*(?:grill(?:ed)?|char(?:red|grill(?:ed)?)?|barbecued?|bbq|marked)(?: it)?(?: (?:hard|well|first|quickly))*(?= (?:and )?then (?:(?:in(?:to)? |the |an? )*oven|finish(?:ed)? in the oven))|(?:(?:in|hot|first|an?|the) )*pan(?= then )|(?:pan )?sear(?:ed)?(?: (?:it )?first| in (?:an? |the )?(?:pan|cast iron(?: pan| skillet)?|skillet)(?: first)?)|pan sear(?:ed)?|brown(?:ed)?(?: it)?(?: first(?: in (?:a |the )?(?:hot |frying )*pan)?| in (?:a |the )?(?:hot |frying )*pan(?: first)?)|pan (?:first|roast(?:ed)?|fr(?:y|ied)|brown(?:ed)?)|sear(?:ed)?(?: it)?(?: (?:hard|well|quickly))?(?: (?:all over|all round|on all sides|on every side))?',
   'two-zone-fire':

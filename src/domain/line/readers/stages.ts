@@ -247,8 +247,9 @@ export const STAGES: readonly Reader[] = [
   ),
   // the last half hour at 220
   reader(
-    `(?:and |then )?(?:(?:uncover(?:ed)?|foil off|(?:take|remove) (?:the )?foil(?: off)?)(?: it)? )?(?:for |with )?(?:the )?(?:last|final) (${SPAN}|hour|half hour)(?: (?:${COVER}))? (?:at|in an? oven at|up to) ${HEAT}(?: (?:${COVER}))?`,
-    ([, span = '', ...heat]) => finishOf(span, heat, { last: true }),
+    `(?:and |then )?((?:uncover(?:ed)?|foil off|(?:take|remove) (?:the )?foil(?: off)?)(?: it)? )?(?:for |with )?(?:the )?(?:last|final) (${SPAN}|hour|half hour)(?: (${COVER}))? (?:at|in an? oven at|up to) ${HEAT}(?: (${COVER}))?`,
+    ([, bare, span = '', cover, value, unit, gas, after]) =>
+      finishOf(span, [value, unit, gas], { last: true, cover: bare ? 'bare' : coverOf(cover ?? after) }),
   ),
   // 220 for the last 20 minutes · 240 at the end
   reader(
