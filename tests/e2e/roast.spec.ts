@@ -274,6 +274,25 @@ test('what was changed a moment before is cooked, and stands on the sheet; what 
   expect(begun.document.items[0].roast.mass_kg).toBe(2.2)
 })
 
+test('gone back to by the browser’s button a plan is as it was left, and a change of it is one version more', async ({
+  page,
+}) => {
+  await planByLine(page)
+  await saved(page)
+  const weight = page.getByLabel('Weight', { exact: true })
+  await weight.fill('3.4')
+  await page.getByRole('link', { name: 'Run sheet' }).click()
+  await expect(page.getByRole('article')).toContainText('3.4 kg')
+  await page.goBack()
+  await deskReady(page)
+  await expect(weight).toHaveValue('3.4')
+  await weight.fill('3.6')
+  await saved(page)
+  await expect(page.getByTestId('desk')).not.toContainText('Someone changed')
+  await page.getByRole('link', { name: 'Run sheet' }).click()
+  await expect(page.getByRole('article')).toContainText('3.6 kg')
+})
+
 test('with the server out of reach changes stay on the device and come back', async ({ page, context }) => {
   await planByLine(page)
   await saved(page)

@@ -31,15 +31,17 @@ function world() {
     setItem: (key: string, value: string) => void kept.set(key, value),
     removeItem: (key: string) => void kept.delete(key),
   }
+  const known: [number, string][] = []
   const saver = new PlanSaver('/plan', 'pln_1', 1, text('one'), {
     fetch,
     storage,
+    kept: (version, saved) => known.push([version, JSON.parse(saved).title]),
     wait: () => new Promise((done) => setTimeout(done, 2)),
   })
   const until = async (done: () => boolean) => {
     for (let i = 0; i < 500 && !done(); i++) await new Promise((next) => setTimeout(next, 2))
   }
-  return { server, saver, kept, until }
+  return { server, saver, kept, known, until }
 }
 
 describe('saving', () => {
@@ -64,6 +66,24 @@ describe('saving', () => {
     await until(() => server.title === 'kept' && saver.read().state === 'saved')
     expect(server.title).toBe('kept')
     expect(kept.size).toBe(0)
+  })
+
+  it('tells which text the server is known to have: saved here, taken from another, or chosen', async () => {
+    const { server, saver, known, until } = world()
+    saver.want(text('two'), true)
+    await until(() => server.title === 'two' && saver.read().state === 'saved')
+    expect(saver.adopt(2, text('older'))).toBe(false)
+    expect(saver.adopt(5, text('five'))).toBe(true)
+    server.version = 7
+    server.title = 'seven'
+    saver.want(text('mine'), true)
+    await until(() => saver.read().clash !== undefined)
+    saver.keepTheirs()
+    expect(known).toEqual([
+      [2, 'two'],
+      [5, 'five'],
+      [7, 'seven'],
+    ])
   })
 
   it('a stale save of what was worked out by itself is told from a cook’s own change', async () => {

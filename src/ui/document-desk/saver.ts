@@ -21,6 +21,8 @@ export interface SaverWorld {
   readonly fetch: (address: string, init: RequestInit) => Promise<Response>
   readonly storage: Pick<Storage, 'getItem' | 'setItem' | 'removeItem'>
   readonly wait: (ms: number) => Promise<void>
+  /** Hears of each text that the server is known to have, with its version. */
+  readonly kept?: (version: number, text: string) => void
 }
 
 const PAUSE_MS = 600
@@ -89,6 +91,7 @@ export class PlanSaver<Document> {
     this.saved = JSON.stringify(clash.theirs.document)
     this.wanted = this.saved
     this.settle(clash)
+    this.world.kept?.(this.version, this.saved)
     this.world.storage.removeItem(draftKey(this.planId))
     this.show({ state: 'saved' })
     return clash.theirs.document
@@ -100,6 +103,7 @@ export class PlanSaver<Document> {
     this.version = version
     this.saved = JSON.stringify(document)
     this.wanted = this.saved
+    this.world.kept?.(version, this.saved)
     this.show({ state: 'saved', version })
     return true
   }
@@ -147,6 +151,7 @@ export class PlanSaver<Document> {
         if (typeof answer?.version !== 'number') throw new Error('an answer of somebody else')
         this.version = answer.version
         this.saved = text
+        this.world.kept?.(this.version, text)
         if (this.wanted === text) this.world.storage.removeItem(draftKey(this.planId))
         this.show({ state: 'saved', version: this.version })
         return 'saved'

@@ -12,6 +12,12 @@ export interface Saving<Document> extends SaverSnapshot<Document> {
   readonly keepTheirs: () => void
 }
 
+/**
+ * The newest text of each document that this tab knows the server to have. A page that is gone back to by the browser’s
+ * button is shown as it was first answered: its desk begins with this instead.
+ */
+const newest = new Map<string, { readonly version: number; readonly text: string }>()
+
 /** Keeps the server in step with the document on the screen. */
 export function useSaving<Document>(
   address: string,
@@ -27,10 +33,16 @@ export function useSaving<Document>(
         fetch: (to, init) => fetch(to, init),
         storage: deviceStorage,
         wait: (ms) => new Promise((done) => setTimeout(done, ms)),
+        kept: (kept, text) => newest.set(planId, { version: kept, text }),
       }),
   )
   const snapshot = useSyncExternalStore(saver.subscribe, saver.read, saver.read)
   useEffect(() => saver.want(document, savable), [saver, document, savable])
+  useEffect(() => {
+    const known = newest.get(planId)
+    const latest = known && (JSON.parse(known.text) as Document)
+    if (latest && saver.adopt(known.version, latest)) adopt(latest)
+  }, [saver, planId, adopt])
   // A page that was gone back to begins with what it was: where its cook changed nothing there is nothing to choose.
   const { clash } = snapshot
   useEffect(() => {
