@@ -52,6 +52,14 @@ const ACT_TITLES: Readonly<Record<TendingAct, string>> = {
   coals: 'Coals on the fire',
 }
 
+/**
+ * What stands before the reading of a roast's pull: what goes straight on in the heat is not taken out there.
+ * @param pull the numbers of its step
+ * @example pullLead({ stays: 1 }) // 'Hot finish from'
+ */
+export const pullLead = (pull: Task['because']['numbers'] | undefined): string =>
+  pull?.stays ? 'Hot finish from' : 'Pull at'
+
 /** A task in the imperative, as a cook would say it; of several items it begins with which. */
 export function taskTitle(task: Task, scene: TaskScene, units: Units): string {
   const text = imperative(task, scene, units)

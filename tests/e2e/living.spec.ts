@@ -97,6 +97,19 @@ const cooks: readonly {
     ],
   },
   {
+    name: 'a bird that is crisped in the same oven for the last of it',
+    line: 'chicken 1.8 kg, 170 covered, last 20 min uncovered at 230, eat saturday 13:00',
+    steps: [
+      /heat_up/,
+      /put_in/,
+      /pull: On to the hot finish/,
+      /finish: Finish/,
+      /rest: Out, and rest/,
+      /carve/,
+      /serve/,
+    ],
+  },
+  {
     name: 'a turkey out of the freezer',
     line: 'turkey 4 kg from frozen, oven 165, eat sunday 18:30',
     steps: [/thaw: Out of the freezer/, /heat_up/, /put_in/, /pull/, /rest/, /carve/, /serve/],
@@ -163,6 +176,22 @@ test('two hours in one line: two servings, each cooked to its own', async ({ pag
   await expect(page.getByTestId('connection')).toHaveText('All kept')
   await page.goto(`/k/${kitchen}`)
   await expect(page.getByTestId('cooked')).toContainText('Beef rib')
+})
+
+test('straight on in the heat is no pull: at its reading a bird is not called out of the oven', async ({ page }) => {
+  const kitchen = await newKitchen('straight')
+  const { board } = await begin(page, kitchen, 'turkey 6 kg, 180, last 45 min at 200, eat friday 15:00')
+  const row = page.getByTestId('board-row')
+  await page.getByRole('button', { name: 'It is in' }).click()
+  await expect(row).toContainText('Hot finish from')
+  await expect(page.getByTestId('connection')).toHaveText('All kept')
+  const at = '2026-11-25T09:05:00.000Z'
+  const entry = { id: 'straight-on-read', kind: 'reading', at, item: 'roast', value_c: 66, point: 'core' }
+  const sent = await page.request.post(`/api${board}/entries`, { data: { entries: [entry] } })
+  expect(sent.status()).toBe(201)
+  const alarm = page.getByRole('alert').filter({ hasText: 'on to its hot finish. It stays in' })
+  await expect(alarm).toBeVisible()
+  await expect(page.getByRole('alert').filter({ hasText: 'pull it' })).toBeHidden()
 })
 
 test('a meal: sides, gravy and roasts to the last plate, and the rest planned again on the way', async ({ page }) => {

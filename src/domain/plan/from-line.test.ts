@@ -157,12 +157,11 @@ describe('one heat and then another', () => {
   })
 
   it('hotter for the last of it is straight on in the same oven, and rests after that', () => {
-    expect(cookedBy('turkey 6kg 180C, last 30 mins at 220')).toEqual({
-      school: 'finish-hot',
-      set_c: 180,
-      hot_c: 220,
-      hot_min: 30,
-    })
+    expect(cookedBy('turkey 6kg 180C, last 30 mins at 220')).toEqual([
+      'cook 180 pull',
+      'finish 220 time 30',
+      'rest counter time 20',
+    ])
     expect(cookedBy('turkey 6kg 180 covered, last 45 min uncovered at 200')).toEqual([
       'cook 180 pull',
       'finish 200 time 45',

@@ -218,14 +218,13 @@ export function staged(roast: SaidRoast, cut: Cut): ProgramPart {
     first?.minutes === undefined &&
     finishes.length === 1 &&
     finishes[0]?.on !== 'pan' &&
-    finishes[0]?.cover === undefined &&
+    !straightOn &&
     roast.pull_c === undefined &&
-    school(straightOn ? 'finish-hot' : 'reverse-sear')
+    school('reverse-sear')
   ) {
-    const id = straightOn ? 'finish-hot' : 'reverse-sear'
-    const usual = (findSchool(id) as School).usual(cut)
+    const usual = searing.usual(cut)
     return {
-      school: id,
+      school: 'reverse-sear',
       set_c: heldNumber(first?.set_c ?? roast.set_c ?? usual.set_c),
       hot_c: heldNumber(finishes[0]?.set_c ?? usual.hot_c),
       hot_min: heldNumber(finishes[0]?.minutes ?? usual.hot_min),

@@ -8,6 +8,7 @@ import { type Decided, ovenSet, promiseMoved, pullAt, putBackIn, wayTaken } from
 import { cutAsCooked } from '@/domain/roast/resolve'
 import { lateWords, oddWords, peakWords, pointName, stateWords } from '@/words/cook-words'
 import { safetyWords } from '@/words/safety'
+import { pullLead } from '@/words/tasks'
 import { clock, temperature, type Units } from '@/words/units'
 import { CookCurve } from './cook-curve'
 import { GiveUp } from './give-up'
@@ -292,7 +293,9 @@ export function BoardRow({ board, forecast, peak, units, cook, run, compact = fa
           )}
         </p>
         <p>
-          <span className="block text-base text-soft">Pull at</span>
+          <span className="block text-base text-soft">
+            {pullLead(own.find(({ step }) => step.kind === 'pull')?.step.numbers)}
+          </span>
           <span className="text-3xl font-semibold" data-testid="pull">
             {pull_c === undefined ? 'by the clock' : temperature(pull_c, units)}
           </span>

@@ -73,20 +73,22 @@ function alarmsOf(
     const { item, pull_c, state } = board
     const latest = freshOf(board, now_s)
     const alarms: Alarm[] = []
+    // What goes straight on in the heat is not taken out there: a bird at 50 °C is far from done.
+    const stays = run.steps.some(({ step }) => step.item === item.id && step.kind === 'pull' && step.numbers.stays)
     if (state === 'in' && latest && pull_c !== undefined) {
       if (latest.value_c >= pull_c && soonestPull(board, now_s) === undefined)
         alarms.push({
           key: `${item.id} pull`,
           weight: 4,
           text: (units) =>
-            `${item.title} is at ${temperature(latest.value_c, units)}: pull it. Hot tin, hot fat: dry cloths, clear way.`,
+            `${item.title} is at ${temperature(latest.value_c, units)}: ${stays ? 'on to its hot finish. It stays in' : 'pull it'}. Hot tin, hot fat: dry cloths, clear way.`,
         })
       else if (latest.value_c < pull_c && latest.value_c >= pull_c - early_k)
         alarms.push({
           key: `${item.id} early`,
           weight: 2,
           text: (units) =>
-            `${item.title} is at ${temperature(latest.value_c, units)}, near its pull at ${temperature(pull_c, units)}. Stand by.`,
+            `${item.title} is at ${temperature(latest.value_c, units)}, near its ${stays ? 'hot finish' : 'pull'} at ${temperature(pull_c, units)}. Stand by.`,
         })
     }
     for (const odd of board.odd)

@@ -4,6 +4,7 @@ import type { PlanSummary } from '@/domain/plan/summary'
 import type { PlanDocument } from '@/domain/roast/roast-document'
 import { versionsGo } from '@/words/lists'
 import { stepTitle } from '@/words/steps'
+import { lower, pullLead } from '@/words/tasks'
 import { clock, mass, shortDay, temperature, type Units } from '@/words/units'
 import { cutName, programName } from '@/words/words'
 import { HeatRibbon } from '../ribbon/heat-ribbon'
@@ -58,7 +59,10 @@ export function PlanRows({ rows, slug, units, tidy }: PlanRowsProps) {
                         {clock(living.next.at_s, units)} {stepTitle(living.next.step, living.document, units)}
                       </span>
                     )}
-                    <span>pull {temperature(summary.pull_c, units)}</span>
+                    <span>
+                      {lower(pullLead(summary.tasks.find(({ kind }) => kind === 'pull')?.because.numbers))}{' '}
+                      {temperature(summary.pull_c, units)}
+                    </span>
                   </span>
                 </span>
               ) : (

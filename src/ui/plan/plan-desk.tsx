@@ -18,6 +18,7 @@ import { STORED } from '@/domain/stored/stored'
 import { cautionWords } from '@/words/cautions'
 import { chanceWords, pullSafetyWords, shownWords } from '@/words/safety'
 import { standardsSentence } from '@/words/standards'
+import { pullLead } from '@/words/tasks'
 import { day, duration, length, mass, rise, temperature, type Units } from '@/words/units'
 import { COLOUR_NAMES, cutName, INPUT_NAMES, POINT_NAMES, TENDERNESS_NAMES } from '@/words/words'
 import { BeginCook } from '../board/begin-cook'
@@ -246,10 +247,10 @@ export function PlanDesk({
             <dl className="grid grid-cols-2 gap-x-5 gap-y-3 sm:grid-cols-3">
               {pull && (
                 <Figure
-                  label="Pull at"
+                  label={pullLead(pull.because.numbers)}
                   value={temperature(plan.pull_c, units)}
                   basis="from the model"
-                  note={`It climbs ${rise(plan.peak_c - plan.pull_c, units)} in the rest and peaks at ${temperature(plan.peak_c, units)} after ${duration(plan.peakAfter_s)}.${shownWords(plan.shown, units)}`}
+                  note={`It climbs ${rise(plan.peak_c - plan.pull_c, units)} ${pull.because.numbers.stays ? 'in its hot finish and after' : 'in the rest'} and peaks at ${temperature(plan.peak_c, units)} after ${duration(plan.peakAfter_s)}.${shownWords(plan.shown, units)}`}
                 />
               )}
               <Figure

@@ -6,7 +6,7 @@ import { cutOf } from '@/domain/roast/resolve'
 import type { PlanDocument } from '@/domain/roast/roast-document'
 import { coolingWords, gravyWords } from '@/words/after-words'
 import { cautionWords } from '@/words/cautions'
-import { lower } from '@/words/tasks'
+import { lower, pullLead } from '@/words/tasks'
 import { clock, day, length, mass, temperature, type Units } from '@/words/units'
 import { cutName, programName, surroundings } from '@/words/words'
 import { RunSheet } from '../sheets/run-sheet'
@@ -49,7 +49,8 @@ export function PlanSheet({ kitchen, document, plan, units, version }: SheetProp
             {document.roast.thickness_mm === null ? ' (not measured)' : ''}. {programName(document.program)}: {heats}.
           </p>
           <p className="mt-1 text-[15pt]">
-            Pull at <strong>{temperature(plan.pull_c, units)}</strong>, peaks at{' '}
+            {pullLead(plan.tasks.find(({ kind }) => kind === 'pull')?.because.numbers)}{' '}
+            <strong>{temperature(plan.pull_c, units)}</strong>, peaks at{' '}
             <strong>{temperature(plan.peak_c, units)}</strong> in the rest. Probe: {lower(cut.probe)}.
           </p>
           {document.gravy && (

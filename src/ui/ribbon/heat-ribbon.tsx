@@ -6,7 +6,7 @@ import { ROOM_C } from '@/core/reference/standards'
 import type { CoursePoint } from '@/core/schedule/plan'
 import type { Task } from '@/core/schedule/task'
 import type { RibbonPlan } from '@/domain/plan/summary'
-import { taskTitle } from '@/words/tasks'
+import { lower, pullLead, taskTitle } from '@/words/tasks'
 import { clock, shortDay, temperature, type Units } from '@/words/units'
 import { POINT_NAMES, surroundings } from '@/words/words'
 import { heatColour } from '../ramp'
@@ -131,7 +131,7 @@ export function HeatRibbon({ plan, cutId, units, slim = false, edit }: RibbonPro
     const time = scale.at(event.clientX - left)
     setCursor(Math.min(frame.to_s, Math.max(frame.from_s, time)))
   }
-  const summary = `In at ${clock(plan.putIn, units)}${pull ? `, pull at ${temperature(plan.pull_c, units)} about ${clock(pull.at, units)}` : ''}, on the table ${clock(table_s, units)}.`
+  const summary = `In at ${clock(plan.putIn, units)}${pull ? `, ${lower(pullLead(pull.because.numbers))} ${temperature(plan.pull_c, units)} about ${clock(pull.at, units)}` : ''}, on the table ${clock(table_s, units)}.`
 
   return (
     <div
@@ -268,7 +268,7 @@ export function HeatRibbon({ plan, cutId, units, slim = false, edit }: RibbonPro
               textAnchor="middle"
               fill="var(--ink)"
             >
-              pull {temperature(plan.pull_c, units)}
+              {pull.because.numbers.stays ? 'finish from' : 'pull'} {temperature(plan.pull_c, units)}
             </text>
           </g>
         )}
