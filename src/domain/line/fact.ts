@@ -35,6 +35,8 @@ export interface SaidStage {
   readonly ifHeated?: true | undefined
   /** Said as what comes after another heat: then, down to. */
   readonly follows?: boolean | undefined
+  /** As hot as what was said before, for so long more. */
+  readonly again?: true | undefined
   /** Said as what it begins with, wherever it stands. */
   readonly first?: true | undefined
   /** What comes before it lasts so long. */

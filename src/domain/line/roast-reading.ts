@@ -8,7 +8,7 @@ import type { StagePart } from '../roast/roast-document'
 import { type CutTraits, isHam, nameInLine, withTraits } from './cut-names'
 import type { Fact, Meaning, SaidHeat } from './fact'
 import { isPulled } from './readers/doneness'
-import { type HeatsSaid, takeHeat, takeSchool, takeStage } from './said-heat'
+import { coverBefore, type HeatsSaid, takeHeat, takeSchool, takeStage } from './said-heat'
 import type { Ask, HeatedStage, SaidRoast } from './said-roast'
 import type { Role } from './scale'
 import { piecesFor, weightTaken } from './weight-taken'
@@ -106,14 +106,6 @@ export function roastsOf(
   /** "40 min at 220, cover with foil, 2 h at 170": what was covered between two heats is covered in the second. */
   const coverNext = () => {
     const next = coversAfter === undefined ? undefined : stages[coversAfter]
-    const before = stages[(coversAfter ?? 0) - 1]
-    // "4 h at 150, covered, last 30 min uncovered at 200": what is bare then was covered before.
-    if (coversAfter && next?.cover === 'bare' && !next.finish && before && !before.cover) {
-      stages[coversAfter - 1] = { ...before, cover: 'foil' }
-      coversAfter = undefined
-      delete roast.cover
-      return
-    }
     if (coversAfter === undefined || !next || next.cover || next.finish || next.on !== 'oven') return
     stages[coversAfter] = { ...next, cover: 'foil' }
     coversAfter = undefined
@@ -209,8 +201,12 @@ export function roastsOf(
         cold = true
         break
       case 'rest':
+        // "To 45, 15 min rest, 250 for 8 min, 15 min rest": the second is after its finish.
+        if (fact.minutes !== undefined) {
+          if (roast.rest_min !== undefined && stages.at(-1)?.finish) roast.restAfter_min = fact.minutes
+          else roast.rest_min = fact.minutes
+        }
         heats.rests = true
-        if (fact.minutes !== undefined) roast.rest_min = fact.minutes
         break
       case 'hold':
         roast.hold_c = toCelsius(fact.heat, 'core')
@@ -299,6 +295,7 @@ export function roastsOf(
     heats.span ??= { meaning: seen.get('stage') ?? named, minutes: lying.minutes }
     stages.length = 0
   }
+  coverBefore(heats)
   // "425 F, 80 minutes": so long in the one heat that is said. Where there is none, or several, nobody knows of what.
   const joint = findCut(ids[0] ?? '')
   const { span, searsFirst } = heats

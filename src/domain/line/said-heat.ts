@@ -79,6 +79,19 @@ export function takeStage(heats: HeatsSaid, meaning: Meaning, part: SaidStage): 
   // "Crackle at 220 for 30, then 160": what more heat follows was no finish.
   if (follows && !part.finish && heat !== undefined && stages.length === 1 && last?.finish && roast.set_c === undefined)
     stages.splice(0, 1, { ...last, finish: undefined })
+  // "Breast down 200 for 30 minutes, turn over, another 40 minutes".
+  if (part.again) {
+    if (last?.set_c !== undefined && last.minutes !== undefined)
+      stages.push({ on: last.on, set_c: last.set_c, minutes: part.minutes, cover: last.cover })
+    return
+  }
+  // "Then take the foil off, brush with honey and 20 min at 220": bare is what comes.
+  const uncovers = last?.cover === 'bare' && last.minutes === undefined && last.core_c === undefined
+  if (uncovers && stages.length > 1 && last.set_c === stages.at(-2)?.set_c && heat !== undefined && !isFirst) {
+    stages.pop()
+    takeStage(heats, meaning, { ...part, cover: part.cover ?? 'bare' })
+    return
+  }
   // "160 under foil for 2 h, then uncovered" goes on at the same heat.
   if (part.cover === 'bare' && part.follows && heat === undefined && part.usual === undefined) {
     if (last?.set_c !== undefined && last.minutes !== undefined)
@@ -152,6 +165,14 @@ export function takeStage(heats: HeatsSaid, meaning: Meaning, part: SaidStage): 
     set_c: heat && toCelsius(heat, 'oven'),
     core_c: core && toCelsius(core, 'core'),
   })
+}
+
+/** "Foil over for the first 2 hours at 170, then uncover": what is bare in the end was covered before. */
+export function coverBefore({ roast, stages }: HeatsSaid): void {
+  const bare = stages.findIndex(({ cover, finish }) => cover === 'bare' && !finish)
+  if (roast.cover === undefined || roast.cover === 'bare' || bare < 1) return
+  for (const [i, stage] of stages.slice(0, bare).entries()) stages[i] = { ...stage, cover: stage.cover ?? roast.cover }
+  delete roast.cover
 }
 
 /** Takes a heat alone: a setting, or the core of the stretch before it where no oven is so cool. */

@@ -31,6 +31,8 @@ export interface SaidRoast {
   readonly second_c?: number
   readonly second_min?: number
   readonly rest_min?: number
+  /** It rests once more after its hot finish. */
+  readonly restAfter_min?: number
   /** Kept warm once it has rested, °C, and for how long. */
   readonly hold_c?: number
   readonly hold_min?: number
@@ -53,7 +55,7 @@ export interface SaidRoast {
   readonly notes: readonly string[]
 }
 /** A stretch of heat with its temperatures in °C. */
-export type HeatedStage = Omit<SaidStage, 'heat' | 'core' | 'follows' | 'after_min' | 'sear' | 'ifHeated'> & {
+export type HeatedStage = Omit<SaidStage, 'heat' | 'core' | 'follows' | 'again' | 'after_min' | 'sear' | 'ifHeated'> & {
   readonly set_c?: number | undefined
   readonly core_c?: number | undefined
 }

@@ -28,7 +28,7 @@ const PATTERN_WORDS = READERS.flatMap(({ pattern }) => wordsOf(pattern.source))
 const VOCABULARY: ReadonlySet<string> = new Set([...FILLER, ...NAME_WORDS, ...PATTERN_WORDS, ...DAY_WORDS])
 /** Words of ours that are too like everyday ones: no dean is a bean, and no market was marked. */
 const NOT_MENDED_TO: ReadonlySet<string> = new Set(
-  'bean char clay lard marked torch different home peach rose using nothing neither clod bacon cod emu tuna lane place longe stays road street avenue drive close park gardens terrace'.split(
+  'bean char clay lard marked torch different home peach rose using nothing neither clod bacon cod emu tuna lane place longe stays road street avenue drive close park gardens terrace roe station'.split(
     ' ',
   ),
 )

@@ -211,6 +211,13 @@ describe('what a line says besides', () => {
       'rest counter time 30',
       'finish 260 time 8',
     ])
+    // A rest that is said again is the one after its finish.
+    expect(cookedBy('rib 3kg 120c to 45c, 15 min rest, 250c 8 min, 10 min rest')).toEqual([
+      'cook 120 core 45',
+      'rest counter time 15',
+      'finish 250 time 8',
+      'rest counter time 10',
+    ])
     // What has no reading and no minutes is the crust of what has been cooked to one.
     expect(cookedBy('ham 6 kg, 160 until 68 then 230')).toEqual([
       'cook 160 core 68',

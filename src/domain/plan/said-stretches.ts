@@ -219,6 +219,7 @@ export function staged(roast: SaidRoast, cut: Cut): ProgramPart {
     finishes.length === 1 &&
     finishes[0]?.on !== 'pan' &&
     !straightOn &&
+    roast.restAfter_min === undefined &&
     roast.pull_c === undefined &&
     school('reverse-sear')
   ) {
@@ -244,6 +245,7 @@ export function staged(roast: SaidRoast, cut: Cut): ProgramPart {
       ...(straightOn ? hot : []),
       ...(wantsRest ? [restPart(rest_min)] : []),
       ...(straightOn ? [] : hot),
+      ...(roast.restAfter_min === undefined ? [] : [restPart(roast.restAfter_min)]),
     ]).slice(0, MOST_STAGES),
   }
 }

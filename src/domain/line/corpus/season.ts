@@ -409,4 +409,47 @@ export const SEASON: readonly (readonly [line: string, means: string])[] = [
   ['beef rib eye 3.2 kg, 7pm', '3.2kg beef-rib-boneless | @11-24T19:00'],
   ['pork shoulder 3kg, dry rub overnight, 110, 7pm', '3kg note oven110 pork-shoulder | @11-24T19:00'],
   ['chicken 1.8 kg, buttermilk overnight, 190, 7pm', '1.8kg acid chicken note oven190 | @11-24T19:00'],
+  // What was covered before it is bare, what comes off, and the words of a service
+  [
+    'turkey 5kg, foil over for first 2 hours at 170, then uncover and baste every 20 min until done, 2pm sunday',
+    '5kg =done [170+bare] [170/120+foil] baste/20 turkey | @11-29T14:00',
+  ],
+  [
+    'brisket 4kg 130 wrapped tightly 8 hours, unwrap and 200 for 20 min, 7pm',
+    '4kg [130/480+foil] [200/20+bare] beef-brisket | @11-24T19:00',
+  ],
+  [
+    'chicken 1.7kg breast down 200 for 30 minutes, turn over, another 40 minutes, 13:00',
+    '1.7kg [200/30+down] [200/40] chicken turn | @11-24T13:00',
+  ],
+  [
+    'lamb shoulder 2.2kg covered 4.5h at 140, then take foil off, and 20 min at 220, 18:00 saturday',
+    '2.2kg [140/270+foil] [220/20+bare] lamb-shoulder | @11-28T18:00',
+  ],
+  [
+    'turkey crown 3kg bacon on top, 180, take bacon off at 45 min, 1 pm',
+    '3kg note note oven180 turkey-breast-bone-in | @11-24T13:00',
+  ],
+  [
+    'chicken 2kg, 100g butter under the skin, 190 for 20min/500g plus 20, 1pm',
+    '2kg [190/100] buttered chicken | @11-24T13:00',
+  ],
+  [
+    'rib 3kg 120c to 45c, 15 min rest, 250c 8 min, 15 min rest, carve 19:00',
+    '3kg [*250/8] [120>45] beef-rib-bone-in rest15 | @11-24T19:00',
+  ],
+  [
+    'duck 2.3kg 150 for 2.5 hours, prick every hour, then 220 15 min, 8pm',
+    '2.3kg [150/150] [220/15] duck note | @11-24T20:00',
+  ],
+  [
+    'lamb leg for 16 covers, two services 19:00 and 21:00, pink',
+    '=pink ?kg lamb-leg-bone-in x2 | 1@11-24T19:00 1@11-24T21:00 for16',
+  ],
+  ['pork shoulder 3kg smoked 12 hours at 110 for 1pm tomorrow', '3kg [fire110/720] pork-shoulder | @11-25T13:00'],
+  ['roe deer saddle 1.8kg pink 8pm', '1.8kg =pink venison-loin | @11-24T20:00'],
+  [
+    'tomahawk 1.2 kg reverse sear 110 then cast iron, 19:45',
+    '1.2kg [*pan] beef-rib-bone-in oven110 reverse-sear | @11-24T19:45',
+  ],
 ]

@@ -117,7 +117,7 @@ export const CARE: readonly Reader[] = [
     }),
   ),
   reader(
-    `(?:butter under(?: the| its)? skin|with butter(?: under the skin)?|rubbed with butter|butter(?:ed)?|larded|smeared with (?:butter|fat)|goose fat|dripping|basted in butter)`,
+    `(?:(?:\\d+ g |some )?(?:of )?butter under(?: the| its)? skin|with butter(?: under the skin)?|rubbed with butter|butter(?:ed)?|larded|smeared with (?:butter|fat)|goose fat|dripping|basted in butter)`,
     () => ({
       kind: 'surface',
       surface: 'buttered',
@@ -337,6 +337,14 @@ export const CARE: readonly Reader[] = [
   ),
   reader(
     `(?:with |and )?(?:(?:a |some )?(?:splash|glass|cup|${N} (?:ml|l|cups?|litres?)) of )?(?:${LIQUID}(?: and )?)+ (?:in|under|into) (?:the )?(?:pan|tin|tray|roasting tin|roasting pan|bottom)`,
+    (_, text) => ({ kind: 'note', text }),
+  ),
+  reader(
+    `(?:take|lift|pull)(?: the)? ${COAT} off(?: (?:at|after|for|in) (?:the )?(?:last |final |first )?${SPAN})?|(?:remove|lose)(?: the)? ${COAT}(?: (?:at|after|for|in) (?:the )?(?:last |final |first )?${SPAN})?|${COAT} off(?: (?:at|after|for|in) (?:the )?(?:last |final |first )?${SPAN})?`,
+    (_, text) => ({ kind: 'note', text }),
+  ),
+  reader(
+    `prick(?:ed|ing)?(?: it| the skin| skin)?(?: all over| well)?(?: every (?:${SPAN}|hour|half hour)| now and then)?`,
     (_, text) => ({ kind: 'note', text }),
   ),
   reader(

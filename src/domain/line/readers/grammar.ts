@@ -111,14 +111,14 @@ const LIDDED = [
   `${IN_A}?${POT}${ITS_LID}`,
 ].join('|')
 const COVERS: readonly (readonly [string, NonNullable<SaidStage['cover']>])[] = [
-  ['uncovered|foil off|lid off|bare|open|without (?:foil|lid)', 'bare'],
+  ['uncover(?:ed)?(?: it)?|unwrap(?:ped)?(?: it)?|foil off|lid off|bare|open|without (?:foil|lid)', 'bare'],
   ['(?:in (?:a |an |the )?)?(?:oven |roasting |cooking )?bag', 'bag'],
   [
     '(?:under |with |in )?(?:a |the )?(?:loose )?(?:foil )?tent(?:ed)?(?: (?:of|with|in|under)(?: loose)? foil)?|loosely covered(?: with foil)?|(?:under |with |in )?(?:a )?loose(?:ly)?(?: in)? foil',
     'tent',
   ],
   [
-    `${LIDDED}|under (?:the |a |some )?(?:foil|lid)|cover(?:ed)?(?: (?:with|in) foil| with (?:stock|wine|cider|water|broth))?|in foil|foil(?: on)?|lid on|with (?:the |a )?lid(?: on)?|wrapped(?: in foil)?`,
+    `${LIDDED}|under (?:the |a |some )?(?:foil|lid)|cover(?:ed)?(?: (?:with|in) foil| with (?:stock|wine|cider|water|broth))?|in foil|foil(?: on| over)?|lid on|with (?:the |a )?lid(?: on)?|(?:tightly )?wrapped(?: tight(?:ly)?)?(?: in foil)?`,
     'foil',
   ],
 ]
@@ -132,7 +132,7 @@ export const POINT =
 export const READS =
   '(?:it|(?:the |its )?(?:core|middle|centre|center|inside|probe|thermometer|meat|joint|roast|thigh|breast|thickest part|(?:core |internal )?temp(?:erature)?)) (?:hits|reads|reaches|is(?: at)?|gets to|gets up to|comes to|shows|says|registers)'
 export const LEAD =
-  '(?:then|first|starting|starts?|start|begin|begins|beginning|roast|blast|blasted|cook|followed by|after that|next|and|go|high|hot|low|cooked|roasted|down|up|turn|turned|turning|crank|cranked|whack|whacked|reduce|reduced|reducing|lower|lowered|drop|dropped|dropping|dial|dialled|it|the|in|into|an?|fan|convection|oven|at|to|with|temperature|heat)'
+  '(?:then|first|starting|starts?|start|begin|begins|beginning|roast|blast|blasted|cook|followed by|after that|next|and|go|high|hot|low|cooked|roasted|down|up|turn|turned|turning|crank|cranked|whack|whacked|reduce|reduced|reducing|lower|lowered|drop|dropped|dropping|dial|dialled|it|the|in|into|an?|fan|convection|oven|at|to|with|temperature|heat|another)'
 /** Of these words some say that another heat came before. */
 export const isNext = (lead: string): boolean =>
   /\b(?:then|next|after that|followed by|down|turn|crank|whack|reduc|lower|drop|dial)/.test(lead)

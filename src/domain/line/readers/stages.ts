@@ -184,6 +184,19 @@ export const STAGES: readonly Reader[] = [
     ([, span]) =>
       stage({ on: 'oven', cover: 'bare', follows: true, ...(span === undefined ? {} : { minutes: minutesOf(span) }) }),
   ),
+  // smoked 12 hours at 110
+  reader(
+    `smok(?:ed|ing|e)(?: it)?(?: for)? (${SPAN}) (?:at |in an? smoker at )?${HEAT}`,
+    ([, span = '', value, unit, gas]) => {
+      const heat = heatOf(value, unit, gas)
+      return isHeat(heat, LEAST_HELD_C) ? stage({ on: 'fire', heat, minutes: minutesOf(span) }) : undefined
+    },
+  ),
+  // turn over, another 40 minutes: as hot as before
+  reader(
+    `(?:and |then |for |roast |cook )*another (${SPAN})(?! (?:at|in|on|uncovered|covered)(?: |$))`,
+    ([, span = '']) => stage({ on: 'oven', again: true, minutes: minutesOf(span) }),
+  ),
   // 150 covered for 4 h, 1 h uncovered
   reader(
     `(?:and |then |for |the |last |final )*(${SPAN}) (?:uncover(?:ed)?|bare|(?:with )?(?:the )?(?:foil|cover|lid) off|without (?:the )?(?:foil|cover|lid))(?! (?:at|in|on)(?: |$))`,
@@ -457,7 +470,7 @@ export const STAGES: readonly Reader[] = [
   ),
   // then sear in a hot pan for 4 min
   reader(
-    `(?:(?:and )?then|to finish|finish(?:ed)?|at the end)(?: quickly| briefly)? (?:by )?(?:a )?(?:sear(?:ed|ing)?|brown(?:ed|ing)?|fry|fried)?(?: it)?(?: quickly| briefly| hard)? ?(?:(?:in|on) (?:a |the )?|(?<=then ))(?:(?:very |smoking )?hot |heavy )*(?:pan|skillet|frying pan|hob)(?: for)?(?: (${SPAN})(?: (${FACES}))?)?|pan finish(?:ed)?`,
+    `(?:(?:and )?then|to finish|finish(?:ed)?|at the end)(?: quickly| briefly)? (?:by )?(?:a )?(?:sear(?:ed|ing)?|brown(?:ed|ing)?|fry|fried)?(?: it)?(?: quickly| briefly| hard)? ?(?:(?:in|on) (?:a |the )?|(?<=then ))(?:(?:very |smoking )?hot |heavy )*(?:pan|skillet|frying pan|hob|cast iron(?: pan| skillet)?)(?: for)?(?: (${SPAN})(?: (${FACES}))?)?|pan finish(?:ed)?`,
     ([, span, faces]) => {
       const each = span === undefined ? undefined : minutesOf(span)
       const minutes = each !== undefined && faces ? each * facesOf(each) : each

@@ -22,6 +22,12 @@ const guests = (count: number): Fact | undefined =>
   Number.isInteger(count) && count >= 1 && count <= MOST_GUESTS ? { kind: 'guests', guests: count } : undefined
 
 export const TABLE: readonly Reader[] = [
+  // Said of how they are served, and of no heat
+  reader(
+    `(?:(?:in |over )?(?:${N} )?(?:services|sittings|seatings)|(?:for )?(?:the |a )?(?:carving station|carvery|supper club))`,
+    () => ({ kind: 'filler' }),
+  ),
+  reader(`(?:gluten|dairy|nut|lactose) free(?: (?:gravy|stuffing))?`, (_, text) => ({ kind: 'note', text })),
   // Who eats
   listed(
     `(?:for |feeds |feeding |serves |serving |there are |we are |we will be |party of )?(${N}) adults?(?: and| plus)? (${N}) (?:children|kids|child|teenagers)`,
