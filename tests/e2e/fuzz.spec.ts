@@ -295,6 +295,7 @@ test('many cases over every route and page: none answers 5xx', async ({ request 
   const pages = all.filter(({ page }) => page)
   const slow = all.filter(({ page, path }) => !page && SLOW.test(path))
   const others = all.filter(({ page, path }) => !page && !SLOW.test(path))
+  const once = all.flatMap((route) => route.methods.map((method) => ({ route, method })))
   const seen = new Map<string, number>()
   const statuses = new Map<number, number>()
   const failures: string[] = []
@@ -314,10 +315,14 @@ test('many cases over every route and page: none answers 5xx', async ({ request 
     return known[name] ?? 'none'
   }
   async function one(n: number): Promise<void> {
-    const route = chance(PAGES_PERCENT) ? pick(pages) : chance(SLOW_PERCENT) ? pick(slow) : pick(others)
-    const method = chance(92) ? pick(route.methods) : pick(['GET', 'POST', 'PUT', 'DELETE', 'PATCH', 'HEAD', 'OPTIONS'])
+    // Each once, and then any.
+    const each = once[n]
+    const route =
+      each?.route ?? (chance(PAGES_PERCENT) ? pick(pages) : chance(SLOW_PERCENT) ? pick(slow) : pick(others))
+    const drawn = chance(92) ? pick(route.methods) : pick(['GET', 'POST', 'PUT', 'DELETE', 'PATCH', 'HEAD', 'OPTIONS'])
+    const method = each?.method ?? drawn
     // What the cases work on is not taken away from under them.
-    const spare = method === 'DELETE' && chance(70)
+    const spare = method === 'DELETE' && (each !== undefined || chance(70))
     const path = route.path.replaceAll(/\[(\w+)\]/g, (_, name: string) =>
       spare && name !== 'kitchen' ? 'none' : segment(name),
     )

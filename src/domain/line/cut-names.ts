@@ -94,6 +94,7 @@ const NAMES: Readonly<Record<string, readonly string[]>> = {
   clod: ['beef-shoulder'],
   'beef clod': ['beef-shoulder'],
   'bacon joint': ['smoked-ham-half'],
+  'cote de pork': ['pork-rib-rack'],
   'packer brisket': ['beef-brisket'],
   'beef packer brisket': ['beef-brisket'],
   wellington: ['beef-tenderloin'],
@@ -359,6 +360,11 @@ export function noRoastAt(words: readonly string[], at: number): number {
   return found ? found[0].split(' ').length : 0
 }
 
+/** "Pheasant, bacon": what nobody weighs and calls no joint is laid on. @param after the place behind the word */
+const isLaidOn = (words: readonly string[], after: number): boolean =>
+  !/^(?:joints?|roasts?|\d.*)$/.test(words[after] ?? '') &&
+  !IS_MASS_UNIT.test(words[after - 2] === 'of' ? (words[after - 3] ?? '') : (words[after - 2] ?? ''))
+
 /** The cuts that some words name, the longest run first, in any order, with the number of words used. */
 export function cutsNamed(
   words: readonly string[],
@@ -376,7 +382,7 @@ export function cutsNamed(
     // A pot is no meat, a pot roast is.
     if (named.includes('pot') && !/^roasts?$/.test(words[at + count] ?? '') && !named.includes('roast')) continue
     const ids = BY_KEY.get(keyOf(named))
-    if (!ids) continue
+    if (!ids || (last === 'bacon' && isLaidOn(words, at + count))) continue
     if (isPartOf(ids, words.slice(at + count))) return undefined
     const meat = meatAfter(words, at + count)
     // "Rolled rib of beef" is one name; "rump of veal" is no rump that we know.

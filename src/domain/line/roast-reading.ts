@@ -8,7 +8,7 @@ import type { StagePart } from '../roast/roast-document'
 import { type CutTraits, isHam, nameInLine, withTraits } from './cut-names'
 import type { Fact, Meaning, SaidHeat } from './fact'
 import { isPulled } from './readers/doneness'
-import { coverBefore, type HeatsSaid, takeHeat, takeSchool, takeStage } from './said-heat'
+import { coverBefore, type HeatsSaid, takeHeat, takeSchool, takeStage, timeByWeight } from './said-heat'
 import type { Ask, HeatedStage, SaidRoast } from './said-roast'
 import type { Role } from './scale'
 import { piecesFor, weightTaken } from './weight-taken'
@@ -296,6 +296,7 @@ export function roastsOf(
     stages.length = 0
   }
   coverBefore(heats)
+  timeByWeight(heats, notes)
   // "425 F, 80 minutes": so long in the one heat that is said. Where there is none, or several, nobody knows of what.
   const joint = findCut(ids[0] ?? '')
   const { span, searsFirst } = heats

@@ -132,6 +132,10 @@ const MINUTE_WORDS: readonly (readonly [string, number])[] = [
   ['forty five', 45],
   ['fifty', 50],
 ]
+/** What a sentence goes on with behind its hour. */
+const GOES_ON = /^(?:and|with|we|i|it|is|there|from|plus|please|sharp|of)$/
+/** "Four twenty five" may be an oven, "five thirty" none. */
+const MOST_OVEN_HEAD = 4
 /** seven thirty, seven pm, 6 30 after a lead */
 const hourAndMinutes: Rule = (tokens, at) => {
   const part = textAt(tokens, at)
@@ -159,7 +163,12 @@ const hourAndMinutes: Rule = (tokens, at) => {
   if (!minutes || MEASURED.test(followed)) return undefined
   const half = HALF_DAY.test(followed)
   // "Dinner at five forty five for sixteen".
-  const ends = endsAt(tokens, at + count) || (followed === 'for' && AFTER_WHICH.test(textAt(tokens, at - 1)))
+  const before = textAt(tokens, at - 1)
+  const ends =
+    endsAt(tokens, at + count) ||
+    (followed === 'for' && AFTER_WHICH.test(before)) ||
+    // "Dinner at seven thirty and have a three kilo rib"; "turkey at three twenty and a ham" is a heat.
+    (GOES_ON.test(followed) && hour > MOST_OVEN_HEAD && AFTER_WHICH.test(before))
   return half || ends ? { count, text: half ? `${hour}:${minutes[1]}` : clockOf(hour, minutes[1]) } : undefined
 }
 

@@ -15,6 +15,8 @@ const LEAST_ROASTED_C = 75
 const AFTER_BATH_C = 150
 /** Under this an oven is gentle: what sears comes after it, °C (common practice). */
 export const GENTLE_C = 135
+/** From here on an oven crisps what a gentle one has cooked, °C (common practice). */
+const LEAST_CRISP_C = 200
 /** Words for a crust that say nothing of its being first, and where. */
 const SEARS = /^(?!.*\bfirst\b).*\b(?:sear|brown)/i
 const IN_A_PAN = /\b(?:pan|skillet|cast iron)\b/i
@@ -49,6 +51,8 @@ export interface HeatsSaid {
   rests: boolean
   /** Seared before anything else was said of its heat. */
   searsFirst: boolean
+  /** A time for each so much of its weight, said without its heat. */
+  perWeight?: { readonly meaning: Meaning; readonly stage: HeatedStage }
   /** A time that stands alone. */
   span: { readonly meaning: Meaning; readonly minutes: number } | undefined
 }
@@ -79,6 +83,11 @@ export function takeStage(heats: HeatsSaid, meaning: Meaning, part: SaidStage): 
   // "Crackle at 220 for 30, then 160": what more heat follows was no finish.
   if (follows && !part.finish && heat !== undefined && stages.length === 1 && last?.finish && roast.set_c === undefined)
     stages.splice(0, 1, { ...last, finish: undefined })
+  // "180, 20 min per 500 g plus 20": of a heat that may be said yet.
+  if (part.per_kg_min !== undefined && heat === undefined) {
+    heats.perWeight ??= { meaning, stage: { on: 'oven', per_kg_min: part.per_kg_min, minutes: part.minutes } }
+    return
+  }
   // "Breast down 200 for 30 minutes, turn over, another 40 minutes".
   if (part.again) {
     if (last?.set_c !== undefined && last.minutes !== undefined)
@@ -155,13 +164,24 @@ export function takeStage(heats: HeatsSaid, meaning: Meaning, part: SaidStage): 
     heats.span ??= { meaning, minutes: stage.minutes ?? 0 }
     return
   }
+  // "Overnight 100, crackling 240 30 min": so much hotter than a gentle oven it is its end.
+  const [set] = stages.length === 0 && set_c !== undefined && set_c < GENTLE_C ? [heats.seen.get('heat')] : []
+  const crisps =
+    set !== undefined &&
+    set.to <= meaning.from &&
+    !isFirst &&
+    !/\bfirst\b/i.test(spelt(meaning)) &&
+    stage.on === 'oven' &&
+    stage.minutes !== undefined &&
+    heat !== undefined &&
+    toCelsius(heat, 'oven') >= LEAST_CRISP_C
   // "190 for 3 hours, start at 240 for 30 minutes": before what was said.
   const before = isFirst && stage.minutes !== undefined && stages[0]?.on === 'oven' && stage.on === 'oven'
   stages.splice(before ? 0 : stages.length, 0, {
     ...stage,
     ...(isFirst && /\bfirst\b/i.test(spelt(meaning)) ? { first: true as const } : {}),
     ...(stage.on === 'bath' ? { cover: stage.cover ?? ('bag' as const) } : {}),
-    ...(hotter || bathed || (stage.on === 'pan' && last?.core_c !== undefined) ? { finish: true } : {}),
+    ...(hotter || crisps || bathed || (stage.on === 'pan' && last?.core_c !== undefined) ? { finish: true } : {}),
     set_c: heat && toCelsius(heat, 'oven'),
     core_c: core && toCelsius(core, 'core'),
   })
@@ -173,6 +193,17 @@ export function coverBefore({ roast, stages }: HeatsSaid): void {
   if (roast.cover === undefined || roast.cover === 'bare' || bare < 1) return
   for (const [i, stage] of stages.slice(0, bare).entries()) stages[i] = { ...stage, cover: stage.cover ?? roast.cover }
   delete roast.cover
+}
+
+/** "180, 20 min per 500 g plus 20": so long in the one heat that is said; kept as a note where that is none, or several. */
+export function timeByWeight({ roast, stages, perWeight, span, spelt }: HeatsSaid, notes: string[]): void {
+  if (!perWeight) return
+  if (stages.length > 0 || roast.set_c === undefined || roast.school !== undefined || span) {
+    notes.push(spelt(perWeight.meaning))
+    return
+  }
+  stages.push({ ...perWeight.stage, set_c: roast.set_c })
+  delete roast.set_c
 }
 
 /** Takes a heat alone: a setting, or the core of the stretch before it where no oven is so cool. */

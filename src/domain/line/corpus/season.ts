@@ -452,4 +452,23 @@ export const SEASON: readonly (readonly [line: string, means: string])[] = [
     'tomahawk 1.2 kg reverse sear 110 then cast iron, 19:45',
     '1.2kg [*pan] beef-rib-bone-in oven110 reverse-sear | @11-24T19:45',
   ],
+  ["turkey 5.8 kg, oven at 180 fan off, 2 o'clock sharp", '5.8kg oven180 turkey | @11-24T14:00'],
+  ['pheasant brace, bacon, 7:30 friday', '?kg note pheasant x2 | @11-27T19:30'],
+  ['chicken 1.8kg, streaky bacon, 190, 7pm', '1.8kg chicken note oven190 | @11-24T19:00'],
+  ['cote de porc 4 bones 1.6 kg 61 degrees 19h45', '1.6kg =61 pork-rib-rack | @11-24T19:45'],
+  [
+    'leg of pork 5kg overnight 100c, crackling 240 30min before lunch at 1',
+    '5kg [*240/30] fresh-ham note oven100 | ?cut @11-25T13:00',
+  ],
+  ['chicken 1.8kg 190C. 45 mins per kilo plus 20 mins. 6pm', '1.8kg [190/101] chicken | @11-24T18:00'],
+  ['cornish hens, 6 of em, 400 degrees, dinner 6:30pm', '?kg cornish-hen oven204 x6 | @11-24T18:30'],
+  [
+    '7 lb brisket flat, 250, 203 internal, wrap at 160, hold in cooler 2 hours, 5pm sat',
+    '3.18kg =95 beef-brisket cover@>71 oven121 rest120 | @11-28T17:00',
+  ],
+  ['top sirloin roast 4 lb, 250 to 120 then broil, 6:30', '1.81kg [*] [121>49] beef-round-or-rump | @11-24T18:30'],
+  [
+    'i want to serve dinner at seven thirty and have a three kilo rib of beef and a two kilo pork loin',
+    '3kg beef-rib-bone-in | 2kg pork-loin | @11-24T19:30',
+  ],
 ]

@@ -208,7 +208,7 @@ export const SERVICE: readonly (readonly [line: string, means: string])[] = [
     'rib 4kg for 10, half medium rare, 3 medium, rest well done, 7pm',
     '4kg =medium-rare beef-rib-bone-in | @11-24T19:00 for10 medium-rare:5 medium:3 well-done:2',
   ],
-  ['leg of lamb 2 kg 25 min per 500g + 25 min, 180, 1pm', '2kg lamb-leg-bone-in note oven180 | @11-24T13:00'],
+  ['leg of lamb 2 kg 25 min per 500g + 25 min, 180, 1pm', '2kg [180/125] lamb-leg-bone-in | @11-24T13:00'],
   ['duck 2.4kg 2 hours at 170 then 20 at 220, 8pm', '2.4kg [170/120] [220/20] duck | @11-24T20:00'],
   ['chicken 1.6kg 1 hour at 190 followed by 15 at 220, 7pm', '1.6kg [190/60] [220/15] chicken | @11-24T19:00'],
   ['rôti de porc 1.5 kg à 160, 12h30', '1.5kg oven160 pork-loin | ?cut @11-24T12:30'],

@@ -313,10 +313,6 @@ export const CARE: readonly Reader[] = [
     `(?:the )?oven (?:(?:must|has to|needs to|should|will) be |is )?(?:off|free|empty|out) (?:by|at|from|until|after) ${AN_HOUR}`,
     (_, text) => ({ kind: 'note', text }),
   ),
-  listed(
-    `(?:${SPAN}) (?:per|a|for (?:each|every)) (?:${N} )?(?:lb|pound|kg|kilo|g|grams?|half kilo)(?: (?:plus|and|\\+)(?: another| an extra)? (?:${SPAN}|\\d+)(?: over| extra)?)?`,
-    (_, text) => ({ kind: 'note', text }),
-  ),
   reader(
     `(?:(?:${N} (?:days?|weeks?) |well )?(?:dry |wet )?aged|${N} (?:days?|weeks?) hung)(?: (?:for )?(?:${N} (?:days?|weeks?)))?`,
     (_, text) => ({
@@ -341,6 +337,11 @@ export const CARE: readonly Reader[] = [
   ),
   reader(
     `(?:take|lift|pull)(?: the)? ${COAT} off(?: (?:at|after|for|in) (?:the )?(?:last |final |first )?${SPAN})?|(?:remove|lose)(?: the)? ${COAT}(?: (?:at|after|for|in) (?:the )?(?:last |final |first )?${SPAN})?|${COAT} off(?: (?:at|after|for|in) (?:the )?(?:last |final |first )?${SPAN})?`,
+    (_, text) => ({ kind: 'note', text }),
+  ),
+  // Bacon that nobody weighs is laid on
+  reader(
+    `(?<!(?:kg|kilo|kilos|lb|lbs|pound|pounds|g|of|\\d) )(?:(?:streaky|smoked|back|some) )*bacon(?: rashers| slices)?(?! (?:joint|roast|loin|collar|\\d))`,
     (_, text) => ({ kind: 'note', text }),
   ),
   reader(

@@ -137,7 +137,7 @@ export const HEATS: readonly Reader[] = [
   reader('breast (?:side )?up(?:wards)?|skin (?:side )?up|fat (?:side )?(?:up|down)', () => ({ kind: 'filler' })),
   // Heat
   reader(
-    `(?:in (?:an? |the )?|with (?:an? |the )?)?(?:(?:low|hot|moderate|slow|cool) )?(oven|fan|fan oven|convection|convection oven|hot air|hot air oven|fire|grill|coals|smoker|barbecue|bbq|bath|water bath|sous vide|at|roast(?:ed)? at|cook(?:ed)? at|(?:start|starting|begin|beginning)(?: it)? at|heat|oven on)(?: on| set)?(?: at| to)? ${TEMP}(?! (?:h|hrs?|hours?|mins?|minutes?)(?: |$))(?: (fan|convection|oven))?`,
+    `(?:in (?:an? |the )?|with (?:an? |the )?)?(?:(?:low|hot|moderate|slow|cool) )?(oven|fan|fan oven|convection|convection oven|hot air|hot air oven|fire|grill|coals|smoker|barbecue|bbq|bath|water bath|sous vide|at|roast(?:ed)? at|cook(?:ed)? at|(?:start|starting|begin|beginning)(?: it)? at|heat|oven on)(?: on| set)?(?: at| to)? ${TEMP}(?! (?:h|hrs?|hours?|mins?|minutes?)(?: |$))(?: (fan(?! off)|convection(?! off)|oven))?`,
     ([, word = '', value, unit, after], text) => {
       const fact = heatFact(after === 'oven' || after === undefined ? word : after, heatOf(value, unit))
       // "On the barbecue to 62": that is a core.

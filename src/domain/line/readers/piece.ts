@@ -181,7 +181,7 @@ export const PIECE: readonly Reader[] = [
   reader(`(${N}) racks(?! of(?: |$))`, ([, times = '']) => pieces(times)),
   // poussins, 4 off; poussins, four of them: how many of what was named
   reader(`(\\d{1,2}) off(?! (?:the|for|at|after|when)(?: |$))`, ([, times = '']) => pieces(times)),
-  reader(`(${N}) of (?:them|those|these)`, ([, times = '']) => pieces(times)),
+  reader(`(${N}) of (?:them|em|those|these)`, ([, times = '']) => pieces(times)),
   // Size
   reader(
     `(?:thickness |about )?(${N}) (mm|millimetres?|millimeters?|cm|centimetres?|centimeters?|in|inch|inches|")(?: (?:thick|deep|through|across|high|tall|in diameter))`,
@@ -365,6 +365,11 @@ export const PIECE: readonly Reader[] = [
       kind: 'rest',
       minutes: minutesOf(one ?? two ?? ''),
     }),
+  ),
+  // held in a cooler 2 hours: packed in, it rests
+  reader(
+    `(?:then |and )?(?:hold|held|keep|kept)(?: it)?(?: warm)? in (?:an? |the )?(?:insulated )?(?:cooler|cool box|ice chest|box)(?: for)?(?: (?:at least|about|around|up to))? (${SPAN})`,
+    ([, span = '']) => ({ kind: 'rest', minutes: minutesOf(span) }),
   ),
   reader(`(?:with )?(?:no|without(?: any| a)?) rest(?:ing)?(?: time)?`, () => ({ kind: 'rest', minutes: 0 })),
   // "Pull at 140, rest to 145": what it climbs to

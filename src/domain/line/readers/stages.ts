@@ -88,21 +88,18 @@ const BY_WEIGHT = ' (?:per|(?:for )?(?:each|every)|a) (?:[\\d.]+ )?(?:kg|kilos?|
 /** 20 min per lb plus 20. Groups: how many, of what, each, its unit, and some. */
 const BY_ITS_WEIGHT = `(${N}) (${MIN}|${HOUR}) ${A_WEIGHT}(?: (?:plus|and|\\+) (?:another |an extra )?(\\d+)(?: ${MIN})?(?: over| extra)?(?! (?:${TIMED})(?: |$)))?`
 
-/** So many minutes of a heat for each so much of its weight, and some more. */
-function perWeight(
-  said: { readonly [Part in 'count' | 'time' | 'weight']: string } & {
-    readonly [Part in 'each' | 'more']: string | undefined
-  } & { readonly lead?: string },
-  heat: SaidHeat | undefined,
-  on: 'fan' | 'oven',
-): Fact | undefined {
-  if (!isHeat(heat)) return undefined
-  const { count, time, each, weight, more, lead = '' } = said
+type ByWeight = { readonly [Part in 'count' | 'time' | 'weight']: string } & {
+  readonly [Part in 'each' | 'more']: string | undefined
+}
+/** So many minutes for each so much of its weight, and some more. */
+function byWeight({ count, time, each, weight, more }: ByWeight, how: Partial<SaidStage> = {}): Fact | undefined {
   const per_kg_min = (numberOf(count) * (time.startsWith('h') ? 60 : 1)) / massOf(each ?? '1', weight)
   return per_kg_min > 0 && per_kg_min <= MOST_PER_KG_MIN
-    ? stage({ on, heat, per_kg_min, follows: isNext(lead), minutes: more === undefined ? undefined : Number(more) })
+    ? stage({ on: 'oven', per_kg_min, minutes: more === undefined ? undefined : Number(more), ...how })
     : undefined
 }
+const perWeight = (said: ByWeight & { readonly lead?: string }, heat: SaidHeat | undefined, on: 'fan' | 'oven') =>
+  isHeat(heat) ? byWeight(said, { on, heat, follows: isNext(said.lead ?? '') }) : undefined
 
 /** A bath, so warm for so long. */
 const bathFor: Reader['fact'] = ([, value, unit, span = '']) => {
@@ -424,6 +421,10 @@ export const STAGES: readonly Reader[] = [
     ([, count = '', time = '', each, weight = '', more, value, unit, gas, fan, last]) =>
       perWeight({ count, time, each, weight, more: more ?? last }, heatOf(value, unit, gas), fan ? 'fan' : 'oven'),
   ),
+  // 180, 20 min per 500 g plus 20: of the one heat that is said
+  reader(BY_ITS_WEIGHT, ([, count = '', time = '', each, weight = '', more]) =>
+    byWeight({ count, time, each, weight, more }),
+  ),
   // 6 hours in the smoker
   reader(`(${SPAN}) (?:on |in )?(?:the |a )?smoker`, ([, span = '']) =>
     stage({ on: 'fire', usual: 'low', minutes: minutesOf(span) }),
@@ -457,8 +458,8 @@ export const STAGES: readonly Reader[] = [
     },
   ),
   // under the grill for 5 minutes, broil 5 min: as hot as an oven gets
-  reader(`(?:then |and )*broil(?:ed)?(?: it)?(?: on high)?(?: for)? (${SPAN})`, ([, span = '']) =>
-    stage({ on: 'oven', minutes: minutesOf(span), finish: true }),
+  reader(`(?:then |and )*broil(?:ed)?(?: it)?(?: on high)?(?: for)? (${SPAN})|(?:and )?then broil(?:ed)?`, ([, span]) =>
+    stage({ on: 'oven', minutes: span === undefined ? undefined : minutesOf(span), finish: true }),
   ),
   reader(
     `(?:then |and |finish(?:ed)? |crisp(?:ed)? (?:up )?|brown(?:ed)? )*under (?:the |a )?(?:hot )?(?:grill|broiler)(?: for)?(?: (${SPAN}))?`,
