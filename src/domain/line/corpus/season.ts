@@ -471,4 +471,12 @@ export const SEASON: readonly (readonly [line: string, means: string])[] = [
     'i want to serve dinner at seven thirty and have a three kilo rib of beef and a two kilo pork loin',
     '3kg beef-rib-bone-in | 2kg pork-loin | @11-24T19:30',
   ],
+  [
+    'my mother in law likes her beef well done, the rest of us medium rare, 2.5kg rib, 7pm',
+    '2.5kg =medium-rare beef-rib-bone-in | @11-24T19:00 well-done:1',
+  ],
+  [
+    'two of the kids want no pink, rib 3kg for 6 medium rare, 7pm',
+    '3kg =medium-rare beef-rib-bone-in | @11-24T19:00 for6 well-done:2',
+  ],
 ]

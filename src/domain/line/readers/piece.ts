@@ -34,7 +34,8 @@ const COUNT_WORD = '(?:two|three|four|five|six|seven|eight|nine|ten|eleven|twelv
 /** Weighed beside a roast, it is no second one. */
 const A_SIDE = SIDES.map(({ words }) => `(?:${words})`).join('|')
 const OURS = '(?:(?:the|my|our|poor|old) )*'
-const LIKE = '(?:likes?|wants?|prefers?|eats?|takes?|having|have|has)(?: it| theirs| his| hers)?'
+const LIKE =
+  '(?:likes?|wants?|prefers?|eats?|takes?|having|have|has)(?: it| theirs| hers| (?:his|her|their)(?: (?:own )?(?:meat|beef|lamb|pork|roast|steak|piece|portion))?)?'
 
 /** "Bacon over the breast 190" is an oven: no bird reads so much, °F. */
 const MOST_BARE_CORE = 185
@@ -256,7 +257,7 @@ export const PIECE: readonly Reader[] = [
     },
   ),
   reader(
-    `(${N}) (?:of (?:them|us) )?(?:people |guests )?(?:who )?(?:${LIKE} )?(?:it )?(?:(?:cooked|done) (?=${DEGREE}(?: |$)))?(?!(?:cooked|done) (?:${HOW})(?: |$))(${DEGREE})(?: meat)?`,
+    `(${N}) (?:of (?:them|us|(?:the |my |our )?(?:kids|children|guests|people|men|ladies)) )?(?:people |guests )?(?:who )?(?:${LIKE} )?(?:it )?(?:(?:cooked|done) (?=${DEGREE}(?: |$)))?(?!(?:cooked|done) (?:${HOW})(?: |$))(${DEGREE})(?: meat)?`,
     ([, count = '', word = '']) => {
       const eaters = numberOf(count)
       return Number.isInteger(eaters) && eaters >= 1 && eaters <= 60 && count !== 'a' && count !== 'an'
