@@ -95,6 +95,8 @@ const NAMES: Readonly<Record<string, readonly string[]>> = {
   'beef clod': ['beef-shoulder'],
   'bacon joint': ['smoked-ham-half'],
   'cote de pork': ['pork-rib-rack'],
+  'pork belly porchetta': ['pork-belly'],
+  'porchetta pork belly': ['pork-belly'],
   'packer brisket': ['beef-brisket'],
   'beef packer brisket': ['beef-brisket'],
   wellington: ['beef-tenderloin'],

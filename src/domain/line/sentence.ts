@@ -208,7 +208,9 @@ function besideName(words: readonly string[], at: number, meanings: readonly Mea
   const own = named?.kind === 'cut' ? findCut(named.ids[0] ?? '') : undefined
   if (!own || own.bone === 'bird') return undefined
   const found = cutsNamed([own.species, words[at] ?? ''], 0)
-  return found?.count === 2 && !found.ids.includes(own.id) ? { kind: 'cut', ids: found.ids, count: 1 } : undefined
+  // A ham beside a loin of pork is cured, as it is alone.
+  const isOther = found?.count === 2 && !found.ids.includes(own.id) && singular(words[at] ?? '') !== 'ham'
+  return isOther ? { kind: 'cut', ids: found.ids, count: 1 } : undefined
 }
 
 /** Birds of which one is a plate, kg. */
@@ -377,7 +379,10 @@ export function readSentence(whole: string, context: LineContext): Sentence {
   let pending: number | undefined
   for (let at = 0; at < tokens.length; ) {
     const named = meanings.findLast(({ fact }) => fact.kind === 'cut')?.fact
-    const boned = named?.kind === 'cut' && /rib|rack/.test(named.ids[0] ?? '')
+    // "Sirloin on the bone, 3 ribs".
+    const boned =
+      named?.kind === 'cut' &&
+      (/rib|rack/.test(named.ids[0] ?? '') || (named.ids[0] === 'beef-strip-loin' && tokens[at - 1]?.text === 'bone'))
     // Most of what is said ends at a comma.
     const comma = tokens.findIndex(({ parted }, i) => i > at && parted)
     const end = comma < 0 ? words.length : comma
@@ -416,7 +421,9 @@ export function readSentence(whole: string, context: LineContext): Sentence {
     // "Leg of lamb 2 kg, 2 racks": of the same beast.
     const several = joins || token.parted ? numberOf(words[at] ?? '') : Number.NaN
     const others = several >= 2 && several <= MOST_PIECES ? besideName(words, at + 1, meanings) : undefined
-    if (others?.kind === 'cut') best = { count: 2, fact: { ...others, count: several } }
+    // "Ham 3 kg, 3 ribs of beef" says whose.
+    if (others?.kind === 'cut' && !(best?.fact.kind === 'cut' && best.count > 2))
+      best = { count: 2, fact: { ...others, count: several } }
     // What is no roast is left to be asked about, whole.
     const none = unplannedAt(words, at)
     // "1 kg nut roast and a chicken": what was weighed before it is its own.

@@ -59,6 +59,11 @@ export function isSaidCloser(all: readonly Meaning[], at: number, line: string):
   // "The ham 4 kg, dinner at 3, the ham is cooked": named, weighed, and named again.
   if (own === other && all.slice(at, place).some(({ fact: { kind } }) => kind === 'mass')) return false
   if (findCut(other)?.species !== findCut(own)?.species) return false
+  // "1.8 kg ham and 3.5 kg pork shoulder": each has its own weight.
+  const weighed = all.slice(at + 1, place).filter(({ fact: { kind } }) => kind === 'mass').length
+  const beyond = [at - 1, place + 1].filter((i) => all[i]?.fact.kind === 'mass').length
+  const isWeighedAgain = weighed > 0 && weighed + beyond > 1
+  if (isWeighedAgain && ANOTHER.test(line.slice(to, next.from))) return false
   // "Roast beef for sandwiches, eye of round 1.4 kg": the weight is the closer one's, and there is no other.
   const isClosed = !ANOTHER.test(line.slice(to, next.from).replaceAll(',', ''))
   const weights = (from: number, until: number) =>

@@ -479,4 +479,10 @@ export const SEASON: readonly (readonly [line: string, means: string])[] = [
     'two of the kids want no pink, rib 3kg for 6 medium rare, 7pm',
     '3kg =medium-rare beef-rib-bone-in | @11-24T19:00 for6 well-done:2',
   ],
+  ['ham 3 kg, 3 ribs of beef 4 kg, 7pm', '3kg smoked-ham | 4kg beef-rib-bone-in | ?cut @11-24T19:00'],
+  [
+    'sirloin on the bone 3 ribs 4.1kg, 7:30pm saturday, rare to medium rare, resting 40 mins',
+    '4.1kg =medium-rare beef-strip-loin rest40 | @11-28T19:30',
+  ],
+  ['1.8 kg ham, and 3.5 kg pork shoulder, 7pm', '1.8kg smoked-ham | 3.5kg pork-shoulder | ?cut @11-24T19:00'],
 ]
