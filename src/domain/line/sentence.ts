@@ -206,11 +206,10 @@ function closerName(
 function besideName(words: readonly string[], at: number, meanings: readonly Meaning[]): Found['fact'] | undefined {
   const named = meanings.findLast(({ fact }) => fact.kind === 'cut')?.fact
   const own = named?.kind === 'cut' ? findCut(named.ids[0] ?? '') : undefined
-  if (!own || own.bone === 'bird') return undefined
-  const found = cutsNamed([own.species, words[at] ?? ''], 0)
   // A ham beside a loin of pork is cured, as it is alone.
-  const isOther = found?.count === 2 && !found.ids.includes(own.id) && singular(words[at] ?? '') !== 'ham'
-  return isOther ? { kind: 'cut', ids: found.ids, count: 1 } : undefined
+  if (!own || own.bone === 'bird' || singular(words[at] ?? '') === 'ham') return undefined
+  const found = cutsNamed([own.species, words[at] ?? ''], 0)
+  return found?.count === 2 && !found.ids.includes(own.id) ? { kind: 'cut', ids: found.ids, count: 1 } : undefined
 }
 
 /** Birds of which one is a plate, kg. */
