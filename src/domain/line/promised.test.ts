@@ -76,3 +76,27 @@ describe('what is not wanted', () => {
     expect(wanted('beef rib 3 kg medium rare, not overdone, 7pm')).toBe('medium-rare')
   })
 })
+
+describe('nothing is eaten before it goes in', () => {
+  const at = (line: string, hour: string) => {
+    const now_s = Date.parse(`2026-11-24T${hour}:00Z`) / 1000
+    const read = readLine(line, { now_s, timeZone: 'Europe/London' })
+    if (!read.ok) throw new Error(line)
+    const { promise_s, put_in_s, isIn } = read.value
+    const iso = (each_s: number | undefined) =>
+      each_s === undefined ? undefined : new Date(each_s * 1000).toISOString().slice(8, 16)
+    return { eat: iso(promise_s), since: isIn ? iso(put_in_s) : undefined }
+  }
+
+  it('said just after its hour it is in since then; before it, and with a day, it goes in', () => {
+    const line = 'turkey 5kg goes in at 9, eat at 2pm'
+    expect(at(line, '08:30')).toEqual({ eat: '24T14:00', since: undefined })
+    for (const hour of ['09:00', '09:30', '11:30'])
+      expect(at(line, hour)).toEqual({ eat: '24T14:00', since: '24T09:00' })
+    expect(at(line, '14:30')).toEqual({ eat: '25T14:00', since: undefined })
+    for (const hour of ['08:30', '09:30', '14:30']) {
+      expect(at('turkey 5kg goes in at 9 tomorrow, eat at 2pm', hour)).toEqual({ eat: '25T14:00', since: undefined })
+      expect(at('turkey 5kg, in at 9 on thursday, eat at 2', hour)).toEqual({ eat: '26T14:00', since: undefined })
+    }
+  })
+})

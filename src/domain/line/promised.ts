@@ -81,6 +81,33 @@ export function promiseOf(table: readonly Meaning[], { now_s, timeZone }: Moment
   return tonight ? atHourOf(last.at_s + 86_400, last.at_s, timeZone) : last.at_s
 }
 
+/** Who says a day means it. */
+const SAYS_DAY = /day|morrow|night|\b(?:mon|tue|wed|thu|fri|sat|sun)\b|\d(?:st|nd|rd|th)\b/i
+/**
+ * Nothing is eaten before it goes in. "Goes in at nine, eat at two", said at half past nine: it is in since then. "Goes
+ * in at nine tomorrow, eat at two": they eat tomorrow.
+ */
+export function goneIn(meanings: readonly Meaning[], line: string, context: MomentContext): Meaning[] {
+  const { now_s, timeZone } = context
+  const promise_s = promiseOf(meanings, context)
+  const goes = meanings.findLast(({ fact }) => fact.kind === 'put_in')
+  if (goes?.fact.kind !== 'put_in' || goes.fact.already || promise_s === undefined) return [...meanings]
+  const { at_s } = goes.fact
+  const isBetween = goingIn(goes.fact).some((each_s) => each_s > now_s && each_s < promise_s)
+  if (at_s < promise_s || isBetween) return [...meanings]
+  const saysDay = SAYS_DAY.test(line.slice(goes.from, goes.to))
+  const gone_s = at_s - DAY_S
+  const isJustGone = gone_s <= now_s && gone_s > now_s - JUST_GONE_S
+  return meanings.map((meaning) => {
+    const { fact } = meaning
+    if (meaning === goes && !saysDay && isJustGone)
+      return { ...meaning, fact: { kind: 'put_in', at_s: gone_s, already: true } }
+    if (fact.kind !== 'moment' || fact.said !== 'clock' || fact.at_s > at_s || !saysDay) return meaning
+    const days = Math.ceil((at_s - fact.at_s) / DAY_S)
+    return { ...meaning, fact: { ...fact, at_s: atHourOf(fact.at_s + days * DAY_S, fact.at_s, timeZone) } }
+  })
+}
+
 /**
  * "Hold at 60 until nine": they eat at nine where no other hour is said; where one is, what is kept on after it is
  * remembered as it was said.

@@ -19,6 +19,7 @@ import {
   continentalHour,
   daysApart,
   goingIn,
+  goneIn,
   heldUntil,
   hoursApart,
   isPartOf,
@@ -56,7 +57,7 @@ export function readLine(line: string, context: LineContext): Outcome<LineReadin
   const kept = sentence.meanings.filter((_, i, all) => !isSaidCloser(all, i, line) && !isInPastry(all, i, line))
   const said = tablesAgain(sharedOut(kept, line)).flatMap((meaning, _, all) => wishOfAll(meaning, all))
   const told = tableHour(continentalHour(toldApart(said, line, context.reads), line, context), line, context)
-  const meanings = portionsOf(namedAgain(heldUntil(told, line, context), line), line)
+  const meanings = goneIn(portionsOf(namedAgain(heldUntil(told, line, context), line), line), line, context)
   const asks: Ask[] = []
   const toCelsius = scaleOf(meanings, { line, reads: context.reads })
   const standards = standardsOf(context.house ?? [])

@@ -130,7 +130,7 @@ export const SEASON: readonly (readonly [line: string, means: string])[] = [
   ],
   ['prime rib 3 kg at 6 or 7', '3kg beef-rib-bone-in | ?7 @11-24T18:00'],
   ['prime rib 3kg at 6 pm, guests arrive at 5', '3kg beef-rib-bone-in | @11-24T18:00'],
-  ['turkey 6kg goes in at 9, eat at 2', '6kg turkey | @11-24T14:00'],
+  ['turkey 6kg goes in at 9, eat at 2', '6kg turkey | @11-24T14:00 since@11-24T09:00'],
   [
     'striploin 5kg x 6 first sitting 18:30 second sitting 21:00',
     '5kg beef-strip-loin x6 | 3@11-24T18:30 3@11-24T21:00',

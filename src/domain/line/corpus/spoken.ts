@@ -321,7 +321,7 @@ export const SPOKEN: readonly (readonly [line: string, means: string])[] = [
   ],
   ['put it in at 10 tonight, pork shoulder 3kg, 110, eat 1pm', '3kg oven110 pork-shoulder | ?in @11-25T13:00'],
   ['pork shoulder 3kg goes in at 11 at night, 110, eat at noon', '3kg oven110 pork-shoulder | ?in @11-25T12:00'],
-  ['turkey 6kg, oven on at 8am, dinner at 2', '6kg turkey | @11-24T14:00'],
+  ['turkey 6kg, oven on at 8am, dinner at 2', '6kg turkey | @11-24T14:00 since@11-24T08:00'],
   ['put 3kg rib on at 3pm, eat 7pm', '3kg beef-rib-bone-in | @11-24T19:00 from@11-24T15:00'],
   ['roast beef dinner for five, £50, saturday 7', '?kg beef-rib-bone-in note | ?cut @11-28T19:00 for5'],
   ['sirloin 2kg £32, 7pm', '2kg beef-strip-loin note | @11-24T19:00'],
