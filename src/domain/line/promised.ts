@@ -35,9 +35,8 @@ export const isHour = (fact: Fact): fact is Moment | Again =>
 
 /**
  * When it may be meant to go in, s since 1970: the hour that was said, or the same of the other half of the day.
- * @example goingIn({ at_s: 90000, halfSaid: true }) // [90000]
  */
-export const goingIn = ({
+const goingIn = ({
   at_s,
   halfSaid,
 }: Pick<Extract<Fact, { kind: 'put_in' }>, 'at_s' | 'halfSaid'>): readonly number[] =>
@@ -81,6 +80,16 @@ export function promiseOf(table: readonly Meaning[], { now_s, timeZone }: Moment
   return tonight ? atHourOf(last.at_s + 86_400, last.at_s, timeZone) : last.at_s
 }
 
+/**
+ * Which of the moments that may be meant lies between now and when they eat, s since 1970; undefined where none does.
+ * @example goesBetween({ at_s: 90000, halfSaid: true }, 0, 99000) // 90000
+ */
+export const goesBetween = (
+  goes: Parameters<typeof goingIn>[0],
+  now_s: number,
+  promise_s: number,
+): number | undefined => goingIn(goes).find((at_s) => at_s > now_s && at_s < promise_s)
+
 /** Who says a day means it. */
 const SAYS_DAY = /day|morrow|night|\b(?:mon|tue|wed|thu|fri|sat|sun)\b|\d(?:st|nd|rd|th)\b/i
 /**
@@ -93,8 +102,7 @@ export function goneIn(meanings: readonly Meaning[], line: string, context: Mome
   const goes = meanings.findLast(({ fact }) => fact.kind === 'put_in')
   if (goes?.fact.kind !== 'put_in' || goes.fact.already || promise_s === undefined) return [...meanings]
   const { at_s } = goes.fact
-  const isBetween = goingIn(goes.fact).some((each_s) => each_s > now_s && each_s < promise_s)
-  if (at_s < promise_s || isBetween) return [...meanings]
+  if (at_s < promise_s || goesBetween(goes.fact, now_s, promise_s) !== undefined) return [...meanings]
   const saysDay = SAYS_DAY.test(line.slice(goes.from, goes.to))
   const gone_s = at_s - DAY_S
   const isJustGone = gone_s <= now_s && gone_s > now_s - JUST_GONE_S

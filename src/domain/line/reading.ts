@@ -18,7 +18,7 @@ import {
   atHourOf,
   continentalHour,
   daysApart,
-  goingIn,
+  goesBetween,
   goneIn,
   heldUntil,
   hoursApart,
@@ -94,8 +94,7 @@ export function readLine(line: string, context: LineContext): Outcome<LineReadin
   const put_in_s = goesIn && (said_s === undefined || goesIn.already) ? goesIn.at_s : undefined
   const aside = kitchenOf(table, toCelsius)
   // "In at nine thirty, eat at two" is in the morning.
-  const between =
-    goesIn && !goesIn.already ? goingIn(goesIn).find((at_s) => at_s > context.now_s && at_s < (said_s ?? 0)) : undefined
+  const between = goesIn && !goesIn.already ? goesBetween(goesIn, context.now_s, said_s ?? 0) : undefined
   const batched = table.map(({ fact }) => fact).find((fact) => fact.kind === 'batches')
   const away = table.map(({ fact }) => fact).find((fact) => fact.kind === 'away')
 

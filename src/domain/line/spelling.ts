@@ -3,6 +3,7 @@ import { EMPTY, NAME_WORDS, singular } from './cut-names'
 import { DAY_WORDS, WEEKDAYS } from './moment'
 import { ORDINARY } from './ordinary'
 import { READERS } from './readers'
+import { DAYS_ABROAD } from './tokens'
 
 /** Words of a line as they are spelt, and those that say nothing. */
 
@@ -36,11 +37,6 @@ const NOT_MENDED_TO: ReadonlySet<string> = new Set(
 const MENDED_TO: readonly string[] = [...new Set([...NAME_WORDS, ...PATTERN_WORDS, ...DAY_WORDS])].filter(
   (word) => word.length >= 3 && !NOT_MENDED_TO.has(word),
 )
-/** Days as they are called where a cook writes German or French, in the order of ours. */
-const DAYS_ABROAD: readonly (readonly string[])[] = [
-  'sonntag montag dienstag mittwoch donnerstag freitag samstag'.split(' '),
-  'dimanche lundi mardi mercredi jeudi vendredi samedi'.split(' '),
-]
 /** How words are written in haste, or in another language. */
 const SHORT: ReadonlyMap<string, string> = new Map([
   ...DAYS_ABROAD.flatMap((days) => days.map((day, i) => [day, WEEKDAYS[i] as string] as const)),

@@ -44,8 +44,15 @@ const PER = /^ ?\/ ?(?:\d+ ?)?(?:kg|kilo|lb|pound|g)/i
 const FIRST_CLOCK_H = 13
 /** After the name of a day from here on. */
 const LED_CLOCK_H = 9
-const DAY_LEADS =
-  /^(?:(?:sun|mon|tues?|wed(?:nes)?|thu(?:rs)?|fri|sat(?:ur)?)(?:day)?|dimanche|lundi|mardi|mercredi|jeudi|vendredi|samedi|sonntag|montag|dienstag|mittwoch|donnerstag|freitag|samstag|midi|noel)$/i
+/** Days as they are called where a cook writes German or French, in the order of ours. */
+export const DAYS_ABROAD: readonly (readonly string[])[] = [
+  'sonntag montag dienstag mittwoch donnerstag freitag samstag'.split(' '),
+  'dimanche lundi mardi mercredi jeudi vendredi samedi'.split(' '),
+]
+const DAY_LEADS = new RegExp(
+  `^(?:(?:sun|mon|tues?|wed(?:nes)?|thu(?:rs)?|fri|sat(?:ur)?)(?:day)?|${DAYS_ABROAD.flat().join('|')}|midi|noel)$`,
+  'i',
+)
 
 const PARTS = /[,;.:!?()|\u2013\u2014\n]/
 /** "rib eye 2 kg / 54 / 120" is parted too; "20 min / lb" is not. */
