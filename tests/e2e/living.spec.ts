@@ -192,6 +192,13 @@ test('straight on in the heat is no pull: at its reading a bird is not called ou
   const alarm = page.getByRole('alert').filter({ hasText: 'on to its hot finish. It stays in' })
   await expect(alarm).toBeVisible()
   await expect(page.getByRole('alert').filter({ hasText: 'pull it' })).toBeHidden()
+  // One tap, and it is in its hot finish: it has rested nowhere.
+  await row.getByRole('button', { name: 'On to its hot finish' }).click()
+  await expect(row).toContainText('in its hot finish')
+  await expect(page.getByTestId('next')).not.toContainText('Finish: oven')
+  await row.getByRole('button', { name: 'It is out' }).click()
+  await expect(row).toContainText('rests')
+  await expect(row.getByRole('button', { name: 'Carving' })).toBeVisible()
 })
 
 test('a meal: sides, gravy and roasts to the last plate, and the rest planned again on the way', async ({ page }) => {

@@ -3,7 +3,7 @@ import { scaleOf } from '@/core/reference/doneness'
 import { type BoardItem, isResting, placeOf, sameTable, settingOf } from '@/domain/cook/board'
 import type { CookEntry } from '@/domain/cook/cook-document'
 import type { Forecast, PeakWatch, Way } from '@/domain/cook/forecast'
-import type { Run } from '@/domain/cook/run'
+import { goesStraightOn, type Run } from '@/domain/cook/run'
 import { type Decided, ovenSet, promiseMoved, pullAt, putBackIn, wayTaken } from '@/domain/cook/take'
 import { cutAsCooked } from '@/domain/roast/resolve'
 import { lateWords, oddWords, peakWords, pointName, stateWords } from '@/words/cook-words'
@@ -17,6 +17,7 @@ import { Mishaps } from './mishaps'
 import { ProbesPanel } from './probes-panel'
 import { PromiseMove } from './promise-move'
 import { SplitWays } from './split-ways'
+import { stepHands } from './step-hands'
 import { blank, type LiveCook, lookedAt } from './use-cook'
 import { WaysOut } from './ways-out'
 
@@ -65,6 +66,11 @@ export function BoardRow({ board, forecast, peak, units, cook, run, compact = fa
   const goesIn = own.find(({ step }) => step.kind === 'put_in')
   const plate_s = run.items.find(({ id }) => id === item.id)?.plate_s ?? board.promise_s
   const finishes = own.some(({ step, state: each }) => step.kind === 'finish' && each === 'open')
+  const straightOn = own.find(({ step, state: each }) => each === 'open' && goesStraightOn(step))
+  /** What takes it out of its hot finish. */
+  const restsYet =
+    board.off_s === undefined ? own.find(({ step, state: each }) => each === 'open' && step.kind === 'rest') : undefined
+  const hands = stepHands(cook)
   const degreeOf = (peak_c: number) => {
     const cut = cutAsCooked(item)
     const degrees = cut ? scaleOf(cut).degrees : []
@@ -80,9 +86,14 @@ export function BoardRow({ board, forecast, peak, units, cook, run, compact = fa
   const main = (
     <>
       {state === 'waiting' && <Big onClick={() => put('in')}>It is in</Big>}
-      {state === 'in' && <Big onClick={() => put('out', { value_c: latest?.value_c ?? null })}>It is out</Big>}
+      {state === 'in' && (
+        <Big onClick={() => (straightOn ? hands.done(straightOn) : put('out', { value_c: latest?.value_c ?? null }))}>
+          {straightOn ? 'On to its hot finish' : 'It is out'}
+        </Big>
+      )}
       {state === 'resting' && finishes && <Big onClick={() => put('finish')}>To its hot finish</Big>}
-      {(state === 'resting' || state === 'finishing') && <Big onClick={() => put('carve')}>Carving</Big>}
+      {state === 'finishing' && restsYet && <Big onClick={() => hands.done(restsYet)}>It is out</Big>}
+      {(state === 'resting' || (state === 'finishing' && !restsYet)) && <Big onClick={() => put('carve')}>Carving</Big>}
       {state === 'carving' && <Big onClick={() => put('served')}>On the table</Big>}
     </>
   )
@@ -139,8 +150,9 @@ export function BoardRow({ board, forecast, peak, units, cook, run, compact = fa
       </div>
       {forecast && arrives && state === 'in' && pull_c !== undefined && (
         <p className="mt-2 text-base text-soft" data-testid="risk">
-          Pulled there it peaks at {temperature(estimate.peak_c.p50, units)} ({temperature(estimate.peak_c.p10, units)}{' '}
-          to {temperature(estimate.peak_c.p90, units)}); a degree later is about a degree more.
+          {straightOn ? 'From there through its hot finish' : 'Pulled there'} it peaks at{' '}
+          {temperature(estimate.peak_c.p50, units)} ({temperature(estimate.peak_c.p10, units)} to{' '}
+          {temperature(estimate.peak_c.p90, units)}); a degree later is about a degree more.
           {forecast.safety && (
             <span className={forecast.safety.pull_c === undefined ? '' : 'font-semibold text-wattle'}>
               {' '}

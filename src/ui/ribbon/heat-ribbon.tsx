@@ -32,10 +32,17 @@ export interface RibbonEdit {
 }
 
 const MARKS: readonly Task['kind'][] = ['take_out', 'heat_up', 'put_in', 'tend', 'change', 'pull', 'finish', 'carve']
+/** What stands at the ribbon: also where it comes out of its last heat; a reading and what it leads to are one mark. */
+const isMarked = ({ kind, because: { numbers }, at }: Task, tasks: readonly Task[]): boolean => {
+  const isSaid = tasks.some((other) => other.kind === 'pull' && other.at === at)
+  if (kind === 'rest') return Boolean(numbers.finished || numbers.out) && !isSaid
+  return MARKS.includes(kind) && !(kind === 'finish' && isSaid)
+}
 const SHORT: Partial<Record<Task['kind'], string>> = {
   take_out: 'Out of the fridge',
   heat_up: 'Heat up',
   put_in: 'In',
+  rest: 'Out',
   carve: 'Carve',
   finish: 'Finish',
 }
@@ -106,7 +113,7 @@ export function HeatRibbon({ plan, cutId, units, slim = false, edit }: RibbonPro
   const step = tickStep(perPixel, narrow ? 64 : 78)
   const ticks: number[] = []
   for (let t = Math.ceil(frame.from_s / step) * step; t < frame.to_s - perPixel * 60; t += step) ticks.push(t)
-  const marks = plan.tasks.filter((task) => MARKS.includes(task.kind) && task.at >= plan.begin && task.at <= table_s)
+  const marks = plan.tasks.filter((task) => isMarked(task, plan.tasks) && task.at >= plan.begin && task.at <= table_s)
   const labels = marks.map((task, i) => {
     // What is done again and again is named once.
     const isAgain = task.act !== undefined && marks.slice(0, i).some(({ act }) => act === task.act)

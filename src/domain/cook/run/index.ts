@@ -349,6 +349,10 @@ const TENDED: Readonly<Record<TendingAct, CookEntry['kind']>> = {
   coals: 'done',
 }
 
+/** A reading at which the heat goes up, and nothing is taken out of it or asked of the cook. */
+export const goesStraightOn = ({ kind, numbers }: Pick<CookStep, 'kind' | 'numbers'>): boolean =>
+  kind === 'pull' && Boolean(numbers.stays) && !numbers.pale
+
 /** What a cook enters when a step is done: what is done to the meat says so, and the step it was. */
 export function entriesOf(
   step: CookStep,
@@ -367,7 +371,11 @@ export function entriesOf(
     case 'put_in':
       return roast.state === 'waiting' ? own('in') : own('done')
     case 'pull':
-      return own('out', { value_c: latest_c })
+      // Straight on in the heat: one tap, and it is in its hot finish. Where somebody looks at the skin first, that is the next.
+      return [
+        ...own('out', { value_c: latest_c }),
+        ...(goesStraightOn(step) && roast.state === 'in' ? own('finish') : []),
+      ]
     case 'take_off':
       return roast.state === 'in' ? own('out', { value_c: latest_c }) : own('done')
     case 'rest':
