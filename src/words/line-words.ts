@@ -1,6 +1,6 @@
 import { findSchool } from '@/core/program/schools'
 import type { TenderEnd } from '@/core/reference/tenderness'
-import { isNoRoast } from '@/domain/line/cut-names'
+import { isNoRoast, isOtherRoast } from '@/domain/line/cut-names'
 import type { Fact, SaidHeat, SaidMoment, SaidStage } from '@/domain/line/fact'
 import { WEEKDAYS } from '@/domain/line/moment'
 import type { Ask } from '@/domain/line/reading'
@@ -261,6 +261,7 @@ export function askWords(ask: Ask, units: Units): string {
         return `“${ask.words}”: parts of a bird are not planned here. A whole bird, a crown or a turkey’s breast is.`
       if (MANY_BIRDS.test(ask.words))
         return `“${ask.words}”: birds in one another are not planned here. A bird by itself is, or a boned breast.`
+      if (isOtherRoast(ask.words)) return `“${ask.words}”: not among the cuts that are planned here.`
       if (isNoRoast(ask.words)) return `“${ask.words}”: no roast of meat or bird, and not planned here.`
       return ask.not_of === undefined
         ? `“${ask.words}” says nothing to us and is left out.`

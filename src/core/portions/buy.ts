@@ -8,13 +8,30 @@ export interface Purchase {
   readonly pricePerHead: number | undefined
 }
 
+/** What feeds so many at the most is bought by the piece (common practice). */
+const MOST_BY_PIECE = 3
+
 /**
- * Raw weight by heads, in as few pieces as the cut comes in, rounded up to 50 g, or to the kitchen's own step.
+ * How many pieces of a cut feed so many: of what feeds one or two as many as they eat, a shank or a partridge each, a
+ * pheasant for two; of all else as few as it comes in.
+ * @example piecesOf(findCut('pheasant'), 6) // 3
+ */
+export function piecesOf(
+  { mass_kg: { usual, most }, perHead_kg }: Pick<Cut, 'mass_kg' | 'perHead_kg'>,
+  heads: number,
+): number {
+  const feeds = usual / perHead_kg
+  if (feeds > MOST_BY_PIECE) return Math.max(1, Math.ceil((heads * perHead_kg) / most))
+  return Math.max(1, feeds < 1 ? heads * Math.round(1 / feeds) : Math.ceil(heads / Math.round(feeds)))
+}
+
+/**
+ * Raw weight by heads, rounded up to 50 g, or to the kitchen's own step.
  * @example buyFor(findCut('beef-rib-bone-in'), 6, 20) // { mass_kg: 2.7, pieces: 1, price: 54, pricePerHead: 9 }
  */
 export function buyFor(cut: Cut, heads: number, pricePerKg: number | undefined): Purchase {
   const wanted = heads * cut.perHead_kg
-  const pieces = Math.max(1, Math.ceil(wanted / cut.mass_kg.most))
+  const pieces = piecesOf(cut, heads)
   const mass_kg = rounded(wanted / pieces, cut.buyStep_kg ?? 0.05)
   const price = pricePerKg === undefined ? undefined : mass_kg * pieces * pricePerKg
   return { mass_kg, pieces, price, pricePerHead: price === undefined ? undefined : price / Math.max(1, heads) }

@@ -170,6 +170,10 @@ const NAMES: Readonly<Record<string, readonly string[]>> = {
   'lamb best end': ['lamb-rack'],
   'guard honour': ['lamb-rack'],
   'lamb crown': ['lamb-rack'],
+  'lamb loin fillet': ['lamb-cannon'],
+  'hogget loin': ['lamb-loin'],
+  'mutton loin': ['lamb-loin'],
+  'hogget rump': ['lamb-rump'],
   pork: ['pork-loin', 'pork-shoulder', 'pork-rib-rack'],
   'pork loin': ['pork-loin'],
   'pork filet': ['pork-tenderloin'],
@@ -196,7 +200,10 @@ const NAMES: Readonly<Record<string, readonly string[]>> = {
   'green ham': ['fresh-ham'],
   'bayonne ham': ['smoked-ham'],
   'picnic ham': ['smoked-ham-half'],
-  'ham hock': ['smoked-ham-half'],
+  'ham hock': ['pork-knuckle'],
+  'gammon hock': ['pork-knuckle'],
+  'ham knuckle': ['pork-knuckle'],
+  'bacon hock': ['pork-knuckle'],
   'turkey breast roll': ['turkey-breast-boneless'],
   'spiral cut ham': ['cooked-ham'],
   'spiral sliced ham': ['cooked-ham'],
@@ -350,16 +357,30 @@ const isPartOf = (ids: readonly string[], [part = '', next = '', unit = '']: rea
 
 /** What is braised, boiled or fried, or no meat: no roast is planned of it, least of all of what stands in its name. */
 const NO_ROAST =
-  /^(?:(?:two|three|four|five|multi|\d) birds? roasts?|ribs (?:\d+|one|two|three|four) racks?|(?:beef |pork |bbq )?(?:spare|baby back|back|country style) ?ribs|(?:veal |beef )?shanks?(?! (?:end|half|portion|on|off|in)(?: |$))|(?:corned|salt|minced|ground|chipped) beef|(?:beef|ox|pig|pork|veal) ?(?:cheeks?|tails?|tongues?|liver|kidneys?|heart)|oxtail|osso ?buco|(?:salmon|tuna|cod|halibut|monkfish|swordfish|turbot|haddock|ostrich|kangaroo|emu)(?: (?:fillets?|loins?|tails?|sides?|steaks?|roasts?))?|magrets?(?: de canard)?|cuisses? de (?:canard|poulet|dinde)|(?:vegetarians?|veggies?|vegans?|mushrooms?|nut|salmon|lentils?|beetroot|squash|chestnut|tofu) (?:wellington|roast|loaf|lasagne?|crown)|whole (?:lamb|pig|hog|goat|calf)(?! (?:leg|shoulder|rack|loin|saddle|neck|breast|rump|haunch|belly)s?(?: |$))|(?:beef|pork|lamb|veal|venison) (?:mince|steaks?(?! (?:roast|joint))|chops|cutlets|sausages?|burgers?|stew|curry|meatballs))(?= |$)/
+  /^(?:(?:two|three|four|five|multi|\d) birds? roasts?|ribs (?:\d+|one|two|three|four) racks?|(?:beef |pork |bbq )?(?:spare|baby back|back|country style) ?ribs|(?:veal |beef )?shanks?(?! (?:end|half|portion|on|off|in)(?: |$))|(?:corned|salt|minced|ground|chipped) beef|(?:beef|ox|pig|pork|veal) ?(?:cheeks?|tails?|tongues?|liver|kidneys?|heart)|oxtail|osso ?buco|(?:salmon|tuna|cod|halibut|monkfish|swordfish|turbot|haddock|sea ?bass|(?:sea )?bream|trout|mackerel|lobsters?|ostrich|kangaroo|emu)(?: (?:fillets?|loins?|tails?|sides?|steaks?|roasts?))?|magrets?(?: de canard)?|cuisses? de (?:canard|poulet|dinde)|meat ?loa(?:f|ves)|(?:vegetarians?|veggies?|vegans?|mushrooms?|nut|salmon|lentils?|beetroot|squash|chestnut|tofu) (?:wellington|roast|loaf|lasagne?|crown)|whole (?:lamb|pig|hog|goat|calf)(?! (?:leg|shoulder|rack|loin|saddle|neck|breast|rump|haunch|belly)s?(?: |$))|(?:beef|pork|lamb|veal|venison) (?:mince|steaks?(?! (?:roast|joint))|chops|cutlets|sausages?|burgers?|stew|curry|meatballs))(?= |$)/
+const uncounted = (words: string): string => words.toLowerCase().replace(/^\d{1,2} /, '')
+/** Roasts that no cut of ours is: nothing is planned of them, least of all of the beast that their name ends with. */
+const OTHER_ROAST =
+  /^(?:(?:wild )?boar(?: (?:haunch|leg|saddle|loin|joint))?(?! shoulder)|(?:haunch|leg|saddle|loin) of (?:wild )?boar|(?:wild )?(?:rabbits?|hares?)(?: (?:saddles?|legs?|loins?))?|(?:saddles?|legs?|loins?) of (?:rabbit|hare)|(?:wood ?)?pigeons?(?: breasts?)?|squabs?|woodcocks?|snipes?|suckling pigs?|(?:lamb|mutton|hogget) noisettes?|noisettes? of (?:lamb|mutton|hogget))(?= |$)/
+/**
+ * Whether some words are a roast of a beast or a part that is not planned here.
+ * @example isOtherRoast('wild boar') // true
+ */
+export const isOtherRoast = (words: string): boolean => OTHER_ROAST.test(uncounted(words))
 /**
  * Whether some words are meat that is not roasted.
  * @example isNoRoast('oxtail') // true
  */
-export const isNoRoast = (words: string): boolean => NO_ROAST.test(words.toLowerCase())
-/** Words from a place on that are such meat, how many. */
+export const isNoRoast = (words: string): boolean => NO_ROAST.test(uncounted(words))
+/** Words from a place on that are such meat, and how many of it, how many: "4 pork chops", "pigeons x4". */
 export function noRoastAt(words: readonly string[], at: number): number {
-  const found = NO_ROAST.exec(words.slice(at, at + 4).join(' '))
-  return found ? found[0].split(' ').length : 0
+  const counted = /^\d{1,2}$/.test(words[at] ?? '') ? 1 : 0
+  const said = words.slice(at + counted, at + counted + 4).join(' ')
+  const found = NO_ROAST.exec(said) ?? OTHER_ROAST.exec(said)
+  if (!found) return 0
+  const end = at + counted + found[0].split(' ').length
+  const isTimes = words[end] === 'x' && /^\d{1,2}$/.test(words[end + 1] ?? '')
+  return end - at + (isTimes ? 2 : 0)
 }
 
 /** "Pheasant, bacon": what nobody weighs and calls no joint is laid on. @param after the place behind the word */
@@ -443,6 +464,8 @@ export function withTraits(id: string, traits: CutTraits): string {
   if ((id === 'turkey' && crown) || id === 'turkey-breast-bone-in')
     return bone === 'out' || rolled ? 'turkey-breast-boneless' : 'turkey-breast-bone-in'
   if (id === 'duck' && crown) return 'duck-crown'
+  // On the bone it is half a saddle.
+  if (id === 'lamb-loin' && bone === 'in') return 'lamb-saddle'
   if (id === 'pork-loin' && bone === 'in') return 'pork-rib-rack'
   if (id === 'pork-loin' && stuffed) return 'pork-loin-stuffed-rolled'
   return id

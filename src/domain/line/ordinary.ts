@@ -5,11 +5,11 @@
  */
 export const ORDINARY: ReadonlySet<string> = new Set(
   `
-  able along apply baker ball bank barry base beat bend berkshire blood board boat booked born brain break bride
-  bruce building butler call card care carl carver case cell cellar cheek chunk class clear close closes
+  able along apply baker ball bank barry base beat bend berkshire blood board boat booked born brain break bream bride
+  bruce building butler call card care carl carver case cell cellar cheek chops chunk class clear close closes
   collection cooling cost crime curry deal deck dixon east election enter even ever fail farm feeling find
   finger firm flour food force frank fred gents goal grace grant greg groom guess hair harry heart help here
-  hill hugh hunt jane joan john kate keep kelly kent kill kind knight lads lane lard larry liver luke lynch
+  hill hugh hunt jane joan john kate keep kelly kent kill kind knight lads lane lard larry liver luke lynch mackerel
   main mains manage manager many marsh mass marshall match mates matter mayo mean mike moist money mouth move
   must name nearly needed niece none note oliver onto packed packet page pain place parker pass patrick paul
   pearson personal peter pick pierce pinch plated position potter power price prove races raise rather reach

@@ -7,7 +7,7 @@ import { waysOf } from '../house/ways'
 import { fail, type Outcome, type Span, succeed } from '../problem/problem'
 import { nearestOf } from '../quantity/nearest'
 import { toldApart } from './bare-heats'
-import { isNoRoast, NAME_WORDS, nameInLine } from './cut-names'
+import { isNoRoast, isOtherRoast, NAME_WORDS, nameInLine } from './cut-names'
 import { dayOfDate } from './day-of-date'
 import type { Fact, Meaning } from './fact'
 import { leadHours } from './lead'
@@ -35,7 +35,17 @@ import { areTwoMeals, hoursOf, seatedOf, tablesAgain } from './seatings'
 import { type LineContext, readSentence } from './sentence'
 import { sharedOut } from './shares'
 import { LONGEST_LINE } from './tokens'
-import { byRoast, guestsOf, isInPastry, isSaidCloser, namedAgain, OF_TABLE, ownersOf, portionsOf } from './whose'
+import {
+  byRoast,
+  crownAlone,
+  guestsOf,
+  isInPastry,
+  isSaidCloser,
+  namedAgain,
+  OF_TABLE,
+  ownersOf,
+  portionsOf,
+} from './whose'
 
 export type { Ask, Choice, HeatedStage, LineReading, SaidRoast } from './said-roast'
 
@@ -54,7 +64,9 @@ export function readLine(line: string, context: LineContext): Outcome<LineReadin
   if (line.length > LONGEST_LINE) return fail({ code: 'line_too_long', given: line.length, most: LONGEST_LINE })
   const sentence = withNegated(readSentence(line, context), line)
   const { unknown } = sentence
-  const kept = sentence.meanings.filter((_, i, all) => !isSaidCloser(all, i, line) && !isInPastry(all, i, line))
+  const kept = crownAlone(sentence.meanings, line).filter(
+    (_, i, all) => !isSaidCloser(all, i, line) && !isInPastry(all, i, line),
+  )
   const said = tablesAgain(sharedOut(kept, line)).flatMap((meaning, _, all) => wishOfAll(meaning, all))
   const told = tableHour(continentalHour(toldApart(said, line, context.reads), line, context), line, context)
   const meanings = goneIn(portionsOf(namedAgain(heldUntil(told, line, context), line), line), line, context)
@@ -68,7 +80,7 @@ export function readLine(line: string, context: LineContext): Outcome<LineReadin
 
   for (const { from, to, text } of unknown.slice(0, 6)) {
     const near =
-      ORDINARY.has(text.toLowerCase()) || isNoRoast(text)
+      ORDINARY.has(text.toLowerCase()) || isNoRoast(text) || isOtherRoast(text)
         ? []
         : nearestOf(text, NAME_WORDS, 2).filter((word) => word !== text.toLowerCase())
     asks.push({

@@ -8,23 +8,22 @@ import type { StagePart } from '../roast/roast-document'
 import { type CutTraits, isHam, nameInLine, withTraits } from './cut-names'
 import type { Fact, Meaning, SaidHeat } from './fact'
 import { isPulled } from './readers/doneness'
-import { coverBefore, type HeatsSaid, takeHeat, takeSchool, takeStage, timeByWeight } from './said-heat'
-import type { Ask, HeatedStage, SaidRoast } from './said-roast'
+import {
+  coverBefore,
+  type HeatsSaid,
+  hotAtLast,
+  LONG_MIN,
+  lowFor,
+  takeHeat,
+  takeSchool,
+  takeStage,
+  timeByWeight,
+} from './said-heat'
+import type { Ask, SaidRoast } from './said-roast'
 import type { Role } from './scale'
 import { piecesFor, weightTaken } from './weight-taken'
 import { IN_PASTRY, namesMeat } from './whose'
 
-/** What falls apart, and is said to take so long and nothing of its heat, is cooked low, minutes. */
-const LONG_MIN = 180
-/** The longer it is in, the lower (common practice): from so many minutes on, at so many °C. */
-const LOWER: readonly (readonly [number, number])[] = [
-  [600, 105],
-  [360, 120],
-]
-const lowFor = (minutes: number): Pick<HeatedStage, 'set_c' | 'usual'> => {
-  const set_c = LOWER.find(([from]) => minutes >= from)?.[1]
-  return set_c === undefined ? { usual: 'low' } : { set_c }
-}
 const ABOUT = /\b(?:about|around|roughly|approx\w*|takes?)\b/i
 /** A smoker is kept no hotter, °C. */
 const MOST_SMOKER_C = 165
@@ -296,6 +295,7 @@ export function roastsOf(
     stages.length = 0
   }
   coverBefore(heats)
+  hotAtLast(heats)
   timeByWeight(heats, notes)
   // "425 F, 80 minutes": so long in the one heat that is said. Where there is none, or several, nobody knows of what.
   const joint = findCut(ids[0] ?? '')

@@ -20,6 +20,7 @@ const LEAST_CRISP_C = 200
 /** Words for a crust that say nothing of its being first, and where. */
 const SEARS = /^(?!.*\bfirst\b).*\b(?:sear|brown)/i
 const IN_A_PAN = /\b(?:pan|skillet|cast iron)\b/i
+const LOW_THEN_HOT = /^(?:low|slow|gentle),? (?:and )?then (?:very )?(?:hot|high)\b/i
 const TILL = /^(?:to|until|till)\b/i
 /** Schools that say nothing new after some others. */
 const ADDS: Readonly<Record<string, readonly string[]>> = {
@@ -124,6 +125,8 @@ export function takeStage(heats: HeatsSaid, meaning: Meaning, part: SaidStage): 
     : stays
   if (sear && stages.length === 0 && roast.set_c === undefined && roast.school === undefined) heats.searsFirst = true
   if (stage.on === 'fan') roast.oven = 'fan'
+  // "Low then hot, 250 for 10": by the order it is named in.
+  if (LOW_THEN_HOT.test(spelt(meaning))) roast.school ??= 'reverse-sear'
   // "Indirect till 46, then direct": that was what it reads before its finish.
   const till = heats.seen.get('serve')
   if (stage.finish && stages.length === 0 && till && roast.serve_c !== undefined && TILL.test(spelt(till))) {
@@ -193,6 +196,46 @@ export function coverBefore({ roast, stages }: HeatsSaid): void {
   if (roast.cover === undefined || roast.cover === 'bare' || bare < 1) return
   for (const [i, stage] of stages.slice(0, bare).entries()) stages[i] = { ...stage, cover: stage.cover ?? roast.cover }
   delete roast.cover
+}
+
+/** What falls apart, and is said to take so long and nothing of its heat, is cooked low, minutes. */
+export const LONG_MIN = 180
+/** The longer it is in, the lower (common practice): from so many minutes on, at so many °C. */
+const LOWER: readonly (readonly [number, number])[] = [
+  [600, 105],
+  [360, 120],
+]
+export const lowFor = (minutes: number): Pick<HeatedStage, 'set_c' | 'usual'> => {
+  const set_c = LOWER.find(([from]) => minutes >= from)?.[1]
+  return set_c === undefined ? { usual: 'low' } : { set_c }
+}
+
+/** Gentle until the end: what is said to be hot and short of these is that end. */
+export const ENDS_HOT: readonly string[] = ['reverse-sear', 'low-and-long']
+const MOST_CRISP_MIN = 30
+
+/**
+ * "Low and slow, 240 for 20 min", "low then hot, 250 for 10": of what is cooked gently the one heat that is hot and
+ * short is its finish. "230 for 20 min, then low and slow" begins with it.
+ */
+export function hotAtLast(heats: HeatsSaid): void {
+  const { stages, seen, span } = heats
+  const { school = '', set_c } = heats.roast
+  const [only] = stages
+  if (!only || stages.length > 1 || set_c !== undefined || !ENDS_HOT.includes(school)) return
+  const isPlain = only.on === 'oven' && only.core_c === undefined && only.cover === undefined
+  if (!isPlain || (only.minutes ?? Number.POSITIVE_INFINITY) > MOST_CRISP_MIN || (only.set_c ?? 0) < LEAST_CRISP_C)
+    return
+  const opens = (seen.get('stage')?.from ?? 0) < (seen.get('school')?.from ?? 0)
+  if (school === 'reverse-sear' || !(opens || only.first)) {
+    stages[0] = { ...only, finish: true }
+    return
+  }
+  stages[0] = { ...only, first: true, finish: undefined }
+  if (span && span.minutes >= LONG_MIN) {
+    stages.push({ on: 'oven', ...lowFor(span.minutes), minutes: span.minutes })
+    heats.span = undefined
+  }
 }
 
 /** "180, 20 min per 500 g plus 20": so long in the one heat that is said; kept as a note where that is none, or several. */

@@ -3,6 +3,7 @@ import { easter } from 'date-easter'
 import { format } from 'date-fns'
 import type { Fact } from './fact'
 import { afternoon, isDay, LONGEST_MOMENT, readMoment } from './moment'
+import { hourOfPart } from './part-of-day'
 import { minutesOf } from './readers'
 import { COME_NEXT, DAYS_SAID, isHour12, MEASURED, MONTH } from './said-clock'
 import { NUMBER } from './tokens'
@@ -55,6 +56,12 @@ const MEALS: readonly (readonly [RegExp, number])[] = [
   [/\b(?:dinner|supper|evening|tonight|night)\b/, 19],
 ]
 const USUAL_HOUR = 19
+/** The hour of the meal, or of the part of the day, that some words name. */
+const hourNamed = (words: string): number | undefined =>
+  words
+    .split(' ')
+    .map(hourOfPart)
+    .find((hour) => hour !== undefined) ?? MEALS.find(([pattern]) => pattern.test(words))?.[1]
 
 const LEADS_TABLE =
   /^(?:(?:to be )?(?:on the table|ready|done(?= by| at| for| around| about| \d)|plate[sd]?(?: up)?|s(?:it(?:ting)?|at) down(?: about| around)?|(?:mains?|main course)(?= for| by| at)|(?:on )?the pass|pick(?:ed)?(?:[ -]?up)|collect(?:ed|ion|ing)?|deliver(?:ed|y|ing)?|eat(?:ing|en)?|serv(?:e|ed|ing)|carv(?:ed?|ing)|slic(?:ed?|ing)(?= (?:at|for|by|from|it)\b)|(?:goes |go )?(?:on )?the table|dinner|lunch|supper)(?: is| for| by| at| on)*) /
@@ -105,9 +112,21 @@ const putIn = (at_s: number, words: readonly string[]): Found['fact'] => ({
   ...(words.some((word) => HALF_SAID.test(word)) ? { halfSaid: true } : {}),
 })
 
+/** Dinners start between these, o'clock. */
+const DINNER_H = { from: 17, to: 21 }
+/** "An 11 am start", "16:30 start": the hour stands before the word. What starts at seven in the evening is the dinner. */
+function startAt(words: readonly string[], context: MomentContext): Found | undefined {
+  const end = words.slice(0, 4).indexOf('start')
+  const said = words.slice(0, Math.max(0, end)).map((word, i) => afternoon(word, words[i + 1], BEFORE_DAWN))
+  const found = said.some(isClock) ? readMoment(said, context) : undefined
+  const starts_h = found && new TZDate(found.at_s * 1000, context.timeZone).getHours()
+  const isDinner = starts_h !== undefined && starts_h >= DINNER_H.from && starts_h < DINNER_H.to
+  return found?.count === end && !isDinner ? { count: end + 1, fact: putIn(found.at_s, said) } : undefined
+}
+
 function putInAt(words: readonly string[], context: MomentContext): Found | undefined {
   const lead = `${words.slice(0, LONGEST_MOMENT).join(' ')} `.match(PUT_IN)
-  if (!lead) return undefined
+  if (!lead) return startAt(words, context)
   const skipped = lead[0].trim().split(' ').length
   const rest = words.slice(skipped, skipped + LONGEST_MOMENT)
   const soon = rest[0] === 'now' ? { count: 1, at_s: Math.ceil(context.now_s / 60) * 60 } : withinAt(rest, context)
@@ -411,9 +430,9 @@ function mealAt(words: readonly string[], context: MomentContext): Found | undef
   const first = words[0] ?? ''
   const named = /^(?:for|at)$/.test(first) ? (words[1] ?? '') : first
   const meal = /^(?:brunch|lunch|lunchtime|dinner|supper)$/.test(named)
-    ? MEALS.find(([pattern]) => pattern.test(named))
-    : undefined
-  const found = meal && readMoment([`${meal[1]}:00`], context)
+    ? MEALS.find(([pattern]) => pattern.test(named))?.[1]
+    : hourOfPart(named)
+  const found = meal === undefined ? undefined : readMoment([`${meal}:00`], context)
   return found
     ? { count: named === first ? 1 : 2, fact: { kind: 'moment', at_s: found.at_s, said: 'clock', weak: 'meal' } }
     : undefined
@@ -471,11 +490,9 @@ function dayOnly(
   whole = '',
 ): Found | undefined {
   const named = after[0] ?? ''
-  const meal =
-    MEALS.find(([pattern]) => pattern.test(named)) ??
-    MEALS.find(([pattern]) => pattern.test(whole.split(' ').slice(0, used).join(' ')))
-  const hour = meal?.[1] ?? USUAL_HOUR
+  const said = whole.split(' ').slice(0, used)
+  const hour = hourNamed(named) ?? hourNamed(said.join(' ')) ?? USUAL_HOUR
   const found = readMoment([day === 'tonight' ? 'today' : day, `${hour}:00`], context)
-  const takes = MEALS.some(([pattern]) => pattern.test(named)) ? 1 : 0
+  const takes = hourNamed(named) === undefined ? 0 : 1
   return found ? { count: used + takes, fact: { kind: 'moment', at_s: found.at_s, said: 'day' } } : undefined
 }

@@ -15,7 +15,7 @@ import { type Found, inAfter, type MomentContext, momentAt, startedAt } from './
 import { isImperial } from './scale'
 import { againAt } from './seatings'
 import { FILLER, spelling } from './spelling'
-import { breakfasts, enumerated, HOUR_WORDS, spokenNumbers } from './spoken'
+import { HOUR_WORDS, written } from './spoken'
 import { NUMBER, numberOf, type Token, tokensOf } from './tokens'
 
 /** A line word by word: what was understood and what was not. */
@@ -362,7 +362,7 @@ export function readSentence(whole: string, context: LineContext): Sentence {
     const text = owned.has(token.text) ? undefined : spelling(token.text)
     return text === undefined ? token : { ...token, text, was: token.text }
   })
-  const tokens = clocks(middles(oneHeat(spokenNumbers(breakfasts(enumerated(spelt, line)), line), line), line), line)
+  const tokens = clocks(middles(oneHeat(written(spelt, line), line), line), line)
   const words = tokens.map(({ text }) => text)
   const joined = words.join(' ')
   const starts: number[] = []

@@ -1,3 +1,4 @@
+import { partOfDay } from './part-of-day'
 import { madeOne, type Rule, TIME, type Token, textAt } from './tokens'
 
 /** Numbers as they are spoken, or typed in haste: fourteen, twenty-two, two hundred and ten, one point eight, 1 kilo 800. */
@@ -209,13 +210,38 @@ const kilosAndGrams: Rule = (tokens, at) => {
   return { count: named ? 4 : 3, text: `${Number(kilos) + Number(grams) / 1000} kg` }
 }
 
+const A_DAY = /^(?:(?:sun|mon|tues?|wed(?:nes)?|thu(?:rs)?|fri|sat(?:ur)?)(?:day)?|tomorrow|today|thanksgiving)$/
+const A_FEAST = /^(?:christmas|xmas|boxing|new years?) (?:day|eve)$/
+/** "Goose 5 kg, 2 Christmas day": before a day, and nothing else, it is an hour. */
+const hourOfDay: Rule = (tokens, at) => {
+  const word = textAt(tokens, at)
+  if (!/^[1-9]$/.test(word) || (at > 0 && joined(tokens, at)) || !joined(tokens, at + 1)) return undefined
+  const count = A_DAY.test(textAt(tokens, at + 1)) ? 1 : 2
+  const day = textAt(tokens, at + 1) + (count === 2 ? ` ${textAt(tokens, at + 2)}` : '')
+  const isAlone = tokens[at + 1 + count] === undefined || !joined(tokens, at + 1 + count)
+  return isAlone && (A_DAY.test(day) || A_FEAST.test(day)) ? { count: 1, text: `${word}:00` } : undefined
+}
+
 /**
  * Spoken numbers as figures, each where its first word stood.
  * @param line the line they stand in
  */
 export const spokenNumbers = (tokens: readonly Token[], line: string): Token[] =>
   madeOne(
-    madeOne(tokens, line, [letters, hundreds, ofTheDay, hourAnd, withPart, decimal, ohs, heatInTwo, aHeat, plain]),
+    madeOne(tokens, line, [
+      partOfDay,
+      hourOfDay,
+      letters,
+      hundreds,
+      ofTheDay,
+      hourAnd,
+      withPart,
+      decimal,
+      ohs,
+      heatInTwo,
+      aHeat,
+      plain,
+    ]),
     line,
     [kilosAndGrams],
   )
@@ -241,3 +267,21 @@ export const breakfasts = (tokens: readonly Token[]): Token[] =>
     const isHour = /^(?:[5-9]|1[01])(?:[:.][0-5]\d)?$/.test(token.text) && !/^[ap]m$/.test(textAt(tokens, at + 1))
     return isHour && textAt(tokens, led) === 'breakfast' ? [token, { ...token, text: 'am', parted: false }] : [token]
   })
+
+const AN_HOUR = /^\d{1,2}[:.][0-5]\d$|^[ap]m$/
+/** "Saturday 7.30 x8", "19:00 x 12": an hour is for so many people, not so many times. */
+export const covers = (tokens: readonly Token[]): Token[] =>
+  tokens.flatMap((token, at): Token[] => {
+    const isTimes = (i: number) => textAt(tokens, i) === 'x' && AN_HOUR.test(textAt(tokens, i - 1)) && joined(tokens, i)
+    const isMany = (i: number) => /^\d{1,3}$/.test(textAt(tokens, i)) && joined(tokens, i)
+    if (isTimes(at) && isMany(at + 1)) return []
+    const isNamed = /^(?:covers|people|pax|guests|persons)$/.test(textAt(tokens, at + 1))
+    return isTimes(at - 1) && isMany(at) && !isNamed ? [token, { ...token, text: 'people', parted: false }] : [token]
+  })
+
+/**
+ * What was spoken, counted up and abbreviated, as it is written.
+ * @param line the line they stand in
+ */
+export const written = (tokens: readonly Token[], line: string): Token[] =>
+  spokenNumbers(breakfasts(covers(enumerated(tokens, line))), line)

@@ -14,11 +14,16 @@ const MOST_RIBS = 7
 /** What is bought for so many heads: what each piece weighs, to a tenth or as the kitchen buys, kg, and how many. */
 function asBought(known: Cut, standards: HouseStandards, heads: number) {
   const cut = cutByStandards(known, standards)
-  const { mass_kg: bought_kg, pieces } = buyFor(cut, heads, undefined)
+  const bought = buyFor(cut, heads, undefined)
+  const wanted_kg = heads * cut.perHead_kg
+  // Sixty shanks are as many as nobody lists: fewer, and larger.
+  const fewest = Math.max(1, Math.ceil(wanted_kg / cut.mass_kg.most))
+  const { mass_kg: bought_kg, pieces } =
+    bought.pieces > MOST_SHARED ? { mass_kg: wanted_kg / fewest, pieces: fewest } : bought
   // Nobody sells half a duck for one.
-  const wanted_kg = Math.min(cut.mass_kg.most, cut.bone === 'bird' ? Math.max(cut.mass_kg.least, bought_kg) : bought_kg)
+  const piece_kg = Math.min(cut.mass_kg.most, cut.bone === 'bird' ? Math.max(cut.mass_kg.least, bought_kg) : bought_kg)
   return {
-    kg: cut.buyStep_kg === undefined ? tenth(wanted_kg) : wanted_kg,
+    kg: cut.buyStep_kg === undefined ? tenth(piece_kg) : piece_kg,
     pieces: meant(pieces),
   }
 }

@@ -201,3 +201,14 @@ export function namedAgain(meanings: readonly Meaning[], line: string): Meaning[
     return fact ? { ...meaning, fact } : meaning
   })
 }
+
+/** "Crown 3.5 kg, Christmas dinner": where no meat is named it is a turkey's, or a duck's; that is asked. */
+export function crownAlone(meanings: readonly Meaning[], line: string): Meaning[] {
+  const isNamed = meanings.some(({ fact }) => fact.kind === 'cut')
+  return meanings.map((meaning): Meaning => {
+    const { fact, from, to } = meaning
+    return !isNamed && fact.kind === 'traits' && fact.traits.crown && /crown/i.test(line.slice(from, to))
+      ? { ...meaning, fact: { kind: 'cut', ids: ['turkey-breast-bone-in', 'duck-crown'], count: 1 } }
+      : meaning
+  })
+}

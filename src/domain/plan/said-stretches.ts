@@ -2,6 +2,7 @@ import { HEAT_PARAMETERS } from '@/core/heat/parameters'
 import { usualThickness } from '@/core/heat/piece'
 import { findSchool, type School } from '@/core/program/schools'
 import type { Cut } from '@/core/reference/cuts'
+import { ENDS_HOT } from '@/domain/line/said-heat'
 import type { HeatedStage, SaidRoast } from '../line/reading'
 import { GENTLE_C } from '../line/said-heat'
 import type { ProgramPart, StagePart } from '../roast/roast-document'
@@ -119,7 +120,12 @@ export function staged(roast: SaidRoast, cut: Cut): ProgramPart {
   const panned = said.filter(({ on, finish }) => on === 'pan' && !finish)
   // "On the barbecue, 135 to 50": what was said as an oven is its fire.
   const onFire = roast.school === 'two-zone-fire' || said.some(({ on }) => on === 'fire')
-  const gentle_c = onFire ? (findSchool('two-zone-fire') as School).usual(cut).set_c : steadySet(cut)
+  const gently = onFire
+    ? 'two-zone-fire'
+    : ['reverse-sear', 'low-and-long'].find(
+        (school) => roast.school && ENDS_HOT.includes(roast.school) && findSchool(school)?.suits(cut),
+      )
+  const gentle_c = gently === undefined ? steadySet(cut) : (findSchool(gently) as School).usual(cut).set_c
   const fallback_c = roast.set_c ?? gentle_c
   const rest = said.filter((stage) => !panned.includes(stage)).map((stage) => (onFire ? overCoals(stage) : stage))
   // Seared first, said without how long.

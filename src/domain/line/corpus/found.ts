@@ -140,7 +140,7 @@ export const FOUND: readonly (readonly [line: string, means: string])[] = [
   ['when do I start a 2kg lamb leg for 7pm', '2kg lamb-leg-bone-in | @11-24T19:00'],
   ['cold oven 200C, chicken 1.5kg, 6pm', '1.5kg [cold200] chicken | @11-24T18:00'],
   ['turkey 6kg partially frozen today 6pm', '6kg frozen turkey | @11-24T18:00'],
-  ['lamb rump 300g x 4', '0.3kg lamb-leg-bone-in x4 | ?cut ?rump'],
+  ['lamb rump 300g x 4', '0.3kg lamb-rump x4 | '],
   ['6kg bone in ham fresh, 160 until 68 then 230 for skin', '6kg [160>68] [230] fresh-ham note |'],
   ['wing rib 3kg medium', '3kg =medium beef-rib-bone-in |'],
   ['sirloin tip 2kg', '2kg beef-round-or-rump |'],
@@ -408,7 +408,7 @@ export const FOUND: readonly (readonly [line: string, means: string])[] = [
   ['haggis lamb 2kg burns night', '2kg lamb-leg-bone-in | ?cut ?haggis @01-25T19:00'],
   ['turkey 6kg hogmanay 8pm', '6kg turkey | @12-31T20:00'],
   ['strip loin 2kg on st patricks day at 7', '2kg beef-strip-loin | @03-17T19:00'],
-  ['lamb rump 1.2kg pan fried then 180 for 15 minutes', '1.2kg [180/15] lamb-leg-bone-in pan-first | ?cut ?rump'],
+  ['lamb rump 1.2kg pan fried then 180 for 15 minutes', '1.2kg [180/15] lamb-rump pan-first | '],
   [
     'prime rib 3 bones ~7 lb start it at 3pm at 225 when will it be done',
     '3.18kg beef-rib-bone-in oven107 | in@11-24T15:00',

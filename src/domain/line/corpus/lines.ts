@@ -424,7 +424,7 @@ export const LINES: readonly (readonly [line: string, means: string])[] = [
     '?kg [*274/8] [121>52] beef-rib-bone-in rest30 | ',
   ],
   ['1.2kg eye of round, 500f oven off method', '1.2kg beef-eye-of-round oven-off oven260 | '],
-  ['suckling pig 6kg', '?meat ?suckling pig'],
+  ['suckling pig 6kg', '6kg ?meat ?suckling pig'],
   ['crown of turkey 3kg for 10 at half one on boxing day', '3kg turkey-breast-bone-in | @12-26T13:30 for10'],
   ['rib 3kg medium rare tmrw 7pm', '3kg =medium-rare beef-rib-bone-in | @11-25T19:00'],
   ['shoulder of lamb 2.2 k', '2.2kg lamb-shoulder | '],

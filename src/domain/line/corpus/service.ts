@@ -329,7 +329,7 @@ export const SERVICE: readonly (readonly [line: string, means: string])[] = [
   ['rib 3kg 160, 14:30 in the oven', '3kg beef-rib-bone-in oven160 | in@11-24T14:30'],
   ['pork belly 2kg slow 6 hours then crisp, 7pm', '2kg [*] [120/360] low-and-long pork-belly | @11-24T19:00'],
   ['lamb shoulder 2kg 5 hours, crisp up at the end, 7pm', '2kg [*] [low/300] lamb-shoulder | @11-24T19:00'],
-  ['ham hocks 3 x 1 kg braised 4 h 18:30', '1kg [low/240] foil smoked-ham-half x3 | @11-24T18:30'],
+  ['ham hocks 3 x 1 kg braised 4 h 18:30', '1kg [low/240] foil pork-knuckle x3 | @11-24T18:30'],
   [
     'butterflied leg of lamb 1.8kg bbq 40 min, 6pm',
     '1.8kg [fire/40] lamb-leg-butterflied two-zone-fire | @11-24T18:00',

@@ -54,7 +54,8 @@ export const TABLE: readonly Reader[] = [
   // for 8-10 people, 8 or 10 guests: as many as there may be
   reader(
     `(?:for |feeds |feeding |serves |serving |we are )?(${N})(?: or| to)? (${N}) (?:hungry )?${PEOPLE}`,
-    ([, least = '', most = '']) => (numberOf(least) < numberOf(most) ? guests(numberOf(most)) : undefined),
+    ([, least = '', most = '']) =>
+      Number.isInteger(numberOf(least)) && numberOf(least) < numberOf(most) ? guests(numberOf(most)) : undefined,
   ),
   // guests: 9
   listed(
