@@ -114,7 +114,7 @@ export function factWords(fact: Fact, units: Units, now_s?: number): string | un
         .filter(Boolean)
         .join(' ')
     case 'school':
-      return findSchool(fact.id)?.name.toLowerCase()
+      return `${findSchool(fact.id)?.name.toLowerCase()}${fact.minutes === undefined ? '' : `, ${span(fact.minutes)} breast down`}`
     case 'doneness':
       return donenessName(fact.word).toLowerCase()
     case 'serve':

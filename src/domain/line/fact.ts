@@ -116,7 +116,8 @@ export type Fact =
       /** Kept until this hour, as it was said. */
       readonly until?: string
     }
-  | { readonly kind: 'school'; readonly id: string }
+  /** With how long its first stretch lasts, where that is said with it. */
+  | { readonly kind: 'school'; readonly id: string; readonly minutes?: number }
   | { readonly kind: 'doneness'; readonly word: string }
   | {
       readonly kind: 'serve'

@@ -216,7 +216,7 @@ export function roastsOf(
         if (fact.minutes !== undefined) roast.second_min = fact.minutes
         break
       case 'school':
-        takeSchool(heats, meaning, fact.id)
+        takeSchool(heats, meaning, fact)
         break
       case 'doneness':
         roast.doneness = fact.word

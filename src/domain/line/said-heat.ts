@@ -268,7 +268,12 @@ export function takeHeat({ roast, stages, toCelsius }: HeatsSaid, fact: Extract<
 }
 
 /** Takes a school by its name, or a sear as what comes after a reading. */
-export function takeSchool({ roast, stages, spelt }: HeatsSaid, meaning: Meaning, id: string): void {
+export function takeSchool(
+  { roast, stages, spelt }: HeatsSaid,
+  meaning: Meaning,
+  { id, minutes }: Extract<Fact, { kind: 'school' }>,
+): void {
+  if (minutes !== undefined) roast.second_min = minutes
   // "120 to 48, sear": what has its reading is seared after it.
   const isRead = roast.pull_c !== undefined || stages.at(-1)?.core_c !== undefined
   // "Reverse seared, low and slow", "sous vide, sear": the second only praises the first, or belongs to it.

@@ -51,6 +51,14 @@ export function againAt(words: readonly string[], context: MomentContext): Found
   }
 }
 
+/** "Sirloin 3.2 kg, 6 at 7": of one that was weighed they are who eats; "quail, 12 at 8" are so many of it. */
+function isTableOfOne(meanings: readonly Meaning[], at: number): boolean {
+  const agains = meanings.filter(({ fact }) => fact.kind === 'again').length
+  const isWeighed = meanings.slice(0, at).some(({ fact }) => fact.kind === 'mass')
+  const isMany = meanings.some(({ fact }) => (fact.kind === 'cut' && fact.count > 1) || fact.kind === 'pieces')
+  return agains === 1 && isWeighed && !isMany
+}
+
 /**
  * "Beef for 40 at half past twelve and 40 at two": as many again who eat, and not as many joints, where nobody said of how
  * many pieces.
@@ -63,7 +71,8 @@ export function tablesAgain(meanings: readonly Meaning[]): Meaning[] {
     const { fact } = meaning
     if (fact.kind !== 'again' || fact.which === 'rest' || fact.count < 2) return [meaning]
     const follows = ofTables && meanings.slice(0, i).some((each) => each.fact.kind === 'guests')
-    if (!follows && fact.count <= MOST_AGAIN) return [meaning]
+    const isTable = follows || fact.count > MOST_AGAIN || (fact.which === 'some' && isTableOfOne(meanings, i))
+    if (!isTable) return [meaning]
     const { at_s, said, count } = fact
     return [
       { ...meaning, fact: { kind: 'guests', guests: count } },

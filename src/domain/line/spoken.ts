@@ -210,6 +210,25 @@ const kilosAndGrams: Rule = (tokens, at) => {
   return { count: named ? 4 : 3, text: `${Number(kilos) + Number(grams) / 1000} kg` }
 }
 
+const NOT_ABOUT = /^(?:for|of|is|it's|weighs|weighing|feeds|feeding|serves|serving|are|at|takes|rest|oven|core)$/
+/** "Tonight about 7", "chicken, about 7": a bare number with nothing after it is an hour, as "around 7" is. */
+const aboutAnHour: Rule = (tokens, at) => {
+  if (textAt(tokens, at) !== 'about' || NOT_ABOUT.test(textAt(tokens, at - 1))) return undefined
+  const isAlone = tokens[at + 2] === undefined || !joined(tokens, at + 2)
+  return isAlone && joined(tokens, at + 1) && /^(?:[1-9]|1[0-2])$/.test(textAt(tokens, at + 1))
+    ? { count: 1, text: 'around' }
+    : undefined
+}
+
+/** "550 F x 6 min": so hot for so long. */
+const heatTimes: Rule = (tokens, at) =>
+  textAt(tokens, at) === 'x' &&
+  /^(?:\d{3}|[cf]|degrees?|deg)$/.test(textAt(tokens, at - 1)) &&
+  /^\d+$/.test(textAt(tokens, at + 1)) &&
+  TIME.test(textAt(tokens, at + 2))
+    ? { count: 1, text: 'for' }
+    : undefined
+
 const A_DAY = /^(?:(?:sun|mon|tues?|wed(?:nes)?|thu(?:rs)?|fri|sat(?:ur)?)(?:day)?|tomorrow|today|thanksgiving)$/
 const A_FEAST = /^(?:christmas|xmas|boxing|new years?) (?:day|eve)$/
 /** "Goose 5 kg, 2 Christmas day": before a day, and nothing else, it is an hour. */
@@ -231,6 +250,8 @@ export const spokenNumbers = (tokens: readonly Token[], line: string): Token[] =
     madeOne(tokens, line, [
       partOfDay,
       hourOfDay,
+      heatTimes,
+      aboutAnHour,
       letters,
       hundreds,
       ofTheDay,

@@ -54,6 +54,8 @@ const DAY_LEADS = new RegExp(
   'i',
 )
 
+/** "Pull: 118 F", "rest: 30 min": what stands behind the colon is of the word before it. */
+const LABELS = /^(?:pull|pulled|rest|core|target|internal|finish|sear|serve|served)$/
 const PARTS = /[,;.:!?()|\u2013\u2014\n]/
 /** "rib eye 2 kg / 54 / 120" is parted too; "20 min / lb" is not. */
 const STROKE = /^\s+\/\s+$/
@@ -72,7 +74,8 @@ export function tokensOf(line: string): Token[] {
     const from = found.index
     const raw = found[0]
     const gap = line.slice(last, from)
-    const parted = PARTS.test(gap) || (STROKE.test(gap) && !EACH.test(raw))
+    const isLabelled = /^: *$/.test(gap) && LABELS.test(tokens.at(-1)?.text ?? '')
+    const parted = (PARTS.test(gap) && !isLabelled) || (STROKE.test(gap) && !EACH.test(raw))
     last = from + raw.length
     const hours = raw.match(/^(\d{1,2})h(\d{2})$/i)
     if (hours) {

@@ -2,7 +2,21 @@ import { SCHOOLS } from '@/core/program/schools'
 import { inchesToMetres } from '@/core/units'
 import type { Fact, SaidHeat, SaidStage } from '../fact'
 import { numberOf } from '../tokens'
-import { COVER, DIGITS, GAS, HEAT, heatOf, isHeat, minutesOf, N, type Reader, reader, SPAN, TEMP } from './grammar'
+import {
+  COVER,
+  DIGITS,
+  GAS,
+  HEAT,
+  heatOf,
+  isHeat,
+  minutesOf,
+  N,
+  type Reader,
+  reader,
+  SPAN,
+  stretchOf,
+  TEMP,
+} from './grammar'
 
 /** Settings of heats, and schools by their names. */
 
@@ -24,7 +38,7 @@ const SCHOOL_WORDS: Readonly<Record<string, string>> = {
     'two zone(?: fire)?|(?:on|over) (?:the |a )?(?:grill|barbecue|bbq|coals|charcoal|fire|embers)|charcoal(?: grill(?:ed)?)?|grill(?:ed)?|barbecued?|bbq|indirect(?: on the (?:grill|bbq|barbecue))?|(?:on|in) (?:the |a |my )?(?:kettle|smoker)(?: (?:grill|bbq|barbecue))?',
   'water-bath': 'water bath(?: then hot)?|sous ?vide|in (?:a|the) bath',
   'bird-turned':
-    '(?:cooked |roasted )?(?:breast (?:side )?|upside )down (?:(?:for|to start|at first)(?: the)?(?: first)?|(?:the )?first)(?: (?:hour|half|half hour|half an hour|(?:\\d+|one|two|three) (?:h|hours?|min|minutes?)))?(?: then (?:turn(?:ed)?|flip(?:ped)?)(?: it)?(?: over)?(?: breast (?:side )?up)?)?|bird turned|turned(?: once| half way| halfway)|start(?:ed|ing)? breast down',
+    '(?:cooked |roasted )?(?:breast (?:side )?|upside )down (?:(?:for|to start|at first)(?: the)?(?: first)?|(?:the )?first)(?: (?:hour|hr|half|half hour|half an hour|(?:\\d+|one|two|three) (?:h|hrs?|hours?|mins?|minutes?)))?(?: then (?:turn(?:ed)?|flip(?:ped)?)(?: it)?(?: over)?(?: breast (?:side )?up)?)?|bird turned|turned(?: once| half way| halfway)|start(?:ed|ing)? breast down',
   'finish-hot': 'finish hot(?: if pale)?|hot finish if pale|crisp (?:the )?skin at the end',
   'cook-and-hold': 'cook and hold|held (?:in the cabinet|warm)|hold(?:ing)? cabinet',
 }
@@ -175,6 +189,11 @@ export const HEATS: readonly Reader[] = [
     kind: 'oven',
     oven: 'still',
   })),
+  // breast down for the first hour, start breast down 40 min
+  reader(
+    `(?:cooked |roasted )?(?:(?:start(?:ed|ing)? )(?:it )?(?:breast (?:side )?|upside )down(?: for)?(?: the)?(?: first)?|(?:breast (?:side )?|upside )down(?: for)?(?: the)? first) (hour|half hour|${SPAN})(?: then (?:turn(?:ed)?|flip(?:ped)?)(?: it)?(?: over)?(?: breast (?:side )?up)?)?`,
+    ([, span = '']) => ({ kind: 'school', id: 'bird-turned', minutes: stretchOf(span) }),
+  ),
   ...SCHOOLS.map(({ id, name }) =>
     reader(
       `(?:by |with a |as a |the )?(?:${[SCHOOL_WORDS[id], id.replaceAll('-', ' '), name.toLowerCase().replaceAll(/[,-]/g, ' ').replace(/ +/g, ' ')].filter(Boolean).join('|')})`,

@@ -361,7 +361,7 @@ export const PIECE: readonly Reader[] = [
   })),
   // Rest
   reader(
-    `(?:then |and )?(?:rest(?:ed|ing)?|tent(?:ed)?(?= (?:it )?(?:for )?(?:${SPAN})))(?: it)?(?: for)?(?: (?:at least|about|around|some|a good|a full))? (${SPAN}|${N})(?: (?:tented|under foil|before carving|covered|in (?:an? |the )?(?:cooler|cool box)))?|(${SPAN}) rest(?:ing)?(?!(?: for)? \\d)`,
+    `(?:then |and )?(?:rest(?:ed|ing)?|tent(?:ed)?(?= (?:it )?(?:for )?(?:${SPAN})))(?: it)?(?: in (?:an? |the )?(?:insulated )?(?:cooler|cool box|ice chest))?(?: for)?(?: (?:at least|about|around|some|a good|a full))? (${SPAN}|${N})(?: (?:tented|under foil|before carving|covered|in (?:an? |the )?(?:cooler|cool box)))?|(${SPAN}) rest(?:ing)?(?!(?: for)? \\d)`,
     ([, one, two]) => ({
       kind: 'rest',
       minutes: minutesOf(one ?? two ?? ''),
@@ -372,6 +372,7 @@ export const PIECE: readonly Reader[] = [
     `(?:then |and )?(?:hold|held|keep|kept)(?: it)?(?: warm)? in (?:an? |the )?(?:insulated )?(?:cooler|cool box|ice chest|box)(?: for)?(?: (?:at least|about|around|up to))? (${SPAN})`,
     ([, span = '']) => ({ kind: 'rest', minutes: minutesOf(span) }),
   ),
+  reader('(?:not|un) ?rested', (_, text) => ({ kind: 'note', text })),
   reader(`(?:with )?(?:no|without(?: any| a)?) rest(?:ing)?(?: time)?`, () => ({ kind: 'rest', minutes: 0 })),
   // "Pull at 140, rest to 145": what it climbs to
   reader(
