@@ -173,6 +173,9 @@ const NAMES: Readonly<Record<string, readonly string[]>> = {
   'lamb best end': ['lamb-rack'],
   'guard honour': ['lamb-rack'],
   'lamb crown': ['lamb-rack'],
+  'turkey roulade': ['turkey-breast-boneless'],
+  'turkey roll': ['turkey-breast-boneless'],
+  'turkey ballotine': ['turkey-breast-boneless'],
   'lamb loin fillet': ['lamb-cannon'],
   'hogget loin': ['lamb-loin'],
   'mutton loin': ['lamb-loin'],
@@ -360,7 +363,7 @@ const isPartOf = (ids: readonly string[], [part = '', next = '', unit = '']: rea
 
 /** What is braised, boiled or fried, or no meat: no roast is planned of it, least of all of what stands in its name. */
 const NO_ROAST =
-  /^(?:(?:two|three|four|five|multi|\d) birds? roasts?|ribs (?:\d+|one|two|three|four) racks?|(?:beef |pork |bbq )?(?:spare|baby back|back|country style) ?ribs|(?:veal |beef )?shanks?(?! (?:end|half|portion|on|off|in)(?: |$))|(?:corned|salt|minced|ground|chipped) beef|(?:beef|ox|pig|pork|veal) ?(?:cheeks?|tails?|tongues?|liver|kidneys?|heart)|oxtail|osso ?buco|(?:salmon|tuna|cod|halibut|monkfish|swordfish|turbot|haddock|sea ?bass|(?:sea )?bream|trout|mackerel|lobsters?|ostrich|kangaroo|emu)(?: (?:fillets?|loins?|tails?|sides?|steaks?|roasts?))?|magrets?(?: de canard)?|cuisses? de (?:canard|poulet|dinde)|meat ?loa(?:f|ves)|(?:vegetarians?|veggies?|vegans?|mushrooms?|nut|salmon|lentils?|beetroot|squash|chestnut|tofu) (?:wellington|roast|loaf|lasagne?|crown)|whole (?:lamb|pig|hog|goat|calf)(?! (?:leg|shoulder|rack|loin|saddle|neck|breast|rump|haunch|belly)s?(?: |$))|(?:beef|pork|lamb|veal|venison) (?:mince|steaks?(?! (?:roast|joint))|chops|cutlets|sausages?|burgers?|stew|curry|meatballs))(?= |$)/
+  /^(?:(?:two|three|four|five|multi|\d) birds? roasts?|ribs (?:\d+|one|two|three|four) racks?|(?:beef |pork |bbq )?(?:spare|baby back|back|country style) ?ribs|(?:veal |beef )?shanks?(?! (?:end|half|portion|on|off|in)(?: |$))|(?:corned|salt|minced|ground|chipped) beef|(?:beef|ox|pig|pork|veal) ?(?:cheeks?|tails?|tongues?|liver|kidneys?|heart)|oxtail|osso ?buco|(?:salmon|tuna|cod|halibut|monkfish|swordfish|turbot|haddock|sea ?bass|(?:sea )?bream|trout|mackerel|lobsters?|ostrich|kangaroo|emu)(?: (?:fillets?|loins?|tails?|sides?|steaks?|roasts?))?|magrets?(?: de canard)?|cuisses? de (?:canard|poulet|dinde)|meat ?loa(?:f|ves)|(?:(?:vegetarian|veggie|vegan) nut|vegetarians?|veggies?|vegans?|mushrooms?|nut|salmon|lentils?|beetroot|squash|chestnut|tofu) (?:wellington|roast|loaf|lasagne?|crown)|whole (?:lamb|pig|hog|goat|calf)(?! (?:leg|shoulder|rack|loin|saddle|neck|breast|rump|haunch|belly)s?(?: |$))|(?:beef|pork|lamb|veal|venison) (?:mince|steaks?(?! (?:roast|joint))|chops|cutlets|sausages?|burgers?|stew|curry|meatballs))(?= |$)/
 const uncounted = (words: string): string => words.toLowerCase().replace(/^\d{1,2} /, '')
 /** Roasts that no cut of ours is: nothing is planned of them, least of all of the beast that their name ends with. */
 const OTHER_ROAST =
@@ -406,6 +409,7 @@ export function cutsNamed(
     if (last === 'green') continue
     const named = words.slice(at, at + count)
     // A pot is no meat, a pot roast is.
+    if (named.includes('pots')) continue
     if (named.includes('pot') && !/^roasts?$/.test(words[at + count] ?? '') && !named.includes('roast')) continue
     const ids = BY_KEY.get(keyOf(named))
     if (!ids || (last === 'bacon' && isLaidOn(words, at + count))) continue

@@ -50,7 +50,9 @@ function heatAt(tokens: readonly Token[], at: number): Heat | undefined {
   while (UNIT.test(text(next)) && next <= at + 4) next++
   const unit = UNIT.test(text(next - 1)) ? tokens[next - 1] : undefined
   // "180 C, fan 160": that is the next one's.
-  const follows = !led && FAN.test(text(next)) && !isHeat(tokens[next + 1])
+  // "275 F convection, 130 final": no comma parts it from its own.
+  const isOwn = tokens[next]?.parted === false && tokens[next + 1]?.parted === true
+  const follows = !led && FAN.test(text(next)) && (isOwn || !isHeat(tokens[next + 1]))
   if (follows || BESIDE.test(text(next))) next++
   if (follows && text(next) === 'oven') next++
   return { heat, unit, fan: led || follows, end: next }

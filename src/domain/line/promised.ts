@@ -241,3 +241,27 @@ export function atHourOf(day_s: number, clock_s: number, timeZone: string): numb
     ).getTime() / 1000,
   )
 }
+
+/** What is done on a day before: nothing is eaten then. */
+const DONE_ON =
+  /\b(?:salt(?:ed)?|brined?|rub(?:bed)?|marinated?|defrost(?:ed|ing)?|thaw(?:ed|ing)?|out of (?:the )?freezer|collect(?:ed|ing)?|pick(?:ed)? (?:it |them )?up|deliver(?:ed|y)|buy|bought|order(?:ed)?|shopping|arriv(?:es?|ing)|(?:guests?|family|they|we) arrive)(?: (?:it|them|the|my|bird|meat|turkey|rib|joint|roast|beef|lamb|pork|ham|goose|from|on|by|since|in|all))*\s*$/i
+/** So far before a day it is looked for, characters. */
+const BEFORE_DAY = 60
+
+/** "Salt friday night, turkey 5 kg sunday 2pm": where another day is said, that of the salt is remembered and not eaten on. */
+export function doneOnDays(meanings: readonly Meaning[], line: string): Meaning[] {
+  const days = meanings.filter(({ fact }) => fact.kind === 'moment' && fact.said !== 'clock' && !isWeak(fact))
+  const saidOf = ({ from }: Meaning) => {
+    const reach = Math.max(0, from - BEFORE_DAY)
+    const found = DONE_ON.exec(line.slice(reach, from))
+    return found ? reach + found.index : undefined
+  }
+  const done = new Map(
+    days.flatMap((day) => (saidOf(day) === undefined ? [] : [[day, saidOf(day) as number] as const])),
+  )
+  if (done.size === 0 || done.size === days.length) return [...meanings]
+  return meanings.map((meaning) => {
+    const from = done.get(meaning)
+    return from === undefined ? meaning : { ...meaning, fact: { kind: 'note', text: line.slice(from, meaning.to) } }
+  })
+}

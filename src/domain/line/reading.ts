@@ -18,6 +18,7 @@ import {
   atHourOf,
   continentalHour,
   daysApart,
+  doneOnDays,
   goesBetween,
   goneIn,
   heldUntil,
@@ -68,7 +69,8 @@ export function readLine(line: string, context: LineContext): Outcome<LineReadin
     (_, i, all) => !isSaidCloser(all, i, line) && !isInPastry(all, i, line),
   )
   const said = tablesAgain(sharedOut(kept, line)).flatMap((meaning, _, all) => wishOfAll(meaning, all))
-  const told = tableHour(continentalHour(toldApart(said, line, context.reads), line, context), line, context)
+  const prepared = doneOnDays(toldApart(said, line, context.reads), line)
+  const told = tableHour(continentalHour(prepared, line, context), line, context)
   const meanings = goneIn(portionsOf(namedAgain(heldUntil(told, line, context), line), line), line, context)
   const asks: Ask[] = []
   const toCelsius = scaleOf(meanings, { line, reads: context.reads })

@@ -301,6 +301,8 @@ export function roastsOf(
   const joint = findCut(ids[0] ?? '')
   const { span, searsFirst } = heats
   const isLong = span !== undefined && span.minutes >= LONG_MIN && joint !== undefined && pullsApart(joint)
+  // A pot roast is braised.
+  if (/\bpot\b/i.test(spelt(named))) roast.cover ??= 'foil'
   // "Braised for four hours" is low, whatever it is; so is what "slow for six hours, then crisp" begins with.
   const braised = span !== undefined && span.minutes >= LONG_MIN && roast.cover === 'foil'
   const slow =

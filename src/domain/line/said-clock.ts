@@ -198,6 +198,8 @@ const daysOn: Rule = (tokens, at) => {
   )
 }
 
+/** Those who eat then: "10 covers", "for 8". */
+const SEATED = /^(?:\d{1,3} (?:people|persons|covers|pax|guests)|for \d{1,3})$/
 /** 1930 h, at 1930, 1930 at the end of what is said */
 const military: Rule = (tokens, at) => {
   const clock = /^([01]\d|2[0-3])([0-5]\d)$/.exec(textAt(tokens, at))
@@ -206,7 +208,8 @@ const military: Rule = (tokens, at) => {
   const hours = /^(?:h|hrs?|hours?)$/.test(side)
   const led = /^(?:at|by|eat|serve|table|ready)$/.test(textAt(tokens, at - 1)) && !MEASURED.test(side)
   // "rib 3 kg, 1900": a round minute of an afternoon, and nothing else that it could be.
-  const alone = Number(clock[1]) >= 12 && Number(clock[2]) % 5 === 0 && at > 0 && endsAt(tokens, at + 1)
+  const ends = endsAt(tokens, at + 1) || SEATED.test(`${side} ${textAt(tokens, at + 2)}`)
+  const alone = Number(clock[1]) >= 12 && Number(clock[2]) % 5 === 0 && at > 0 && ends
   return hours || led || alone ? { count: hours ? 2 : 1, text: `${clock[1]}:${clock[2]}` } : undefined
 }
 

@@ -38,12 +38,19 @@ const tray = (
 
 /** Sides that go beside a roast: what they like and bear (common practice). */
 export const SIDES: readonly KnownSide[] = [
-  tray('potatoes', 'Roast potatoes', '(?:roast(?:ed)? |roastie )?(?:potatoes|potato|spuds|tatties)|roasties', 200, 50, {
-    low_c: 180,
-    high_c: 220,
-    hob_min: 10,
-    quantity: '250 g a head',
-  }),
+  tray(
+    'potatoes',
+    'Roast potatoes',
+    '(?:roast(?:ed)? |roastie )?(?:potatoes|potato|spuds|tatties|pots)|roasties',
+    200,
+    50,
+    {
+      low_c: 180,
+      high_c: 220,
+      hob_min: 10,
+      quantity: '250 g a head',
+    },
+  ),
   tray(
     'roots',
     'Roast roots',
@@ -147,7 +154,7 @@ export const SIDES: readonly KnownSide[] = [
     places: HALF,
     quantity: '150 g a head',
   }),
-  tray('cauliflower', 'Cauliflower cheese', 'cauliflower(?: cheese)?', 190, 30, {
+  tray('cauliflower', 'Cauliflower cheese', 'cauli(?:flower)?(?: cheese)?', 190, 30, {
     places: HALF,
     quantity: '150 g a head',
   }),

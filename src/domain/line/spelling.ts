@@ -29,7 +29,7 @@ const PATTERN_WORDS = READERS.flatMap(({ pattern }) => wordsOf(pattern.source))
 const VOCABULARY: ReadonlySet<string> = new Set([...FILLER, ...NAME_WORDS, ...PATTERN_WORDS, ...DAY_WORDS])
 /** Words of ours that are too like everyday ones: no dean is a bean, and no market was marked. */
 const NOT_MENDED_TO: ReadonlySet<string> = new Set(
-  'bean char clay lard marked torch different home peach rose using nothing neither clod bacon cod emu tuna lane place longe stays road street avenue drive close park gardens terrace roe station'.split(
+  'bean char clay lard marked torch different home peach rose using nothing neither clod bacon cod emu tuna lane place longe stays road street avenue drive close park gardens terrace roe station pots'.split(
     ' ',
   ),
 )
@@ -90,6 +90,21 @@ const possessive = (word: string): string | undefined => {
   const name = /^([a-z]{3,})'s$/.exec(word)?.[1]
   return name !== undefined && MEATS.has(name) ? name : undefined
 }
+/** "Gary" is no grey. */
+const LEAST_SWAPPED = 5
+/** Two letters that changed places: one slip of the fingers. */
+function isSwapped(word: string, known: string): boolean {
+  if (word.length !== known.length || word.length < LEAST_SWAPPED || word[0] !== known[0]) return false
+  const at = [...word].findIndex((letter, i) => letter !== known[i])
+  return word[at] === known[at + 1] && word[at + 1] === known[at] && word.slice(at + 2) === known.slice(at + 2)
+}
+/** "Porkbelly", "beefrib": a meat, and what of it. */
+const GLUED = /^(beef|pork|lamb|veal|turkey|duck|goose|chicken|venison|gammon)([a-z]{3,})$/
+const NAMED: ReadonlySet<string> = new Set(NAME_WORDS)
+function unglued(word: string): string | undefined {
+  const [, meat, part = ''] = GLUED.exec(word) ?? []
+  return meat !== undefined && (NAMED.has(part) || NAMED.has(singular(part))) ? `${meat} ${part}` : undefined
+}
 /** Spellings are looked up once: the same words come again with every key. */
 const mended = new Map<string, string | undefined>()
 const MOST_MENDED = 2000
@@ -101,13 +116,16 @@ export function spelling(word: string): string | undefined {
   if (word.length < 4 || word.length > 16 || !/^[a-z]+$/.test(word)) return undefined
   if (NOT_OURS.has(word) || VOCABULARY.has(word) || VOCABULARY.has(singular(word))) return undefined
   if (mended.has(word)) return mended.get(word)
+  const parts = unglued(word)
+  if (parts !== undefined) return parts
   const most = word.length >= 8 ? 2 : 1
   let best: string | undefined
   let least = most + 1
   let several = false
   for (const known of MENDED_TO) {
     if (Math.abs(known.length - word.length) > most) continue
-    const apart = known[0] === word[0] ? distance(word, known) : distance(word, known) + 0.5
+    const slips = isSwapped(word, known) ? 1 : distance(word, known)
+    const apart = known[0] === word[0] ? slips : slips + 0.5
     // Letters are left out more often than they are put in.
     const longer = best !== undefined && known.length > word.length && best.length <= word.length
     if (apart < least || (apart === least && longer)) {

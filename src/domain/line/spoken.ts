@@ -289,7 +289,7 @@ export const breakfasts = (tokens: readonly Token[]): Token[] =>
     return isHour && textAt(tokens, led) === 'breakfast' ? [token, { ...token, text: 'am', parted: false }] : [token]
   })
 
-const AN_HOUR = /^\d{1,2}[:.][0-5]\d$|^[ap]m$/
+const AN_HOUR = /^\d{1,2}[:.][0-5]\d$|^(?:1[0-9]|2[0-3])[0-5][05]$|^[ap]m$/
 /** "Saturday 7.30 x8", "19:00 x 12": an hour is for so many people, not so many times. */
 export const covers = (tokens: readonly Token[]): Token[] =>
   tokens.flatMap((token, at): Token[] => {

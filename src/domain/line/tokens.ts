@@ -56,6 +56,7 @@ const DAY_LEADS = new RegExp(
 
 /** "Pull: 118 F", "rest: 30 min": what stands behind the colon is of the word before it. */
 const LABELS = /^(?:pull|pulled|rest|core|target|internal|finish|sear|serve|served)$/
+const GRAMS = /^ ?(?:g|gr|gms?|grams?|grammes)\b/i
 const PARTS = /[,;.:!?()|\u2013\u2014\n]/
 /** "rib eye 2 kg / 54 / 120" is parted too; "20 min / lb" is not. */
 const STROKE = /^\s+\/\s+$/
@@ -93,6 +94,8 @@ export function tokensOf(line: string): Token[] {
         .toLowerCase()
         .replace(/[œæß]/g, (letter) => LIGATURES[letter] ?? letter)
         .replaceAll('’', "'")
+        // "3,200 g" are thousands, "3,2 kg" and "1,250 kg" no.
+        .replace(/^(\d{1,2})[.,](\d{3})$/, (whole, head, tail) => (GRAMS.test(line.slice(last)) ? head + tail : whole))
         .replace(/^(\d+),(\d+)$/, '$1.$2')
     tokens.push({ text, from, to: last, parted: parted && !HALVES.test(raw) })
     if (CORE_NUMBER.test(raw) && DEGREE_SIGN.test(line.slice(last)))

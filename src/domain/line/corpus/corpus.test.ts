@@ -7,6 +7,7 @@ import { RECIPES } from './recipes'
 import { SEASON } from './season'
 import { SERVICE } from './service'
 import { SPOKEN } from './spoken'
+import { TYPED } from './typed'
 import { UNSEEN, UNSEEN_AGAIN, UNSEEN_LAST } from './unseen'
 
 const NOW = Date.UTC(2026, 10, 24, 9) / 1000
@@ -39,7 +40,7 @@ const missedOf = (lines: typeof LINES): string[] =>
 
 describe('lines as cooks say them', () => {
   it('are understood', () => {
-    const all = [...LINES, ...FOUND, ...SEASON, ...RECIPES, ...SERVICE, ...SPOKEN]
+    const all = [...LINES, ...FOUND, ...SEASON, ...RECIPES, ...SERVICE, ...SPOKEN, ...TYPED]
     const missed = missedOf(all)
     console.log(`corpus: ${all.length - missed.length} of ${all.length} lines understood\n${missed.join('\n')}`)
     expect(all.length).toBeGreaterThanOrEqual(400)

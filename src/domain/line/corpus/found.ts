@@ -420,7 +420,7 @@ export const FOUND: readonly (readonly [line: string, means: string])[] = [
     '4.99kg =medium beef-rib-boneless note | @12-24T19:15',
   ],
   ['oven max 220, prime rib 3kg, 7pm', '3kg beef-rib-bone-in note | @11-24T19:00'],
-  ['pot roast 2kg, 3.5 hours in the oven at 150, 6pm', '2kg [150/210] beef-shoulder | @11-24T18:00'],
+  ['pot roast 2kg, 3.5 hours in the oven at 150, 6pm', '2kg [150/210] beef-shoulder foil | @11-24T18:00'],
   [
     '1.4kg silverside, gas mark 3, three hours covered, tea at 5',
     '1.4kg [160/180] beef-round-or-rump foil | @11-24T17:00',

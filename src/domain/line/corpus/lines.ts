@@ -36,7 +36,7 @@ export const LINES: readonly (readonly [line: string, means: string])[] = [
   ['silverside 2 kg', 'beef-round-or-rump 2kg |'],
   ['rump roast 3 pounds', 'beef-round-or-rump 1.36kg |'],
   ['chuck roast 2 kg', 'beef-shoulder 2kg |'],
-  ['pot roast 2 kg', 'beef-shoulder 2kg |'],
+  ['pot roast 2 kg', 'beef-shoulder 2kg foil |'],
   ['blade of beef 2.2kg', 'beef-shoulder 2.2kg |'],
   ['veal rack 2 kg', 'veal-rib 2kg |'],
   ['loin of veal 1.7 kg', 'veal-loin 1.7kg |'],
