@@ -192,8 +192,12 @@ test('straight on in the heat is no pull: at its reading a bird is not called ou
   const alarm = page.getByRole('alert').filter({ hasText: 'on to its hot finish. It stays in' })
   await expect(alarm).toBeVisible()
   await expect(page.getByRole('alert').filter({ hasText: 'pull it' })).toBeHidden()
-  // One tap, and it is in its hot finish: it has rested nowhere.
-  await row.getByRole('button', { name: 'On to its hot finish' }).click()
+  await expect(row.getByRole('button', { name: 'On to its hot finish' })).toBeVisible()
+  // Between its two steps it rests nowhere.
+  await page.getByTestId('run').getByRole('button', { name: /^Done: On to the hot finish/ }).click()
+  await expect(row).toContainText('on to its hot finish')
+  await expect(row).not.toContainText('rests')
+  await row.getByRole('button', { name: 'To its hot finish' }).click()
   await expect(row).toContainText('in its hot finish')
   await expect(page.getByTestId('next')).not.toContainText('Finish: oven')
   await row.getByRole('button', { name: 'It is out' }).click()

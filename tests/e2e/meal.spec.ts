@@ -241,7 +241,11 @@ test('eight birds on two trays: all are placed, and go in with one tap', async (
   // By mistake: one tap takes all of it back, and one puts it in again.
   await page.getByRole('button', { name: /^Undo “went in” × 8/ }).click()
   await expect(page.locator('[data-testid=board-row][data-state=in]')).toHaveCount(0)
-  // The run below names each, and there a tap is of that one alone.
+  // The run below has one row for all of them too; one by one a tap is of that one alone.
+  const run = page.getByTestId('run')
+  await expect(run.locator('[data-step=put_in]')).toHaveCount(1)
+  await run.getByRole('button', { name: /^One by one: 8 × Cornish hen: into the oven/ }).click()
+  await expect(run.locator('[data-step=put_in]')).toHaveCount(8)
   await page.getByRole('button', { name: /^Done: Cornish hen 1 of 8: into the oven/ }).click()
   await expect(page.locator('[data-testid=board-row][data-state=in]')).toHaveCount(1)
   await page.getByRole('button', { name: /^Undo “went in”$/ }).click()

@@ -67,6 +67,9 @@ export function BoardRow({ board, forecast, peak, units, cook, run, compact = fa
   const plate_s = run.items.find(({ id }) => id === item.id)?.plate_s ?? board.promise_s
   const finishes = own.some(({ step, state: each }) => step.kind === 'finish' && each === 'open')
   const straightOn = own.find(({ step, state: each }) => each === 'open' && goesStraightOn(step))
+  /** Between the two steps of it: it has its reading, and rests nowhere. */
+  const goesOn =
+    state === 'resting' && finishes && own.some(({ step, state: each }) => each === 'done' && goesStraightOn(step))
   /** What takes it out of its hot finish. */
   const restsYet =
     board.off_s === undefined ? own.find(({ step, state: each }) => each === 'open' && step.kind === 'rest') : undefined
@@ -87,13 +90,20 @@ export function BoardRow({ board, forecast, peak, units, cook, run, compact = fa
     <>
       {state === 'waiting' && <Big onClick={() => put('in')}>It is in</Big>}
       {state === 'in' && (
-        <Big onClick={() => (straightOn ? hands.done(straightOn) : put('out', { value_c: latest?.value_c ?? null }))}>
+        <Big
+          onClick={() => {
+            put('out', { value_c: latest?.value_c ?? null })
+            if (straightOn) put('finish')
+          }}
+        >
           {straightOn ? 'On to its hot finish' : 'It is out'}
         </Big>
       )}
       {state === 'resting' && finishes && <Big onClick={() => put('finish')}>To its hot finish</Big>}
       {state === 'finishing' && restsYet && <Big onClick={() => hands.done(restsYet)}>It is out</Big>}
-      {(state === 'resting' || (state === 'finishing' && !restsYet)) && <Big onClick={() => put('carve')}>Carving</Big>}
+      {((state === 'resting' && !goesOn) || (state === 'finishing' && !restsYet)) && (
+        <Big onClick={() => put('carve')}>Carving</Big>
+      )}
       {state === 'carving' && <Big onClick={() => put('served')}>On the table</Big>}
     </>
   )
@@ -106,7 +116,7 @@ export function BoardRow({ board, forecast, peak, units, cook, run, compact = fa
     (stuck ||
       Math.abs(forecast.late_s) >= WORTH_S ||
       forecast.advice.some(({ code, best }) => best && TIMELY.has(code)))
-  const rests = isResting(board)
+  const rests = isResting(board) && !goesOn
   const urgent = stuck || odd.length > 0 || (rests && peak?.short === true)
   const body = (
     <>
@@ -271,7 +281,7 @@ export function BoardRow({ board, forecast, peak, units, cook, run, compact = fa
       <div className="flex flex-wrap items-baseline gap-x-4">
         <h2 className="font-display text-3xl font-bold">{item.title}</h2>
         <p className="text-lg text-soft">
-          {stateWords(board)}
+          {goesOn ? 'on to its hot finish' : stateWords(board)}
           {state === 'in' && `, ${placeOf(board)}${set_c === undefined ? '' : ` at ${temperature(set_c, units)}`}`}
           {state === 'waiting' && goesIn && `, goes in ${clock(goesIn.at_s, units)}`}
         </p>

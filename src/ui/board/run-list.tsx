@@ -3,6 +3,7 @@ import { Check, Minus, SkipForward } from 'lucide-react'
 import { useState } from 'react'
 import type { CookDocument } from '@/domain/cook/cook-document'
 import type { Run, RunStep } from '@/domain/cook/run'
+import { namedTogether, together } from '@/domain/cook/together'
 import { stepTitle } from '@/words/steps'
 import { clock, shortDay, type Units } from '@/words/units'
 import type { StepHands } from './step-hands'
@@ -26,14 +27,26 @@ export function RunList({
   readonly pullOf?: ((item: string | null) => number | undefined) | undefined
 }) {
   const [who, setWho] = useState('')
+  /** Steps of pieces alike that are looked at one by one, by the first of them. */
+  const [apart, setApart] = useState<ReadonlySet<string>>(new Set())
   const cooks = [...new Set(run.steps.flatMap(({ step }) => step.who ?? []))]
   const before = run.steps.filter(({ state }) => state === 'before')
-  const shown = run.steps
-    .filter(({ state }) => state !== 'before')
-    .filter(({ step }) => who === '' || step.who === who)
-    .map((step, place) => ({ step, place }))
-    .sort((a, b) => a.step.at_s - b.step.at_s || a.place - b.place)
-    .map(({ step }) => step)
+  const shown = run.steps.filter(({ state }) => state !== 'before').filter(({ step }) => who === '' || step.who === who)
+  // What is done with one pair of hands is one row, as long as all of it stands alike.
+  const groups = [...new Set(shown.map(({ state }) => state))]
+    .flatMap((state) =>
+      together(
+        shown.filter((each) => each.state === state),
+        document,
+      ),
+    )
+    .flatMap((group) =>
+      group.length > 1 && apart.has(group[0]?.step.id ?? '') ? group.map((each) => [each]) : [group],
+    )
+    .flatMap(([first, ...others]) =>
+      first ? [{ first, group: [first, ...others] as const, place: shown.indexOf(first) }] : [],
+    )
+    .sort((a, b) => a.first.at_s - b.first.at_s || a.place - b.place)
   return (
     <section className="rounded-2xl border border-line bg-sheet p-4" data-testid="run">
       <div className="flex flex-wrap items-center gap-x-4 gap-y-1">
@@ -62,21 +75,28 @@ export function RunList({
         </p>
       )}
       <ol className="mt-1 divide-y divide-line">
-        {shown.map((each, i) => (
-          <RunRow
-            key={each.step.id}
-            each={each}
-            newDay={shortDay(each.at_s, units) !== shortDay(shown[i - 1]?.at_s ?? each.at_s, units)}
-            words={stepTitle(
-              each.step,
-              document,
-              units,
-              each.step.kind === 'pull' ? pullOf?.(each.step.item) : undefined,
-            )}
-            units={units}
-            hands={hands}
-          />
-        ))}
+        {groups.map(({ first, group }, i) => {
+          const named = namedTogether(
+            document,
+            group.map(({ step: { item } }) => item),
+          )
+          return (
+            <RunRow
+              key={first.step.id}
+              group={group}
+              newDay={shortDay(first.at_s, units) !== shortDay(groups[i - 1]?.first.at_s ?? first.at_s, units)}
+              words={stepTitle(
+                first.step,
+                named,
+                units,
+                first.step.kind === 'pull' ? pullOf?.(first.step.item) : undefined,
+              )}
+              units={units}
+              hands={hands}
+              onApart={() => setApart(new Set([...apart, first.step.id]))}
+            />
+          )
+        })}
       </ol>
     </section>
   )
@@ -91,19 +111,22 @@ const MARKS = {
 } as const
 
 function RunRow({
-  each,
+  group,
   newDay,
   words,
   units,
   hands,
+  onApart,
 }: {
-  readonly each: RunStep
+  /** The step, and the same of each piece that is alike. */
+  readonly group: readonly [RunStep, ...RunStep[]]
   readonly newDay: boolean
   readonly words: string
   readonly units: Units
   readonly hands: StepHands | undefined
+  readonly onApart: () => void
 }) {
-  const { step, state, at_s, planned_s } = each
+  const [{ step, state, at_s, planned_s }] = group
   const { Mark, tone, words: stateWords } = MARKS[state]
   const moved = Math.abs(at_s - planned_s) >= SAME_S
   const open = state === 'open'
@@ -122,6 +145,16 @@ function RunRow({
       <span className={`text-lg leading-snug ${open ? '' : 'text-soft'}`}>
         {words}
         {step.who && <span className="text-soft"> {step.who}</span>}
+        {group.length > 1 && hands && (
+          <button
+            type="button"
+            className={`${small} ml-1 font-normal underline decoration-line underline-offset-4`}
+            onClick={onApart}
+            aria-label={`One by one: ${words}`}
+          >
+            one by one
+          </button>
+        )}
         {moved && <span className="ml-2 whitespace-nowrap text-base text-soft">planned {clock(planned_s, units)}</span>}
       </span>
       {open && hands ? (
@@ -130,7 +163,7 @@ function RunRow({
             type="button"
             className={small}
             aria-label={`Five minutes earlier: ${words}`}
-            onClick={() => hands.shift(each, -SHIFT_S)}
+            onClick={() => group.forEach((each) => void hands.shift(each, -SHIFT_S))}
           >
             −5
           </button>
@@ -138,18 +171,23 @@ function RunRow({
             type="button"
             className={small}
             aria-label={`Five minutes later: ${words}`}
-            onClick={() => hands.shift(each, SHIFT_S)}
+            onClick={() => group.forEach((each) => void hands.shift(each, SHIFT_S))}
           >
             +5
           </button>
-          <button type="button" className={small} aria-label={`Leave out: ${words}`} onClick={() => hands.skip(each)}>
+          <button
+            type="button"
+            className={small}
+            aria-label={`Leave out: ${words}`}
+            onClick={() => group.forEach(hands.skip)}
+          >
             leave out
           </button>
           <button
             type="button"
             className="min-h-11 rounded-full border-2 border-line px-4 font-semibold hover:border-copper"
             aria-label={`Done: ${words}`}
-            onClick={() => hands.done(each)}
+            onClick={() => group.forEach(hands.done)}
           >
             Done
           </button>

@@ -349,7 +349,7 @@ const TENDED: Readonly<Record<TendingAct, CookEntry['kind']>> = {
   coals: 'done',
 }
 
-/** A reading at which the heat goes up, and nothing is taken out of it or asked of the cook. */
+/** A reading at which the heat goes up, and nothing is taken out to rest or asked of the cook. */
 export const goesStraightOn = ({ kind, numbers }: Pick<CookStep, 'kind' | 'numbers'>): boolean =>
   kind === 'pull' && Boolean(numbers.stays) && !numbers.pale
 
@@ -371,11 +371,7 @@ export function entriesOf(
     case 'put_in':
       return roast.state === 'waiting' ? own('in') : own('done')
     case 'pull':
-      // Straight on in the heat: one tap, and it is in its hot finish. Where somebody looks at the skin first, that is the next.
-      return [
-        ...own('out', { value_c: latest_c }),
-        ...(goesStraightOn(step) && roast.state === 'in' ? own('finish') : []),
-      ]
+      return own('out', { value_c: latest_c })
     case 'take_off':
       return roast.state === 'in' ? own('out', { value_c: latest_c }) : own('done')
     case 'rest':

@@ -74,24 +74,6 @@ function cooked(
 }
 
 describe('the board’s steps are the plan’s', () => {
-  it('straight on in the heat is one step, and where somebody looks at the skin first it is two', () => {
-    const bird = cookOf({ roast: { cut: 'chicken', mass_kg: 1.8 } })
-    const pull = (more: object = {}) => {
-      const step = bird.steps.find(({ kind }) => kind === 'pull')
-      if (!step) throw new Error('no pull')
-      const numbers = Object.fromEntries(Object.entries(step.numbers).filter(([name]) => name !== 'pale'))
-      return { ...step, numbers: { ...numbers, stays: 1, ...more } }
-    }
-    const kinds = (step: ReturnType<typeof pull>, state: 'in' | 'resting') =>
-      entriesOf(step, [{ id: 'roast', state, promise_s: NOW }], 63).map(({ kind, value_c }) => [kind, value_c])
-    expect(kinds(pull(), 'in')).toEqual([
-      ['out', 63],
-      ['finish', undefined],
-    ])
-    expect(kinds(pull({ pale: 1 }), 'in')).toEqual([['out', 63]])
-    expect(kinds(pull({ stays: 0 }), 'in')).toEqual([['out', 63]])
-  })
-
   it('before anything is done they are the very minutes of the plan', () => {
     const document = cookOf({ program: { school: 'reverse-sear' } })
     const plan = makePlan(

@@ -355,7 +355,7 @@ export const SEASON: readonly (readonly [line: string, means: string])[] = [
   ],
   ['lamb for 6 saturday; chicken for 4 sunday', '?kg lamb-leg-bone-in | ?kg chicken | ?cut ?twice @11-29T19:00 for10'],
   ['turkey for thanksgiving and prime rib for christmas', '?kg turkey | ?kg beef-rib-bone-in | ?twice @12-25T19:00'],
-  ['turkey 5kg dry brined monday, thursday 4pm', '5kg salted turkey | ?twice @11-26T16:00'],
+  ['turkey 5kg dry brined monday, thursday 4pm', '5kg note salted turkey | @11-26T16:00'],
   ['cook today serve tomorrow 7pm pork shoulder 3kg', '3kg pork-shoulder | @11-25T19:00'],
   [
     'topside 2 kilo 8 people cooked for 1hr 30 at 190 and rested 20 mins. eat at 2pm',
