@@ -148,7 +148,7 @@ function RunRow({
         {group.length > 1 && hands && (
           <button
             type="button"
-            className={`${small} ml-1 font-normal underline decoration-line underline-offset-4`}
+            className="min-h-11 px-2 text-base text-soft underline decoration-line underline-offset-4 hover:text-ink"
             onClick={onApart}
             aria-label={`One by one: ${words}`}
           >
