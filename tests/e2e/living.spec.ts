@@ -194,7 +194,10 @@ test('straight on in the heat is no pull: at its reading a bird is not called ou
   await expect(page.getByRole('alert').filter({ hasText: 'pull it' })).toBeHidden()
   await expect(row.getByRole('button', { name: 'On to its hot finish' })).toBeVisible()
   // Between its two steps it rests nowhere.
-  await page.getByTestId('run').getByRole('button', { name: /^Done: On to the hot finish/ }).click()
+  await page
+    .getByTestId('run')
+    .getByRole('button', { name: /^Done: On to the hot finish/ })
+    .click()
   await expect(row).toContainText('on to its hot finish')
   await expect(row).not.toContainText('rests')
   await row.getByRole('button', { name: 'To its hot finish' }).click()

@@ -104,6 +104,9 @@ describe('who eats, and of what', () => {
       ['sirloin 3 kg x2 at 7.30', 2],
       ['ducks, 6 at 7', 6],
     ] as const)
-      expect(read(line).roasts.reduce((sum, { count }) => sum + count, 0), line).toBe(pieces)
+      expect(
+        read(line).roasts.reduce((sum, { count }) => sum + count, 0),
+        line,
+      ).toBe(pieces)
   })
 })
