@@ -1,6 +1,7 @@
 import { findSchool } from '@/core/program/schools'
 import type { MealClash } from '@/core/schedule/meal/clash'
 import type { Task } from '@/core/schedule/task'
+import { manyOf } from '@/domain/cook/together'
 import type { ChangeKind } from '@/domain/meal/changes'
 import type { MealPlan } from '@/domain/meal/make-meal'
 import { type MealDocument, servingsAt } from '@/domain/meal/meal-document'
@@ -23,6 +24,12 @@ export function sceneOf(task: Task, plan: MealPlan, meal: MealDocument): TaskSce
     salty: plan.gravy?.salty,
     acid: roast?.preparation === 'acid_marinade',
   }
+}
+
+/** The same of several tasks that are one for the hands: named by how many of them there are. */
+export function sceneOfAll(tasks: readonly [Task, ...Task[]], plan: MealPlan, meal: MealDocument): TaskScene {
+  const scene = sceneOf(tasks[0], plan, meal)
+  return tasks.length > 1 && scene.title ? { ...scene, title: manyOf(scene.title, tasks.length) } : scene
 }
 
 /** Why an item has no place. */

@@ -22,7 +22,7 @@ export function piecesOf(
 ): number {
   const feeds = usual / perHead_kg
   if (feeds > MOST_BY_PIECE) return Math.max(1, Math.ceil((heads * perHead_kg) / most))
-  return Math.max(1, feeds < 1 ? heads * Math.round(1 / feeds) : Math.ceil(heads / Math.round(feeds)))
+  return Math.max(1, Math.ceil(feeds < 1 ? heads * Math.round(1 / feeds) : heads / Math.round(feeds)))
 }
 
 /**

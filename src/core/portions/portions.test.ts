@@ -39,6 +39,13 @@ describe('what to buy', () => {
         expect(mass_kg).toBeLessThanOrEqual(each.mass_kg.most + 0.05)
       }
   })
+  it('what feeds one or two is bought by the piece, and always in whole ones', () => {
+    const pieces = (id: string, heads: number) => buyFor(cut(id), heads, undefined).pieces
+    expect([1, 5, 6].map((heads) => pieces('pheasant', heads))).toEqual([1, 3, 3])
+    expect([pieces('lamb-shank', 4), pieces('cornish-hen', 6), pieces('quail', 6)]).toEqual([4, 6, 12])
+    expect([pieces('lamb-rump', 6), pieces('lamb-cannon', 4), pieces('turkey', 8)]).toEqual([6, 2, 1])
+    for (const { id } of CUTS) expect(Number.isInteger(pieces(id, 2.6)), id).toBe(true)
+  })
   it('costs what the kilos cost, and a head its share', () => {
     const { mass_kg, pieces, price, pricePerHead } = buyFor(cut('beef-rib-bone-in'), 8, 32)
     expect(price).toBeCloseTo(mass_kg * pieces * 32, 9)

@@ -19,40 +19,62 @@ const ALONE: ReadonlySet<CookStep['kind']> = new Set(['pull', 'serve', 'gravy'])
 const likeness = ({ roast, program, oven_name, promise, serve_c }: CookItem): string =>
   JSON.stringify([roast, program, oven_name, promise, serve_c])
 
+/** What is asked of each of some steps to tell which are one for the hands. */
+interface Telling<Each> {
+  /** The same of steps that are alike; undefined where one stands for itself. */
+  readonly likeOf: (each: Each) => string | undefined
+  readonly itemOf: (each: Each) => string | number | null | undefined
+  /** s. */
+  readonly atOf: (each: Each) => number
+}
+
+/**
+ * Steps in their order, those that are alike, of different pieces and at the same time, in one group: where the first
+ * of them stands.
+ *
+ * @example alike([], { likeOf: () => '', itemOf: () => null, atOf: () => 0 }).length // 0
+ */
+export function alike<Each>(all: readonly Each[], { likeOf, itemOf, atOf }: Telling<Each>): [Each, ...Each[]][] {
+  const groups: [Each, ...Each[]][] = []
+  const open = new Map<string, [Each, ...Each[]]>()
+  for (const each of all) {
+    const like = likeOf(each)
+    const group = like === undefined ? undefined : open.get(like)
+    const isOther = !group?.some((other) => itemOf(other) === itemOf(each))
+    if (group && isOther && Math.abs(atOf(each) - atOf(group[0])) < SAME_S) {
+      group.push(each)
+      continue
+    }
+    const begun: [Each, ...Each[]] = [each]
+    if (like !== undefined) open.set(like, begun)
+    groups.push(begun)
+  }
+  return groups
+}
+
+/** Whether a step stands for itself, whatever it is of. */
+export const standsAlone = (kind: CookStep['kind']): boolean => ALONE.has(kind)
+
 /**
  * Steps in their order, those that are done with one pair of hands in one group: where the first of them stands.
  *
  * @example together([], { items: [] }).length // 0
  */
-export function together<Step extends Due>(steps: readonly Step[], { items }: Pick<CookDocument, 'items'>): Step[][] {
+export function together<Step extends Due>(
+  steps: readonly Step[],
+  { items }: Pick<CookDocument, 'items'>,
+): [Step, ...Step[]][] {
   const likes = new Map(items.map((item) => [item.id, likeness(item)]))
-  const groups: Step[][] = []
-  const open = new Map<string, Step[]>()
-  for (const due of steps) {
-    const like = due.step.item === null ? undefined : likes.get(due.step.item)
-    if (like === undefined || ALONE.has(due.step.kind)) {
-      groups.push([due])
-      continue
-    }
-    const key = [
-      like,
-      due.step.kind,
-      due.step.set_c,
-      due.step.who,
-      due.step.stage && JSON.stringify(due.step.stage),
-    ].join('|')
-    const group = open.get(key)
-    const [first] = group ?? []
-    const isOther = first && !group?.some(({ step }) => step.item === due.step.item)
-    if (group && first && isOther && Math.abs(due.at_s - first.at_s) < SAME_S) {
-      group.push(due)
-      continue
-    }
-    const begun = [due]
-    open.set(key, begun)
-    groups.push(begun)
-  }
-  return groups
+  return alike(steps, {
+    likeOf: ({ step: { item, kind, set_c, who, stage } }) => {
+      const like = item === null ? undefined : likes.get(item)
+      return like === undefined || standsAlone(kind)
+        ? undefined
+        : [like, kind, set_c, who, stage && JSON.stringify(stage)].join('|')
+    },
+    itemOf: ({ step: { item } }) => item,
+    atOf: ({ at_s }) => at_s,
+  })
 }
 
 /** What one tap enters comes this close, s of the cook's time. */
@@ -92,6 +114,12 @@ export function lastTogether(
 const NUMBERED = / \d+ of \d+$/
 
 /**
+ * What several pieces alike are called.
+ * @example manyOf('Quail 1 of 12', 12) // '12 × Quail'
+ */
+export const manyOf = (title: string, count: number): string => `${count} × ${title.replace(NUMBERED, '')}`
+
+/**
  * A cook in which the first piece of a group has the name of all of them, for its words.
  *
  * @example namedTogether({ items: [{ id: 'a', title: 'Quail 1 of 2' }] }, ['a', 'b']).items[0].title // '2 × Quail'
@@ -103,8 +131,6 @@ export function namedTogether<
   if (ids.length < 2) return cook
   return {
     ...cook,
-    items: cook.items.map((item) =>
-      item.id === first ? { ...item, title: `${ids.length} × ${item.title.replace(NUMBERED, '')}` } : item,
-    ),
+    items: cook.items.map((item) => (item.id === first ? { ...item, title: manyOf(item.title, ids.length) } : item)),
   }
 }

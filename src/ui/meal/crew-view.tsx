@@ -1,6 +1,7 @@
+import { tasksTogether } from '@/domain/meal/alike'
 import type { MealPlan } from '@/domain/meal/make-meal'
 import type { MealDocument } from '@/domain/meal/meal-document'
-import { sceneOf } from '@/words/meal-words'
+import { sceneOfAll } from '@/words/meal-words'
 import { taskTitle } from '@/words/tasks'
 import { clock, type Units } from '@/words/units'
 
@@ -18,18 +19,19 @@ export function CrewView({
   return (
     <div className="grid grid-cols-[minmax(0,1fr)] gap-4 md:grid-cols-2 xl:grid-cols-3" data-testid="crew">
       {document.kitchen.cooks.map((cook, index) => {
-        const tasks = plan.tasks.filter((task) => task.cook === index && task.at >= from)
+        const own = plan.tasks.filter((task) => task.cook === index && task.at >= from)
+        const tasks = tasksTogether(own, plan, document)
         return (
           <section key={cook} className="rounded-2xl border border-line bg-sheet p-4">
             <h2 className="font-display text-2xl font-semibold">{cook}</h2>
             <ol className="mt-2 divide-y divide-line">
-              {tasks.map((task) => (
+              {tasks.map((alike) => (
                 <li
-                  key={`${task.kind}${task.at}${task.item ?? ''}${task.source ?? ''}`}
+                  key={`${alike[0].kind}${alike[0].at}${alike[0].item ?? ''}${alike[0].source ?? ''}`}
                   className="grid grid-cols-[4.2rem_1fr] gap-2 py-1.5 text-lg leading-snug"
                 >
-                  <span className="font-semibold">{clock(task.at, units)}</span>
-                  <span>{taskTitle(task, sceneOf(task, plan, document), units)}</span>
+                  <span className="font-semibold">{clock(alike[0].at, units)}</span>
+                  <span>{taskTitle(alike[0], sceneOfAll(alike, plan, document), units)}</span>
                 </li>
               ))}
               {tasks.length === 0 && <li className="py-2 text-soft">Nothing: give this cook an item.</li>}

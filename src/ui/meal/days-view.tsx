@@ -1,7 +1,8 @@
+import { tasksTogether } from '@/domain/meal/alike'
 import type { MealPlan } from '@/domain/meal/make-meal'
 import type { MealDocument } from '@/domain/meal/meal-document'
 import { keepingWords, leftoverWords } from '@/words/after-words'
-import { sceneOf } from '@/words/meal-words'
+import { sceneOfAll } from '@/words/meal-words'
 import { taskHelp, taskTitle } from '@/words/tasks'
 import { clock, day, type Units } from '@/words/units'
 
@@ -26,8 +27,10 @@ export function DaysView({
         <section key={name} className="rounded-2xl border border-line bg-sheet p-4">
           <h2 className="font-display text-2xl font-semibold">{name}</h2>
           <ol className="mt-2 divide-y divide-line">
-            {tasks.map((task) => {
-              const help = taskHelp(task, sceneOf(task, plan, document), units)
+            {tasksTogether(tasks, plan, document).map((alike) => {
+              const [task] = alike
+              const scene = sceneOfAll(alike, plan, document)
+              const help = taskHelp(task, scene, units)
               const cook = task.cook === undefined ? undefined : document.kitchen.cooks[task.cook]
               return (
                 <li
@@ -36,7 +39,7 @@ export function DaysView({
                 >
                   <span className="font-semibold">{clock(task.at, units)}</span>
                   <span>
-                    {taskTitle(task, sceneOf(task, plan, document), units)}
+                    {taskTitle(task, scene, units)}
                     {help && <span className="block text-base text-soft">{help}</span>}
                   </span>
                   <span className="text-base text-soft">{cook}</span>

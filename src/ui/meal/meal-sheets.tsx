@@ -1,8 +1,9 @@
 import { DANGER_ZONE_C } from '@/core/reference/standards'
 import type { Task } from '@/core/schedule/task'
+import { tasksTogether } from '@/domain/meal/alike'
 import type { MealPlan } from '@/domain/meal/make-meal'
 import type { MealDocument } from '@/domain/meal/meal-document'
-import { sceneOf } from '@/words/meal-words'
+import { sceneOfAll } from '@/words/meal-words'
 import { coolingRule } from '@/words/tasks'
 import { clock, day, mass, temperature, type Units } from '@/words/units'
 import { RunSheet } from '../sheets/run-sheet'
@@ -65,10 +66,10 @@ function Sheet({
       day={day(plan.end_s, units)}
       time={document.servings.map(({ at }) => clock(Date.parse(at) / 1000, units)).join(' · ')}
       units={units}
-      rows={tasks.map((task) => ({
-        task,
-        scene: sceneOf(task, plan, document),
-        who: task.cook === undefined ? '' : document.kitchen.cooks[task.cook],
+      rows={tasksTogether(tasks, plan, document).map((alike) => ({
+        task: alike[0],
+        scene: sceneOfAll(alike, plan, document),
+        who: alike[0].cook === undefined ? '' : document.kitchen.cooks[alike[0].cook],
       }))}
       foot={
         <p>

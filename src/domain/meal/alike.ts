@@ -1,0 +1,31 @@
+import type { Task } from '@/core/schedule/task'
+import { alike, standsAlone } from '../cook/together'
+import type { MealPlan } from './make-meal'
+import type { MealDocument } from './meal-document'
+
+/** What makes roasts of a meal alike: all that is said of them but what they are called. */
+const likeness = ({ id: _id, title: _title, ...said }: MealDocument['roasts'][number]): string => JSON.stringify(said)
+
+/**
+ * Tasks of a meal in their order, the same of roasts that are alike, by the same cook and in the same oven at the same
+ * time, in one group: twelve quail go in with one pair of hands, and stand in one row of a sheet.
+ *
+ * @example tasksTogether([], { itemIds: [] }, { roasts: [] }).length // 0
+ */
+export function tasksTogether(
+  tasks: readonly Task[],
+  { itemIds }: Pick<MealPlan, 'itemIds'>,
+  { roasts }: Pick<MealDocument, 'roasts'>,
+): [Task, ...Task[]][] {
+  const likes = new Map(roasts.map((roast) => [roast.id, likeness(roast)]))
+  return alike(tasks, {
+    likeOf: ({ item, kind, set_c, cook, source, stage }) => {
+      const like = item === undefined ? undefined : likes.get(itemIds[item] ?? '')
+      return like === undefined || standsAlone(kind)
+        ? undefined
+        : [like, kind, set_c, cook, source, stage && JSON.stringify(stage)].join('|')
+    },
+    itemOf: ({ item }) => item,
+    atOf: ({ at }) => at,
+  })
+}
