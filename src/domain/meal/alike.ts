@@ -4,7 +4,7 @@ import type { MealPlan } from './make-meal'
 import type { MealDocument } from './meal-document'
 
 /** What makes roasts of a meal alike: all that is said of them but what they are called. */
-const likeness = ({ id: _id, title: _title, ...said }: MealDocument['roasts'][number]): string => JSON.stringify(said)
+const likeness = (roast: MealDocument['roasts'][number]): string => JSON.stringify({ ...roast, id: '', title: '' })
 
 /**
  * Tasks of a meal in their order, the same of roasts that are alike, by the same cook and in the same oven at the same
