@@ -19,41 +19,45 @@ const ALONE: ReadonlySet<CookStep['kind']> = new Set(['pull', 'serve', 'gravy'])
 const likeness = ({ roast, program, oven_name, promise, serve_c }: CookItem): string =>
   JSON.stringify([roast, program, oven_name, promise, serve_c])
 
-/** What is asked of each of some steps to tell which are one for the hands. */
-interface Telling<Each> {
-  /** The same of steps that are alike; undefined where one stands for itself. */
-  readonly likeOf: (each: Each) => string | undefined
-  readonly itemOf: (each: Each) => string | number | null | undefined
+/** What tells of a step whether it is one for the hands with another. */
+interface ForHands {
+  /** What pieces that are alike have the same; undefined where it is of no piece. */
+  readonly like: string | undefined
+  readonly item: string | number | null | undefined
+  readonly kind: CookStep['kind']
   /** s. */
-  readonly atOf: (each: Each) => number
+  readonly at_s: number
+  /** What it is done with and in, and by whom: its setting, its cook, its oven. */
+  readonly by: readonly (string | number | null | undefined)[]
+  readonly stage: object | null | undefined
 }
 
 /**
  * Steps in their order, those that are alike, of different pieces and at the same time, in one group: where the first
  * of them stands.
  *
- * @example alike([], { likeOf: () => '', itemOf: () => null, atOf: () => 0 }).length // 0
+ * @param told what tells of each whether it is one with another
+ * @example alike([], () => ({ like: '', item: null, kind: 'salt', at_s: 0, by: [], stage: null })).length // 0
  */
-export function alike<Each>(all: readonly Each[], { likeOf, itemOf, atOf }: Telling<Each>): [Each, ...Each[]][] {
+export function alike<Each>(all: readonly Each[], told: (each: Each) => ForHands): [Each, ...Each[]][] {
   const groups: [Each, ...Each[]][] = []
-  const open = new Map<string, [Each, ...Each[]]>()
+  const open = new Map<string, { readonly at_s: number; readonly items: Set<unknown>; readonly group: Each[] }>()
   for (const each of all) {
-    const like = likeOf(each)
-    const group = like === undefined ? undefined : open.get(like)
-    const isOther = !group?.some((other) => itemOf(other) === itemOf(each))
-    if (group && isOther && Math.abs(atOf(each) - atOf(group[0])) < SAME_S) {
-      group.push(each)
+    const { like, item, kind, at_s, by, stage } = told(each)
+    const key =
+      like === undefined || ALONE.has(kind) ? undefined : [like, kind, ...by, stage && JSON.stringify(stage)].join('|')
+    const begun = key === undefined ? undefined : open.get(key)
+    if (begun && !begun.items.has(item) && Math.abs(at_s - begun.at_s) < SAME_S) {
+      begun.group.push(each)
+      begun.items.add(item)
       continue
     }
-    const begun: [Each, ...Each[]] = [each]
-    if (like !== undefined) open.set(like, begun)
-    groups.push(begun)
+    const group: [Each, ...Each[]] = [each]
+    if (key !== undefined) open.set(key, { at_s, items: new Set([item]), group })
+    groups.push(group)
   }
   return groups
 }
-
-/** Whether a step stands for itself, whatever it is of. */
-export const standsAlone = (kind: CookStep['kind']): boolean => ALONE.has(kind)
 
 /**
  * Steps in their order, those that are done with one pair of hands in one group: where the first of them stands.
@@ -65,16 +69,14 @@ export function together<Step extends Due>(
   { items }: Pick<CookDocument, 'items'>,
 ): [Step, ...Step[]][] {
   const likes = new Map(items.map((item) => [item.id, likeness(item)]))
-  return alike(steps, {
-    likeOf: ({ step: { item, kind, set_c, who, stage } }) => {
-      const like = item === null ? undefined : likes.get(item)
-      return like === undefined || standsAlone(kind)
-        ? undefined
-        : [like, kind, set_c, who, stage && JSON.stringify(stage)].join('|')
-    },
-    itemOf: ({ step: { item } }) => item,
-    atOf: ({ at_s }) => at_s,
-  })
+  return alike(steps, ({ step: { item, kind, set_c, who, stage }, at_s }) => ({
+    like: item === null ? undefined : likes.get(item),
+    item,
+    kind,
+    at_s,
+    by: [set_c, who],
+    stage,
+  }))
 }
 
 /** What one tap enters comes this close, s of the cook's time. */
@@ -134,3 +136,10 @@ export function namedTogether<
     items: cook.items.map((item) => (item.id === first ? { ...item, title: manyOf(item.title, ids.length) } : item)),
   }
 }
+
+/** The same, of the steps of a group: a cook whose words are of all of them. */
+export const namedFor = <Cook extends Parameters<typeof namedTogether>[0]>(cook: Cook, group: readonly Due[]): Cook =>
+  namedTogether(
+    cook,
+    group.map(({ step: { item } }) => item),
+  )

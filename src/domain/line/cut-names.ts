@@ -337,7 +337,7 @@ for (const [name, ids] of Object.entries(NAMES)) {
 
 /** Every word that stands in a name: what a misspelt one may have been. */
 export const NAME_WORDS: readonly string[] = [...new Set([...BY_KEY.keys()].flatMap((key) => key.split(' ')))]
-const IN_NAMES = new Set(NAME_WORDS)
+export const IN_NAMES: ReadonlySet<string> = new Set(NAME_WORDS)
 
 const LONGEST_NAME = 8
 

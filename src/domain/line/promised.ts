@@ -257,7 +257,10 @@ export function doneOnDays(meanings: readonly Meaning[], line: string): Meaning[
     return found ? reach + found.index : undefined
   }
   const done = new Map(
-    days.flatMap((day) => (saidOf(day) === undefined ? [] : [[day, saidOf(day) as number] as const])),
+    days.flatMap((day) => {
+      const from = saidOf(day)
+      return from === undefined ? [] : [[day, from] as const]
+    }),
   )
   if (done.size === 0 || done.size === days.length) return [...meanings]
   return meanings.map((meaning) => {

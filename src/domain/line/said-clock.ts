@@ -1,5 +1,5 @@
 import { isMonth, monthNumber } from './moment'
-import { DASHED, type Made, madeOne, numberOf, type Rule, type Token, textAt } from './tokens'
+import { COVERS, DASHED, type Made, madeOne, numberOf, type Rule, type Token, textAt } from './tokens'
 
 /** Hours and dates as they are said in words: each made one word that a moment is read from. */
 
@@ -199,7 +199,7 @@ const daysOn: Rule = (tokens, at) => {
 }
 
 /** Those who eat then: "10 covers", "for 8". */
-const SEATED = /^(?:\d{1,3} (?:people|persons|covers|pax|guests)|for \d{1,3})$/
+const SEATED = new RegExp(`^(?:\\d{1,3} (?:${COVERS})|for \\d{1,3})$`)
 /** 1930 h, at 1930, 1930 at the end of what is said */
 const military: Rule = (tokens, at) => {
   const clock = /^([01]\d|2[0-3])([0-5]\d)$/.exec(textAt(tokens, at))

@@ -51,12 +51,15 @@ export function againAt(words: readonly string[], context: MomentContext): Found
   }
 }
 
+/** Whether somebody says how many pieces there are. */
+const saysPieces = (meanings: readonly Meaning[]): boolean =>
+  meanings.some(({ fact }) => (fact.kind === 'cut' && fact.count > 1) || fact.kind === 'pieces')
+
 /** "Sirloin 3.2 kg, 6 at 7": of one that was weighed they are who eats; "quail, 12 at 8" are so many of it. */
 function isTableOfOne(meanings: readonly Meaning[], at: number): boolean {
   const agains = meanings.filter(({ fact }) => fact.kind === 'again').length
   const isWeighed = meanings.slice(0, at).some(({ fact }) => fact.kind === 'mass')
-  const isMany = meanings.some(({ fact }) => (fact.kind === 'cut' && fact.count > 1) || fact.kind === 'pieces')
-  return agains === 1 && isWeighed && !isMany
+  return agains === 1 && isWeighed && !saysPieces(meanings)
 }
 
 /**
@@ -64,9 +67,7 @@ function isTableOfOne(meanings: readonly Meaning[], at: number): boolean {
  * many pieces.
  */
 export function tablesAgain(meanings: readonly Meaning[]): Meaning[] {
-  const ofTables =
-    meanings.some(({ fact }) => fact.kind === 'guests') &&
-    !meanings.some(({ fact }) => (fact.kind === 'cut' && fact.count > 1) || fact.kind === 'pieces')
+  const ofTables = meanings.some(({ fact }) => fact.kind === 'guests') && !saysPieces(meanings)
   return meanings.flatMap((meaning, i): Meaning[] => {
     const { fact } = meaning
     if (fact.kind !== 'again' || fact.which === 'rest' || fact.count < 2) return [meaning]

@@ -1,5 +1,5 @@
 import { distance } from 'fastest-levenshtein'
-import { EMPTY, NAME_WORDS, singular } from './cut-names'
+import { EMPTY, IN_NAMES, NAME_WORDS, singular } from './cut-names'
 import { DAY_WORDS, WEEKDAYS } from './moment'
 import { ORDINARY } from './ordinary'
 import { READERS } from './readers'
@@ -100,10 +100,9 @@ function isSwapped(word: string, known: string): boolean {
 }
 /** "Porkbelly", "beefrib": a meat, and what of it. */
 const GLUED = /^(beef|pork|lamb|veal|turkey|duck|goose|chicken|venison|gammon)([a-z]{3,})$/
-const NAMED: ReadonlySet<string> = new Set(NAME_WORDS)
 function unglued(word: string): string | undefined {
   const [, meat, part = ''] = GLUED.exec(word) ?? []
-  return meat !== undefined && (NAMED.has(part) || NAMED.has(singular(part))) ? `${meat} ${part}` : undefined
+  return meat !== undefined && (IN_NAMES.has(part) || IN_NAMES.has(singular(part))) ? `${meat} ${part}` : undefined
 }
 /** Spellings are looked up once: the same words come again with every key. */
 const mended = new Map<string, string | undefined>()

@@ -1,5 +1,5 @@
 import { partOfDay } from './part-of-day'
-import { madeOne, type Rule, TIME, type Token, textAt } from './tokens'
+import { COVERS, GRAM, madeOne, type Rule, TIME, type Token, textAt } from './tokens'
 
 /** Numbers as they are spoken, or typed in haste: fourteen, twenty-two, two hundred and ten, one point eight, 1 kilo 800. */
 
@@ -193,7 +193,7 @@ const aHeat: Rule = (tokens, at) => {
 const KILOS = /^(?:kg|kgs|kilo|kilos|kilograms?)$/
 /** What is set in °C is less. */
 const LEAST_GRAMS = 300
-const GRAMS = /^(?:g|gr|gms?|grams?|grammes)$/
+const GRAMS = new RegExp(`^(?:${GRAM})$`)
 /** "1 kilo 800", "2 kg 300 grams": one weight. */
 const kilosAndGrams: Rule = (tokens, at) => {
   const [kilos, grams] = [textAt(tokens, at), textAt(tokens, at + 2)]
@@ -232,7 +232,7 @@ const heatTimes: Rule = (tokens, at) =>
 const A_DAY = /^(?:(?:sun|mon|tues?|wed(?:nes)?|thu(?:rs)?|fri|sat(?:ur)?)(?:day)?|tomorrow|today|thanksgiving)$/
 const A_FEAST = /^(?:christmas|xmas|boxing|new years?) (?:day|eve)$/
 /** "Goose 5 kg, 2 Christmas day": before a day, and nothing else, it is an hour. */
-const hourOfDay: Rule = (tokens, at) => {
+const hourBeforeDay: Rule = (tokens, at) => {
   const word = textAt(tokens, at)
   if (!/^[1-9]$/.test(word) || (at > 0 && joined(tokens, at)) || !joined(tokens, at + 1)) return undefined
   const count = A_DAY.test(textAt(tokens, at + 1)) ? 1 : 2
@@ -249,7 +249,7 @@ export const spokenNumbers = (tokens: readonly Token[], line: string): Token[] =
   madeOne(
     madeOne(tokens, line, [
       partOfDay,
-      hourOfDay,
+      hourBeforeDay,
       heatTimes,
       aboutAnHour,
       letters,
@@ -289,6 +289,7 @@ export const breakfasts = (tokens: readonly Token[]): Token[] =>
     return isHour && textAt(tokens, led) === 'breakfast' ? [token, { ...token, text: 'am', parted: false }] : [token]
   })
 
+const THEY_EAT = new RegExp(`^(?:${COVERS})$`)
 const AN_HOUR = /^\d{1,2}[:.][0-5]\d$|^(?:1[0-9]|2[0-3])[0-5][05]$|^[ap]m$/
 /** "Saturday 7.30 x8", "19:00 x 12": an hour is for so many people, not so many times. */
 export const covers = (tokens: readonly Token[]): Token[] =>
@@ -296,7 +297,7 @@ export const covers = (tokens: readonly Token[]): Token[] =>
     const isTimes = (i: number) => textAt(tokens, i) === 'x' && AN_HOUR.test(textAt(tokens, i - 1)) && joined(tokens, i)
     const isMany = (i: number) => /^\d{1,3}$/.test(textAt(tokens, i)) && joined(tokens, i)
     if (isTimes(at) && isMany(at + 1)) return []
-    const isNamed = /^(?:covers|people|pax|guests|persons)$/.test(textAt(tokens, at + 1))
+    const isNamed = THEY_EAT.test(textAt(tokens, at + 1))
     return isTimes(at - 1) && isMany(at) && !isNamed ? [token, { ...token, text: 'people', parted: false }] : [token]
   })
 

@@ -56,7 +56,11 @@ const DAY_LEADS = new RegExp(
 
 /** "Pull: 118 F", "rest: 30 min": what stands behind the colon is of the word before it. */
 const LABELS = /^(?:pull|pulled|rest|core|target|internal|finish|sear|serve|served)$/
-const GRAMS = /^ ?(?:g|gr|gms?|grams?|grammes)\b/i
+/** Grams as they are written. */
+export const GRAM = 'g|gr|gms?|grams?|grammes'
+const GRAMS = new RegExp(`^ ?(?:${GRAM})\\b`, 'i')
+/** Those who eat at an hour, after how many they are. */
+export const COVERS = 'people|persons|covers|pax|guests'
 const PARTS = /[,;.:!?()|\u2013\u2014\n]/
 /** "rib eye 2 kg / 54 / 120" is parted too; "20 min / lb" is not. */
 const STROKE = /^\s+\/\s+$/

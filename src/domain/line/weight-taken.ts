@@ -6,6 +6,9 @@ import { tenth } from '../quantity/round'
 /** More pieces than this nobody means who says none, however many eat. */
 const MOST_SHARED = 40
 const meant = (pieces: number): number => (pieces > MOST_SHARED ? 1 : pieces)
+/** A hair over what so many weigh is no piece more. */
+const fewestOf = (all_kg: number, { most }: { readonly most: number }): number =>
+  Math.max(1, Math.ceil(all_kg / most - 1e-9))
 /** A rib of beef with its bone, raw (common practice), kg. */
 const RIB_KG = 1
 /** So many of them a side has that are roasted. */
@@ -17,7 +20,7 @@ function asBought(known: Cut, standards: HouseStandards, heads: number) {
   const bought = buyFor(cut, heads, undefined)
   const wanted_kg = heads * cut.perHead_kg
   // Sixty shanks are as many as nobody lists: fewer, and larger.
-  const fewest = Math.max(1, Math.ceil(wanted_kg / cut.mass_kg.most))
+  const fewest = fewestOf(wanted_kg, cut.mass_kg)
   const { mass_kg: bought_kg, pieces } =
     bought.pieces > MOST_SHARED ? { mass_kg: wanted_kg / fewest, pieces: fewest } : bought
   // Nobody sells half a duck for one.
@@ -33,7 +36,7 @@ function asBought(known: Cut, standards: HouseStandards, heads: number) {
  * @example piecesFor(18, { most: 4.5 }) // 4
  */
 export function piecesFor(all_kg: number, { most }: { readonly most: number }): number {
-  return meant(Math.max(1, Math.ceil(all_kg / most - 1e-9)))
+  return meant(fewestOf(all_kg, { most }))
 }
 
 /**

@@ -1,5 +1,5 @@
 import type { Task } from '@/core/schedule/task'
-import { alike, standsAlone } from '../cook/together'
+import { alike } from '../cook/together'
 import type { MealPlan } from './make-meal'
 import type { MealDocument } from './meal-document'
 
@@ -18,14 +18,12 @@ export function tasksTogether(
   { roasts }: Pick<MealDocument, 'roasts'>,
 ): [Task, ...Task[]][] {
   const likes = new Map(roasts.map((roast) => [roast.id, likeness(roast)]))
-  return alike(tasks, {
-    likeOf: ({ item, kind, set_c, cook, source, stage }) => {
-      const like = item === undefined ? undefined : likes.get(itemIds[item] ?? '')
-      return like === undefined || standsAlone(kind)
-        ? undefined
-        : [like, kind, set_c, cook, source, stage && JSON.stringify(stage)].join('|')
-    },
-    itemOf: ({ item }) => item,
-    atOf: ({ at }) => at,
-  })
+  return alike(tasks, ({ item, kind, set_c, cook, source, stage, at }) => ({
+    like: item === undefined ? undefined : likes.get(itemIds[item] ?? ''),
+    item,
+    kind,
+    at_s: at,
+    by: [set_c, cook, source],
+    stage,
+  }))
 }

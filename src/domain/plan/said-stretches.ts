@@ -2,9 +2,8 @@ import { HEAT_PARAMETERS } from '@/core/heat/parameters'
 import { usualThickness } from '@/core/heat/piece'
 import { findSchool, type School } from '@/core/program/schools'
 import type { Cut } from '@/core/reference/cuts'
-import { ENDS_HOT } from '@/domain/line/said-heat'
 import type { HeatedStage, SaidRoast } from '../line/reading'
-import { GENTLE_C } from '../line/said-heat'
+import { ENDS_HOT, GENTLE_C } from '../line/said-heat'
 import type { ProgramPart, StagePart } from '../roast/roast-document'
 import { withRoles } from '../roast/stages'
 import { heldNumber } from '../schema/scalars'
@@ -122,9 +121,9 @@ export function staged(roast: SaidRoast, cut: Cut): ProgramPart {
   const onFire = roast.school === 'two-zone-fire' || said.some(({ on }) => on === 'fire')
   const gently = onFire
     ? 'two-zone-fire'
-    : ['reverse-sear', 'low-and-long'].find(
-        (school) => roast.school && ENDS_HOT.includes(roast.school) && findSchool(school)?.suits(cut),
-      )
+    : ENDS_HOT.includes(roast.school ?? '')
+      ? ENDS_HOT.find((school) => findSchool(school)?.suits(cut))
+      : undefined
   const gentle_c = gently === undefined ? steadySet(cut) : (findSchool(gently) as School).usual(cut).set_c
   const fallback_c = roast.set_c ?? gentle_c
   const rest = said.filter((stage) => !panned.includes(stage)).map((stage) => (onFire ? overCoals(stage) : stage))

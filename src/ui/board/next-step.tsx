@@ -2,7 +2,7 @@
 import type { NextAction } from '@/domain/cook/board'
 import type { CookDocument } from '@/domain/cook/cook-document'
 import type { RunStep } from '@/domain/cook/run'
-import { namedTogether } from '@/domain/cook/together'
+import { namedFor } from '@/domain/cook/together'
 import { itemTitle, stepHelp, stepTitle } from '@/words/steps'
 import { clock, duration, type Units } from '@/words/units'
 import { Countdown } from './countdown'
@@ -39,10 +39,7 @@ export function NextStep({
   readonly reading: React.ReactNode
 }) {
   const due = action.at_s < now_s - DUE_S
-  const document = namedTogether(
-    planned,
-    pieces.map(({ step: { item } }) => item),
-  )
+  const document = namedFor(planned, pieces)
   const step = action.kind === 'step' ? action.step : undefined
   const name = itemTitle(document, action.kind === 'step' ? null : action.item) ?? 'it'
   const help = step ? stepHelp(step.step, document, units) : action.kind === 'read' ? READ_HELP : undefined
@@ -159,10 +156,7 @@ export function AfterThat({
       {groups.map((group) => {
         const [first] = group
         if (!first) return null
-        const document = namedTogether(
-          planned,
-          group.map(({ step: { item } }) => item),
-        )
+        const document = namedFor(planned, group)
         return (
           <li
             key={first.step.id}

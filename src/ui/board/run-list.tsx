@@ -3,7 +3,7 @@ import { Check, Minus, SkipForward } from 'lucide-react'
 import { useState } from 'react'
 import type { CookDocument } from '@/domain/cook/cook-document'
 import type { Run, RunStep } from '@/domain/cook/run'
-import { namedTogether, together } from '@/domain/cook/together'
+import { namedFor, together } from '@/domain/cook/together'
 import { stepTitle } from '@/words/steps'
 import { clock, shortDay, type Units } from '@/words/units'
 import type { StepHands } from './step-hands'
@@ -40,13 +40,8 @@ export function RunList({
         document,
       ),
     )
-    .flatMap((group) =>
-      group.length > 1 && apart.has(group[0]?.step.id ?? '') ? group.map((each) => [each]) : [group],
-    )
-    .flatMap(([first, ...others]) =>
-      first ? [{ first, group: [first, ...others] as const, place: shown.indexOf(first) }] : [],
-    )
-    .sort((a, b) => a.first.at_s - b.first.at_s || a.place - b.place)
+    .flatMap((group) => (apart.has(group[0].step.id) ? group.map((each): [RunStep] => [each]) : [group]))
+    .sort(([a], [b]) => a.at_s - b.at_s || shown.indexOf(a) - shown.indexOf(b))
   return (
     <section className="rounded-2xl border border-line bg-sheet p-4" data-testid="run">
       <div className="flex flex-wrap items-center gap-x-4 gap-y-1">
@@ -75,19 +70,16 @@ export function RunList({
         </p>
       )}
       <ol className="mt-1 divide-y divide-line">
-        {groups.map(({ first, group }, i) => {
-          const named = namedTogether(
-            document,
-            group.map(({ step: { item } }) => item),
-          )
+        {groups.map((group, i) => {
+          const [first] = group
           return (
             <RunRow
               key={first.step.id}
               group={group}
-              newDay={shortDay(first.at_s, units) !== shortDay(groups[i - 1]?.first.at_s ?? first.at_s, units)}
+              newDay={shortDay(first.at_s, units) !== shortDay(groups[i - 1]?.[0].at_s ?? first.at_s, units)}
               words={stepTitle(
                 first.step,
-                named,
+                namedFor(document, group),
                 units,
                 first.step.kind === 'pull' ? pullOf?.(first.step.item) : undefined,
               )}

@@ -4,7 +4,7 @@ import { type BoardItem, freshOf, type NextLook, soonestPull } from '@/domain/co
 import type { CookDocument } from '@/domain/cook/cook-document'
 import type { OddReading } from '@/domain/cook/odd'
 import { openSteps, type Run } from '@/domain/cook/run'
-import { namedTogether, together } from '@/domain/cook/together'
+import { namedFor, together } from '@/domain/cook/together'
 import { oddWords } from '@/words/cook-words'
 import { stepTitle } from '@/words/steps'
 import { temperature, type Units } from '@/words/units'
@@ -57,10 +57,7 @@ function alarmsOf(
   const called = openSteps(run).filter(({ step: { kind }, at_s }) => at_s <= now_s - CALLED_S && !UNCALLED.has(kind))
   const due = together(called, planned).flatMap(([first, ...others]): Alarm[] => {
     if (!first) return []
-    const all = namedTogether(
-      planned,
-      [first, ...others].map(({ step: { item } }) => item),
-    )
+    const all = namedFor(planned, [first, ...others])
     return [
       {
         key: `${first.step.id} ${Math.round(first.at_s / 60)}`,
